@@ -1,0 +1,15 @@
+import next from '@next/eslint-plugin-next';
+import hooks from 'eslint-plugin-react-hooks';
+import { defineConfig, globalIgnores } from 'eslint/config';
+import ts from 'typescript-eslint';
+
+export default defineConfig(
+  globalIgnores(['.next/**', 'public/**', 'next-env.d.ts', 'test-results/**', 'coverage/**', 'data/**']),
+  ts.configs.recommended,
+  hooks.configs.flat.recommended,
+  next.configs['core-web-vitals'],
+  {
+    files: ['src/**/*.ts', 'src/**/*.tsx'],
+    rules: { 'max-lines': ['error', { max: 400, skipBlankLines: true }], 'no-console': 'error' },
+  },
+);

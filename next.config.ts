@@ -1,0 +1,8 @@
+import type { NextConfig } from 'next';
+
+const config: NextConfig = {
+  serverExternalPackages: ['better-sqlite3'],
+  devIndicators: false,
+  poweredByHeader: false,
+};
+export default config;

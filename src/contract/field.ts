@@ -1,0 +1,41 @@
+import { z } from 'zod';
+
+/** A number with its span and unit in the message, so that every border says the same thing. */
+export const numberBetween = (min: number, max: number, unit = '') => {
+  const expected = `expected a number from ${min} to ${max}${unit ? ` ${unit}` : ''}`;
+  return z.number({ error: expected }).min(min, { error: expected }).max(max, { error: expected });
+};
+
+/** A whole number with its span in the message. */
+export const wholeBetween = (min: number, max: number) => {
+  const expected = `expected a whole number from ${min} to ${max}`;
+  return z.int({ error: expected }).min(min, { error: expected }).max(max, { error: expected });
+};
+
+export const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
+  z.enum(values, { error: `expected one of ${values.join(', ')}` });
+
+export const text = (min: number, max: number) => {
+  const expected = min > 0 ? `expected ${min} to ${max} characters` : `expected at most ${max} characters`;
+  return z.string({ error: expected }).trim().min(min, { error: expected }).max(max, { error: expected });
+};
+
+/** A problem at one place of an input, ready to be shown beside it. */
+export interface FieldIssue {
+  readonly path: string;
+  readonly message: string;
+}
+
+/** Zod's issues as paths and expectations; unknown keys name the key. */
+export function toFieldIssues(error: z.ZodError): FieldIssue[] {
+  return error.issues.map((issue) => {
+    const path = issue.path.map(String).join('.');
+    if (issue.code === 'unrecognized_keys') {
+      return { path: [path, issue.keys[0]].filter(Boolean).join('.'), message: `unknown key; expected only what the format lists` };
+    }
+    if (issue.code === 'invalid_type' && issue.message.startsWith('Invalid input')) {
+      return { path, message: `expected ${issue.expected === 'object' ? 'an object' : `a ${issue.expected}`}` };
+    }
+    return { path, message: issue.message };
+  });
+}

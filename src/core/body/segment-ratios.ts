@@ -1,0 +1,50 @@
+/**
+ * Landmark heights above the floor, standing, as fractions of stature.
+ * Source: Drillis and Contini 1966, as tabulated in Winter, Biomechanics and Motor Control of Human Movement.
+ */
+export const HEIGHT_RATIO = {
+  ankleHeight: 0.039,
+  kneeHeight: 0.285,
+  fingertipHeight: 0.377,
+  wristHeight: 0.485,
+  hipHeight: 0.53,
+  elbowHeight: 0.63,
+  shoulderHeight: 0.818,
+  chinHeight: 0.87,
+  eyeHeight: 0.936,
+} as const;
+
+/** Segment lengths and breadths as fractions of stature; same source. Shoulder breadth is joint to joint. */
+export const LENGTH_RATIO = {
+  shoulderBreadth: 0.258,
+  hipBreadth: 0.191,
+  upperArm: 0.186,
+  forearm: 0.146,
+  hand: 0.108,
+  foot: 0.152,
+} as const;
+
+export type HeightName = keyof typeof HEIGHT_RATIO;
+export type LengthName = keyof typeof LENGTH_RATIO;
+export type MeasureName = HeightName | LengthName;
+
+export const HEIGHT_NAMES = Object.keys(HEIGHT_RATIO) as HeightName[];
+export const LENGTH_NAMES = Object.keys(LENGTH_RATIO) as LengthName[];
+export const MEASURE_NAMES: readonly MeasureName[] = [...HEIGHT_NAMES, ...LENGTH_NAMES];
+
+/** Grip centre beyond the wrist, as a share of hand length. An assumption: a closed fist holds near mid-hand. */
+export const GRIP_SHARE_OF_HAND = 0.5;
+
+/** Statures the ratios are used for, metres. */
+export const STATURE_MIN_M = 1.2;
+export const STATURE_MAX_M = 2.3;
+
+/** How far a tape measure may differ from its ratio before it is taken for a slip: 25 % of the ratio's value. */
+export const MEASURE_SPREAD = 0.25;
+
+/** Expected span in metres of a measure for a stature, used to catch slips of the tape. */
+export function measureSpanM(name: MeasureName, statureM: number): { readonly minM: number; readonly maxM: number } {
+  const ratio = name in HEIGHT_RATIO ? HEIGHT_RATIO[name as HeightName] : LENGTH_RATIO[name as LengthName];
+  const spread = name === 'ankleHeight' ? 0.6 : MEASURE_SPREAD;
+  return { minM: ratio * statureM * (1 - spread), maxM: Math.min(statureM, ratio * statureM * (1 + spread)) };
+}

@@ -1,0 +1,62 @@
+import type { Side } from '@/core/body/active-range';
+import type { FaultCode } from '@/core/movement/fault-code';
+import type { MovementId, MovementOptions } from '@/core/movement/movement';
+import type { Placement, WorkingSide } from '@/core/setup/setup-problem';
+import type { CorrectionCode, RemedyKind, Severity } from './fault-book';
+
+/** Who, where and when of everything tapped on the floor. Ids are made on the device; records are only ever added. */
+export interface FloorEventBase {
+  readonly id: string;
+  readonly deviceId: string;
+  /** Counts up on one device; orders taps of the same millisecond. */
+  readonly seq: number;
+  readonly atMs: number;
+  readonly clientId: string;
+  readonly itemId: string;
+  readonly movement: MovementId;
+}
+
+export const OUTCOMES = ['held', 'partly', 'not', 'not-checked'] as const;
+export type Outcome = (typeof OUTCOMES)[number];
+
+/** A set-up as really used, with the solved one it was measured against. */
+export interface SavedSetup {
+  readonly placement: Placement;
+  readonly solved: Placement | null;
+  /** Outside the tolerance of the solved set-up. */
+  readonly off: boolean;
+  readonly stationId: string;
+  readonly attachmentId: string;
+  readonly side: WorkingSide;
+  readonly options: MovementOptions;
+}
+
+export type FloorEventBody =
+  | ({ readonly kind: 'setup-saved' } & SavedSetup)
+  | { readonly kind: 'set-started'; readonly setId: string; readonly setNo: number; readonly loadG: number; readonly targetReps: number; readonly tempo: string }
+  | { readonly kind: 'rep'; readonly setId: string; readonly rep: number }
+  | { readonly kind: 'fault'; readonly setId: string; readonly rep: number; readonly fault: FaultCode; readonly side: Side | 'both'; readonly severity: Severity }
+  | { readonly kind: 'undo'; readonly eventId: string }
+  | { readonly kind: 'set-ended'; readonly setId: string; readonly reps: number }
+  | { readonly kind: 'set-confirmed'; readonly setId: string; readonly loadG: number; readonly reps: number }
+  | { readonly kind: 'pain'; readonly setId: string | null; readonly rep: number }
+  | { readonly kind: 'pain-note'; readonly painId: string; readonly note: string }
+  | { readonly kind: 'correction'; readonly setId: string; readonly fault: FaultCode; readonly correction: CorrectionCode; readonly cause: RemedyKind }
+  | { readonly kind: 'outcome'; readonly correctionId: string; readonly setId: string; readonly outcome: Outcome };
+
+export type FloorEvent = FloorEventBase & FloorEventBody;
+export type FloorEventKind = FloorEvent['kind'];
+
+export const FLOOR_EVENT_KINDS = [
+  'setup-saved',
+  'set-started',
+  'rep',
+  'fault',
+  'undo',
+  'set-ended',
+  'set-confirmed',
+  'pain',
+  'pain-note',
+  'correction',
+  'outcome',
+] as const satisfies readonly FloorEventKind[];

@@ -1,0 +1,26 @@
+/** A point (metres) or direction (unit) as [x, y, z]; the frame is named where the value is. */
+export type Vec3 = readonly [number, number, number];
+
+export const add = (a: Vec3, b: Vec3): Vec3 => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
+export const subtract = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+export const scale = (a: Vec3, k: number): Vec3 => [a[0] * k, a[1] * k, a[2] * k];
+export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+export const cross = (a: Vec3, b: Vec3): Vec3 => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+];
+export const length = (a: Vec3): number => Math.hypot(a[0], a[1], a[2]);
+
+/** The point `distance` along `direction` (unit) from `from`. */
+export const along = (from: Vec3, direction: Vec3, distance: number): Vec3 => add(from, scale(direction, distance));
+
+/** Unit vector along `a`. Throws when `a` has no length: a direction was asked of a point. */
+export function normalise(a: Vec3): Vec3 {
+  const len = length(a);
+  if (!(len > 0)) throw new Error('normalise: the vector has no length');
+  return scale(a, 1 / len);
+}
+
+/** Mirror image in the sagittal plane z = 0, for points and polar directions. */
+export const mirrorZ = (a: Vec3): Vec3 => [a[0], a[1], -a[2]];

@@ -1,0 +1,130 @@
+import { allocateSamples, profileLine, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
+import { SAMPLES, SHORTEST_SWEEP_DEG } from '@/core/movement/limb-path';
+import type { PeakWish } from '@/core/movement/movement';
+import { toBody } from '@/core/geometry/rotation';
+import { toDeg, toRad } from '@/core/units/angle';
+import { pulleyInFloor, type Placement, type SetupProblem } from './setup-problem';
+
+/** Root-mean-square off-plane angle beyond which no hole and place of the column serve the movement, degrees. */
+export const LINE_LIMIT_DEG = 8;
+
+export const COST_TERMS = ['offPlane', 'finishLine', 'peak', 'restZone', 'shortCable', 'squareness', 'change'] as const;
+export type CostTerm = (typeof COST_TERMS)[number];
+export type CostTerms = Readonly<Record<CostTerm, number>>;
+
+export type Limit = 'clearance' | 'travel' | 'room' | 'line' | 'range';
+
+/** A hard limit that a placement breaks. `need` and `have` are metres, or degrees for `line` and `range`. */
+export interface Violation {
+  readonly limit: Limit;
+  readonly need: number;
+  readonly have: number;
+}
+
+/** Centre of each third of the range, 0 = start (lengthened), 1 = finish (contracted). */
+export const PEAK_CENTRE: Readonly<Record<Exclude<PeakWish, 'even'>, number>> = { lengthened: 1 / 6, mid: 1 / 2, contracted: 5 / 6 };
+
+/** A wholly uneven curve, a peak one range away and a range of pure rest, in degrees of cost (our judgement). */
+const UNEVEN_DEG = 25;
+const PEAK_AWAY_DEG = 30;
+const REST_DEG = 20;
+const FINISH_WEIGHT = 0.5;
+/** A degree of turn or a metre sideways costs little: only enough to stay square when nothing is gained. */
+const TURN_DEG = 0.15;
+const SIDEWAYS_DEG_PER_M = 6;
+/** A body height that is 1.5 cm off tips the line by this much per metre of cable: a short cable is a twitchy line. */
+const HEIGHT_ERROR_M = 0.015;
+const CHANGE_PER_HOLE = 0.1;
+const CHANGE_PER_M = 1;
+const CHANGE_PER_DEG = 0.02;
+/** Any broken limit outweighs every soft term; the slope leads the search back. */
+const BROKEN = 1000;
+const BROKEN_PER_UNIT = 1000;
+
+export interface SideProfile {
+  readonly metrics: LineMetrics;
+  readonly samples: ProfileSamples;
+}
+
+function peakCost(wish: PeakWish, m: LineMetrics): number {
+  return wish === 'even' ? UNEVEN_DEG * (1 - m.evenness) : PEAK_AWAY_DEG * Math.abs(m.peakAt - PEAK_CENTRE[wish]);
+}
+
+/** Profile of one side at a placement; `thin` uses the coarse limb. */
+export function profileSide(problem: SetupProblem, index: number, placement: Placement, out: ProfileSamples, thin = false): LineMetrics {
+  const { column, attachmentM } = problem.input;
+  const pulley = pulleyInFloor(column, placement.hole, problem.sides[index]!);
+  const stand = { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) };
+  const track = (thin ? problem.thinTracks : problem.tracks)[index]!;
+  return profileLine(track, toBody(pulley, stand), problem.tensionN, attachmentM, out);
+}
+
+/** Cost of a placement in degrees, each term by name, from the metrics of the working sides (their mean). */
+export function costTerms(problem: SetupProblem, placement: Placement, sides: readonly LineMetrics[]): CostTerms {
+  const { options, lastUsed, attachmentM } = problem.input;
+  const terms: Record<CostTerm, number> = {
+    offPlane: 0,
+    finishLine: 0,
+    peak: 0,
+    restZone: 0,
+    shortCable: 0,
+    squareness: TURN_DEG * Math.abs(placement.yawDeg) + SIDEWAYS_DEG_PER_M * Math.abs(placement.standZ),
+    change: 0,
+  };
+  const share = 1 / sides.length;
+  for (const m of sides) {
+    terms.offPlane += share * m.offPlaneRmsDeg;
+    terms.finishLine += share * FINISH_WEIGHT * Math.abs(m.offPlaneFinishDeg);
+    terms.peak += share * peakCost(options.peak, m);
+    terms.restZone += share * REST_DEG * m.restShare;
+    terms.shortCable += share * toDeg(HEIGHT_ERROR_M / (Math.max(0, m.minClearanceM) + attachmentM + HEIGHT_ERROR_M));
+  }
+  if (lastUsed) {
+    terms.change =
+      CHANGE_PER_HOLE * Math.abs(placement.hole - lastUsed.hole) +
+      CHANGE_PER_M * Math.hypot(placement.standX - lastUsed.standX, placement.standZ - lastUsed.standZ) +
+      CHANGE_PER_DEG * Math.abs(placement.yawDeg - lastUsed.yawDeg);
+  }
+  return terms;
+}
+
+/** Hard limits that a placement breaks; empty when it can be used. */
+export function findViolations(problem: SetupProblem, placement: Placement, sides: readonly LineMetrics[]): Violation[] {
+  const { column, room } = problem.input;
+  const broken: Violation[] = [];
+  let clearance = Infinity;
+  let travel = -Infinity;
+  let off = 0;
+  for (const m of sides) {
+    clearance = Math.min(clearance, m.minClearanceM);
+    travel = Math.max(travel, m.maxTravelM);
+    off = Math.max(off, m.offPlaneRmsDeg);
+  }
+  const sweep = problem.sweepDeg;
+  if (clearance < column.clearanceM) broken.push({ limit: 'clearance', need: column.clearanceM, have: clearance });
+  if (travel > column.travelM) broken.push({ limit: 'travel', need: travel, have: column.travelM });
+  if (placement.standX > room.maxDistanceM) broken.push({ limit: 'room', need: placement.standX, have: room.maxDistanceM });
+  if (placement.standX < room.minDistanceM) broken.push({ limit: 'room', need: placement.standX, have: room.minDistanceM });
+  if (off > LINE_LIMIT_DEG) broken.push({ limit: 'line', need: LINE_LIMIT_DEG, have: off });
+  if (sweep < SHORTEST_SWEEP_DEG) broken.push({ limit: 'range', need: SHORTEST_SWEEP_DEG, have: sweep });
+  return broken;
+}
+
+const scratch = allocateSamples(SAMPLES);
+const scratchThin = allocateSamples((SAMPLES - 1) / 4 + 1);
+
+/** Total cost of a placement in degrees; above 1000 a hard limit is broken. */
+export function totalCost(problem: SetupProblem, placement: Placement, thin = false): number {
+  const out = thin ? scratchThin : scratch;
+  // A symmetric pair is alike while it stands midway and square: one side tells both.
+  const alike = problem.symmetric && placement.standZ === 0 && placement.yawDeg === 0;
+  const sides = [profileSide(problem, 0, placement, out, thin)];
+  if (!alike && problem.sides.length > 1) sides.push(profileSide(problem, 1, placement, out, thin));
+  const t = costTerms(problem, placement, sides);
+  let total = t.offPlane + t.finishLine + t.peak + t.restZone + t.shortCable + t.squareness + t.change;
+  for (const v of findViolations(problem, placement, sides)) {
+    const by = Math.abs(v.need - v.have);
+    total += BROKEN + BROKEN_PER_UNIT * (v.limit === 'line' || v.limit === 'range' ? by / 90 : by);
+  }
+  return total;
+}

@@ -1,0 +1,136 @@
+import { totalCost } from './cost';
+import { evaluatePlacement, type Evaluation } from './evaluate';
+import type { Placement, SetupProblem } from './setup-problem';
+
+/** Search bounds beside the room: sideways in metres from midway, facing in degrees from square. */
+export const SIDEWAYS_M = 0.4;
+export const TURN_DEG = 30;
+/** What a trainer can mark and keep: whole centimetres and whole degrees. */
+export const MARK_M = 0.01;
+const COARSE_M = 0.1;
+/** Refinement strides in marks (centimetres and degrees), coarse to fine. */
+const STRIDES = [6, 3, 1] as const;
+/** Holes whose coarse cost is within this of the best are refined, degrees. */
+const WORTH_REFINING_DEG = 3;
+const REFINED_HOLES = 6;
+
+export interface SolvedSetup {
+  readonly feasible: true;
+  readonly best: Evaluation;
+  /** Next best at other holes, at most two. */
+  readonly alternatives: readonly Evaluation[];
+}
+
+export interface BlockedSetup {
+  readonly feasible: false;
+  /** The placement that breaks the limits least, with its violations. */
+  readonly nearest: Evaluation;
+}
+
+export type SetupSolution = SolvedSetup | BlockedSetup;
+
+const round = (value: number): number => Math.round(value * 100) / 100;
+
+/** Candidate values of a setting: the fixed one, or a grid. */
+function grid(fixed: number | undefined, min: number, max: number, step: number): number[] {
+  if (fixed !== undefined) return [fixed];
+  const values: number[] = [];
+  for (let v = Math.ceil(min / step - 1e-9) * step; v <= max + 1e-9; v += step) values.push(round(v));
+  return values.length ? values : [round(min)];
+}
+
+/** Steepest descent over neighbouring marks, diagonals included, at each stride in turn. */
+function refine(problem: SetupProblem, start: Placement): { readonly placement: Placement; readonly cost: number } {
+  const { fixed, room } = problem.input;
+  const midway = problem.symmetric;
+  const movesX = fixed.standX === undefined ? [-1, 0, 1] : [0];
+  const movesZ = fixed.standZ === undefined && !midway ? [-1, 0, 1] : [0];
+  const movesYaw = fixed.yawDeg === undefined && !midway ? [-1, 0, 1] : [0];
+  // Neighbourhoods overlap: a place is costed once. Keys are whole marks and degrees.
+  const seen = new Map<number, number>();
+  const costOf = (p: Placement): number => {
+    const key = (Math.round(p.standX * 100) * 1000 + Math.round(p.standZ * 100)) * 1000 + Math.round(p.yawDeg);
+    const known = seen.get(key);
+    if (known !== undefined) return known;
+    const c = totalCost(problem, p);
+    seen.set(key, c);
+    return c;
+  };
+  let at = start;
+  let cost = costOf(at);
+  for (const stride of STRIDES) {
+    for (;;) {
+      let better: Placement | null = null;
+      for (const dx of movesX) {
+        for (const dz of movesZ) {
+          for (const dyaw of movesYaw) {
+            if (dx === 0 && dz === 0 && dyaw === 0) continue;
+            const next = {
+              hole: at.hole,
+              standX: round(at.standX + dx * stride * MARK_M),
+              standZ: round(at.standZ + dz * stride * MARK_M),
+              yawDeg: at.yawDeg + dyaw * stride,
+            };
+            if (dx !== 0 && (next.standX < room.minDistanceM || next.standX > room.maxDistanceM)) continue;
+            if (dz !== 0 && Math.abs(next.standZ) > SIDEWAYS_M) continue;
+            if (dyaw !== 0 && Math.abs(next.yawDeg) > TURN_DEG) continue;
+            const c = costOf(next);
+            if (c < cost - 1e-9) {
+              cost = c;
+              better = next;
+            }
+          }
+        }
+      }
+      if (!better) break;
+      at = better;
+    }
+  }
+  return { placement: at, cost };
+}
+
+/**
+ * Best hole, distance, sideways place and facing, with the next best at other holes.
+ * Holes are enumerated; each is searched coarsely over place and facing and the promising ones refined to whole
+ * centimetres and degrees. Settings in `input.fixed` stay. Never throws for a column that cannot serve: says which
+ * limits block it.
+ */
+export function solveSetup(problem: SetupProblem): SetupSolution {
+  const { fixed, room, column } = problem.input;
+  const holes = fixed.hole === undefined ? Array.from({ length: column.holes }, (_, i) => i + 1) : [fixed.hole];
+  const xs = grid(fixed.standX, room.minDistanceM, room.maxDistanceM, COARSE_M);
+  // Free to stand anywhere, a client stands near midway and square; a held setting may force a turn or a side step.
+  const held = Object.keys(fixed).some((k) => k !== 'hole');
+  const zs = fixed.standZ !== undefined ? [fixed.standZ] : held && !problem.symmetric ? [-0.2, 0, 0.2] : [0];
+  const yaws = fixed.yawDeg !== undefined ? [fixed.yawDeg] : held && !problem.symmetric ? [-20, 0, 20] : [0];
+  const coarse = holes.map((hole) => {
+    let best: Placement = { hole, standX: xs[0]!, standZ: zs[0]!, yawDeg: yaws[0]! };
+    let cost = Infinity;
+    for (const standX of xs) {
+      for (const standZ of zs) {
+        for (const yawDeg of yaws) {
+          const candidate = { hole, standX, standZ, yawDeg };
+          const c = totalCost(problem, candidate, true);
+          if (c < cost) {
+            cost = c;
+            best = candidate;
+          }
+        }
+      }
+    }
+    return { placement: best, cost };
+  });
+  coarse.sort((a, b) => a.cost - b.cost);
+  const refined = coarse
+    .filter((c, i) => i < 3 || (i < REFINED_HOLES && c.cost < coarse[0]!.cost + WORTH_REFINING_DEG))
+    .map((c) => refine(problem, c.placement))
+    .sort((a, b) => a.cost - b.cost);
+  const best = evaluatePlacement(problem, refined[0]!.placement);
+  if (best.violations.length > 0) return { feasible: false, nearest: best };
+  const alternatives = refined
+    .slice(1)
+    .map((r) => evaluatePlacement(problem, r.placement))
+    .filter((e) => e.violations.length === 0)
+    .slice(0, 2);
+  return { feasible: true, best, alternatives };
+}

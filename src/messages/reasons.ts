@@ -1,0 +1,92 @@
+import type { Side } from '@/core/body/active-range';
+import type { MeasureName } from '@/core/body/segment-ratios';
+import type { Violation } from '@/core/setup/cost';
+import { STEP_M, type PickUp, type Reason } from '@/core/setup/reasons';
+import { ANSWERER_NAME } from './movements';
+import { MEASURE_LABEL } from './measures';
+
+/** A verdict: the figure read first, and the sentence that says why. */
+export interface Verdict {
+  readonly code: Reason['code'];
+  readonly figure: string;
+  readonly text: string;
+}
+
+const cm = (m: number): string => `${Math.round(m * 100)} cm`;
+const deg = (d: number): string => `${Math.abs(d) < 10 ? Math.abs(d).toFixed(1) : Math.abs(d).toFixed(0)}°`;
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** Where in the range, in words. */
+export function whereInRange(at: number): string {
+  if (at <= 0.12) return 'in the stretch';
+  if (at < 0.4) return 'nearer the stretch';
+  if (at <= 0.6) return 'half way';
+  if (at < 0.88) return 'nearer the finish';
+  return 'at the finish';
+}
+
+const tips = (p: PickUp): string => `${p.deg > 0 ? 'pull it up, onto the lats' : 'pull it down, onto the front shoulder'} (${deg(p.deg)})`;
+
+/** Text of a reason. */
+export function toVerdict(reason: Reason): Verdict {
+  switch (reason.code) {
+    case 'line': {
+      const neighbour = reason.twoLower ? `Two holes lower would ${tips(reason.twoLower)}.` : reason.twoHigher ? `Two holes higher would ${tips(reason.twoHigher)}.` : '';
+      const text = reason.pickedUpBy
+        ? `off the line: at the finish the cable pulls the arm ${reason.finishDeg > 0 ? 'up' : 'down'} by ${deg(reason.finishDeg)}, and the ${ANSWERER_NAME[reason.pickedUpBy]} picks it up.`
+        : reason.rmsDeg > 3
+          ? 'off the line over the sweep, though the finish lines up.'
+          : `off the line. Cable, hand and shoulder line up at the finish. ${neighbour}`.trim();
+      return { code: 'line', figure: deg(reason.rmsDeg), text };
+    }
+    case 'peak': {
+      const forward = reason.stepForwardAt === null ? '' : ` A ${cm(STEP_M)} step forward: ${percent(reason.stepForwardAt)}.`;
+      return { code: 'peak', figure: percent(reason.at), text: `of the way up: hardest ${whereInRange(reason.at)}, ${Math.round(reason.momentNm)} Nm.${forward}` };
+    }
+    case 'rest-zone': {
+      const end = `the finish keeps ${percent(Math.max(0, reason.finishShare))} of the peak.`;
+      if (reason.helps) return { code: 'rest-zone', figure: percent(reason.share), text: `of the range rests, and in part of it the weight helps; ${end}` };
+      return { code: 'rest-zone', figure: reason.share < 0.005 ? 'none' : percent(reason.share), text: reason.share < 0.005 ? `No rest zone; ${end}` : `of the range is a rest zone; ${end}` };
+    }
+    case 'clearance':
+      return reason.cableM < reason.needM
+        ? { code: 'clearance', figure: cm(reason.cableM), text: `of cable out in the stretch: under ${cm(reason.needM)} the stack sets down. Step away from the pulleys.` }
+        : { code: 'clearance', figure: cm(reason.cableM), text: 'of cable out in the stretch: the stack stays up.' };
+    case 'range':
+      return {
+        code: 'range',
+        figure: deg(reason.startDeg),
+        text:
+          reason.from === 'active-range'
+            ? `${reason.startDeg < 0 ? 'behind the shoulder line' : 'level with the shoulder'}: the stretch stops at the client’s measured range.`
+            : 'behind the shoulder line: the movement’s own stretch; the client’s range is wider or not measured.',
+      };
+  }
+}
+
+/** Why a hard limit blocks, in one sentence. */
+export function limitText(v: Violation): string {
+  switch (v.limit) {
+    case 'clearance':
+      return `The stack would set down in the stretch: ${cm(v.have)} of cable out, ${cm(v.need)} needed.`;
+    case 'travel':
+      return `The cable is too short: ${cm(v.need)} needed at the longest, ${cm(v.have)} on the column.`;
+    case 'room':
+      return `No floor there: ${cm(v.need)} from the pulleys, the limit is ${cm(v.have)}.`;
+    case 'line':
+      return `No hole reaches the line: ${deg(v.have)} off at best, ${deg(v.need)} is the most.`;
+    case 'range':
+      return `The client’s range leaves a sweep of ${deg(v.have)}; the movement needs ${deg(v.need)}.`;
+  }
+}
+
+/** "about 12 cm above the eyes": how to find the pulley's height without a tape. */
+export function heightByEye(landmark: MeasureName | 'stature', aboveM: number): string {
+  const name = landmark === 'stature' ? 'top of the head' : MEASURE_LABEL[landmark].toLowerCase();
+  const gap = Math.round(Math.abs(aboveM) * 100);
+  if (gap < 3) return `The pulleys sit level with the client’s ${name}.`;
+  return `The pulleys sit about ${gap} cm ${aboveM > 0 ? 'above' : 'below'} the client’s ${name}.`;
+}
+
+export const lookAlongText = (side: Side | 'both'): string =>
+  `From the side at the finish: cable, ${side === 'both' ? 'hands and shoulders' : 'hand and shoulder'} make one straight line.`;

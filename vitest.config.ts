@@ -1,0 +1,16 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vitest/config';
+
+const at = (p: string) => fileURLToPath(new URL(p, import.meta.url));
+export default defineConfig({
+  resolve: { alias: { '@': at('./src'), 'server-only': at('./test/support/empty.ts') } },
+  test: {
+    environment: 'node',
+    testTimeout: 60_000,
+    projects: [
+      { extends: true, test: { name: 'unit', include: ['src/**/*.test.ts', 'test/architecture.test.ts'] } },
+      { extends: true, test: { name: 'flow', include: ['test/**/*.test.ts'], exclude: ['test/architecture.test.ts'] } },
+    ],
+    coverage: { provider: 'v8', include: ['src/core/**'], reporter: ['text'], thresholds: { lines: 90 } },
+  },
+});
