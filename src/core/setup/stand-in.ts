@@ -1,6 +1,7 @@
 import { MOVEMENT_BOOK } from '@/core/movement/movement-book';
 import { defaultOptions, type MovementId } from '@/core/movement/movement';
 import { buildProblem, type SetupProblem } from './setup-problem';
+import { isInLine } from './tolerance';
 import { solveSetup, type SolvedSetup } from './solve-setup';
 
 /** The nearest thing that works when a set-up is blocked: the same movement at another tilt, or another movement. */
@@ -11,6 +12,8 @@ export interface StandIn {
 }
 
 const TILT_STEP_DEG = 5;
+/** A stand-in that rests for more of its range than this is no stand-in. */
+const MOST_REST = 0.2;
 
 /**
  * Nearest working stand-in on the same column: the movement's own tilts, closest first, then the other movements of
@@ -22,7 +25,8 @@ export function findStandIn(blocked: SetupProblem): StandIn | null {
     const other = MOVEMENT_BOOK[id];
     const chosen = { ...(id === movement.id ? options : defaultOptions(other)), tiltDeg };
     const solution = solveSetup(buildProblem({ ...blocked.input, movement: other, options: chosen, fixed: {}, lastUsed: null }));
-    return solution.feasible ? { movement: id, tiltDeg, solution } : null;
+    const works = solution.feasible && isInLine(solution.best) && solution.best.metrics.restShare <= MOST_REST;
+    return works ? { movement: id, tiltDeg, solution } : null;
   };
   const { min, max } = movement.path.tiltDeg;
   const tilts: number[] = [];

@@ -1,0 +1,106 @@
+import { describe, expect, it } from 'vitest';
+import { FAULT_CODES } from '@/core/movement/fault-code';
+import { MOVEMENT_BOOK } from '@/core/movement/movement-book';
+import { CORRECTION_KIND, FAULT_BOOK, REMEDY_ORDER } from './fault-book';
+import { judgeCause, type FaultEvidence } from './judge-cause';
+import type { FloorEvent, FloorEventBody } from './floor-event';
+import { findOpenCorrection, foldSetLog } from './set-log';
+import { rankFaults, watchList } from './watch-list';
+import { seeded } from '../../../test/support/fixtures';
+
+describe('fault book', () => {
+  it('remedies of every fault follow the order set-up, load, cue, range, refer (common practice)', () => {
+    for (const code of FAULT_CODES) {
+      const ranks = FAULT_BOOK[code].corrections.map((c) => REMEDY_ORDER.indexOf(CORRECTION_KIND[c]));
+      expect([code, ranks]).toEqual([code, ranks.toSorted((a, b) => a - b)]);
+      expect(new Set(FAULT_BOOK[code].corrections).size).toBe(ranks.length);
+    }
+  });
+  it('every movement names faults of the book', () => Object.values(MOVEMENT_BOOK).forEach((m) => m.faults.forEach((f) => expect(FAULT_BOOK[f]).toBeDefined())));
+});
+
+const seen = (change: Partial<FaultEvidence>): FaultEvidence => ({ fault: 'shrugs', reps: [5], repsDone: 12, sides: ['both'], setupOff: false, loadG: 15000, earlier: [], failed: [], ...change });
+
+describe('judgeCause', () => {
+  it.each([
+    ['set-up used differs from the solved one', { setupOff: true, reps: [11, 12] }, 'set-up', 'setup-differs', 'solved-hole'],
+    ['only in the last third', { reps: [9, 12] }, 'load', 'late-reps', 'one-step-lighter'],
+    ['rep 8 of 12 is not the last third', { reps: [8, 12] }, 'load', 'usual-order', 'one-step-lighter'],
+    ['not seen at lighter loads', { reps: [4], earlier: [{ loadG: 10000, seen: false }] }, 'load', 'grows-with-load', 'one-step-lighter'],
+    ['seen at a lighter load too, from rep 1', { reps: [1, 2], earlier: [{ loadG: 10000, seen: true }] }, 'cue', 'from-first-rep', 'blades-down'],
+    ['nothing telling: set-up first while it is not known to be right', { setupOff: null }, 'set-up', 'usual-order', 'solved-hole'],
+    ['a correction that failed goes last', { reps: [1], failed: ['blades-down'] }, 'cue', 'from-first-rep', 'one-step-lighter'],
+  ] as const)('%s', (_, change, cause, sign, first) => {
+    const j = judgeCause(seen(change as Partial<FaultEvidence>));
+    expect([j.cause, j.sign, j.remedies[0]]).toEqual([cause, sign, first]);
+    expect(j.remedies.toSorted()).toEqual([...FAULT_BOOK.shrugs.corrections].toSorted());
+  });
+  it('names the only side', () => {
+    expect(judgeCause(seen({ sides: ['left', 'left'] })).onlySide).toBe('left');
+    expect(judgeCause(seen({ sides: ['left', 'right'] })).onlySide).toBeNull();
+  });
+});
+
+let n = 0;
+const event = (body: FloorEventBody, atMs = ++n, itemId = 'i1'): FloorEvent => ({ id: `e${++n}`, deviceId: 'd', seq: n, atMs, clientId: 'c', itemId, movement: 'cable-fly-level', ...body });
+
+function aSet(setId: string, setNo: number, faults: readonly [number, 'shrugs' | 'chin-forward'][], itemId = 'i1'): FloorEvent[] {
+  return [
+    event({ kind: 'set-started', setId, setNo, loadG: 15000, targetReps: 10, tempo: '3-1-2-1' }, ++n, itemId),
+    ...faults.map(([rep, fault]) => event({ kind: 'fault', setId, rep, fault, side: 'both', severity: 2 }, ++n, itemId)),
+    event({ kind: 'set-ended', setId, reps: 10 }, ++n, itemId),
+    event({ kind: 'set-confirmed', setId, loadG: 12500, reps: 11 }, ++n, itemId),
+  ];
+}
+
+describe('set log', () => {
+  const first = aSet('s1', 1, [[3, 'shrugs'], [7, 'shrugs']]);
+  const correction = event({ kind: 'correction', setId: 's1', fault: 'shrugs', correction: 'blades-down', cause: 'cue' });
+  const second = aSet('s2', 2, []);
+  const outcome = event({ kind: 'outcome', correctionId: correction.id, setId: 's2', outcome: 'held' });
+  const all = [...first, correction, ...second, outcome];
+
+  it('tells sets, faults by rep, confirmed load and reps, and what held', () => {
+    const log = foldSetLog(all);
+    expect(log.sets.map((s) => [s.setNo, s.loadG, s.reps, s.confirmed])).toEqual([[1, 12500, 11, true], [2, 12500, 11, true]]);
+    expect(log.sets[0]!.faults.map((f) => f.rep)).toEqual([3, 7]);
+    expect(log.sets[0]!.corrections[0]).toMatchObject({ correction: 'blades-down', outcome: 'held', outcomeSetId: 's2' });
+    expect(findOpenCorrection(foldSetLog(all.slice(0, -1)).sets)!.id).toBe(correction.id);
+    expect(findOpenCorrection(log.sets)).toBeNull();
+  });
+  it('is the same however often and in whatever order records arrive', () => {
+    const random = seeded(3);
+    const expected = foldSetLog(all);
+    for (let k = 0; k < 50; k++) {
+      const shuffled = [...all, ...all.slice(0, 3)].map((e) => [random(), e] as const).sort((a, b) => a[0] - b[0]).map((x) => x[1]);
+      expect(foldSetLog(shuffled)).toEqual(expected);
+    }
+  });
+  it('undo takes back any record', () => {
+    const undo = (id: string) => event({ kind: 'undo', eventId: id });
+    expect(foldSetLog([...all, undo(first[1]!.id)]).sets[0]!.faults.map((f) => f.rep)).toEqual([7]);
+    expect(foldSetLog([...all, undo(outcome.id)]).sets[0]!.corrections[0]!.outcome).toBeNull();
+  });
+  it('pain ends the set and keeps the note', () => {
+    const start = event({ kind: 'set-started', setId: 's9', setNo: 1, loadG: 1, targetReps: 10, tempo: '3-1-2-1' });
+    const pain = event({ kind: 'pain', setId: 's9', rep: 4 });
+    const log = foldSetLog([start, pain, event({ kind: 'pain-note', painId: pain.id, note: 'front of the left shoulder' })]);
+    expect(log.pains).toMatchObject([{ rep: 4, note: 'front of the left shoulder' }]);
+    expect(log.sets[0]!.endedAtMs).toBe(pain.atMs);
+  });
+});
+
+describe('watch list', () => {
+  it('ranks by rate, severity and recency, two at most', () => {
+    const sets = foldSetLog([...aSet('a', 1, [[1, 'shrugs'], [2, 'chin-forward']], 'x'), ...aSet('b', 2, [[1, 'shrugs']], 'x')]).sets;
+    expect(rankFaults(sets).map((e) => [e.fault, e.setsSeen, e.sets])).toEqual([['shrugs', 2, 2], ['chin-forward', 1, 2]]);
+  });
+  it('clears after three sessions and six sets without, and reopens on one sighting', () => {
+    const before = aSet('o', 1, [[1, 'shrugs']], 'o');
+    const quiet = ['p', 'q', 'r'].flatMap((item) => [...aSet(`${item}1`, 1, [], item), ...aSet(`${item}2`, 2, [], item)]);
+    expect(rankFaults(foldSetLog([...before, ...quiet]).sets)[0]).toMatchObject({ cleared: true, sessionsSince: 3, setsSince: 6 });
+    expect(rankFaults(foldSetLog([...before, ...quiet.slice(0, -3)]).sets)[0]!.cleared).toBe(false);
+    expect(watchList(foldSetLog([...before, ...quiet]).sets)).toEqual([]);
+    expect(watchList(foldSetLog([...before, ...quiet, ...aSet('z', 1, [[4, 'shrugs']], 'z')]).sets).map((e) => e.fault)).toEqual(['shrugs']);
+  });
+});

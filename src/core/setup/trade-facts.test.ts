@@ -1,0 +1,67 @@
+import { describe, expect, it } from 'vitest';
+import { holeHeightM, nearestHole } from '@/core/kit/column';
+import { COLUMN, problemOf, solved } from '../../../test/support/fixtures';
+import { evaluatePlacement } from './evaluate';
+import { answererOf } from './reasons';
+
+/** Facts of the trade (common practice), checked on the solver's answers. */
+const STATURES = [1.52, 1.75, 1.98];
+const shoulderM = (p: ReturnType<typeof problemOf>) => p.posed.trunk.shoulder.right[1];
+
+describe.each(STATURES)('cable flies for a client of %d m (common practice)', (statureM) => {
+  const highLow = problemOf('cable-fly-high-to-low', statureM);
+  const level = problemOf('cable-fly-level', statureM);
+  const lowHigh = problemOf('cable-fly-low-to-high', statureM);
+
+  it('high to low: near the top of the column and a step forward', () => {
+    const { placement } = solved(highLow).best;
+    expect(placement.hole).toBeGreaterThanOrEqual(17);
+    expect(placement.standX).toBeGreaterThanOrEqual(0.1);
+  });
+  it('level: within one hole of shoulder height, on columns 2.4 m apart', () => {
+    expect(Math.abs(solved(level).best.placement.hole - nearestHole(COLUMN, shoulderM(level)))).toBeLessThanOrEqual(1);
+  });
+  it('low to high: below the hip', () => {
+    expect(holeHeightM(COLUMN, solved(lowHigh).best.placement.hole)).toBeLessThan(lowHigh.input.body.height.hipHeight.m);
+  });
+  it.each([highLow, level, lowHigh])('solved lines lie along the arm, mark midway and square', (p) => {
+    const { best } = solved(p);
+    expect(best.metrics.offPlaneRmsDeg).toBeLessThan(3);
+    expect([best.placement.standZ, best.placement.yawDeg]).toEqual([0, 0]);
+  });
+  it.each([highLow, level, lowHigh])('a pulley above the solved one pulls the arm up onto the lats, below it down onto the front deltoid', (p) => {
+    const { placement } = solved(p).best;
+    const at = (holes: number) => evaluatePlacement(p, { ...placement, hole: Math.min(20, placement.hole) + holes }).metrics.offPlaneFinishDeg;
+    const up = placement.hole + 3 <= COLUMN.holes ? at(3) : evaluatePlacement(p, { ...placement, standX: placement.standX - 0.3 }).metrics.offPlaneFinishDeg;
+    const down = placement.hole > 3 ? at(-3) : evaluatePlacement(p, { ...placement, hole: 1, standX: placement.standX - 0.3 }).metrics.offPlaneFinishDeg;
+    expect(up).toBeGreaterThan(0);
+    expect(answererOf(p, up)).toBe('lats');
+    expect(down).toBeLessThan(0);
+    expect(answererOf(p, down)).toBe('front-deltoid');
+  });
+  it('level fly, hole held: just behind the pulleys peaks in the contracted half and the weight helps in the stretch; level with them near the middle; a step forward in the lengthened third', () => {
+    const hole = nearestHole(COLUMN, shoulderM(level));
+    const shoulderX = level.posed.trunk.shoulder.right[0];
+    const at = (x: number) => evaluatePlacement(level, { hole, standX: x - shoulderX, standZ: 0, yawDeg: 0 }).metrics;
+    const behind = at(-0.17 * statureM);
+    expect(behind.peakAt).toBeGreaterThan(0.5);
+    expect(behind.helps).toBe(true);
+    // The middle third; long arms between the same pulleys peak at its near edge.
+    expect(Math.abs(at(0).peakAt - 0.5)).toBeLessThan(1 / 6 + 0.01);
+    expect(at(0.5).peakAt).toBeLessThan(1 / 3);
+    expect(at(0.5).helps).toBe(false);
+  });
+  it.each([highLow, lowHigh])('at a fixed hole a fly that is not level leaves its line as the client steps: 30 cm forward asks for another hole', (p) => {
+    const { placement } = solved(p).best;
+    const stepped = { ...placement, standX: placement.standX + 0.3 };
+    expect(evaluatePlacement(p, stepped).metrics.offPlaneRmsDeg).toBeGreaterThan(3);
+  });
+  it('asked for a contracted, middle or lengthened peak, it stands further forward for each', () => {
+    const x = (['contracted', 'mid', 'lengthened'] as const).map((peak) => {
+      const p = problemOf('cable-fly-level', statureM, { options: { ...level.input.options, peak }, room: { minDistanceM: -1, maxDistanceM: 2 } });
+      return solved(p).best.placement.standX;
+    });
+    expect(x[0]!).toBeLessThan(x[1]!);
+    expect(x[1]!).toBeLessThan(x[2]!);
+  });
+});
