@@ -1,21 +1,14 @@
 import { z } from 'zod';
 import { RANGE_MAX_DEG, RANGE_NAMES } from '@/core/body/active-range';
 import { MEASURE_NAMES, measureSpanM, STATURE_MAX_M, STATURE_MIN_M, type MeasureName } from '@/core/body/segment-ratios';
-import { numberBetween } from './field';
+import { numberBetween, objectOf } from './field';
 
 export const MASS_MIN_KG = 25;
 export const MASS_MAX_KG = 300;
 
-export const measuredSchema = z.strictObject(
-  Object.fromEntries(MEASURE_NAMES.map((n) => [n, numberBetween(0.01, STATURE_MAX_M, 'm').optional()])) as Record<MeasureName, z.ZodOptional<ReturnType<typeof numberBetween>>>,
-);
+export const measuredSchema = objectOf(MEASURE_NAMES, () => numberBetween(0.01, STATURE_MAX_M, 'm').optional());
 
-const sideRange = z.strictObject(
-  Object.fromEntries(RANGE_NAMES.map((n) => [n, numberBetween(0, RANGE_MAX_DEG[n], 'degrees').optional()])) as Record<
-    (typeof RANGE_NAMES)[number],
-    z.ZodOptional<ReturnType<typeof numberBetween>>
-  >,
-);
+const sideRange = objectOf(RANGE_NAMES, (n) => numberBetween(0, RANGE_MAX_DEG[n], 'degrees').optional());
 
 export const activeRangeSchema = z.strictObject({ left: sideRange.optional(), right: sideRange.optional() });
 
@@ -29,20 +22,27 @@ export const bodyFields = {
 const FROM_THE_FLOOR_UP = ['ankleHeight', 'kneeHeight', 'hipHeight', 'shoulderHeight', 'chinHeight', 'eyeHeight'] as const;
 const DOWN_THE_ARM = ['shoulderHeight', 'elbowHeight', 'wristHeight', 'fingertipHeight'] as const;
 
-/** Measures that no tape gives: far from the ratio of the stature, or landmarks in the wrong order. */
-export function checkMeasures(value: { readonly statureM: number; readonly measuredM: Partial<Record<MeasureName, number | undefined>> }, report: (name: MeasureName, message: string) => void): void {
+/** A measure that no tape gives: far from the ratio of the stature, or out of order with a neighbour. */
+export type MeasureSlip =
+  | { readonly kind: 'span'; readonly name: MeasureName; readonly minM: number; readonly maxM: number }
+  | { readonly kind: 'order'; readonly name: MeasureName; readonly than: MeasureName; readonly above: boolean };
+
+/** Slips of the tape among the measured values. */
+export function findMeasureSlips(statureM: number, measuredM: Partial<Record<MeasureName, number | undefined>>): MeasureSlip[] {
+  const slips: MeasureSlip[] = [];
   for (const name of MEASURE_NAMES) {
-    const m = value.measuredM[name];
-    const { minM, maxM } = measureSpanM(name, value.statureM);
-    if (m !== undefined && (m < minM || m > maxM)) report(name, `expected ${minM.toFixed(2)} to ${maxM.toFixed(2)} m for a stature of ${value.statureM} m`);
+    const m = measuredM[name];
+    const { minM, maxM } = measureSpanM(name, statureM);
+    if (m !== undefined && (m < minM || m > maxM)) slips.push({ kind: 'span', name, minM, maxM });
   }
   const inOrder = (chain: readonly MeasureName[], rising: boolean): void => {
-    const known = chain.filter((n) => value.measuredM[n] !== undefined);
+    const known = chain.filter((n) => measuredM[n] !== undefined);
     for (let i = 1; i < known.length; i++) {
-      const gap = value.measuredM[known[i]!]! - value.measuredM[known[i - 1]!]!;
-      if (rising ? gap <= 0 : gap >= 0) report(known[i]!, `expected a height ${rising ? 'above' : 'below'} the one entered for ${known[i - 1]}`);
+      const gap = measuredM[known[i]!]! - measuredM[known[i - 1]!]!;
+      if (rising ? gap <= 0 : gap >= 0) slips.push({ kind: 'order', name: known[i]!, than: known[i - 1]!, above: rising });
     }
   };
   inOrder(FROM_THE_FLOOR_UP, true);
   inOrder(DOWN_THE_ARM, false);
+  return slips;
 }

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { LENGTH_RATIO } from '@/core/body/segment-ratios';
 import { defaultOptions, FRONT_FEET, MOVEMENT_IDS, PEAK_WISHES } from '@/core/movement/movement';
 import { MOVEMENT_BOOK } from '@/core/movement/movement-book';
-import { bodyFields, checkMeasures } from './body-schema';
+import { bodyFields, findMeasureSlips } from './body-schema';
 import { numberBetween, oneOf, wholeBetween } from './field';
 
 export const CASE_FORMAT = 'jorvix-case/1';
@@ -61,7 +61,13 @@ const plain = z.strictObject({
 /** The solver's case. Cross-field rules: measures fit the stature, holes lie on the column, the spacing clears the shoulders. */
 export const caseSchema = plain.superRefine((c, ctx) => {
   const report = (path: (string | number)[], message: string): void => ctx.addIssue({ code: 'custom', path, message });
-  checkMeasures(c.client, (name, message) => report(['client', 'measuredM', name], message));
+  for (const slip of findMeasureSlips(c.client.statureM, c.client.measuredM)) {
+    const expected =
+      slip.kind === 'span'
+        ? `${slip.minM.toFixed(2)} to ${slip.maxM.toFixed(2)} m for a stature of ${c.client.statureM} m`
+        : `a height ${slip.above ? 'above' : 'below'} the one given for ${slip.than}`;
+    report(['client', 'measuredM', slip.name], `expected ${expected}`);
+  }
   const { column, room } = c.station;
   const rise = column.numberedFrom === 'top' ? column.firstHoleM - (column.holes - 1) * column.pitchM : column.firstHoleM;
   if (rise < 0) report(['station', 'column', 'firstHoleM'], 'expected hole 1 high enough that the lowest hole is above the floor');

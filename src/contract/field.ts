@@ -20,6 +20,10 @@ export const text = (min: number, max: number) => {
   return z.string({ error: expected }).trim().min(min, { error: expected }).max(max, { error: expected });
 };
 
+/** An object with exactly these keys, each by its own schema. */
+export const objectOf = <K extends string, T extends z.ZodType>(keys: readonly K[], schema: (key: K) => T) =>
+  z.strictObject(Object.fromEntries(keys.map((k) => [k, schema(k)])) as unknown as Record<K, T>);
+
 /** A problem at one place of an input, ready to be shown beside it. */
 export interface FieldIssue {
   readonly path: string;

@@ -1,0 +1,201 @@
+import type { FloorEvent, FloorEventBody } from '@/core/fault/floor-event';
+import { buildProblem } from '@/core/setup/setup-problem';
+import { solveSetup } from '@/core/setup/solve-setup';
+import { findTolerance, isWithin } from '@/core/setup/tolerance';
+import { caseSchema } from '@/contract/case';
+import { toSetupInput } from '@/solver/to-setup-input';
+import type { Db } from '@/data/open-db';
+import { saveClient, type Client } from '@/data/queries/clients';
+import { addSession, findItem, type SessionItem } from '@/data/queries/sessions';
+import { listGyms, saveAttachment, saveGym, saveStation, type StationRecord } from '@/data/queries/stations';
+import { loadItem } from '@/server/item-context';
+import { recordEvents } from '@/server/record-events';
+import type { FaultCode } from '@/core/movement/fault-code';
+import type { CorrectionCode, RemedyKind } from '@/core/fault/fault-book';
+import { CORRECTION_KIND, FAULT_BOOK } from '@/core/fault/fault-book';
+import type { Outcome } from '@/core/fault/floor-event';
+
+/** An invented gym, its kit, its people and what they did. Nobody and nothing here is real. */
+
+const GYM = { id: 'tidewater', name: 'Tidewater Hall' };
+
+const kgSteps = (first: number, step: number, count: number): number[] => Array.from({ length: count }, (_, i) => Math.round((first + i * step) * 1000));
+
+const STATIONS: readonly StationRecord[] = [
+  {
+    id: 'long-pair', gymId: GYM.id, name: 'Long pair by the window',
+    column: { holes: 20, numberedFrom: 'bottom', twinSpacingM: 2.4, pulleyRatio: 1, clearanceM: 0.05, travelM: 3 },
+    room: { minDistanceM: -0.3, maxDistanceM: 2 },
+    readings: [{ hole: 2, heightM: 0.35 }, { hole: 19, heightM: 2.05 }],
+    stackG: kgSteps(2.5, 2.5, 24),
+  },
+  {
+    id: 'short-pair', gymId: GYM.id, name: 'Short pair at the stairs',
+    column: { holes: 16, numberedFrom: 'top', twinSpacingM: 1.9, pulleyRatio: 2, clearanceM: 0.05, travelM: 2.6 },
+    room: { minDistanceM: -0.2, maxDistanceM: 1.5 },
+    readings: [{ hole: 1, heightM: 2.08 }, { hole: 8, heightM: 1.197 }, { hole: 16, heightM: 0.191 }],
+    stackG: kgSteps(5, 5, 16),
+  },
+];
+
+const HANDLES = [
+  { id: 'd-handle', gymId: GYM.id, name: 'single D-handle', lengthM: 0.14 },
+  { id: 'short-strap', gymId: GYM.id, name: 'D-handle on a short strap', lengthM: 0.24 },
+];
+
+const CLIENTS: readonly Client[] = [
+  { id: 'sefina', name: 'Sefina Taualofa', statureM: 1.52, massKg: 58, note: 'First month. Does not feel the lower chest yet.', measuredM: { shoulderHeight: 1.25 }, range: { left: { 'shoulder.horizontalAbduction': 14 }, right: { 'shoulder.horizontalAbduction': 12 } } },
+  { id: 'anselm', name: 'Anselm Okparaeke', statureM: 1.75, massKg: 77, note: 'Right shoulder stiff: opens to 4° behind on that side.', measuredM: {}, range: { left: { 'shoulder.horizontalAbduction': 11 }, right: { 'shoulder.horizontalAbduction': 4 } } },
+  { id: 'wilhelmina', name: 'Wilhelmina Brandstrup-Kjeldgaard', statureM: 1.98, massKg: 88, note: '', measuredM: { shoulderHeight: 1.63, elbowHeight: 1.26, upperArm: 0.375 }, range: {} },
+];
+
+type Plan = Omit<SessionItem, 'id' | 'sessionId' | 'position'>;
+const plan = (movement: Plan['movement'], stationId: string, loadKg: number, reps = 12, tempo = '3-1-2-1'): Plan => ({
+  movement, side: 'both', stationId, attachmentId: 'd-handle', sets: 3, reps, tempo, loadG: loadKg * 1000,
+});
+
+const PLANS: Readonly<Record<string, readonly Plan[]>> = {
+  sefina: [plan('cable-fly-high-to-low', 'long-pair', 7.5), plan('cable-fly-low-to-high', 'long-pair', 5, 15)],
+  anselm: [plan('cable-fly-level', 'long-pair', 15), plan('cable-fly-high-to-low', 'long-pair', 12.5)],
+  wilhelmina: [plan('cable-fly-high-to-low', 'short-pair', 30, 10, '4-1-2-1'), plan('cable-fly-level', 'long-pair', 17.5)],
+};
+
+/** One set of the past: load, reps, faults by rep, the correction given after it and how it fared. */
+interface PastSet {
+  readonly kg: number;
+  readonly reps: number;
+  readonly faults?: readonly (readonly [FaultCode, readonly number[]])[];
+  readonly correction?: readonly [FaultCode, CorrectionCode, Outcome];
+}
+
+const PAST: readonly { readonly client: string; readonly daysAgo: number; readonly item: number; readonly holeOff?: number; readonly sets: readonly PastSet[] }[] = [
+  {
+    client: 'sefina', daysAgo: 8, item: 0, holeOff: -3,
+    sets: [
+      { kg: 7.5, reps: 12, faults: [['line-off-arm', [2, 6, 9]], ['shrugs', [10, 12]]], correction: ['line-off-arm', 'solved-hole', 'held'] },
+      { kg: 7.5, reps: 12, faults: [['shrugs', [11, 12]]], correction: ['shrugs', 'one-step-lighter', 'partly'] },
+      { kg: 5, reps: 12, faults: [['shrugs', [12]]] },
+    ],
+  },
+  {
+    client: 'sefina', daysAgo: 4, item: 0,
+    sets: [
+      { kg: 5, reps: 12, faults: [['arms-stay-bent', [1, 4, 8]]], correction: ['arms-stay-bent', 'straighten-at-finish', 'held'] },
+      { kg: 5, reps: 13 },
+      { kg: 7.5, reps: 11, faults: [['shrugs', [9, 11]]] },
+    ],
+  },
+  {
+    client: 'anselm', daysAgo: 7, item: 0,
+    sets: [
+      { kg: 15, reps: 12, faults: [['shoulders-roll-forward', [1, 3, 7]], ['lowering-dropped', [12]]], correction: ['shoulders-roll-forward', 'blades-down', 'not'] },
+      { kg: 15, reps: 12, faults: [['shoulders-roll-forward', [2, 5, 8]]], correction: ['shoulders-roll-forward', 'one-step-lighter', 'held'] },
+      { kg: 12.5, reps: 12 },
+    ],
+  },
+  {
+    client: 'anselm', daysAgo: 3, item: 0,
+    sets: [
+      { kg: 12.5, reps: 12 },
+      { kg: 15, reps: 12, faults: [['shoulders-roll-forward', [9, 10, 12]]], correction: ['shoulders-roll-forward', 'one-step-lighter', 'held'] },
+      { kg: 12.5, reps: 12, faults: [['lowering-dropped', [12]]] },
+    ],
+  },
+  {
+    client: 'wilhelmina', daysAgo: 5, item: 1,
+    sets: [
+      { kg: 17.5, reps: 12, faults: [['range-shrinks', [10, 11, 12]]], correction: ['range-shrinks', 'end-set-sooner', 'held'] },
+      { kg: 17.5, reps: 10 },
+    ],
+  },
+];
+
+function loadKitAndPeople(db: Db): void {
+  saveGym(db, GYM);
+  STATIONS.forEach((s) => saveStation(db, s));
+  HANDLES.forEach((a) => saveAttachment(db, a));
+  CLIENTS.forEach((c) => saveClient(db, c));
+}
+
+function addDay(db: Db, dayStart: Date, key: string, clientId: string, hour: number): void {
+  const startsAt = new Date(dayStart);
+  startsAt.setHours(hour, 0, 0, 0);
+  const sessionId = `${clientId}-${key}`;
+  addSession(db, {
+    id: sessionId, gymId: GYM.id, clientId, startsAtMs: startsAt.getTime(), minutes: 60,
+    items: PLANS[clientId]!.map((p, i) => ({ ...p, id: `${sessionId}-${i}`, sessionId, position: i })),
+  });
+}
+
+/** Replays a past session through the same use case as real taps. */
+function replay(db: Db, past: (typeof PAST)[number], dayStart: Date): void {
+  const itemId = `${past.client}-past-${past.daysAgo}-${past.item}`;
+  const item = findItem(db, itemId)!;
+  const context = loadItem(db, itemId)!;
+  const problem = buildProblem(toSetupInput(caseSchema.parse(context.setupCase)));
+  const solution = solveSetup(problem);
+  if (!solution.feasible) throw new Error(`demo: ${itemId} has no set-up`);
+  const solved = solution.best.placement;
+  const tolerance = findTolerance(problem, solution.best);
+  const events: FloorEvent[] = [];
+  let atMs = dayStart.getTime() + 10 * 3_600_000;
+  let seq = 0;
+  const add = (body: FloorEventBody): string => {
+    seq += 1;
+    atMs += 1000;
+    const id = `${itemId}-e${seq}`;
+    events.push({ ...body, id, deviceId: 'demo-tablet', seq, atMs, clientId: past.client, itemId, movement: item.movement });
+    return id;
+  };
+  const saveSetup = (off: number): void => {
+    const placement = { ...solved, hole: solved.hole + off };
+    add({ kind: 'setup-saved', placement, solved, off: !isWithin(tolerance, solved, placement), stationId: item.stationId, attachmentId: item.attachmentId, side: item.side, options: problem.input.options });
+  };
+  saveSetup(past.holeOff ?? 0);
+  let open: { id: string; outcome: Outcome } | null = null;
+  past.sets.forEach((set, i) => {
+    const setId = `${itemId}-s${i + 1}`;
+    const loadG = set.kg * 1000;
+    add({ kind: 'set-started', setId, setNo: i + 1, loadG, targetReps: item.reps, tempo: item.tempo });
+    for (let rep = 1; rep <= set.reps; rep++) {
+      for (const [fault, reps] of set.faults ?? []) if (reps.includes(rep)) add({ kind: 'fault', setId, rep, fault, side: 'both', severity: FAULT_BOOK[fault].severity });
+      atMs += 6000;
+      add({ kind: 'rep', setId, rep });
+    }
+    add({ kind: 'set-ended', setId, reps: set.reps });
+    add({ kind: 'set-confirmed', setId, loadG, reps: set.reps });
+    if (open) add({ kind: 'outcome', correctionId: open.id, setId, outcome: open.outcome });
+    open = null;
+    if (set.correction) {
+      const [fault, correction, outcome] = set.correction;
+      const cause: RemedyKind = CORRECTION_KIND[correction];
+      open = { id: add({ kind: 'correction', setId, fault, correction, cause }), outcome };
+      if (correction === 'solved-hole') saveSetup(0);
+    }
+    atMs += 90_000;
+  });
+  const result = recordEvents(db, { events }, atMs);
+  if (!result.ok) throw new Error(`demo: ${itemId}: ${JSON.stringify(result.issues)}`);
+}
+
+/** Load the world where it is missing, and give today its sessions; what was recorded stays. */
+export function loadDemoWorld(db: Db, nowMs: number): void {
+  const today = new Date(nowMs);
+  today.setHours(0, 0, 0, 0);
+  const fresh = !listGyms(db).some((g) => g.id === GYM.id);
+  if (fresh) {
+    loadKitAndPeople(db);
+    for (const past of PAST) {
+      const dayStart = new Date(today);
+      dayStart.setDate(dayStart.getDate() - past.daysAgo);
+      addDay(db, dayStart, `past-${past.daysAgo}`, past.client, 10);
+      replay(db, past, dayStart);
+    }
+  }
+  // Sessions sit around now, so that whoever opens the demo finds somebody next.
+  const hour = Math.min(20, Math.max(7, new Date(nowMs).getHours()));
+  const key = `${today.getFullYear()}-${String(today.getMonth() + 1).padStart(2, '0')}-${String(today.getDate()).padStart(2, '0')}`;
+  addDay(db, today, key, 'sefina', hour);
+  addDay(db, today, key, 'anselm', hour + 1);
+  addDay(db, today, key, 'wilhelmina', hour + 2);
+}

@@ -1,0 +1,4 @@
+import { readyBuild, readyPackages } from './ready.mjs';
+
+readyPackages();
+readyBuild();

@@ -1,0 +1,64 @@
+// Brings a fresh checkout to where the other scripts can run: dependencies, build, browser. Plain Node, no packages.
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+export const root = new URL('..', import.meta.url).pathname;
+export const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
+
+/** Run a command, showing what it prints; stop everything when it fails. */
+export function run(command, args, options = {}) {
+  const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', env, ...options });
+  if (done.status !== 0) {
+    console.error(`${command} ${args.join(' ')} failed${done.error ? `: ${done.error.message}` : ` with exit code ${done.status}`}`);
+    process.exit(done.status ?? 1);
+  }
+}
+
+const hash = (text) => createHash('sha256').update(text).digest('hex');
+const stampAt = (name) => join(root, 'node_modules', `.jorvix-${name}`);
+const readStamp = (name) => (existsSync(stampAt(name)) ? readFileSync(stampAt(name), 'utf8') : '');
+
+/** Install exactly what the lockfile says, when that is not what is there. */
+export function readyPackages() {
+  const lock = hash(readFileSync(join(root, 'package-lock.json')));
+  if (readStamp('packages') === lock) return;
+  console.log('Installing packages (a few minutes the first time)...');
+  run('npm', ['ci', '--no-fund', '--no-audit']);
+  writeFileSync(stampAt('packages'), lock);
+}
+
+function sourceHash() {
+  const files = ['package-lock.json', 'next.config.ts', 'tsconfig.json'];
+  for (const f of readdirSync(join(root, 'src'), { recursive: true })) {
+    const file = join('src', String(f));
+    if (statSync(join(root, file)).isFile() && !/\.test\.tsx?$/.test(file)) files.push(file);
+  }
+  return hash(files.sort().map((f) => `${f}:${hash(readFileSync(join(root, f)))}`).join('\n'));
+}
+
+/** Build the application when its sources changed since the last build. */
+export function readyBuild() {
+  const now = sourceHash();
+  if (existsSync(join(root, '.next/BUILD_ID')) && readStamp('build') === now) return;
+  console.log('Building...');
+  run(join(root, 'node_modules/.bin/next'), ['build']);
+  writeFileSync(stampAt('build'), now);
+}
+
+/** Debian's Chromium for the browser tests. */
+export function readyBrowser() {
+  if (existsSync('/usr/bin/chromium')) return;
+  console.log('Installing Chromium...');
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
+  const apt = (...args) => run([...sudo, 'apt-get'][0], [...sudo, 'apt-get', ...args].slice(1), { env: { ...env, DEBIAN_FRONTEND: 'noninteractive' } });
+  apt('update');
+  apt('install', '-y', '--no-install-recommends', 'chromium', 'fonts-liberation');
+}
+
+/** Run a TypeScript script of this project on Node. */
+export function runTypeScript(script, args = [], more = {}) {
+  run(join(root, 'node_modules/.bin/tsx'), ['--conditions=react-server', script, ...args], { env: { ...env, ...more } });
+}
+

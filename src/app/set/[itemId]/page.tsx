@@ -1,0 +1,27 @@
+import { notFound } from 'next/navigation';
+import { sharedDb } from '@/data/open-db';
+import { SetScreen } from '@/features/set/set-screen';
+import { loadSet } from '@/server/set-context';
+
+export default async function SetRoute({ params }: { readonly params: Promise<{ itemId: string }> }) {
+  const { itemId } = await params;
+  const loaded = loadSet(sharedDb(), itemId);
+  if (!loaded) notFound();
+  const { client, item, station, plates, tension, events } = loaded;
+  return (
+    <SetScreen
+      key={item.id}
+      context={{
+        client: { id: client.id, name: client.name, note: client.note },
+        item,
+        stationName: station.name,
+        stackG: station.stackG,
+        placement: plates.from === 'blocked' ? null : plates.placement,
+        setupSaved: plates.from === 'saved',
+        blocked: plates.from === 'blocked' ? plates.says : null,
+        tension,
+        events,
+      }}
+    />
+  );
+}

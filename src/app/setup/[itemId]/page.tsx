@@ -1,0 +1,31 @@
+import Link from 'next/link';
+import { notFound } from 'next/navigation';
+import { sharedDb } from '@/data/open-db';
+import { listStations } from '@/data/queries/stations';
+import { SetupPage } from '@/features/setup/setup-page';
+import { loadItem } from '@/server/item-context';
+
+export default async function SetupRoute({ params, searchParams }: { readonly params: Promise<{ itemId: string }>; readonly searchParams: Promise<{ station?: string }> }) {
+  const { itemId } = await params;
+  const { station } = await searchParams;
+  const db = sharedDb();
+  const loaded = loadItem(db, itemId, station);
+  if (!loaded) notFound();
+  const { client, item, attachment, events, setupCase } = loaded;
+  return (
+    <SetupPage
+      key={loaded.station.id}
+      setupCase={setupCase}
+      context={{
+        client,
+        item,
+        station: { id: loaded.station.id, name: loaded.station.name },
+        attachment,
+        stations: listStations(db).map((s) => ({ id: s.id, name: s.name })),
+        events,
+      }}
+      measureLink={<Link href={`/clients/${client.id}`}>Client sheet</Link>}
+      kitLink={<Link href={`/kit/stations/${loaded.station.id}`}>Kit</Link>}
+    />
+  );
+}

@@ -1,0 +1,71 @@
+import type { ECOption } from './echarts-core';
+import { REST_BELOW } from '@/core/mechanics/line-profile';
+
+/** Colours a chart needs, read from the page's theme. */
+export interface ChartInk {
+  readonly ink: string;
+  readonly quiet: string;
+  readonly hairline: string;
+  readonly pull: string;
+  readonly setThis: string;
+}
+
+export interface Curve {
+  readonly name: string;
+  readonly resistanceNm: ArrayLike<number>;
+}
+
+export interface ResistanceInput {
+  readonly main: Curve;
+  /** Shown dashed: the solved set-up while something is moved, or the last used one. */
+  readonly other: Curve | null;
+  readonly peakAt: number;
+  readonly peakNm: number;
+  readonly rightAngleAt: number | null;
+  readonly ink: ChartInk;
+  readonly hatch: object | string;
+  readonly fontFamily: string;
+}
+
+/** Space around the curve, pixels; the arm strip below uses the same left and right. */
+export const CURVE_GRID = { left: 58, right: 14, top: 22, bottom: 24 } as const;
+
+const points = (c: Curve): [number, number][] => Array.from({ length: c.resistanceNm.length }, (_, i) => [i / (c.resistanceNm.length - 1), c.resistanceNm[i]!]);
+
+/** ECharts option of the resistance over the rep, with the rest zone hatched and the peak named. */
+export function buildResistanceOption(r: ResistanceInput): ECOption {
+  const top = Math.max(r.peakNm, ...(r.other ? Array.from(r.other.resistanceNm) : [0]));
+  const bottom = Math.min(0, ...Array.from(r.main.resistanceNm));
+  const text = { fontFamily: r.fontFamily, fontSize: 13 };
+  const step = top > 120 ? 50 : 25;
+  return {
+    animation: false,
+    grid: { ...CURVE_GRID },
+    xAxis: {
+      type: 'value', min: 0, max: 1, interval: 0.25, axisLine: { lineStyle: { color: r.ink.ink } }, axisTick: { show: true, lineStyle: { color: r.ink.ink } }, splitLine: { show: false },
+      axisLabel: { ...text, color: r.ink.ink, formatter: (v: number) => (v === 0 ? 'stretch' : v === 0.5 ? 'half way' : v === 1 ? 'finish' : ''), alignMinLabel: 'left', alignMaxLabel: 'right' },
+    },
+    yAxis: {
+      type: 'value', min: bottom < 0 ? Math.floor(bottom / step) * step : 0, max: Math.ceil((top * 1.12) / step) * step, interval: step,
+      axisLabel: { ...text, color: r.ink.ink }, splitLine: { lineStyle: { color: r.ink.hairline } }, axisLine: { show: false },
+    },
+    series: [
+      ...(r.other
+        ? [{ type: 'line' as const, name: r.other.name, data: points(r.other), showSymbol: false, silent: true, lineStyle: { color: r.ink.quiet, width: 1.5, type: 'dashed' as const },
+            endLabel: { show: true, formatter: r.other.name, color: r.ink.quiet, ...text, offset: [-6, -10], align: 'right' as const } }]
+        : []),
+      {
+        type: 'line', name: r.main.name, data: points(r.main), showSymbol: false, silent: true, lineStyle: { color: r.ink.pull, width: 3 },
+        markArea: { silent: true, itemStyle: { color: r.hatch as string }, data: [[{ yAxis: bottom < 0 ? 'min' : 0 }, { yAxis: REST_BELOW * r.peakNm }]] } as never,
+        markPoint: {
+          silent: true, symbol: 'circle', symbolSize: 9, itemStyle: { color: r.ink.setThis, borderColor: r.ink.ink, borderWidth: 1 },
+          label: { show: true, position: r.peakAt > 0.8 ? 'left' : 'right', distance: 8, offset: [0, -8], color: r.ink.ink, ...text, fontWeight: 600, formatter: `peak ${Math.round(r.peakNm)} Nm` },
+          data: [{ name: 'peak', coord: [r.peakAt, r.peakNm] }],
+        },
+        ...(r.rightAngleAt === null
+          ? {}
+          : { markLine: { silent: true, symbol: 'none', lineStyle: { color: r.ink.pull, type: 'dotted', width: 1.5 }, label: { show: false }, data: [{ xAxis: r.rightAngleAt }] } }),
+      },
+    ],
+  };
+}

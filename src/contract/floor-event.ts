@@ -1,0 +1,57 @@
+import { z } from 'zod';
+import { CORRECTION_CODES, REMEDY_ORDER } from '@/core/fault/fault-book';
+import { OUTCOMES, type FloorEvent } from '@/core/fault/floor-event';
+import { FAULT_CODES } from '@/core/movement/fault-code';
+import { FRONT_FEET, MOVEMENT_IDS, PEAK_WISHES } from '@/core/movement/movement';
+import { placementSchema } from './case';
+import { numberBetween, oneOf, text, wholeBetween } from './field';
+
+const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/, { error: 'expected an id of 1 to 64 letters, digits, - or _' });
+
+const base = {
+  id,
+  deviceId: id,
+  seq: z.int().min(0),
+  // Clocks may be off, but not by decades: 2020 to 2100.
+  atMs: numberBetween(1_577_836_800_000, 4_102_444_800_000, 'ms'),
+  clientId: id,
+  itemId: id,
+  movement: oneOf(MOVEMENT_IDS),
+};
+
+const loadG = wholeBetween(0, 500_000);
+const rep = wholeBetween(0, 200);
+const side = oneOf(['left', 'right', 'both']);
+
+/** Everything that is tapped on the floor, as it crosses from the device to the server. */
+export const floorEventSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    ...base,
+    kind: z.literal('setup-saved'),
+    placement: placementSchema,
+    solved: placementSchema.nullable(),
+    off: z.boolean(),
+    stationId: id,
+    attachmentId: id,
+    side,
+    options: z.strictObject({ peak: oneOf(PEAK_WISHES), tiltDeg: numberBetween(-60, 80, 'degrees'), frontFoot: oneOf(FRONT_FEET) }),
+  }),
+  z.strictObject({ ...base, kind: z.literal('set-started'), setId: id, setNo: wholeBetween(1, 60), loadG, targetReps: wholeBetween(1, 200), tempo: text(1, 20) }),
+  z.strictObject({ ...base, kind: z.literal('rep'), setId: id, rep }),
+  z.strictObject({ ...base, kind: z.literal('fault'), setId: id, rep, fault: oneOf(FAULT_CODES), side, severity: z.union([z.literal(1), z.literal(2), z.literal(3)]) }),
+  z.strictObject({ ...base, kind: z.literal('undo'), eventId: id }),
+  z.strictObject({ ...base, kind: z.literal('set-ended'), setId: id, reps: rep }),
+  z.strictObject({ ...base, kind: z.literal('set-confirmed'), setId: id, loadG, reps: rep }),
+  z.strictObject({ ...base, kind: z.literal('pain'), setId: id.nullable(), rep }),
+  z.strictObject({ ...base, kind: z.literal('pain-note'), painId: id, note: text(0, 1000) }),
+  z.strictObject({ ...base, kind: z.literal('correction'), setId: id, fault: oneOf(FAULT_CODES), correction: oneOf(CORRECTION_CODES), cause: oneOf(REMEDY_ORDER) }),
+  z.strictObject({ ...base, kind: z.literal('outcome'), correctionId: id, setId: id, outcome: oneOf(OUTCOMES) }),
+]) satisfies z.ZodType<FloorEvent>;
+
+/** One delivery from a device's outbox. */
+export const deliverySchema = z.strictObject({ events: z.array(floorEventSchema).min(1).max(200) });
+
+export interface DeliveryReply {
+  /** Ids now safe in the database, new or known before. */
+  readonly kept: readonly string[];
+}

@@ -1,0 +1,82 @@
+import { SIDES, type Side } from '@/core/body/active-range';
+import type { Body } from '@/core/body/body-model';
+import type { TrunkPose } from '@/core/body/posture';
+import { add, scale as times, type Vec3 } from '@/core/geometry/vector';
+import type { LimbPath } from '@/core/movement/limb-path';
+import { capsulePath, type Capsule } from './capsule';
+import type { View } from './view';
+
+/** A closed silhouette: all its outlines are stroked first, then all filled, so that inner edges vanish. */
+export interface Silhouette {
+  readonly key: string;
+  readonly paths: readonly string[];
+}
+
+/** Flesh around the joints as shares of stature (drawing only; nothing is computed from these). */
+const GIRTH = {
+  thigh: [0.047, 0.032], shank: [0.032, 0.019], foot: [0.02, 0.012], upperArm: [0.028, 0.021], forearm: [0.022, 0.015], hand: 0.021,
+  pelvis: 0.062, chest: 0.072, neck: 0.03, shoulder: 0.034,
+} as const;
+
+/** Carries body-frame joints onto the floor. */
+export type Carry = (v: Vec3) => Vec3;
+
+function capsule(view: View, carry: Carry, a: Vec3, b: Vec3, ra: number, rb: number): Capsule {
+  return { a: view.project(carry(a)), b: view.project(carry(b)), ra: ra * view.scale, rb: rb * view.scale };
+}
+
+/** Arm of a limb path at sample `i`. */
+export function armSilhouette(view: View, carry: Carry, body: Body, arm: LimbPath, i: number, key: string): Silhouette {
+  const h = body.statureM;
+  const c = (a: Vec3, b: Vec3, [ra, rb]: readonly [number, number]) => capsulePath(capsule(view, carry, a, b, ra * h, rb * h));
+  return {
+    key,
+    paths: [
+      c(arm.shoulder, arm.elbow[i]!, GIRTH.upperArm),
+      c(arm.elbow[i]!, arm.wrist[i]!, GIRTH.forearm),
+      c(arm.wrist[i]!, arm.grip[i]!, [GIRTH.forearm[1], GIRTH.hand]),
+    ],
+  };
+}
+
+function legSilhouette(view: View, carry: Carry, h: number, trunk: TrunkPose, side: Side): Silhouette {
+  const leg = trunk.leg[side];
+  const c = (a: Vec3, b: Vec3, [ra, rb]: readonly [number, number]) => capsulePath(capsule(view, carry, a, b, ra * h, rb * h));
+  const lift = (v: Vec3): Vec3 => add(v, [0, GIRTH.foot[1] * h, 0]);
+  return {
+    key: `leg-${side}`,
+    paths: [c(leg.hip, leg.knee, GIRTH.thigh), c(leg.knee, leg.ankle, GIRTH.shank), c(lift(leg.heel), lift(leg.toe), GIRTH.foot)],
+  };
+}
+
+/** Everything but the arms, back to front for the elevation; for the plan the feet lie under the shoulders. */
+export function bodySilhouettes(view: View, carry: Carry, body: Body, trunk: TrunkPose): Silhouette[] {
+  const h = body.statureM;
+  const c = (a: Vec3, b: Vec3, ra: number, rb: number) => capsulePath(capsule(view, carry, a, b, ra * h, rb * h));
+  const headR = trunk.headRadiusM / h;
+  if (view.kind === 'plan') {
+    const { left, right } = trunk.shoulder;
+    return [
+      ...SIDES.map((side) => ({ key: `foot-${side}`, paths: [c(trunk.leg[side].heel, trunk.leg[side].toe, GIRTH.foot[0], GIRTH.foot[0])] })),
+      { key: 'shoulders', paths: [c(left, right, GIRTH.shoulder + 0.016, GIRTH.shoulder + 0.016)] },
+      { key: 'head', paths: [c(trunk.head, add(trunk.head, [headR * h * 0.4, 0, 0]), headR * 0.85, headR * 0.75)] },
+    ];
+  }
+  const mid = times(add(trunk.shoulder.left, trunk.shoulder.right), 0.5);
+  const chest = add(times(trunk.pelvis, 0.28), times(mid, 0.72));
+  const nose: Vec3 = [trunk.head[0] + headR * h * 0.25, trunk.head[1] - headR * h * 0.35, trunk.head[2]];
+  return [
+    legSilhouette(view, carry, h, trunk, 'left'),
+    legSilhouette(view, carry, h, trunk, 'right'),
+    {
+      key: 'trunk',
+      paths: [
+        c(trunk.pelvis, chest, GIRTH.pelvis, GIRTH.chest),
+        c(chest, mid, GIRTH.chest, GIRTH.shoulder + 0.008),
+        c(mid, trunk.neck, GIRTH.shoulder, GIRTH.neck),
+        c(trunk.neck, trunk.head, GIRTH.neck, headR * 0.8),
+        c(trunk.head, nose, headR, headR * 0.7),
+      ],
+    },
+  ];
+}

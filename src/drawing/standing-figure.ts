@@ -1,0 +1,98 @@
+import type { Body, Sized } from '@/core/body/body-model';
+import type { MeasureName } from '@/core/body/segment-ratios';
+import { capsulePath } from './capsule';
+import type { Silhouette } from './figure';
+
+/** A height line of the client sheet: where, how known. Pixels. */
+export interface HeightLine {
+  readonly name: MeasureName;
+  readonly v: number;
+  readonly labelV: number;
+  readonly cm: number;
+  readonly source: Sized['source'];
+  readonly column: 'left' | 'right';
+}
+
+export interface StandingFigure {
+  readonly silhouettes: readonly Silhouette[];
+  readonly lines: readonly HeightLine[];
+  readonly width: number;
+  readonly height: number;
+  readonly midU: number;
+  readonly floorV: number;
+  readonly crownV: number;
+}
+
+const LEFT: readonly MeasureName[] = ['eyeHeight', 'chinHeight', 'shoulderHeight', 'hipHeight', 'kneeHeight', 'ankleHeight'];
+const RIGHT: readonly MeasureName[] = ['elbowHeight', 'wristHeight', 'fingertipHeight'];
+const LABEL_GAP = 20;
+
+/** Labels pushed apart so that none overlap, from the top down. */
+function spread(lines: HeightLine[]): HeightLine[] {
+  const sorted = [...lines].sort((a, b) => a.v - b.v);
+  let last = -Infinity;
+  return sorted.map((l) => {
+    const labelV = Math.max(l.v, last + LABEL_GAP);
+    last = labelV;
+    return { ...l, labelV };
+  });
+}
+
+/** The client from the front, standing, to scale; the arms hang a little away so that they can be read. */
+export function buildStandingFigure(body: Body, tallestM: number, height: number, width: number): StandingFigure {
+  const floorV = height - 22;
+  const k = (floorV - 16) / tallestM;
+  const midU = width / 2;
+  const h = body.statureM;
+  const y = (m: number): number => floorV - m * k;
+  const at = (z: number, m: number) => ({ u: midU + z * k, v: y(m) });
+  const H = (name: keyof Body['height']): number => body.height[name].m;
+  const half = body.length.shoulderBreadth.m / 2;
+  const hip = (body.length.hipBreadth.m / 2) * 0.62;
+  const c = (a: { u: number; v: number }, b: { u: number; v: number }, ra: number, rb: number) => capsulePath({ a, b, ra: ra * h * k, rb: rb * h * k });
+  const sides = [-1, 1] as const;
+  const neckM = (H('chinHeight') + H('shoulderHeight')) / 2;
+  const headM = (H('chinHeight') + h) / 2;
+  const headR = (h - H('chinHeight')) / 2 / h;
+  const away = 0.035 * h;
+  const silhouettes: Silhouette[] = [
+    ...sides.map((s) => ({
+      key: `leg${s}`,
+      paths: [
+        c(at(s * hip, H('hipHeight') - 0.03 * h), at(s * hip, H('kneeHeight')), 0.05, 0.032),
+        c(at(s * hip, H('kneeHeight')), at(s * hip, H('ankleHeight')), 0.032, 0.02),
+        c(at(s * hip, 0.016 * h), at(s * (hip + 0.03 * h), 0.013 * h), 0.016, 0.013),
+      ],
+    })),
+    ...sides.map((s) => {
+      const shoulder = at(s * half, H('shoulderHeight'));
+      const elbow = at(s * (half + away * 0.6), H('elbowHeight'));
+      const wrist = at(s * (half + away), H('wristHeight'));
+      const tip = at(s * (half + away), H('fingertipHeight') + 0.012 * h);
+      return { key: `arm${s}`, paths: [c(shoulder, elbow, 0.03, 0.022), c(elbow, wrist, 0.022, 0.015), c(wrist, tip, 0.016, 0.012)] };
+    }),
+    {
+      key: 'trunk',
+      paths: [
+        c(at(-half * 0.82, H('shoulderHeight')), at(half * 0.82, H('shoulderHeight')), 0.028, 0.028),
+        c(at(0, H('shoulderHeight') - 0.06 * h), at(0, H('hipHeight') + 0.02 * h), 0.09, 0.075),
+        c(at(-hip * 0.9, H('hipHeight')), at(hip * 0.9, H('hipHeight')), 0.05, 0.05),
+        c(at(0, H('shoulderHeight')), at(0, neckM + 0.03 * h), 0.034, 0.03),
+        c(at(0, headM - 0.012 * h), at(0, headM + 0.012 * h), headR * 0.78, headR * 0.86),
+      ],
+    },
+  ];
+  const line = (name: MeasureName, column: 'left' | 'right'): HeightLine => {
+    const sized = body.height[name as keyof Body['height']];
+    return { name, v: y(sized.m), labelV: y(sized.m), cm: Math.round(sized.m * 1000) / 10, source: sized.source, column };
+  };
+  return {
+    silhouettes,
+    lines: [...spread(LEFT.map((n) => line(n, 'left'))), ...spread(RIGHT.map((n) => line(n, 'right')))],
+    width,
+    height,
+    midU,
+    floorV,
+    crownV: y(h),
+  };
+}

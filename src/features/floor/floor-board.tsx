@@ -1,0 +1,158 @@
+import Link from 'next/link';
+import { FAULT_TEXT } from '@/messages/faults';
+import { MOVEMENT_NAME } from '@/messages/movements';
+import type { FloorItemView, FloorSessionView, FloorView } from './floor-view';
+import styles from './floor.module.css';
+
+const STATE_WORD: Readonly<Record<FloorItemView['state'], string>> = { 'to-do': 'to do', 'under-way': 'under way', done: 'done', stopped: 'stopped for pain' };
+
+/** The day to scale: one block per client, as long as the session, now as a line. */
+function DayStrip({ view }: { readonly view: FloorView }) {
+  const { sessions } = view;
+  const first = Math.min(...sessions.map((s) => s.startsAtMs), view.nowMs);
+  const last = Math.max(...sessions.map((s) => s.startsAtMs + s.minutes * 60_000), view.nowMs);
+  const span = Math.max(last - first, 1);
+  const share = (ms: number): number => ((ms - first) / span) * 100;
+  return (
+    <nav className={styles.strip} aria-label="Today">
+      <ol>
+        {sessions.map((s) => (
+          <li key={s.id} style={{ left: `${share(s.startsAtMs)}%`, width: `${((s.minutes * 60_000) / span) * 100}%` }} data-next={s.id === view.nextId || undefined} data-done={s.done || undefined}>
+            <a href={`#${s.id}`}>
+              <b>{s.clientName}</b>
+              <span>
+                {s.starts} to {s.ends}
+                {s.done ? ', done' : s.id === view.nextId ? ', next' : ''}
+              </span>
+            </a>
+          </li>
+        ))}
+      </ol>
+      <div className={styles.now} style={{ left: `${share(view.nowMs)}%` }} aria-hidden>
+        <span>{view.now}</span>
+      </div>
+    </nav>
+  );
+}
+
+function Watch({ item }: { readonly item: FloorItemView }) {
+  return (
+    <div className={styles.watch}>
+      <h4>Watch</h4>
+      {item.watch.length === 0 ? (
+        <p className={styles.quiet}>nothing on record yet</p>
+      ) : (
+        <ul>
+          {item.watch.map((w) => (
+            <li key={w.fault}>
+              {FAULT_TEXT[w.fault].seen} <span className={styles.quiet}>{w.text}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {item.since && (
+        <p className={styles.since}>
+          <b>Changed:</b> {item.since}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function NextItem({ item }: { readonly item: FloorItemView }) {
+  return (
+    <article className={styles.next}>
+      <header>
+        <h3>{MOVEMENT_NAME[item.movement]}</h3>
+        <p>
+          {item.station}. {item.progress}. <b>{STATE_WORD[item.state]}</b>
+        </p>
+      </header>
+      {item.blocked && (
+        <p className={styles.blocked} role="alert">
+          {item.blocked}
+        </p>
+      )}
+      <div className={styles.plates} data-testid="floor-plates">
+        {item.plates.map((p) => (
+          <div key={p.label} className={styles.plate}>
+            <div className={styles.plateLabel}>{p.label}</div>
+            <div className={p.big ? styles.plateValue : styles.plateWords}>
+              {p.value}
+              {p.unit && <small>{p.unit}</small>}
+            </div>
+          </div>
+        ))}
+      </div>
+      <p className={styles.platesNote}>{item.platesNote}</p>
+      <Watch item={item} />
+      <div className={styles.go}>
+        <Link href={`/setup/${item.id}`}>Set up</Link>
+        <Link href={`/set/${item.id}`}>To the set</Link>
+      </div>
+    </article>
+  );
+}
+
+function LaterItem({ item }: { readonly item: FloorItemView }) {
+  const big = item.plates.filter((p) => p.big);
+  return (
+    <li className={styles.later}>
+      <Link href={`/setup/${item.id}`}>
+        <b>{MOVEMENT_NAME[item.movement]}</b>
+        <span className={styles.quiet}>
+          {item.station}. {item.progress}. {STATE_WORD[item.state]}
+        </span>
+      </Link>
+      <span className={styles.laterPlates}>{item.blocked ? 'blocked' : big.map((p) => `${p.label.split(',')[0]!.toLowerCase()} ${p.value}${p.unit ? ` ${p.unit}` : ''}`).join('   ')}</span>
+    </li>
+  );
+}
+
+function SessionBlock({ session, isNext }: { readonly session: FloorSessionView; readonly isNext: boolean }) {
+  const first = session.items.find((i) => i.state === 'under-way') ?? session.items.find((i) => i.state === 'to-do') ?? session.items[0];
+  const rest = isNext ? session.items.filter((i) => i !== first) : session.items;
+  return (
+    <section id={session.id} className={isNext ? styles.nextBlock : styles.block}>
+      <div className={styles.who}>
+        <h2>{session.clientName}</h2>
+        <p className={styles.quiet}>
+          {session.starts} to {session.ends}
+        </p>
+        {session.note && <p className={styles.note}>{session.note}</p>}
+        <Link href={`/clients/${session.clientId}`}>Client sheet</Link>
+        <Link href={`/ledger/${session.clientId}`}>Ledger</Link>
+      </div>
+      <div>
+        {isNext && first && <NextItem item={first} />}
+        {rest.length > 0 && (
+          <ul className={styles.laterList}>
+            {rest.map((i) => (
+              <LaterItem key={i.id} item={i} />
+            ))}
+          </ul>
+        )}
+      </div>
+    </section>
+  );
+}
+
+/** Who is next, what to set first, what to watch. */
+export function FloorBoard({ view }: { readonly view: FloorView }) {
+  if (view.sessions.length === 0) {
+    return (
+      <p className={styles.empty}>
+        Nobody is planned for today. Enter your columns under Kit and a client under Clients, then add them to today below.
+      </p>
+    );
+  }
+  const ordered = [...view.sessions.filter((s) => s.id === view.nextId), ...view.sessions.filter((s) => s.id !== view.nextId)];
+  return (
+    <div className={styles.board}>
+      <DayStrip view={view} />
+      {ordered.map((s) => (
+        <SessionBlock key={s.id} session={s} isNext={s.id === view.nextId} />
+      ))}
+    </div>
+  );
+}

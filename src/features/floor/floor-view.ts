@@ -1,0 +1,37 @@
+import type { MovementId } from '@/core/movement/movement';
+import type { FaultCode } from '@/core/movement/fault-code';
+
+/** One planned movement on the floor board; all words and numbers, nothing to compute. */
+export interface FloorItemView {
+  readonly id: string;
+  readonly movement: MovementId;
+  readonly station: string;
+  readonly plates: readonly { readonly label: string; readonly value: string; readonly unit?: string; readonly big: boolean }[];
+  readonly platesNote: string;
+  readonly blocked: string | null;
+  readonly watch: readonly { readonly fault: FaultCode; readonly text: string }[];
+  readonly since: string | null;
+  readonly progress: string;
+  readonly state: 'to-do' | 'under-way' | 'done' | 'stopped';
+}
+
+export interface FloorSessionView {
+  readonly id: string;
+  readonly clientId: string;
+  readonly clientName: string;
+  readonly note: string;
+  readonly starts: string;
+  readonly ends: string;
+  readonly startsAtMs: number;
+  readonly minutes: number;
+  readonly done: boolean;
+  readonly items: readonly FloorItemView[];
+}
+
+export interface FloorView {
+  readonly nowMs: number;
+  readonly now: string;
+  readonly sessions: readonly FloorSessionView[];
+  /** Who is next: under way or first not done. */
+  readonly nextId: string | null;
+}

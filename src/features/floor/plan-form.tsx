@@ -1,0 +1,58 @@
+'use client';
+import { Button, NativeSelect, NumberInput, TextInput } from '@mantine/core';
+import { MOVEMENT_IDS } from '@/core/movement/movement';
+import { toFieldIssues } from '@/contract/field';
+import { planFormSchema } from '@/contract/plan-form';
+import { useSavedForm, type SaveOutcome } from '@/features/shell/use-saved-form';
+import forms from '@/features/shell/forms.module.css';
+import { MOVEMENT_NAME } from '@/messages/movements';
+
+interface Choice {
+  readonly value: string;
+  readonly label: string;
+}
+interface Props {
+  readonly choices: { readonly clients: Choice[]; readonly stations: Choice[]; readonly attachments: Choice[] };
+  readonly action: (typed: unknown) => Promise<SaveOutcome>;
+}
+
+/** Add a movement to today. */
+export function PlanForm({ choices, action }: Props) {
+  const { form, onSubmit, busy, trouble } = useSavedForm(
+    {
+      clientId: choices.clients[0]?.value ?? '', movement: MOVEMENT_IDS[0] as string, side: 'both', stationId: choices.stations[0]?.value ?? '', attachmentId: choices.attachments[0]?.value ?? '',
+      startsAt: '', sets: 3 as number | '', reps: 12 as number | '', tempo: '3-1-2-1', loadKg: '' as number | '',
+    },
+    (v) => {
+      const parsed = planFormSchema.safeParse(v);
+      return parsed.success ? [] : toFieldIssues(parsed.error);
+    },
+    action,
+    () => form.setFieldValue('loadKg', ''),
+  );
+  return (
+    <details className={forms.fold}>
+      <summary>Add a movement to today</summary>
+      <form onSubmit={onSubmit} noValidate className={forms.grid}>
+        <NativeSelect label="Client" data={choices.clients} {...form.getInputProps('clientId')} />
+        <NativeSelect label="Movement" data={MOVEMENT_IDS.map((m) => ({ value: m, label: MOVEMENT_NAME[m] }))} {...form.getInputProps('movement')} />
+        <NativeSelect label="Working" data={[{ value: 'both', label: 'both arms' }, { value: 'left', label: 'left arm' }, { value: 'right', label: 'right arm' }]} {...form.getInputProps('side')} />
+        <NativeSelect label="Columns" data={choices.stations} {...form.getInputProps('stationId')} />
+        <NativeSelect label="Handle" data={choices.attachments} {...form.getInputProps('attachmentId')} />
+        <TextInput label="Starts" placeholder="14:30" {...form.getInputProps('startsAt')} />
+        <NumberInput label="Sets" {...form.getInputProps('sets')} />
+        <NumberInput label="Reps" {...form.getInputProps('reps')} />
+        <TextInput label="Tempo: lowering-pause-lifting-pause" {...form.getInputProps('tempo')} />
+        <NumberInput label="Stack, each side, kg" {...form.getInputProps('loadKg')} />
+        {trouble && (
+          <p className={forms.trouble} role="alert">
+            {trouble}
+          </p>
+        )}
+        <Button type="submit" loading={busy} className={forms.save}>
+          Add to today
+        </Button>
+      </form>
+    </details>
+  );
+}

@@ -1,0 +1,126 @@
+import { CAUSE_NAME, CORRECTION_TEXT, FAULT_TEXT, OUTCOME_TEXT } from '@/messages/faults';
+import { MOVEMENT_NAME } from '@/messages/movements';
+import type { LedgerCell, LedgerMovementView } from './ledger-view';
+import styles from './ledger.module.css';
+
+/** How a correction fared, as a shape: full when it held, half, crossed out, open while nobody looked. */
+const OUTCOME_SHAPE = { held: '■', partly: '◧', not: '☒', 'not-checked': '□' } as const;
+
+function Cell({ cell }: { readonly cell: LedgerCell }) {
+  const n = cell.reps.length;
+  const outcome = cell.correction?.outcome ?? 'not-checked';
+  return (
+    <td>
+      {n > 0 && (
+        <span className={styles.mark} style={{ fontSize: `${Math.min(22, 14 + n)}px` }}>
+          {cell.reps.join(' ')}
+          {cell.side && <small>{cell.side === 'left' ? ' L' : ' R'}</small>}
+        </span>
+      )}
+      {cell.correction && (
+        <span className={styles.corrected} title={`${CORRECTION_TEXT[cell.correction.code]}: ${OUTCOME_TEXT[outcome].toLowerCase()}`}>
+          <span aria-hidden>{OUTCOME_SHAPE[outcome]}</span>
+          <span className="visually-hidden">corrected, {OUTCOME_TEXT[outcome].toLowerCase()}</span>
+        </span>
+      )}
+    </td>
+  );
+}
+
+/** One movement: faults down, sets across by session, the rep numbers in the cells, corrections where they were given. */
+export function LedgerTable({ ledger }: { readonly ledger: LedgerMovementView }) {
+  const sets = ledger.sessions.flatMap((s) => s.sets);
+  const pains = ledger.sessions.flatMap((s) => s.pains.map((p) => ({ ...p, date: s.date })));
+  return (
+    <section className={styles.movement}>
+      <h2>{MOVEMENT_NAME[ledger.movement]}</h2>
+      {pains.map((p) => (
+        <p key={p.id} className={styles.pain}>
+          <b>
+            {p.date}: stopped for pain{p.rep > 0 ? ` at rep ${p.rep}` : ''}.
+          </b>{' '}
+          {p.note || 'No note.'}
+        </p>
+      ))}
+      {sets.length > 0 && (
+        <div className={styles.scroll} tabIndex={0} role="region" aria-label={`Ledger of ${MOVEMENT_NAME[ledger.movement]}`}>
+          <table className={styles.table}>
+            <thead>
+              <tr>
+                <td />
+                {ledger.sessions.filter((s) => s.sets.length > 0).map((s) => (
+                  <th key={s.itemId} colSpan={s.sets.length} scope="colgroup" className={styles.session}>
+                    {s.date}
+                  </th>
+                ))}
+              </tr>
+              <tr>
+                <th scope="row">set</th>
+                {sets.map((s) => (
+                  <th key={s.setId} scope="col">
+                    {s.setNo}
+                  </th>
+                ))}
+              </tr>
+              <tr className={styles.did}>
+                <th scope="row">kg, reps</th>
+                {sets.map((s) => (
+                  <td key={s.setId}>
+                    {s.load}
+                    <br />× {s.reps}
+                  </td>
+                ))}
+              </tr>
+              <tr className={styles.did}>
+                <th scope="row">set-up used</th>
+                {sets.map((s) => (
+                  <td key={s.setId}>
+                    {s.setup ?? 'not saved'}
+                    {s.setupOff && <b> off</b>}
+                  </td>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {ledger.faults.map((f) => (
+                <tr key={f.fault} data-cleared={f.cleared || undefined}>
+                  <th scope="row">
+                    {FAULT_TEXT[f.fault].seen}
+                    <small>{f.summary}</small>
+                  </th>
+                  {f.cells.map((c, i) => (
+                    <Cell key={sets[i]!.setId} cell={c} />
+                  ))}
+                </tr>
+              ))}
+              {ledger.faults.length === 0 && (
+                <tr>
+                  <th scope="row">no faults on record</th>
+                </tr>
+              )}
+            </tbody>
+          </table>
+        </div>
+      )}
+      {ledger.corrections.length > 0 && (
+        <>
+          <h3>Corrections given</h3>
+          <ul className={styles.corrections}>
+            {ledger.corrections.map((c) => (
+              <li key={c.id}>
+                <span>{c.when}</span>
+                <b>{CORRECTION_TEXT[c.code]}</b>
+                <span>
+                  for: {FAULT_TEXT[c.fault].seen}; judged {CAUSE_NAME[c.cause]}
+                </span>
+                <b>
+                  <span aria-hidden>{OUTCOME_SHAPE[c.outcome ?? 'not-checked']}</span> {c.outcome ? OUTCOME_TEXT[c.outcome].toLowerCase() : 'not asked yet'}
+                </b>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,54 @@
+'use client';
+import { useMemo } from 'react';
+import { toBody } from '@/core/geometry/rotation';
+import type { Vec3 } from '@/core/geometry/vector';
+import { pulleyInFloor } from '@/core/setup/setup-problem';
+import { toRad } from '@/core/units/angle';
+import { armSilhouette } from '@/drawing/figure';
+import { capsulePath } from '@/drawing/capsule';
+import { Silhouettes } from '@/drawing/silhouettes';
+import { px } from '@/drawing/svg-number';
+import type { View } from '@/drawing/view';
+import styles from '@/drawing/drawing.module.css';
+import { CURVE_GRID } from '@/charts/resistance-series';
+import type { SetupView } from './use-setup';
+
+const HEIGHT = 58;
+const SCALE = 62;
+const SAMPLES = [0, 10, 20, 30, 40] as const;
+
+/** The arm at five points of the rep, from above, right below the same points of the curve. */
+export function ArmStrip({ setup, width }: { readonly setup: SetupView; readonly width: number }) {
+  const { problem, placement, shown } = setup;
+  const side = shown.worse;
+  const figures = useMemo(() => {
+    const arm = problem.posed.arms[side];
+    const stand = { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) };
+    const q = toBody(pulleyInFloor(problem.input.column, placement.hole, side), stand);
+    const flip = side === 'left' ? -1 : 1;
+    return SAMPLES.map((i) => {
+      const left = CURVE_GRID.left + (i / 40) * (width - CURVE_GRID.left - CURVE_GRID.right);
+      // Facing up the page here, so that the strip reads like the client's own view.
+      const project = ([x, , z]: Vec3) => ({ u: left + (z * flip - arm.shoulder[2] * flip) * SCALE, v: HEIGHT - 14 - (x - arm.shoulder[0]) * SCALE });
+      const view = { kind: 'plan', scale: SCALE, width, height: HEIGHT, project, toX: () => 0, toOther: () => 0 } satisfies View;
+      const grip = project(arm.grip[i]!);
+      const pulley = project(q);
+      const d = Math.hypot(pulley.u - grip.u, pulley.v - grip.v);
+      const end = { u: grip.u + ((pulley.u - grip.u) / d) * 30, v: grip.v + ((pulley.v - grip.v) / d) * 30 };
+      const shoulder = project(arm.shoulder);
+      const neck = { u: shoulder.u - 13, v: shoulder.v };
+      return { i, silhouette: armSilhouette(view, (v) => v, problem.input.body, arm, i, `strip-${i}`), trunk: capsulePath({ a: neck, b: shoulder, ra: 5, rb: 4 }), grip, end };
+    });
+  }, [problem, placement, side, width]);
+  return (
+    <svg className={styles.sheet} width={px(width)} height={HEIGHT} aria-hidden>
+      {figures.map((f) => (
+        <g key={f.i}>
+          <Silhouettes shapes={[{ key: 'trunk', paths: [f.trunk] }, f.silhouette]} />
+          <line className={styles.cable} x1={px(f.grip.u)} y1={px(f.grip.v)} x2={px(f.end.u)} y2={px(f.end.v)} />
+          <circle className={styles.hand} cx={px(f.grip.u)} cy={px(f.grip.v)} r={3.5} />
+        </g>
+      ))}
+    </svg>
+  );
+}

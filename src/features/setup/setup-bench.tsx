@@ -1,0 +1,115 @@
+'use client';
+import { useElementSize } from '@mantine/hooks';
+import dynamic from 'next/dynamic';
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { STEP_M } from '@/core/setup/reasons';
+import type { Placement } from '@/core/setup/setup-problem';
+import { defaultOptions } from '@/core/movement/movement';
+import { evaluatePlacement } from '@/core/setup/evaluate';
+import { windowFor } from '@/drawing/setup-scene';
+import { elevationView, MARGIN, planView } from '@/drawing/view';
+import { useFloorLog } from '@/offline/use-floor-log';
+import { MOVEMENT_NAME } from '@/messages/movements';
+import { Elevation } from './elevation';
+import { Plan } from './plan';
+import { ArmStrip } from './arm-strip';
+import { withMove, type Move } from './move-placement';
+import { OptionsBar } from './options-bar';
+import { SettingPlates } from './setting-plates';
+import { VerdictLines } from './verdict-lines';
+import { SidePanel } from './side-panel';
+import { samePlacement } from './setup-machine';
+import type { BenchContext } from './bench-context';
+import { useSetup } from './use-setup';
+import type { toSetupInput } from '@/solver/to-setup-input';
+import styles from './setup.module.css';
+
+const ResistanceChart = dynamic(() => import('@/charts/resistance-chart'), { ssr: false, loading: () => <div style={{ height: CHART_PX }} /> });
+const CHART_PX = 150;
+const FIRST_WIDTH_PX = 820;
+const FIRST_HEIGHT_PX = 440;
+
+/** The set-up bench: the drawing is the control, the plates are the answer. */
+export function SetupBench({ context, input }: { readonly context: BenchContext; readonly input: ReturnType<typeof toSetupInput> }) {
+  const { client, item, station } = context;
+  const { log, append, trouble } = useFloorLog({ clientId: client.id, itemId: item.id, movement: item.movement }, context.events);
+  const savedHere = log.setups.findLast((s) => s.itemId === item.id && s.stationId === station.id) ?? null;
+  const [initial] = useState(() => ({
+    options: savedHere?.options ?? { ...defaultOptions(input.movement), ...input.options },
+    side: savedHere?.side ?? input.side,
+    moved: savedHere?.placement ?? null,
+    saved: savedHere?.placement ?? null,
+  }));
+  const setup = useSetup(input, client, initial);
+  const { dispatch, problem, placement, shown, base, off, solution } = setup;
+  const { ref, width, height } = useElementSize();
+  const window3 = useMemo(() => windowFor(problem), [problem]);
+  const { elevation, plan, chartWidth } = useMemo(() => {
+    const w = width || FIRST_WIDTH_PX;
+    const h = height || FIRST_HEIGHT_PX;
+    const edges = MARGIN.left + MARGIN.right;
+    const wide = w > 640;
+    const metres = window3.maxX - window3.minX;
+    const byWidth = (w / (wide ? 2 : 1) - edges - (wide ? 8 : 0)) / metres;
+    const byHeight = (h - MARGIN.top - MARGIN.bottom) / Math.max(window3.maxY, window3.maxZ - window3.minZ);
+    const scale = wide ? Math.min(byWidth, Math.max(byHeight, 90)) : byWidth;
+    return { elevation: elevationView(window3, scale), plan: planView(window3, scale), chartWidth: w };
+  }, [width, height, window3]);
+  const onMove = (move: Move): void => {
+    const next = withMove(placement, move, problem.input.column, problem.input.room);
+    if (!samePlacement(next, placement)) dispatch({ type: 'placed', placement: next });
+  };
+  const lastUsed = input.lastUsed;
+  const other = useMemo(() => {
+    const compare = (name: string, p: Placement) => ({ name, resistanceNm: evaluatePlacement(problem, p).bySide[shown.worse]!.samples.resistanceNm });
+    if (off) return compare(`solved: hole ${base.placement.hole}`, base.placement);
+    if (lastUsed && !samePlacement(lastUsed, placement)) return compare(`last used: hole ${lastUsed.hole}`, lastUsed);
+    return null;
+  }, [problem, off, base, lastUsed, placement, shown.worse]);
+  const main = useMemo(() => ({ name: 'now', resistanceNm: shown.bySide[shown.worse]!.samples.resistanceNm }), [shown]);
+  const { metrics } = shown;
+  const save = async (): Promise<void> => {
+    const event = await append({
+      kind: 'setup-saved', placement, solved: solution.feasible ? base.placement : null, off: off || shown.violations.length > 0, stationId: station.id, attachmentId: item.attachmentId,
+      side: setup.state.side, options: setup.state.options,
+    });
+    if (event) dispatch({ type: 'saved', placement });
+  };
+  const perSide = item.loadG / 1000;
+  return (
+    <div className={styles.bench}>
+      <section className={styles.sheet} aria-label="Set-up drawing">
+        <OptionsBar context={context} setup={setup} />
+        <div ref={ref} className={styles.views}>
+          <Elevation setup={setup} view={elevation} window={window3} onMove={onMove} />
+          <Plan setup={setup} view={plan} window={window3} onMove={onMove} />
+        </div>
+        <div className={styles.curve}>
+          <h2 className={styles.curveTitle}>
+            Resistance at the shoulder{problem.sides.length === 2 ? ', each side' : ''}, {perSide} kg on the stack
+            <span>hatched: rest zone, under a quarter of the peak</span>
+          </h2>
+          <ResistanceChart
+            main={main}
+            other={other}
+            peakAt={metrics.peakAt}
+            peakNm={metrics.peakResistanceNm}
+            rightAngleAt={metrics.rightAngleAt}
+            height={CHART_PX}
+            label={`Resistance over the rep: peak ${Math.round(metrics.peakResistanceNm)} newton metres at ${Math.round(metrics.peakAt * 100)} percent of the range, rest zone ${Math.round(metrics.restShare * 100)} percent`}
+          />
+          <ArmStrip setup={setup} width={chartWidth} />
+        </div>
+      </section>
+      <aside className={styles.answer} aria-label="Answer">
+        <SettingPlates context={context} setup={setup} onMove={onMove} />
+        <SidePanel context={context} setup={setup} onSave={save} trouble={trouble} />
+        <VerdictLines setup={setup} />
+        <footer className={styles.foot}>
+          {MOVEMENT_NAME[item.movement]}. “Step” in the lines above is {STEP_M * 100} cm. <Link href={`/clients/${client.id}`}>Measure {client.name}</Link>
+        </footer>
+      </aside>
+    </div>
+  );
+}

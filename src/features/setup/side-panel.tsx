@@ -1,0 +1,94 @@
+'use client';
+import { IconCheck } from '@tabler/icons-react';
+import Link from 'next/link';
+import { limitText } from '@/messages/reasons';
+import { MOVEMENT_NAME } from '@/messages/movements';
+import type { LeastChange } from '@/core/setup/least-change';
+import type { BenchContext } from './bench-context';
+import { samePlacement } from './setup-machine';
+import type { SetupView } from './use-setup';
+import styles from './setup.module.css';
+
+function changeText(change: LeastChange): string {
+  if (change.changes.length === 0) return 'Nothing needs changing: this stands as well as the solved one.';
+  const words = change.changes.map((c) => {
+    switch (c.setting) {
+      case 'hole':
+        return `hole ${c.from} to ${c.to}`;
+      case 'standX':
+        return `${Math.round(Math.abs(c.to - c.from) * 100)} cm ${c.to > c.from ? 'further out' : 'further in'}`;
+      case 'standZ':
+        return `${Math.round(Math.abs(c.to - c.from) * 100)} cm to the ${c.to > c.from ? 'right' : 'left'}`;
+      case 'yawDeg':
+        return `turn ${Math.round(Math.abs(c.to - c.from))}° ${c.to > c.from ? 'left' : 'right'}`;
+    }
+  });
+  return `Least change: ${words.join(', ')}.`;
+}
+
+/** What to do next: why it is blocked, the least change, put it right, save as used, go to the set. */
+export function SidePanel({ context, setup, onSave, trouble }: { readonly context: BenchContext; readonly setup: SetupView; readonly onSave: () => Promise<void>; readonly trouble: string | null }) {
+  const { solution, standIn, shown, leastChange, state, dispatch, placement, off } = setup;
+  const saved = samePlacement(state.saved, placement);
+  const others = context.stations.filter((s) => s.id !== context.station.id);
+  return (
+    <div className={styles.actions}>
+      {!solution.feasible && (
+        <div className={styles.blocked} role="alert">
+          <p>
+            <b>{context.station.name} cannot serve this.</b> {solution.nearest.violations.map(limitText).join(' ')}
+          </p>
+          <p>
+            {standIn
+              ? `Nearest that works here: ${MOVEMENT_NAME[standIn.movement].toLowerCase()}, sweep at ${standIn.tiltDeg}°, hole ${standIn.solution.best.placement.hole}, mark ${Math.round(standIn.solution.best.placement.standX * 100)} cm.`
+              : 'Nothing in the book works on this column.'}
+            {others.length > 0 && ` Or choose ${others.map((o) => o.name).join(' or ')} above.`}
+          </p>
+          {standIn && standIn.movement === context.item.movement && (
+            <button type="button" className={styles.plain} onClick={() => dispatch({ type: 'options-chosen', options: { tiltDeg: standIn.tiltDeg } })}>
+              Use the {standIn.tiltDeg}° sweep
+            </button>
+          )}
+        </div>
+      )}
+      {solution.feasible && shown.violations.length > 0 && (
+        <p className={styles.blocked} role="alert">
+          {shown.violations.map(limitText).join(' ')}
+        </p>
+      )}
+      {leastChange && off && (
+        <button
+          type="button"
+          className={styles.least}
+          data-testid="least-change"
+          disabled={leastChange.changes.length === 0}
+          onClick={() => dispatch({ type: 'placed', placement: leastChange.result.placement })}
+        >
+          {changeText(leastChange)}
+        </button>
+      )}
+      <div className={styles.buttons}>
+        <button type="button" className={styles.plain} onClick={() => dispatch({ type: 'put-right' })} disabled={state.moved === null}>
+          Put it right
+        </button>
+        <button type="button" className={styles.strong} onClick={() => void onSave()} disabled={saved}>
+          {saved ? (
+            <>
+              <IconCheck stroke={2} size={20} aria-hidden /> Saved
+            </>
+          ) : (
+            'Save as used'
+          )}
+        </button>
+        <Link className={saved ? styles.strong : styles.plain} href={`/set/${context.item.id}`}>
+          To the set
+        </Link>
+      </div>
+      {trouble && (
+        <p className={styles.blocked} role="alert">
+          {trouble}
+        </p>
+      )}
+    </div>
+  );
+}

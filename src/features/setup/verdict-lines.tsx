@@ -1,0 +1,58 @@
+'use client';
+import { CAUTION } from '@/messages/cautions';
+import type { SetupView } from './use-setup';
+import styles from './setup.module.css';
+
+/** Numbers with their reasons, the two next best set-ups, what an estimate could change, and the cautions. */
+export function VerdictLines({ setup }: { readonly setup: SetupView }) {
+  const { verdicts, problem, solution, sensitivity, dispatch, base, placement } = setup;
+  const cautions = problem.input.movement.cautions;
+  return (
+    <>
+      <dl className={styles.verdicts} data-testid="verdicts">
+        {verdicts.map((v) => (
+          <div key={v.code} className={styles.verdict}>
+            <dt>{v.figure}</dt>
+            <dd>{v.text}</dd>
+          </div>
+        ))}
+        {sensitivity && (
+          <div className={styles.verdict}>
+            <dt className={styles.estimated}>±2 cm</dt>
+            <dd>
+              in the estimated shoulder height:{' '}
+              {sensitivity.lower && sensitivity.higher
+                ? sensitivity.lower.hole === base.placement.hole && sensitivity.higher.hole === base.placement.hole
+                  ? 'same hole.'
+                  : `hole ${sensitivity.lower.hole} to ${sensitivity.higher.hole}.`
+                : 'could leave the column’s reach.'}
+            </dd>
+          </div>
+        )}
+      </dl>
+      {solution.feasible && solution.alternatives.length > 0 && (
+        <div className={styles.alternatives} aria-label="Next best set-ups">
+          {solution.alternatives.map((a) => (
+            <button
+              type="button"
+              key={a.placement.hole}
+              className={styles.alternative}
+              aria-pressed={a.placement.hole === placement.hole && a.placement.standX === placement.standX}
+              onClick={() => dispatch({ type: 'placed', placement: a.placement })}
+            >
+              <b>Hole {a.placement.hole}</b>, {Math.round(a.placement.standX * 100)} cm
+              <span>
+                {a.metrics.offPlaneRmsDeg.toFixed(1)}° off, peak {Math.round(a.metrics.peakAt * 100)} %
+              </span>
+            </button>
+          ))}
+        </div>
+      )}
+      <ul className={styles.cautions} aria-label="Cautions">
+        {cautions.map((c) => (
+          <li key={c}>{CAUTION[c].text}</li>
+        ))}
+      </ul>
+    </>
+  );
+}

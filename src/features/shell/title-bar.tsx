@@ -1,0 +1,50 @@
+'use client';
+import { useMantineColorScheme } from '@mantine/core';
+import { IconMoon, IconSun } from '@tabler/icons-react';
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { useOutboxState } from '@/offline/use-outbox';
+import styles from './shell.module.css';
+
+const PLACES = [
+  { href: '/', name: 'Floor', within: ['/setup', '/set'] },
+  { href: '/clients', name: 'Clients', within: ['/clients'] },
+  { href: '/ledger', name: 'Ledger', within: ['/ledger'] },
+  { href: '/kit', name: 'Kit', within: ['/kit'] },
+] as const;
+
+/** One small place that says what has not reached the server. */
+function Waiting() {
+  const { waiting, trouble } = useOutboxState();
+  const words = waiting === 0 ? 'all sent' : `${waiting} ${waiting === 1 ? 'tap' : 'taps'} waiting`;
+  return (
+    <span className={styles.waiting} role="status" data-testid="waiting" data-waiting={waiting}>
+      {words}
+      {waiting > 0 && trouble && <small>{trouble === 'offline' ? 'kept here, no network' : 'kept here, server refuses'}</small>}
+    </span>
+  );
+}
+
+/** The sheet's title block: places on the left, what waits and the light on the right. */
+export function TitleBar() {
+  const path = usePathname();
+  const { toggleColorScheme } = useMantineColorScheme();
+  const isAt = (p: (typeof PLACES)[number]): boolean => path === p.href || p.within.some((w) => path === w || path.startsWith(`${w}/`));
+  return (
+    <header className={styles.bar}>
+      <span className={styles.mark}>Jorvix</span>
+      <nav aria-label="Places" className={styles.places}>
+        {PLACES.map((p) => (
+          <Link key={p.href} href={p.href} aria-current={isAt(p) ? 'page' : undefined}>
+            {p.name}
+          </Link>
+        ))}
+      </nav>
+      <Waiting />
+      <button type="button" className={styles.light} onClick={toggleColorScheme} aria-label="Change between day and night sheet">
+        <IconMoon className={styles.moon} stroke={1.5} aria-hidden />
+        <IconSun className={styles.sun} stroke={1.5} aria-hidden />
+      </button>
+    </header>
+  );
+}

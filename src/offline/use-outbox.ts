@@ -1,0 +1,9 @@
+'use client';
+import { useSyncExternalStore } from 'react';
+import { sharedOutbox, type OutboxState } from './outbox';
+
+const QUIET: OutboxState = { waiting: 0, trouble: null };
+const subscribe = (listener: () => void): (() => void) => sharedOutbox().subscribe(listener);
+
+/** How many taps wait to reach the server, and why. */
+export const useOutboxState = (): OutboxState => useSyncExternalStore(subscribe, () => sharedOutbox().getState(), () => QUIET);
