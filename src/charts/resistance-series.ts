@@ -32,6 +32,10 @@ export const CURVE_GRID = { left: 58, right: 14, top: 22, bottom: 24 } as const;
 
 const points = (c: Curve): [number, number][] => Array.from({ length: c.resistanceNm.length }, (_, i) => [i / (c.resistanceNm.length - 1), c.resistanceNm[i]!]);
 
+/** Where along the range the dashed curve is named, and its height there. */
+const LABEL_AT = 0.7;
+const valueAt = (c: Curve, at: number): number => c.resistanceNm[Math.round(at * (c.resistanceNm.length - 1))]!;
+
 /** ECharts option of the resistance over the rep, with the rest zone hatched and the peak named. */
 export function buildResistanceOption(r: ResistanceInput): ECOption {
   const top = Math.max(r.peakNm, ...(r.other ? Array.from(r.other.resistanceNm) : [0]));
@@ -52,7 +56,8 @@ export function buildResistanceOption(r: ResistanceInput): ECOption {
     series: [
       ...(r.other
         ? [{ type: 'line' as const, name: r.other.name, data: points(r.other), showSymbol: false, silent: true, lineStyle: { color: r.ink.quiet, width: 1.5, type: 'dashed' as const },
-            endLabel: { show: true, formatter: r.other.name, color: r.ink.quiet, ...text, offset: [-6, -10], align: 'right' as const } }]
+            markPoint: { silent: true, symbol: 'circle', symbolSize: 1, data: [{ name: r.other.name, coord: [LABEL_AT, valueAt(r.other, LABEL_AT)] }],
+              label: { show: true, formatter: r.other.name, color: r.ink.quiet, ...text, position: valueAt(r.other, LABEL_AT) > valueAt(r.main, LABEL_AT) ? ('top' as const) : ('bottom' as const) } } }]
         : []),
       {
         type: 'line', name: r.main.name, data: points(r.main), showSymbol: false, silent: true, lineStyle: { color: r.ink.pull, width: 3 },

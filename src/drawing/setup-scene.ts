@@ -36,7 +36,7 @@ export interface SetupScene {
 export function windowFor(problem: SetupProblem): Window3 {
   const { column, room, body } = problem.input;
   const top = Math.max(holeHeightM(column, 1), holeHeightM(column, column.holes), body.statureM);
-  const side = Math.max(column.twinSpacingM / 2 + 0.25, 0.9);
+  const side = Math.max(column.twinSpacingM / 2 + 0.14, 0.9);
   return { minX: Math.min(-0.3, room.minDistanceM), maxX: Math.max(1.3, Math.min(room.maxDistanceM, 1.6)), maxY: top + 0.12, minZ: -side, maxZ: side };
 }
 

@@ -55,33 +55,27 @@ export function buildStandingFigure(body: Body, tallestM: number, height: number
   const headM = (H('chinHeight') + h) / 2;
   const headR = (h - H('chinHeight')) / 2 / h;
   const away = 0.035 * h;
-  const silhouettes: Silhouette[] = [
-    ...sides.map((s) => ({
-      key: `leg${s}`,
-      paths: [
-        c(at(s * hip, H('hipHeight') - 0.03 * h), at(s * hip, H('kneeHeight')), 0.05, 0.032),
-        c(at(s * hip, H('kneeHeight')), at(s * hip, H('ankleHeight')), 0.032, 0.02),
-        c(at(s * hip, 0.016 * h), at(s * (hip + 0.03 * h), 0.013 * h), 0.016, 0.013),
-      ],
-    })),
-    ...sides.map((s) => {
-      const shoulder = at(s * half, H('shoulderHeight'));
-      const elbow = at(s * (half + away * 0.6), H('elbowHeight'));
-      const wrist = at(s * (half + away), H('wristHeight'));
-      const tip = at(s * (half + away), H('fingertipHeight') + 0.012 * h);
-      return { key: `arm${s}`, paths: [c(shoulder, elbow, 0.03, 0.022), c(elbow, wrist, 0.022, 0.015), c(wrist, tip, 0.016, 0.012)] };
+  // One silhouette: head, trunk and limbs are stroked together, so only the outer line stays.
+  const paths = [
+    ...sides.flatMap((s) => [
+      c(at(s * hip, H('hipHeight') - 0.03 * h), at(s * hip, H('kneeHeight')), 0.05, 0.032),
+      c(at(s * hip, H('kneeHeight')), at(s * hip, H('ankleHeight')), 0.032, 0.02),
+      c(at(s * hip, 0.016 * h), at(s * (hip + 0.03 * h), 0.013 * h), 0.016, 0.013),
+    ]),
+    ...sides.flatMap((s) => {
+      const shoulder = at(s * half * 0.96, H('shoulderHeight'));
+      const elbow = at(s * (half + away * 0.7), H('elbowHeight'));
+      const wrist = at(s * (half + away * 1.2), H('wristHeight'));
+      const tip = at(s * (half + away * 1.2), H('fingertipHeight') + 0.012 * h);
+      return [c(shoulder, elbow, 0.03, 0.022), c(elbow, wrist, 0.022, 0.015), c(wrist, tip, 0.016, 0.012)];
     }),
-    {
-      key: 'trunk',
-      paths: [
-        c(at(-half * 0.82, H('shoulderHeight')), at(half * 0.82, H('shoulderHeight')), 0.028, 0.028),
-        c(at(0, H('shoulderHeight') - 0.06 * h), at(0, H('hipHeight') + 0.02 * h), 0.09, 0.075),
-        c(at(-hip * 0.9, H('hipHeight')), at(hip * 0.9, H('hipHeight')), 0.05, 0.05),
-        c(at(0, H('shoulderHeight')), at(0, neckM + 0.03 * h), 0.034, 0.03),
-        c(at(0, headM - 0.012 * h), at(0, headM + 0.012 * h), headR * 0.78, headR * 0.86),
-      ],
-    },
+    c(at(-half * 0.9, H('shoulderHeight')), at(half * 0.9, H('shoulderHeight')), 0.03, 0.03),
+    c(at(0, H('shoulderHeight') - 0.06 * h), at(0, H('hipHeight') + 0.05 * h), 0.088, 0.072),
+    c(at(0, H('hipHeight') + 0.05 * h), at(0, H('hipHeight') - 0.01 * h), 0.072, 0.086),
+    c(at(0, H('shoulderHeight') + 0.01 * h), at(0, neckM + 0.03 * h), 0.04, 0.03),
+    c(at(0, headM - 0.012 * h), at(0, headM + 0.012 * h), headR * 0.78, headR * 0.86),
   ];
+  const silhouettes: Silhouette[] = [{ key: 'body', paths }];
   const line = (name: MeasureName, column: 'left' | 'right'): HeightLine => {
     const sized = body.height[name as keyof Body['height']];
     return { name, v: y(sized.m), labelV: y(sized.m), cm: Math.round(sized.m * 1000) / 10, source: sized.source, column };

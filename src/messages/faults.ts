@@ -57,3 +57,10 @@ export const SIGN_TEXT: Readonly<Record<CauseSign, string>> = {
 };
 
 export const OUTCOME_TEXT: Readonly<Record<Outcome, string>> = { held: 'Held', partly: 'Partly', not: 'Not', 'not-checked': 'Not looked at' };
+
+/** "rep 3, 7"; rep 0 stands for the whole set, tapped after it. */
+export function repText(reps: readonly number[]): string {
+  const counted = [...new Set(reps)].filter((r) => r > 0).sort((a, b) => a - b);
+  const parts = [counted.length > 0 ? `rep ${counted.join(', ')}` : '', reps.includes(0) ? 'whole set' : ''].filter(Boolean);
+  return parts.join(', ');
+}

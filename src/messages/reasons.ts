@@ -64,8 +64,8 @@ export function toVerdict(reason: Reason): Verdict {
   }
 }
 
-/** Why a hard limit blocks, in one sentence. */
-export function limitText(v: Violation): string {
+/** Why a hard limit blocks, in one sentence; `best` speaks of the best the station can do, else of a set-up as found. */
+export function limitText(v: Violation, of: 'best' | 'found' = 'best'): string {
   switch (v.limit) {
     case 'clearance':
       return `The stack would set down in the stretch: ${cm(v.have)} of cable out, ${cm(v.need)} needed.`;
@@ -74,7 +74,7 @@ export function limitText(v: Violation): string {
     case 'room':
       return `No floor there: ${cm(v.need)} from the pulleys, the limit is ${cm(v.have)}.`;
     case 'line':
-      return `No hole reaches the line: ${deg(v.have)} off at best, ${deg(v.need)} is the most.`;
+      return of === 'best' ? `No hole and place reach the line: ${deg(v.have)} off at best, ${deg(v.need)} is the most.` : `Far off the line: ${deg(v.have)} over the range; past ${deg(v.need)} it is another movement.`;
     case 'range':
       return `The client’s range leaves a sweep of ${deg(v.have)}; the movement needs ${deg(v.need)}.`;
   }
@@ -88,5 +88,8 @@ export function heightByEye(landmark: MeasureName | 'stature', aboveM: number): 
   return `The pulleys sit about ${gap} cm ${aboveM > 0 ? 'above' : 'below'} the client’s ${name}.`;
 }
 
-export const lookAlongText = (side: Side | 'both'): string =>
-  `From the side at the finish: cable, ${side === 'both' ? 'hands and shoulders' : 'hand and shoulder'} make one straight line.`;
+/** Where to look from so that the sweep is seen edge on; `sideElevationDeg` is the arm's straight out to the side. */
+export function lookAlongText(side: Side | 'both', sideElevationDeg: number): string {
+  const from = sideElevationDeg > 94 ? 'From the side, eyes a little above the shoulder' : sideElevationDeg < 86 ? 'Crouching at the side, eyes below the shoulder' : 'From the side, eyes level with the shoulder';
+  return `${from}: at the finish cable, ${side === 'both' ? 'hands and shoulders' : 'hand and shoulder'} make one straight line.`;
+}

@@ -21,6 +21,6 @@ export function findPlates(context: ItemContext): Plates {
   const parsed = caseSchema.safeParse(context.setupCase);
   if (!parsed.success) return { from: 'blocked', says: toFieldIssues(parsed.error).map((i) => `${i.path}: ${i.message}`).join('; ') };
   const solution = solveSetup(buildProblem(toSetupInput(parsed.data)));
-  if (!solution.feasible) return { from: 'blocked', says: solution.nearest.violations.map(limitText).join(' ') };
+  if (!solution.feasible) return { from: 'blocked', says: solution.nearest.violations.map((v) => limitText(v)).join(' ') };
   return { from: 'solved', placement: solution.best.placement, estimated };
 }

@@ -35,7 +35,7 @@ export function solveCase(c: Case): Answer {
       alternatives: [],
       asGiven,
       leastChange: null,
-      blockedBy: toLimits(solution.nearest.violations),
+      blockedBy: toLimits(solution.nearest.violations, 'best'),
       nearest:
         standIn && other
           ? {

@@ -36,7 +36,7 @@ function toSamples(problem: SetupProblem, e: Evaluation, side: Side) {
   });
 }
 
-export const toLimits = (violations: readonly Violation[]) => violations.map((v) => ({ ...v, says: limitText(v) }));
+export const toLimits = (violations: readonly Violation[], of: 'best' | 'found') => violations.map((v) => ({ ...v, says: limitText(v, of) }));
 
 /** One evaluated set-up in the answer format. */
 export function toAnswerEvaluation(problem: SetupProblem, e: Evaluation): AnswerEvaluation {
@@ -66,13 +66,13 @@ export function toAnswerEvaluation(problem: SetupProblem, e: Evaluation): Answer
     },
     metricsSide: e.worse,
     cost: { total: e.cost, terms: { ...e.terms } },
-    limits: toLimits(e.violations),
+    limits: toLimits(e.violations, 'found'),
     tolerance: mutable(findTolerance(problem, e)),
     why: explain(problem, e).map((r) => {
       const v = toVerdict(r);
       return v.figure === 'none' ? v.text : `${v.figure} ${v.text}`;
     }),
-    checkByEye: [lookAlongText(input.side), heightByEye(near.landmark, near.aboveM)],
+    checkByEye: [lookAlongText(input.side, input.movement.path.sideElevationDeg), heightByEye(near.landmark, near.aboveM)],
     cautions: input.movement.cautions.map((c) => CAUTION[c].text),
     samples: forSides((side) => toSamples(problem, e, side)),
   };

@@ -30,7 +30,7 @@ export const MOVEMENT_BOOK: Readonly<Record<MovementId, Movement>> = {
     ...FLY,
     id: 'cable-fly-high-to-low',
     target: 'chest-lower',
-    path: { ...SWEEP, sideElevationDeg: 105, tiltDeg: { default: 55, min: 30, max: 65 } },
+    path: { ...SWEEP, sideElevationDeg: 98, tiltDeg: { default: 55, min: 30, max: 65 } },
     reps: { min: 10, max: 15 },
   },
   'cable-fly-level': {

@@ -32,8 +32,8 @@ const FINISH_WEIGHT = 0.5;
 /** A degree of turn or a metre sideways costs little: only enough to stay square when nothing is gained. */
 const TURN_DEG = 0.15;
 const SIDEWAYS_DEG_PER_M = 6;
-/** A body height that is 1.5 cm off tips the line by this much per metre of cable: a short cable is a twitchy line. */
-const HEIGHT_ERROR_M = 0.015;
+/** A body height that is 2 cm off tips the line by this much per metre of cable: a short cable is a twitchy line. */
+const HEIGHT_ERROR_M = 0.02;
 const CHANGE_PER_HOLE = 0.1;
 const CHANGE_PER_M = 1;
 const CHANGE_PER_DEG = 0.02;

@@ -9,8 +9,8 @@ const STATE_WORD: Readonly<Record<FloorItemView['state'], string>> = { 'to-do': 
 /** The day to scale: one block per client, as long as the session, now as a line. */
 function DayStrip({ view }: { readonly view: FloorView }) {
   const { sessions } = view;
-  const first = Math.min(...sessions.map((s) => s.startsAtMs), view.nowMs);
-  const last = Math.max(...sessions.map((s) => s.startsAtMs + s.minutes * 60_000), view.nowMs);
+  const first = Math.min(...sessions.map((s) => s.startsAtMs));
+  const last = Math.max(...sessions.map((s) => s.startsAtMs + s.minutes * 60_000));
   const span = Math.max(last - first, 1);
   const share = (ms: number): number => ((ms - first) / span) * 100;
   return (
@@ -28,8 +28,8 @@ function DayStrip({ view }: { readonly view: FloorView }) {
           </li>
         ))}
       </ol>
-      <div className={styles.now} style={{ left: `${share(view.nowMs)}%` }} aria-hidden>
-        <span>{view.now}</span>
+      <div className={styles.now} style={{ left: `${Math.min(100, Math.max(0, share(view.nowMs)))}%` }} data-late={view.nowMs > last || undefined} aria-hidden>
+        <span>{view.nowMs < first ? `${view.now}, nobody yet` : view.now}</span>
       </div>
     </nav>
   );

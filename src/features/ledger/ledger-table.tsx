@@ -13,7 +13,7 @@ function Cell({ cell }: { readonly cell: LedgerCell }) {
     <td>
       {n > 0 && (
         <span className={styles.mark} style={{ fontSize: `${Math.min(22, 14 + n)}px` }}>
-          {cell.reps.join(' ')}
+          {cell.reps.map((r) => (r === 0 ? 'all' : r)).join(' ')}
           {cell.side && <small>{cell.side === 'left' ? ' L' : ' R'}</small>}
         </span>
       )}

@@ -9,7 +9,7 @@ import type { SetRecord } from '@/core/fault/set-log';
 import { findNeighbourStep } from '@/core/load/stack-steps';
 import { timeUnderTensionS } from '@/core/tempo/tempo';
 import type { FaultCode } from '@/core/movement/fault-code';
-import { CAUSE_NAME, CORRECTION_TEXT, FAULT_TEXT, OUTCOME_TEXT, SIGN_TEXT } from '@/messages/faults';
+import { CAUSE_NAME, CORRECTION_TEXT, FAULT_TEXT, OUTCOME_TEXT, repText, SIGN_TEXT } from '@/messages/faults';
 import type { LiveSet } from './use-live-set';
 import type { SetScreenContext } from './set-screen-context';
 import styles from './set.module.css';
@@ -111,7 +111,7 @@ function FaultToCorrect({ judged, set, live, context }: { readonly judged: Judge
       <p>
         <b>{FAULT_TEXT[judged.fault].seen}</b>
         <span>
-          rep {marks.map((m) => m.rep).join(', ')}
+          {repText(marks.map((m) => m.rep))}
           {judged.onlySide ? `, ${judged.onlySide} only` : ''}. Likely {CAUSE_NAME[judged.cause]}: {SIGN_TEXT[judged.sign]}.
         </span>
       </p>

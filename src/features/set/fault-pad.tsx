@@ -3,7 +3,7 @@ import { FAULT_BOOK, FAULT_PHASES, type FaultPhase, type Severity } from '@/core
 import type { FaultMark } from '@/core/fault/set-log';
 import type { WatchEntry } from '@/core/fault/watch-list';
 import type { FaultCode } from '@/core/movement/fault-code';
-import { FAULT_TEXT, PHASE_NAME } from '@/messages/faults';
+import { FAULT_TEXT, PHASE_NAME, repText } from '@/messages/faults';
 import styles from './set.module.css';
 
 interface Props {
@@ -19,6 +19,15 @@ const COLUMNS: readonly (readonly FaultPhase[])[] = [['start', 'lifting'], ['fin
 
 /** Severity in words and shape: a bar for each step, never colour alone. */
 const SEVERITY_BARS: Readonly<Record<Severity, string>> = { 1: 'watch', 2: 'correct', 3: 'stop the set' };
+
+/** Reps by side: both together, then those of one side. */
+function sidesText(marks: readonly FaultMark[]): string {
+  const of = (side: FaultMark['side']): number[] => marks.filter((m) => m.side === side).map((m) => m.rep);
+  return (['both', 'left', 'right'] as const)
+    .filter((side) => of(side).length > 0)
+    .map((side) => (side === 'both' ? repText(of(side)) : `${side} ${repText(of(side))}`))
+    .join('; ');
+}
 
 /** Faults by phase of the rep in order; this client's likeliest first in each column. */
 export function FaultPad({ faults, ranked, marks, disabled, onTap }: Props) {
@@ -48,7 +57,7 @@ export function FaultPad({ faults, ranked, marks, disabled, onTap }: Props) {
                   onClick={() => onTap(fault)}
                 >
                   {FAULT_TEXT[fault].pad}
-                  {seen.length > 0 && <small>rep {seen.map((m) => `${m.rep}${m.side === 'both' ? '' : m.side === 'left' ? ' L' : ' R'}`).join(', ')}</small>}
+                  {seen.length > 0 && <small>{sidesText(seen)}</small>}
                 </button>
               );
             })}

@@ -15,7 +15,7 @@ interface Props {
   readonly onPhase: (phase: Phase | 'ready') => void;
 }
 
-const WIDTH = 560;
+const WIDTH = 480;
 const HEIGHT = 230;
 const BEFORE_S = 3;
 const AFTER_S = 7;
@@ -101,7 +101,7 @@ export function Pacer({ tempo, startsWith, paceNow, elapsedS, running, onRep, on
           <span className={styles.left}>{shown ? `${shown.left} s left` : ''}</span>
         </div>
       </div>
-      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className={styles.track} preserveAspectRatio="none" aria-hidden>
+      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className={styles.track} aria-hidden>
         <rect className={styles.past} x={0} y={0} width={px(xOf(0))} height={HEIGHT} />
         <path ref={track} className={styles.asked} />
         <line className={styles.nowLine} x1={px(xOf(0))} x2={px(xOf(0))} y1={4} y2={HEIGHT - 24} />

@@ -6,7 +6,7 @@ import { FAULT_BOOK } from '@/core/fault/fault-book';
 import type { FloorEvent } from '@/core/fault/floor-event';
 import type { FaultCode } from '@/core/movement/fault-code';
 import type { Phase } from '@/core/tempo/tempo';
-import { FAULT_TEXT } from '@/messages/faults';
+import { FAULT_TEXT, repText } from '@/messages/faults';
 import { MOVEMENT_CUE, MOVEMENT_NAME } from '@/messages/movements';
 import { BetweenSets } from './between-sets';
 import { FaultPad } from './fault-pad';
@@ -25,7 +25,7 @@ const SIDES: readonly (Side | 'both')[] = ['left', 'both', 'right'];
 function undoWords(e: FloorEvent): string {
   switch (e.kind) {
     case 'fault':
-      return `Undo: ${FAULT_TEXT[e.fault].pad}, rep ${e.rep}`;
+      return `Undo: ${FAULT_TEXT[e.fault].pad}, ${repText([e.rep])}`;
     case 'set-confirmed':
       return 'Undo: load and reps';
     case 'correction':
@@ -70,9 +70,11 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
     return ms === null ? null : ms / 1000;
   }, [state]);
   const onTap = (fault: FaultCode): void => {
-    if (!open) return;
-    const pace = paceNow();
-    void append({ kind: 'fault', setId: open.setId, rep: Math.max(1, pace?.rep ?? open.reps), fault, side, severity: FAULT_BOOK[fault].severity });
+    const set = open ?? last;
+    if (!set) return;
+    // After the set a tap speaks of the whole set, and is kept as rep 0.
+    const rep = open ? Math.max(1, paceNow()?.rep ?? open.reps) : 0;
+    void append({ kind: 'fault', setId: set.setId, rep, fault, side, severity: FAULT_BOOK[fault].severity });
   };
   const stopSign = open?.faults.find((f) => f.severity === 3);
   const interrupted = open !== null && state.mode === 'idle';
@@ -119,7 +121,8 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
       </section>
       {!pain && (
         <section className={styles.padArea} aria-label="Faults seen">
-          <FaultPad faults={live.movement.faults} ranked={live.ranked} marks={(open ?? last)?.faults ?? []} disabled={!open} onTap={onTap} />
+          {resting && <p className={styles.padNote}>Missed one? A tap now counts for the whole set.</p>}
+          <FaultPad faults={live.movement.faults} ranked={live.ranked} marks={(open ?? last)?.faults ?? []} disabled={!open && !last} onTap={onTap} />
         </section>
       )}
       <footer className={styles.bar}>
@@ -128,11 +131,11 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
             Pain: stop
           </button>
         )}
-        <button type="button" className={styles.plain} disabled={!live.undoable} onClick={() => void live.undo()} data-testid="undo">
+        <button type="button" className={styles.plain} disabled={!live.undoable} onClick={() => void live.undo()} data-testid="undo" data-row="2">
           {live.undoable ? undoWords(live.undoable) : 'Nothing to undo'}
         </button>
-        {item.side === 'both' && open && (
-          <div className={styles.sides} role="radiogroup" aria-label="Side of the fault">
+        {item.side === 'both' && !pain && (open || last) && (
+          <div className={styles.sides} data-row="2" role="radiogroup" aria-label="Side of the fault">
             {SIDES.map((s) => (
               <button key={s} type="button" role="radio" aria-checked={side === s} className={styles.plain} onClick={() => setSide(s)}>
                 {s}
@@ -141,21 +144,21 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
           </div>
         )}
         <span className={styles.gap} />
-        <button type="button" className={styles.plain} onClick={sound.toggle} aria-pressed={sound.on} aria-label="Sound at each change of phase">
+        <button type="button" className={styles.plain} data-narrow onClick={sound.toggle} aria-pressed={sound.on} aria-label="Sound at each change of phase">
           {sound.on ? <IconVolume stroke={1.5} aria-hidden /> : <IconVolumeOff stroke={1.5} aria-hidden />}
         </button>
         {state.mode === 'running' && (
-          <button type="button" className={styles.plain} onClick={() => live.dispatch({ type: 'paused', nowMs: performance.now() })}>
+          <button type="button" className={`${styles.plain} ${styles.timing}`} onClick={() => live.dispatch({ type: 'paused', nowMs: performance.now() })}>
             Pause
           </button>
         )}
         {state.mode === 'paused' && (
-          <button type="button" className={styles.plain} onClick={() => live.dispatch({ type: 'resumed', nowMs: performance.now() })}>
+          <button type="button" className={`${styles.plain} ${styles.timing}`} onClick={() => live.dispatch({ type: 'resumed', nowMs: performance.now() })}>
             Go on
           </button>
         )}
         {interrupted && !pain && (
-          <button type="button" className={styles.plain} onClick={live.goOn}>
+          <button type="button" className={`${styles.plain} ${styles.timing}`} onClick={live.goOn}>
             Go on
           </button>
         )}

@@ -1,7 +1,7 @@
 'use client';
 import { NativeSelect } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { PEAK_WISHES, type PeakWish } from '@/core/movement/movement';
+import { FRONT_FEET, PEAK_WISHES, type PeakWish } from '@/core/movement/movement';
 import type { WorkingSide } from '@/core/setup/setup-problem';
 import { PEAK_NAME } from '@/messages/movements';
 import type { BenchContext } from './bench-context';
@@ -37,6 +37,12 @@ export function OptionsBar({ context, setup }: { readonly context: BenchContext;
         value={state.options.peak}
         data={PEAK_WISHES.map((p) => ({ value: p, label: PEAK_NAME[p] }))}
         onChange={(e) => dispatch({ type: 'options-chosen', options: { peak: e.currentTarget.value as PeakWish } })}
+      />
+      <NativeSelect
+        label="Foot in front, either will do"
+        value={state.options.frontFoot}
+        data={[...FRONT_FEET]}
+        onChange={(e) => dispatch({ type: 'foot-chosen', foot: e.currentTarget.value === 'right' ? 'right' : 'left' })}
       />
       <NativeSelect
         label="Sweep, along the chest’s border"

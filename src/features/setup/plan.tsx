@@ -117,7 +117,7 @@ export function Plan({ setup, view, window: w, onMove }: Props) {
         <line className={styles.grip} x1={px(brow.u)} y1={px(brow.v)} x2={px(nose.u)} y2={px(nose.v)} />
         <circle className={styles.carriage} cx={px(nose.u)} cy={px(nose.v)} r={7} />
       </g>
-      <text className={styles.quiet} x={px(view.width - 14)} y={px(view.height - 4)} textAnchor="end">
+      <text className={styles.quiet} x={px(view.width - 14)} y={26} textAnchor="end">
         from above, same scale, cm
       </text>
     </svg>

@@ -21,20 +21,18 @@ function SteppedPlate({ label, onLess, onMore, children, note, less, more, testI
   return (
     <div className={styles.plate}>
       <div className={styles.plateLabel}>{label}</div>
-      <div className={styles.plateRow}>
-        <div className={styles.plateValue} data-testid={testId}>
-          {children}
-        </div>
-        <div className={styles.steppers}>
+      <div className={styles.plateValue} data-testid={testId}>
+        {children}
+      </div>
+      <div className={styles.plateNote}>{note}</div>
+      <div className={styles.steppers}>
           <button type="button" className={styles.stepper} onClick={onLess} aria-label={less}>
             <IconMinus stroke={1.5} aria-hidden />
           </button>
           <button type="button" className={styles.stepper} onClick={onMore} aria-label={more}>
             <IconPlus stroke={1.5} aria-hidden />
           </button>
-        </div>
       </div>
-      <div className={styles.plateNote}>{note}</div>
     </div>
   );
 }
@@ -43,13 +41,12 @@ const cm = (m: number): number => Math.round(m * 100);
 
 /** What is set on steel, biggest first: hole, mark, then handle and feet. */
 export function SettingPlates({ context, setup, onMove }: { readonly context: BenchContext; readonly setup: SetupView; readonly onMove: (move: Move) => void }) {
-  const { placement, base, problem, tolerance, off, state, dispatch } = setup;
+  const { placement, base, problem, tolerance, off } = setup;
   const { hole, standX, standZ, yawDeg } = placement;
   const behind = standX < 0;
   const solved = base.placement;
-  const foot = state.options.frontFoot;
   const span = tolerance
-    ? `anywhere from ${cm(solved.standX + tolerance.standXM[0])} to ${cm(solved.standX + tolerance.standXM[1])}`
+    ? `${cm(solved.standX + tolerance.standXM[0])} to ${cm(solved.standX + tolerance.standXM[1])} cm will do`
     : '';
   return (
     <div className={styles.plates}>
@@ -60,7 +57,7 @@ export function SettingPlates({ context, setup, onMove }: { readonly context: Be
         more="Higher hole number"
         onLess={() => onMove({ what: 'hole', to: hole - 1 })}
         onMore={() => onMove({ what: 'hole', to: hole + 1 })}
-        note={hole === solved.hole ? `of ${problem.input.column.holes}, numbered from the ${problem.input.column.numberedFrom}` : `solved: ${solved.hole}`}
+        note={hole === solved.hole ? `of ${problem.input.column.holes}, hole 1 at the ${problem.input.column.numberedFrom}` : `solved: ${solved.hole}`}
       >
         {hole}
       </SteppedPlate>
@@ -82,14 +79,7 @@ export function SettingPlates({ context, setup, onMove }: { readonly context: Be
       </div>
       <div className={styles.plate}>
         <div className={styles.plateLabel}>Feet</div>
-        <button
-          type="button"
-          className={styles.plateWords}
-          onClick={() => dispatch({ type: 'options-chosen', options: { frontFoot: foot === 'left' ? 'right' : 'left' } })}
-          aria-label={`Feet staggered, ${foot} drawn in front. Change foot.`}
-        >
-          staggered, either in front
-        </button>
+        <div className={styles.plateWords}>staggered, either in front</div>
         <div className={styles.plateNote}>
           {standZ === 0 && yawDeg === 0
             ? 'mark midway between feet, square'

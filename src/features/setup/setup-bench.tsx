@@ -3,13 +3,13 @@ import { useElementSize } from '@mantine/hooks';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { STEP_M } from '@/core/setup/reasons';
 import type { Placement } from '@/core/setup/setup-problem';
 import { defaultOptions } from '@/core/movement/movement';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import { windowFor } from '@/drawing/setup-scene';
 import { elevationView, MARGIN, planView } from '@/drawing/view';
 import { useFloorLog } from '@/offline/use-floor-log';
+import { CAUTION } from '@/messages/cautions';
 import { MOVEMENT_NAME } from '@/messages/movements';
 import { Elevation } from './elevation';
 import { Plan } from './plan';
@@ -27,6 +27,8 @@ import styles from './setup.module.css';
 
 const ResistanceChart = dynamic(() => import('@/charts/resistance-chart'), { ssr: false, loading: () => <div style={{ height: CHART_PX }} /> });
 const CHART_PX = 150;
+/** The client's name stands above the elevation. */
+const TITLE_PX = 46;
 const FIRST_WIDTH_PX = 820;
 const FIRST_HEIGHT_PX = 440;
 
@@ -52,7 +54,8 @@ export function SetupBench({ context, input }: { readonly context: BenchContext;
     const wide = w > 640;
     const metres = window3.maxX - window3.minX;
     const byWidth = (w / (wide ? 2 : 1) - edges - (wide ? 8 : 0)) / metres;
-    const byHeight = (h - MARGIN.top - MARGIN.bottom) / Math.max(window3.maxY, window3.maxZ - window3.minZ);
+    const rulers = MARGIN.top + MARGIN.bottom;
+    const byHeight = Math.min((h - rulers - TITLE_PX) / window3.maxY, (h - rulers) / (window3.maxZ - window3.minZ));
     const scale = wide ? Math.min(byWidth, Math.max(byHeight, 90)) : byWidth;
     return { elevation: elevationView(window3, scale), plan: planView(window3, scale), chartWidth: w };
   }, [width, height, window3]);
@@ -80,7 +83,9 @@ export function SetupBench({ context, input }: { readonly context: BenchContext;
   return (
     <div className={styles.bench}>
       <section className={styles.sheet} aria-label="Set-up drawing">
-        <OptionsBar context={context} setup={setup} />
+        <h1 className={styles.who}>
+          {client.name} <span>{MOVEMENT_NAME[item.movement]}</span>
+        </h1>
         <div ref={ref} className={styles.views}>
           <Elevation setup={setup} view={elevation} window={window3} onMove={onMove} />
           <Plan setup={setup} view={plan} window={window3} onMove={onMove} />
@@ -104,10 +109,12 @@ export function SetupBench({ context, input }: { readonly context: BenchContext;
       </section>
       <aside className={styles.answer} aria-label="Answer">
         <SettingPlates context={context} setup={setup} onMove={onMove} />
+        <p className={styles.atPlates}>{input.movement.cautions.filter((c) => ['hole', 'handle', 'mark'].includes(CAUTION[c].at)).map((c) => CAUTION[c].text).join(' ')}</p>
         <SidePanel context={context} setup={setup} onSave={save} trouble={trouble} />
         <VerdictLines setup={setup} />
+        <OptionsBar context={context} setup={setup} />
         <footer className={styles.foot}>
-          {MOVEMENT_NAME[item.movement]}. “Step” in the lines above is {STEP_M * 100} cm. <Link href={`/clients/${client.id}`}>Measure {client.name}</Link>
+          <Link href={`/clients/${client.id}`}>Measure {client.name}</Link>
         </footer>
       </aside>
     </div>

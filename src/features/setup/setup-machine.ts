@@ -15,6 +15,7 @@ export type SetupEvent =
   | { readonly type: 'placed'; readonly placement: Placement }
   | { readonly type: 'put-right' }
   | { readonly type: 'options-chosen'; readonly options: Partial<MovementOptions> }
+  | { readonly type: 'foot-chosen'; readonly foot: MovementOptions['frontFoot'] }
   | { readonly type: 'side-chosen'; readonly side: WorkingSide }
   | { readonly type: 'saved'; readonly placement: Placement };
 
@@ -27,6 +28,9 @@ export function reduceSetup(state: SetupState, event: SetupEvent): SetupState {
       return { ...state, moved: null };
     case 'options-chosen':
       return { ...state, options: { ...state.options, ...event.options }, moved: null };
+    // Either foot will do: nothing is solved anew, so nothing moved by hand is lost.
+    case 'foot-chosen':
+      return { ...state, options: { ...state.options, frontFoot: event.foot } };
     case 'side-chosen':
       return { ...state, side: event.side, moved: null };
     case 'saved':

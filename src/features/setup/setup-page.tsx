@@ -19,15 +19,14 @@ export function SetupPage({ setupCase, context, measureLink, kitLink }: Props) {
   const checked = useMemo(() => checkCase(setupCase), [setupCase]);
   const title = `${context.client.name}: ${MOVEMENT_NAME[context.item.movement]}`;
   return (
-    <>
-      <h1 className="visually-hidden">{title}</h1>
-      {checked.ok ? (
+    checked.ok ? (
         <SetupBench context={context} input={checked.input} />
       ) : (
         <div className="page">
+          <h1>{title}</h1>
           <div className={styles.blocked} role="alert">
             <p>
-              <b>{title}</b> cannot be set up on {context.station.name} yet:
+              This cannot be set up on {context.station.name} yet:
             </p>
             <ul>
               {checked.issues.map((i) => (
@@ -41,7 +40,6 @@ export function SetupPage({ setupCase, context, measureLink, kitLink }: Props) {
             </p>
           </div>
         </div>
-      )}
-    </>
+      )
   );
 }

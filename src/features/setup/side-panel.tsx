@@ -36,7 +36,7 @@ export function SidePanel({ context, setup, onSave, trouble }: { readonly contex
       {!solution.feasible && (
         <div className={styles.blocked} role="alert">
           <p>
-            <b>{context.station.name} cannot serve this.</b> {solution.nearest.violations.map(limitText).join(' ')}
+            <b>{context.station.name} cannot serve this.</b> {solution.nearest.violations.map((v) => limitText(v)).join(' ')}
           </p>
           <p>
             {standIn
@@ -53,7 +53,7 @@ export function SidePanel({ context, setup, onSave, trouble }: { readonly contex
       )}
       {solution.feasible && shown.violations.length > 0 && (
         <p className={styles.blocked} role="alert">
-          {shown.violations.map(limitText).join(' ')}
+          {shown.violations.map((v) => limitText(v, 'found')).join(' ')}
         </p>
       )}
       {leastChange && off && (

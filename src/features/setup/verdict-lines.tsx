@@ -6,14 +6,21 @@ import styles from './setup.module.css';
 /** Numbers with their reasons, the two next best set-ups, what an estimate could change, and the cautions. */
 export function VerdictLines({ setup }: { readonly setup: SetupView }) {
   const { verdicts, problem, solution, sensitivity, dispatch, base, placement } = setup;
-  const cautions = problem.input.movement.cautions;
+  const cautionsAt = (places: readonly string[]): string[] => problem.input.movement.cautions.flatMap((c) => (places.includes(CAUTION[c].at) ? [CAUTION[c].text] : []));
   return (
     <>
       <dl className={styles.verdicts} data-testid="verdicts">
         {verdicts.map((v) => (
           <div key={v.code} className={styles.verdict}>
             <dt>{v.figure}</dt>
-            <dd>{v.text}</dd>
+            <dd>
+              {v.text}
+              {v.code === 'range' && cautionsAt(['range']).map((text) => (
+                <span key={text} className={styles.atLine}>
+                  {text}
+                </span>
+              ))}
+            </dd>
           </div>
         ))}
         {sensitivity && (
@@ -49,8 +56,8 @@ export function VerdictLines({ setup }: { readonly setup: SetupView }) {
         </div>
       )}
       <ul className={styles.cautions} aria-label="Cautions">
-        {cautions.map((c) => (
-          <li key={c}>{CAUTION[c].text}</li>
+        {cautionsAt(['set']).map((text) => (
+          <li key={text}>{text}</li>
         ))}
       </ul>
     </>

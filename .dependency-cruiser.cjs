@@ -1,0 +1,35 @@
+/** Imports run one way: app -> server -> data -> contract -> core, and app -> features -> drawing, charts, offline -> contract -> core. */
+const only = (name, from, to) => ({ name, severity: 'error', from: { path: `^src/${from}/`, pathNot: '\\.test\\.ts$' }, to: { path: '^(src|demo|scripts|e2e|test|bench)/', pathNot: `^src/(${[from, ...to].join('|')})/` } });
+const withinCore = (name, to) => ({
+  name: `core-${name}`,
+  severity: 'error',
+  from: { path: `^src/core/${name}/`, pathNot: '\\.test\\.ts$' },
+  to: { path: '^src/core/', pathNot: `^src/core/(${[name, ...to].join('|')})/` },
+});
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'core-is-pure', severity: 'error', from: { path: '^src/core/', pathNot: '\\.test\\.ts$' }, to: { pathNot: '^src/core/' } },
+    withinCore('units', []),
+    withinCore('geometry', ['units']),
+    withinCore('body', ['units', 'geometry']),
+    withinCore('kit', ['units', 'geometry']),
+    withinCore('movement', ['units', 'geometry', 'body']),
+    withinCore('mechanics', ['units', 'geometry', 'body', 'kit', 'movement']),
+    withinCore('setup', ['units', 'geometry', 'body', 'kit', 'movement', 'mechanics']),
+    withinCore('fault', ['units', 'geometry', 'body', 'movement', 'setup']),
+    withinCore('tempo', ['units']),
+    withinCore('load', ['units']),
+    only('messages', 'messages', ['core']),
+    only('contract', 'contract', ['core', 'messages']),
+    only('solver', 'solver', ['core', 'contract', 'messages']),
+    only('data', 'data', ['core', 'contract']),
+    only('server', 'server', ['core', 'contract', 'messages', 'solver', 'data']),
+    only('drawing', 'drawing', ['core']),
+    only('charts', 'charts', ['core']),
+    only('offline', 'offline', ['core', 'contract']),
+    only('features', 'features', ['core', 'contract', 'messages', 'solver', 'drawing', 'charts', 'offline']),
+  ],
+  options: { tsConfig: { fileName: 'tsconfig.json' }, tsPreCompilationDeps: true, doNotFollow: { path: 'node_modules' }, exclude: { path: '^(\\.next|node_modules/(?!(next|react|echarts|idb|better-sqlite3)/))' } },
+};

@@ -1,0 +1,35 @@
+import { cruise, type ICruiseResult } from 'dependency-cruiser';
+import extractTSConfig from 'dependency-cruiser/config-utl/extract-ts-config';
+import { createRequire } from 'node:module';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { expect, it } from 'vitest';
+
+const rules = createRequire(import.meta.url)('../.dependency-cruiser.cjs');
+
+async function violations(paths: string[], extra: object[] = []): Promise<string[]> {
+  const { output } = await cruise(paths, { ...rules.options, validate: true, ruleSet: { forbidden: [...rules.forbidden, ...extra] } }, undefined, { tsConfig: extractTSConfig('tsconfig.json') });
+  return (output as ICruiseResult).summary.violations.map((v) => `${v.rule.name}: ${v.from} -> ${v.to}`);
+}
+
+it('imports run one way and never in a circle', async () => {
+  expect(await violations(['src'])).toEqual([]);
+});
+
+it('the check sees an edge that is not allowed', async () => {
+  const noMechanics = { name: 'probe', severity: 'error', from: { path: '^src/core/setup/' }, to: { path: '^src/core/mechanics/' } };
+  expect((await violations(['src/core'], [noMechanics])).some((v) => v.startsWith('probe: src/core/setup/cost.ts'))).toBe(true);
+});
+
+it('core reads no clock, no chance and no environment', () => {
+  const files = readdirSync('src/core', { recursive: true }).map(String).filter((f) => f.endsWith('.ts') && !f.endsWith('.test.ts'));
+  const impure = files.filter((f) => /Math\.random|Date\.|new Date|process\.|globalThis|performance\.|fetch\(|console\./.test(readFileSync(join('src/core', f), 'utf8')));
+  expect(files.length).toBeGreaterThan(20);
+  expect(impure).toEqual([]);
+});
+
+it('no barrels, and files stay short', () => {
+  const files = readdirSync('src', { recursive: true }).map(String).filter((f) => /\.tsx?$/.test(f));
+  expect(files.filter((f) => /(^|\/)index\.tsx?$/.test(f))).toEqual([]);
+  expect(files.filter((f) => /export \*/.test(readFileSync(join('src', f), 'utf8')))).toEqual([]);
+});
