@@ -4,6 +4,7 @@ import { listClients } from '@/data/queries/clients';
 import { listAttachments, listStations } from '@/data/queries/stations';
 import { FloorBoard } from '@/features/floor/floor-board';
 import { PlanForm } from '@/features/floor/plan-form';
+import { readClock } from '@/server/clock';
 import { loadFloor } from '@/server/floor';
 import { planTodayAction } from './actions';
 import { toFloorView } from './floor-view';
@@ -11,7 +12,7 @@ import { toFloorView } from './floor-view';
 export default async function FloorPage() {
   await connection();
   const db = sharedDb();
-  const now = Date.now();
+  const now = readClock();
   const view = toFloorView(loadFloor(db, now), now);
   const choices = {
     clients: listClients(db).map((c) => ({ value: c.id, label: c.name })),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { COST_TERMS } from '@/core/setup/cost';
+import { COST_TERMS, LIMITS } from '@/core/setup/cost';
 
 export const ANSWER_FORMAT = 'jorvix-answer/1';
 
@@ -29,7 +29,7 @@ const metrics = z.strictObject({
   peakLeverM: z.number(),
 });
 const bySide = <T extends z.ZodType>(schema: T) => z.union([schema, z.strictObject({ left: schema, right: schema })]);
-const limit = z.strictObject({ limit: z.enum(['clearance', 'travel', 'room', 'line', 'range']), need: z.number(), have: z.number(), says: z.string() });
+const limit = z.strictObject({ limit: z.enum(LIMITS), need: z.number(), have: z.number(), says: z.string() });
 
 export const evaluationSchema = z.strictObject({
   hole: z.int(),

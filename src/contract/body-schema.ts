@@ -27,9 +27,10 @@ export type MeasureSlip =
   | { readonly kind: 'span'; readonly name: MeasureName; readonly minM: number; readonly maxM: number }
   | { readonly kind: 'order'; readonly name: MeasureName; readonly than: MeasureName; readonly above: boolean };
 
-/** Slips of the tape among the measured values. */
+/** Slips of the tape among the measured values; none are sought while the stature itself is wrong. */
 export function findMeasureSlips(statureM: number, measuredM: Partial<Record<MeasureName, number | undefined>>): MeasureSlip[] {
   const slips: MeasureSlip[] = [];
+  if (!(statureM >= STATURE_MIN_M && statureM <= STATURE_MAX_M)) return slips;
   for (const name of MEASURE_NAMES) {
     const m = measuredM[name];
     const { minM, maxM } = measureSpanM(name, statureM);

@@ -8,14 +8,14 @@ import { numberBetween, objectOf, text } from './field';
 /** An empty box on a form is a value that was not measured. */
 const unlessEmpty = <T extends z.ZodType>(schema: T) => z.preprocess((v) => (v === '' || v === null ? undefined : v), schema.optional());
 
-const measuredCm = objectOf(MEASURE_NAMES, () => unlessEmpty(numberBetween(1, STATURE_MAX_M * 100, 'cm')));
+const measuredCm = objectOf(MEASURE_NAMES, () => unlessEmpty(numberBetween(1, Math.round(STATURE_MAX_M * 100), 'cm')));
 const rangeDeg = objectOf(SIDES, () => objectOf(RANGE_NAMES, (n) => unlessEmpty(numberBetween(0, RANGE_MAX_DEG[n], 'degrees'))));
 
 /** The client sheet as typed: centimetres, kilograms, degrees; boxes left empty were not measured. */
 export const clientFormSchema = z
   .object({
     name: text(1, 80),
-    statureCm: numberBetween(STATURE_MIN_M * 100, STATURE_MAX_M * 100, 'cm'),
+    statureCm: numberBetween(Math.round(STATURE_MIN_M * 100), Math.round(STATURE_MAX_M * 100), 'cm'),
     massKg: numberBetween(MASS_MIN_KG, MASS_MAX_KG, 'kg'),
     note: text(0, 400),
     measuredCm,

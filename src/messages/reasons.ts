@@ -75,6 +75,8 @@ export function limitText(v: Violation, of: 'best' | 'found' = 'best'): string {
       return `No floor there: ${cm(v.need)} from the pulleys, the limit is ${cm(v.have)}.`;
     case 'line':
       return of === 'best' ? `No hole and place reach the line: ${deg(v.have)} off at best, ${deg(v.need)} is the most.` : `Far off the line: ${deg(v.have)} over the range; past ${deg(v.need)} it is another movement.`;
+    case 'rest':
+      return `The load would rest for ${percent(v.have)} of the range; ${percent(v.need)} is the most.`;
     case 'range':
       return `The client’s range leaves a sweep of ${deg(v.have)}; the movement needs ${deg(v.need)}.`;
   }

@@ -8,13 +8,17 @@ import { pulleyInFloor, type Placement, type SetupProblem } from './setup-proble
 /** Root-mean-square off-plane angle beyond which no hole and place of the column serve the movement, degrees. */
 export const LINE_LIMIT_DEG = 8;
 
+/** A line held only by letting the load rest for more of the range than this is no set-up. */
+export const REST_LIMIT = 0.25;
+
 export const COST_TERMS = ['offPlane', 'finishLine', 'peak', 'restZone', 'shortCable', 'squareness', 'change'] as const;
 export type CostTerm = (typeof COST_TERMS)[number];
 export type CostTerms = Readonly<Record<CostTerm, number>>;
 
-export type Limit = 'clearance' | 'travel' | 'room' | 'line' | 'range';
+export const LIMITS = ['clearance', 'travel', 'room', 'line', 'range', 'rest'] as const;
+export type Limit = (typeof LIMITS)[number];
 
-/** A hard limit that a placement breaks. `need` and `have` are metres, or degrees for `line` and `range`. */
+/** A hard limit that a placement breaks. `need` and `have` are metres, degrees for `line` and `range`, a share for `rest`. */
 export interface Violation {
   readonly limit: Limit;
   readonly need: number;
@@ -95,10 +99,12 @@ export function findViolations(problem: SetupProblem, placement: Placement, side
   let clearance = Infinity;
   let travel = -Infinity;
   let off = 0;
+  let rest = 0;
   for (const m of sides) {
     clearance = Math.min(clearance, m.minClearanceM);
     travel = Math.max(travel, m.maxTravelM);
     off = Math.max(off, m.offPlaneRmsDeg);
+    rest = Math.max(rest, m.restShare);
   }
   const sweep = problem.sweepDeg;
   if (clearance < column.clearanceM) broken.push({ limit: 'clearance', need: column.clearanceM, have: clearance });
@@ -106,6 +112,7 @@ export function findViolations(problem: SetupProblem, placement: Placement, side
   if (placement.standX > room.maxDistanceM) broken.push({ limit: 'room', need: placement.standX, have: room.maxDistanceM });
   if (placement.standX < room.minDistanceM) broken.push({ limit: 'room', need: placement.standX, have: room.minDistanceM });
   if (off > LINE_LIMIT_DEG) broken.push({ limit: 'line', need: LINE_LIMIT_DEG, have: off });
+  if (rest > REST_LIMIT) broken.push({ limit: 'rest', need: REST_LIMIT, have: rest });
   if (sweep < SHORTEST_SWEEP_DEG) broken.push({ limit: 'range', need: SHORTEST_SWEEP_DEG, have: sweep });
   return broken;
 }

@@ -12,8 +12,6 @@ export interface StandIn {
 }
 
 const TILT_STEP_DEG = 5;
-/** A stand-in that rests for more of its range than this is no stand-in. */
-const MOST_REST = 0.2;
 
 /**
  * Nearest working stand-in on the same column: the movement's own tilts, closest first, then the other movements of
@@ -25,8 +23,7 @@ export function findStandIn(blocked: SetupProblem): StandIn | null {
     const other = MOVEMENT_BOOK[id];
     const chosen = { ...(id === movement.id ? options : defaultOptions(other)), tiltDeg };
     const solution = solveSetup(buildProblem({ ...blocked.input, movement: other, options: chosen, fixed: {}, lastUsed: null }));
-    const works = solution.feasible && isInLine(solution.best) && solution.best.metrics.restShare <= MOST_REST;
-    return works ? { movement: id, tiltDeg, solution } : null;
+    return solution.feasible && isInLine(solution.best) ? { movement: id, tiltDeg, solution } : null;
   };
   const { min, max } = movement.path.tiltDeg;
   const tilts: number[] = [];

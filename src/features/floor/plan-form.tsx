@@ -1,5 +1,6 @@
 'use client';
 import { Button, NativeSelect, NumberInput, TextInput } from '@mantine/core';
+import { useState } from 'react';
 import { MOVEMENT_IDS } from '@/core/movement/movement';
 import { toFieldIssues } from '@/contract/field';
 import { planFormSchema } from '@/contract/plan-form';
@@ -18,6 +19,7 @@ interface Props {
 
 /** Add a movement to today. */
 export function PlanForm({ choices, action }: Props) {
+  const [added, setAdded] = useState(false);
   const { form, onSubmit, busy, trouble } = useSavedForm(
     {
       clientId: choices.clients[0]?.value ?? '', movement: MOVEMENT_IDS[0] as string, side: 'both', stationId: choices.stations[0]?.value ?? '', attachmentId: choices.attachments[0]?.value ?? '',
@@ -28,12 +30,12 @@ export function PlanForm({ choices, action }: Props) {
       return parsed.success ? [] : toFieldIssues(parsed.error);
     },
     action,
-    () => form.setFieldValue('loadKg', ''),
+    () => setAdded(true),
   );
   return (
     <details className={forms.fold}>
       <summary>Add a movement to today</summary>
-      <form onSubmit={onSubmit} noValidate className={forms.grid}>
+      <form onSubmit={onSubmit} noValidate className={forms.grid} onChange={() => setAdded(false)}>
         <NativeSelect label="Client" data={choices.clients} {...form.getInputProps('clientId')} />
         <NativeSelect label="Movement" data={MOVEMENT_IDS.map((m) => ({ value: m, label: MOVEMENT_NAME[m] }))} {...form.getInputProps('movement')} />
         <NativeSelect label="Working" data={[{ value: 'both', label: 'both arms' }, { value: 'left', label: 'left arm' }, { value: 'right', label: 'right arm' }]} {...form.getInputProps('side')} />
@@ -52,6 +54,11 @@ export function PlanForm({ choices, action }: Props) {
         <Button type="submit" loading={busy} className={forms.save}>
           Add to today
         </Button>
+        {added && (
+          <p className={forms.saved} role="status">
+            Added
+          </p>
+        )}
       </form>
     </details>
   );

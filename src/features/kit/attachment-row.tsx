@@ -22,9 +22,9 @@ export function AttachmentRow({ attachment, save }: Props) {
       return parsed.success ? [] : toFieldIssues(parsed.error);
     },
     (v) => save(attachment?.id ?? null, v),
-    () => {
+    (_, reset) => {
       setSaved(true);
-      if (!attachment) form.reset();
+      if (!attachment) reset();
     },
   );
   return (

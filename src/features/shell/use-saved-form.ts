@@ -12,7 +12,7 @@ export type SaveOutcome = { readonly ok: true; readonly id: string } | { readonl
  * A form checked where it is kept: what is wrong comes back at its field and everything typed stays.
  * `check` gives the same issues in the browser first, so that nothing waits for the network to be told wrong.
  */
-export function useSavedForm<T extends Record<string, unknown>>(initialValues: T, check: (values: T) => readonly FormIssue[], save: (values: T) => Promise<SaveOutcome>, onSaved: (id: string) => void) {
+export function useSavedForm<T extends Record<string, unknown>>(initialValues: T, check: (values: T) => readonly FormIssue[], save: (values: T) => Promise<SaveOutcome>, onSaved: (id: string, reset: () => void) => void) {
   const form = useForm<T>({ mode: 'controlled', initialValues });
   const [busy, start] = useTransition();
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -27,7 +27,7 @@ export function useSavedForm<T extends Record<string, unknown>>(initialValues: T
       try {
         const result = await save(values);
         setTrouble(null);
-        if (result.ok) onSaved(result.id);
+        if (result.ok) onSaved(result.id, form.reset);
         else show(result.issues);
       } catch {
         setTrouble('Not saved: the server did not answer. Everything typed is still here; try again.');

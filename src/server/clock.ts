@@ -1,0 +1,4 @@
+import 'server-only';
+
+/** The server's clock, milliseconds; read once per request. */
+export const readClock = (): number => Date.now();
