@@ -2,11 +2,11 @@ import '@fontsource-variable/hanken-grotesk/wght.css';
 import '@mantine/core/styles.css';
 import './globals.css';
 import './mantine-look.css';
-import { ColorSchemeScript, MantineProvider, mantineHtmlProps } from '@mantine/core';
+import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core';
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
+import { SheetProvider } from '@/features/shell/sheet-provider';
 import { TitleBar } from '@/features/shell/title-bar';
-import { theme } from './theme';
 
 export const metadata: Metadata = { title: 'Jorvix', description: 'Sets up, paces and remembers each client’s training.' };
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
@@ -18,10 +18,10 @@ export default function RootLayout({ children }: { readonly children: ReactNode 
         <ColorSchemeScript defaultColorScheme="auto" />
       </head>
       <body>
-        <MantineProvider theme={theme} defaultColorScheme="auto">
+        <SheetProvider>
           <TitleBar />
           <main>{children}</main>
-        </MantineProvider>
+        </SheetProvider>
       </body>
     </html>
   );

@@ -41,9 +41,10 @@ const FREEDOMS: readonly (readonly (keyof Placement)[])[] = [
 
 /**
  * Least change, in a trainer's effort, that brings a set-up as found into line, close to the best, and inside the hard
- * limits. `held` settings may not move (a hole that is stuck). Null when nothing does.
+ * limits. Settings in `input.fixed` may not move (a hole that is stuck). Null when nothing does.
  */
-export function findLeastChange(problem: SetupProblem, found: Placement, best: Evaluation, held: readonly (keyof Placement)[] = []): LeastChange | null {
+export function findLeastChange(problem: SetupProblem, found: Placement, best: Evaluation): LeastChange | null {
+  const held = Object.keys(problem.input.fixed);
   const right = (e: Evaluation): boolean => isInLine(e) && e.cost <= best.cost + NEAR_BEST_DEG;
   const asFound = evaluatePlacement(problem, found);
   if (right(asFound)) return { changes: [], result: asFound };

@@ -72,7 +72,7 @@ describe('as found', () => {
   });
   it('a stuck hole is put right by stepping', () => {
     const found = { ...best.placement, hole: best.placement.hole - 3 };
-    const change = findLeastChange(p, found, best, ['hole'])!;
+    const change = findLeastChange(problemOf('cable-fly-high-to-low', 1.75, { fixed: { hole: found.hole } }), found, best)!;
     expect(change.changes.map((c) => c.setting)).toEqual(['standX']);
     expect(change.changes[0]!.to).toBeLessThan(found.standX);
     expect(change.result.metrics.offPlaneRmsDeg).toBeLessThanOrEqual(3);

@@ -40,7 +40,7 @@ export function FaultPad({ faults, ranked, marks, disabled, onTap }: Props) {
           .toSorted((a, b) => (weight.get(b) ?? 0) - (weight.get(a) ?? 0) || FAULT_PHASES.indexOf(FAULT_BOOK[b].phase) - FAULT_PHASES.indexOf(FAULT_BOOK[a].phase));
         return (
           <div key={phases.join()} className={styles.column}>
-            <h3>{PHASE_NAME[phases[phases.length - 1]!]}</h3>
+            <h2>{PHASE_NAME[phases[phases.length - 1]!]}</h2>
             {column.map((fault) => {
               const seen = marks.filter((m) => m.fault === fault);
               const { severity } = FAULT_BOOK[fault];

@@ -1,4 +1,4 @@
-import { createTheme, type MantineColorsTuple } from '@mantine/core';
+import { Button, createTheme, type MantineColorsTuple } from '@mantine/core';
 
 const ink: MantineColorsTuple = ['#f2efe8', '#ddd9ce', '#c0bdb2', '#9b9a92', '#77786f', '#5b5c56', '#444846', '#23282b', '#1b2124', '#12171a'];
 
@@ -15,6 +15,14 @@ export const theme = createTheme({
     NumberInput: { defaultProps: { size: 'md', hideControls: true } },
     NativeSelect: { defaultProps: { size: 'md' } },
     Textarea: { defaultProps: { size: 'md', autosize: true, minRows: 2 } },
-    Button: { defaultProps: { size: 'lg' } },
+    Button: Button.extend({
+      defaultProps: { size: 'lg' },
+      vars: (_, props) => ({
+        root:
+          props.variant === 'outline'
+            ? { '--button-bg': 'transparent', '--button-hover': 'var(--wash)', '--button-color': 'var(--ink)', '--button-bd': '1.5px solid var(--ink)' }
+            : { '--button-bg': 'var(--ink)', '--button-hover': 'var(--ink)', '--button-color': 'var(--paper)' },
+      }),
+    }),
   },
 });

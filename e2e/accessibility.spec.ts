@@ -1,0 +1,51 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, itemId, test } from './support/app';
+
+const PLACES = ['/', '/clients', '/clients/new', '/clients/sefina', '/kit', '/kit/stations/new', '/kit/stations/short-pair', '/ledger', '/ledger/sefina', `/setup/${itemId('sefina', 0)}`, `/set/${itemId('sefina', 1)}`];
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test.describe(colorScheme, () => {
+    test.use({ colorScheme });
+    for (const place of PLACES) {
+      test(`axe finds nothing at ${place.replace(/-\d{4}-\d\d-\d\d/, '')}`, async ({ page, app }) => {
+        await page.goto(app.url + place);
+        await page.waitForLoadState('networkidle');
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([]);
+      });
+    }
+  });
+}
+
+test('axe finds nothing between sets, off the line, and after a stop for pain', async ({ page, app }) => {
+  const check = async () => expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+  await page.goto(`${app.url}/set/${itemId('wilhelmina', 0)}`);
+  await page.getByRole('button', { name: 'Start set' }).click();
+  await page.locator('[data-fault="past-control"]').click();
+  await check();
+  await page.getByRole('button', { name: 'End set' }).click();
+  await expect(page.getByTestId('between')).toBeVisible();
+  await check();
+  await page.getByRole('button', { name: 'Pain: stop' }).click();
+  await expect(page.getByText('This movement is over')).toBeVisible();
+  await check();
+  await page.goto(`${app.url}/setup/${itemId('wilhelmina', 0)}`);
+  for (let i = 0; i < 4; i++) await page.getByTestId('drag-carriage').press('ArrowDown');
+  await expect(page.getByTestId('least-change')).toBeVisible();
+  await check();
+});
+
+for (const viewport of [{ width: 1280, height: 800 }, { width: 390, height: 844 }]) {
+  test(`targets of the floor screens are at least 56 px at ${viewport.width}`, async ({ page, app }) => {
+    await page.setViewportSize(viewport);
+    for (const place of ['/', `/setup/${itemId('anselm', 1)}`, `/set/${itemId('anselm', 1)}`]) {
+      await page.goto(app.url + place);
+      await page.waitForLoadState('networkidle');
+      const small = await page.locator('main button:visible, main a:visible, main [role=slider]').evaluateAll((nodes) =>
+        nodes.map((n) => ({ what: n.getAttribute('aria-label') ?? n.textContent, box: n.getBoundingClientRect() })).filter((t) => Math.round(t.box.height) < 56).map((t) => `${t.what} ${Math.round(t.box.width)}x${Math.round(t.box.height)}`),
+      );
+      expect([place, small]).toEqual([place, []]);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth + 1)).toBe(true);
+    }
+  });
+}

@@ -1,0 +1,102 @@
+import { expect, itemId, test } from './support/app';
+
+test('client sheet: slips are told at their field, nothing typed is lost, and a measured height moves what hangs from it', async ({ page, app }) => {
+  await page.goto(`${app.url}/clients/anselm`);
+  const wrist = page.getByTestId('height-wristHeight');
+  await expect(wrist).toContainText('85.0');
+  await expect(page.getByTestId('height-shoulderHeight')).toHaveAttribute('data-source', 'estimated');
+  await page.getByLabel('Stature').fill('260');
+  await page.getByLabel('Note, shown on the floor').fill('Kept while other boxes are wrong');
+  await page.getByLabel('Shoulder', { exact: true }).fill('150');
+  await page.getByRole('button', { name: 'Save client' }).click();
+  await expect(page.getByText('expected a number from 120 to 230 cm')).toBeVisible();
+  await expect(page.getByLabel('Stature')).toBeFocused();
+  await expect(page.getByLabel('Note, shown on the floor')).toHaveValue('Kept while other boxes are wrong');
+  await page.getByLabel('Stature').fill('175');
+  await expect(page.getByTestId('height-shoulderHeight')).toHaveAttribute('data-source', 'measured');
+  await expect(wrist).toHaveAttribute('data-source', 'derived');
+  await expect(wrist).toContainText('91.'); // 150 less upper arm and forearm by ratio
+  await page.getByRole('button', { name: 'Save client' }).click();
+  await expect(page.getByText('Saved')).toBeVisible();
+  await page.goto(`${app.url}/setup/${itemId('anselm', 1)}`);
+  await expect(page.getByText('measured').first()).toBeVisible();
+  await expect(page.getByText('in the estimated shoulder height')).toHaveCount(0);
+});
+
+test('kit: the fit and its residual are live; wrong columns are told where', async ({ page, app }) => {
+  await page.goto(`${app.url}/kit/stations/long-pair`);
+  const fit = page.getByTestId('column-fit');
+  await expect(fit).toContainText('Hole 1 at 25.0 cm, 10.00 cm from hole to hole');
+  await page.getByRole('button', { name: 'Another hole' }).click();
+  await page.getByLabel('Hole', { exact: true }).nth(2).fill('10');
+  await page.getByLabel('Height').nth(2).fill('116');
+  await expect(fit).toContainText('Furthest reading 0.7 cm off the fit');
+  await page.getByLabel('Hole', { exact: true }).nth(2).fill('40');
+  await page.getByLabel('Pulley to pulley').fill('50');
+  await page.getByRole('button', { name: 'Save columns' }).click();
+  await expect(page.getByText('expected a hole from 1 to 20')).toBeVisible();
+  await page.getByLabel('Hole', { exact: true }).nth(2).fill('10');
+  await page.getByRole('button', { name: 'Save columns' }).click();
+  await expect(page.getByText('wider than the shoulders of Wilhelmina')).toBeVisible();
+  await expect(page.getByLabel('Height').nth(2)).toHaveValue('116 cm');
+});
+
+test('a column that stops low blocks with its limit and the nearest that works', async ({ page, app }) => {
+  await page.goto(`${app.url}/kit/stations/new`);
+  await page.getByLabel('Name').fill('Low pair');
+  await page.getByLabel('Holes').fill('8');
+  for (const [i, hole, height] of [[0, '1', '20'], [1, '8', '90']] as const) {
+    await page.getByLabel('Hole', { exact: true }).nth(i).fill(hole);
+    await page.getByLabel('Height').nth(i).fill(height);
+  }
+  await page.getByLabel('Pulley to pulley').fill('240');
+  await page.getByLabel('Loads, each side').fill('5 10 15');
+  await page.getByRole('button', { name: 'Save columns' }).click();
+  await expect(page).toHaveURL(/kit\/stations\/[0-9a-f-]{36}/);
+  const low = page.url().split('/').pop()!;
+  await page.goto(`${app.url}/setup/${itemId('anselm', 1)}?station=${low}`);
+  const alert = page.getByRole('alert').filter({ hasText: 'Low pair cannot serve this' });
+  await expect(alert).toContainText(/would rest for|No hole and place/);
+  await expect(alert).toContainText('Nearest that works here: cable fly, low to high');
+  await page.goto(`${app.url}/setup/${itemId('anselm', 1)}?station=short-pair`);
+  await expect(page.getByTestId('plate-hole')).toBeVisible();
+});
+
+test('from nothing: kit, client and plan through the interface alone', async ({ page, emptyApp }) => {
+  await page.goto(emptyApp.url);
+  await expect(page.getByText('Nobody is planned for today')).toBeVisible();
+  await page.goto(`${emptyApp.url}/kit/stations/new`);
+  await page.getByRole('button', { name: 'Save columns' }).click();
+  await expect(page.getByText('expected 1 to 60 characters')).toBeVisible();
+  await page.getByLabel('Name').fill('Twin');
+  await page.getByLabel('Holes').fill('20');
+  for (const [i, hole, height] of [[0, '1', '25'], [1, '20', '215']] as const) {
+    await page.getByLabel('Hole', { exact: true }).nth(i).fill(hole);
+    await page.getByLabel('Height').nth(i).fill(height);
+  }
+  await page.getByLabel('Pulley to pulley').fill('240');
+  await page.getByLabel('Loads, each side').fill('5 10 15');
+  await page.getByRole('button', { name: 'Save columns' }).click();
+  await expect(page).toHaveURL(/[0-9a-f-]{36}$/);
+  await page.goto(`${emptyApp.url}/kit`);
+  await page.getByLabel('Another handle').fill('D-handle');
+  await page.getByLabel('Cable end to grip').fill('14');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByLabel('Handle', { exact: true })).toHaveValue('D-handle');
+  await page.goto(`${emptyApp.url}/clients/new`);
+  await page.getByLabel('Name').fill('Oyelaran Petrescu');
+  await page.getByLabel('Stature').fill('183');
+  await page.getByLabel('Mass').fill('81');
+  await page.getByRole('button', { name: 'Save client' }).click();
+  await expect(page).toHaveURL(/clients\/[0-9a-f-]{36}$/);
+  await page.goto(emptyApp.url);
+  await page.getByText('Add a movement to today').click();
+  await page.getByLabel('Starts').fill('9:30');
+  await page.getByLabel('Stack, each side, kg').fill('12');
+  await page.getByRole('button', { name: 'Add to today' }).click();
+  await expect(page.getByText('the nearest is 10 kg')).toBeVisible();
+  await page.getByLabel('Stack, each side, kg').fill('10');
+  await page.getByRole('button', { name: 'Add to today' }).click();
+  await expect(page.getByRole('heading', { name: 'Oyelaran Petrescu' })).toBeVisible();
+  await expect(page.getByTestId('floor-plates')).toContainText('Hole');
+});
