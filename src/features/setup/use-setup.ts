@@ -1,5 +1,6 @@
 'use client';
-import { useDeferredValue, useMemo, useReducer } from 'react';
+import { useDebouncedValue } from '@mantine/hooks';
+import { useMemo, useReducer } from 'react';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import { explain } from '@/core/setup/reasons';
 import { findLeastChange } from '@/core/setup/least-change';
@@ -21,6 +22,8 @@ export function checkCase(setupCase: CaseInput): CaseCheck {
   const parsed = caseSchema.safeParse(setupCase);
   return parsed.success ? { ok: true, input: toSetupInput(parsed.data) } : { ok: false, issues: toFieldIssues(parsed.error) };
 }
+
+const SETTLED_MS = 140;
 
 /** The bench's state and everything computed from it; re-evaluated live as things are moved. */
 export function useSetup(input: ReturnType<typeof toSetupInput>, bodyInput: { statureM: number; massKg: number; measuredM: object }, initial: SetupState) {
@@ -44,8 +47,8 @@ export function useSetup(input: ReturnType<typeof toSetupInput>, bodyInput: { st
   const shown = useMemo(() => evaluatePlacement(problem, placement), [problem, placement]);
   const verdicts = useMemo(() => explain(problem, shown).map(toVerdict), [problem, shown]);
   const off = tolerance !== null && !isWithin(tolerance, base.placement, placement);
-  // The least change is a search of its own: it follows the finger, it does not hold it up.
-  const settled = useDeferredValue(placement);
+  // The least change is a search of its own: it comes when the finger rests, and holds up no frame.
+  const [settled] = useDebouncedValue(placement, SETTLED_MS);
   const leastChange = useMemo(
     () => (solution.feasible && tolerance !== null && !isWithin(tolerance, base.placement, settled) ? findLeastChange(problem, settled, base) : null),
     [solution, problem, tolerance, base, settled],

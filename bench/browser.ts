@@ -1,0 +1,102 @@
+import { chromium } from '@playwright/test';
+import { App, itemId } from '../e2e/support/app';
+
+const ARGS = ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage'];
+const median = (xs: number[]): number => xs.toSorted((a, b) => a - b)[Math.floor(xs.length / 2)]!;
+const report = (name: string, xs: number[]): void => console.log(`${name.padEnd(44)} median ${median(xs).toFixed(1)} ms   worst ${Math.max(...xs).toFixed(1)} ms   n ${xs.length}`);
+
+/** Frames while dragging and taps on the fault pad, by the browser's own clock; an idle page beside them. */
+export async function benchBrowser(): Promise<void> {
+  const app = new App(true);
+  await app.start();
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGS });
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    // The TypeScript runner wraps named functions with a helper that the page does not have.
+    await page.addInitScript({ content: 'globalThis.__name = (f) => f' });
+    const frames = async (during: () => Promise<void>): Promise<number[]> => {
+      await page.evaluate(() => {
+        const w = window as unknown as { frames: number[]; stop: boolean };
+        w.frames = [];
+        w.stop = false;
+        let last = performance.now();
+        const tick = (now: number): void => {
+          w.frames.push(now - last);
+          last = now;
+          if (!w.stop) requestAnimationFrame(tick);
+        };
+        requestAnimationFrame(tick);
+      });
+      await during();
+      return page.evaluate(() => {
+        const w = window as unknown as { frames: number[]; stop: boolean };
+        w.stop = true;
+        return w.frames.slice(2);
+      });
+    };
+    const dragging = (testId: string, dx: number, dy: number) => async (): Promise<void> => {
+      const box = (await page.getByTestId(testId).boundingBox())!;
+      const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+      await page.mouse.move(x, y);
+      await page.mouse.down();
+      for (let i = 1; i <= 120; i++) {
+        await page.mouse.move(x + dx * Math.sin(i / 12), y + dy * Math.sin(i / 12));
+        await page.waitForTimeout(14);
+      }
+      await page.mouse.up();
+    };
+    console.log('Browser (Chromium at 1280x800)');
+    await page.goto(`${app.url}/setup/${itemId('anselm', 1)}`);
+    await page.waitForTimeout(2500);
+    const idle = await frames(() => page.waitForTimeout(2000));
+    report('frame, nothing moving', idle);
+    for (const [name, id, dx, dy] of [['carriage', 'drag-carriage', 0, 90], ['client', 'drag-client', 60, 0], ['client over the plan', 'drag-client-plan', 40, 40]] as const) {
+      const seen = await frames(dragging(id, dx, dy));
+      report(`frame, dragging the ${name}`, seen);
+      console.log(`   over 20 ms: ${seen.filter((f) => f > 20).length} of ${seen.length} frames; ${(median(seen) / median(idle)).toFixed(2)} x an idle frame`);
+    }
+    await page.goto(`${app.url}/set/${itemId('anselm', 0)}`);
+    await page.getByRole('button', { name: 'Start set' }).click();
+    await page.waitForTimeout(1500);
+    const taps = await page.evaluate(async () => {
+      const buttons = [...document.querySelectorAll<HTMLButtonElement>('[data-fault]')];
+      const counts = (): Promise<number> =>
+        new Promise((resolve, reject) => {
+          const open = indexedDB.open('jorvix');
+          open.onerror = () => reject(open.error);
+          open.onsuccess = () => {
+            const get = open.result.transaction('device').objectStore('device').get('seq');
+            get.onsuccess = () => resolve(get.result as number);
+          };
+        });
+      const screen: number[] = [];
+      const disk: number[] = [];
+      for (let i = 0; i < 40; i++) {
+        const button = buttons[i % buttons.length]!;
+        // The pad's mark and the undo's words change in one commit; the words change with every tap.
+        const undo = document.querySelector('[data-testid=undo]')!;
+        const before = undo.textContent;
+        const seq = await counts();
+        const start = performance.now();
+        button.click();
+        await new Promise<void>((done) => {
+          const look = (): void => {
+            if (undo.textContent !== before || performance.now() - start > 5000) done();
+            else requestAnimationFrame(look);
+          };
+          look();
+        });
+        screen.push(performance.now() - start);
+        while ((await counts()) === seq) await new Promise((r) => setTimeout(r, 1));
+        disk.push(performance.now() - start);
+        await new Promise((r) => setTimeout(r, 60));
+      }
+      return { screen, disk };
+    });
+    report('tap on the fault pad to its mark on screen', taps.screen);
+    report('tap to read back from the device’s database', taps.disk);
+  } finally {
+    await browser.close();
+    await app.stop();
+  }
+}

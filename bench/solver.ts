@@ -1,0 +1,43 @@
+import { MOVEMENT_IDS } from '@/core/movement/movement';
+import { allocateSamples } from '@/core/mechanics/line-profile';
+import { totalCost, profileSide } from '@/core/setup/cost';
+import { evaluatePlacement } from '@/core/setup/evaluate';
+import { explain } from '@/core/setup/reasons';
+import { buildProblem } from '@/core/setup/setup-problem';
+import { solveSetup } from '@/core/setup/solve-setup';
+import { searchExhaustively } from '../test/support/exhaustive-grid';
+import { inputOf, problemOf, solved } from '../test/support/fixtures';
+import { line, measure, measureBatch } from './timing';
+
+/** Full solves, as-found evaluations and the exhaustive grid side by side in one run. */
+export function benchSolver(): void {
+  const statures = [1.45, 1.55, 1.65, 1.75, 1.85, 1.95, 2.05];
+  const questions = MOVEMENT_IDS.flatMap((id) => statures.map((h) => [id, h] as const));
+  const problem = problemOf('cable-fly-high-to-low');
+  const out = allocateSamples(41);
+  const place = (i: number) => ({ hole: 1 + (i % 20), standX: (i % 150) / 100, standZ: 0, yawDeg: 0 });
+
+  console.log('Solver (21 questions: 3 movements x 7 statures, 20 holes; medians of separate calls)');
+  const bare = measureBatch(60, 200, (i) => profileSide(problem, 0, place(i), out));
+  const found = measureBatch(60, 50, (i) => explain(problem, evaluatePlacement(problem, place(i))));
+  const grid = measure(3, () => searchExhaustively(problem, 0.01, 0, 1, 0));
+  const both = measure(questions.length * 4, (i) => solveSetup(buildProblem(inputOf(...questions[i % questions.length]!))));
+  const one = measure(questions.length * 4, (i) => solveSetup(buildProblem({ ...inputOf(...questions[i % questions.length]!), side: 'right' })));
+  line('bare evaluation of one side (41 samples)', bare);
+  line('as found, both sides, with reasons', found, { name: 'bare evaluation', t: bare });
+  line('full solve, both arms', both, { name: 'bare evaluation', t: bare });
+  line('full solve, one arm (place and facing too)', one, { name: 'bare evaluation', t: bare });
+  line('exhaustive grid, both arms, 1 cm', grid, { name: 'full solve, both arms', t: both });
+
+  let worst = 0;
+  for (const [id, h] of questions) {
+    const p = problemOf(id, h);
+    worst = Math.max(worst, solved(p).best.cost - searchExhaustively(p, 0.01, 0, 1, 0).cost);
+  }
+  let worstOne = 0;
+  for (const [id, h] of questions.filter((_, i) => i % 3 === 0)) {
+    const p = problemOf(id, h, { side: 'right' });
+    worstOne = Math.max(worstOne, totalCost(p, solved(p).best.placement) - searchExhaustively(p, 0.04, 0.4, 5, 30).cost);
+  }
+  console.log(`cost above the exhaustive grid, worst: both arms ${worst.toFixed(3)} degrees, one arm ${worstOne.toFixed(3)} degrees\n`);
+}

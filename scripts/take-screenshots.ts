@@ -1,0 +1,71 @@
+import { chromium, type Page } from '@playwright/test';
+import { App, itemId } from '../e2e/support/app';
+
+const ARGS = ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage'];
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+interface Shot {
+  readonly name: string;
+  readonly path: string;
+  readonly size?: { readonly width: number; readonly height: number };
+  readonly night?: boolean;
+  readonly act?: (page: Page) => Promise<void>;
+}
+
+async function runSet(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /Start set/ }).click();
+  await page.getByTestId('rep-count').filter({ hasText: '1' }).waitFor();
+  await page.locator('[data-fault="shoulders-roll-forward"]').click();
+  await page.waitForTimeout(3600);
+  await page.locator('[data-fault="lowering-dropped"]').click();
+}
+
+const SHOTS: readonly Shot[] = [
+  { name: 'floor', path: '/' },
+  { name: 'floor-phone', path: '/', size: PHONE },
+  { name: 'client', path: '/clients/wilhelmina' },
+  { name: 'kit', path: '/kit/stations/short-pair' },
+  { name: 'setup', path: `/setup/${itemId('sefina', 0)}` },
+  {
+    name: 'setup-as-found', path: `/setup/${itemId('wilhelmina', 0)}`, night: true,
+    act: async (page) => {
+      for (let i = 0; i < 3; i++) await page.getByTestId('drag-carriage').press('ArrowDown');
+      await page.getByTestId('least-change').waitFor();
+      await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+    },
+  },
+  { name: 'set', path: `/set/${itemId('anselm', 0)}`, act: runSet },
+  {
+    name: 'between-sets', path: `/set/${itemId('anselm', 1)}`,
+    act: async (page) => {
+      await runSet(page);
+      await page.getByRole('button', { name: 'End set' }).click();
+      await page.getByRole('button', { name: 'Keep this' }).click();
+    },
+  },
+  { name: 'set-phone', path: `/set/${itemId('sefina', 1)}`, size: PHONE, act: runSet },
+  { name: 'ledger', path: '/ledger/anselm' },
+];
+
+async function main(): Promise<void> {
+  const app = new App(true);
+  await app.start();
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGS });
+  try {
+    for (const shot of SHOTS) {
+      const page = await browser.newPage({ viewport: shot.size ?? DESK, colorScheme: shot.night ? 'dark' : 'light' });
+      await page.goto(app.url + shot.path);
+      await page.waitForTimeout(1200);
+      await shot.act?.(page);
+      await page.waitForTimeout(500);
+      await page.screenshot({ path: `docs/screenshots/${shot.name}.png` });
+      await page.close();
+      console.log(`docs/screenshots/${shot.name}.png`);
+    }
+  } finally {
+    await browser.close();
+    await app.stop();
+  }
+}
+void main();
