@@ -62,6 +62,17 @@ test('a column that stops low blocks with its limit and the nearest that works',
   await expect(page.getByTestId('plate-hole')).toBeVisible();
 });
 
+test('the solver answers over HTTP as it does on the command line', async ({ request, app }) => {
+  const question = {
+    format: 'jorvix-case/1', client: { statureM: 1.75, massKg: 75 }, attachment: { lengthM: 0.14 }, movement: 'cable-fly-level', side: 'both', loadKg: 15,
+    station: { column: { firstHoleM: 0.25, pitchM: 0.1, holes: 20, numberedFrom: 'bottom', twinSpacingM: 2.4 } },
+  };
+  const good = await request.post(`${app.url}/api/v1/solve`, { data: question });
+  expect([good.status(), (await good.json()).best.hole]).toEqual([200, 12]);
+  const bad = await request.post(`${app.url}/api/v1/solve`, { data: [question, { ...question, loadKg: -1 }] });
+  expect([bad.status(), (await bad.json()).issues]).toEqual([400, [{ path: '1.loadKg', message: 'expected a number from 0 to 500 kg' }]]);
+});
+
 test('from nothing: kit, client and plan through the interface alone', async ({ page, emptyApp }) => {
   await page.goto(emptyApp.url);
   await expect(page.getByText('Nobody is planned for today')).toBeVisible();

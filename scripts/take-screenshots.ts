@@ -41,6 +41,7 @@ const SHOTS: readonly Shot[] = [
     act: async (page) => {
       await runSet(page);
       await page.getByRole('button', { name: 'End set' }).click();
+      for (let i = 0; i < 12; i++) await page.getByRole('button', { name: 'One rep more' }).click();
       await page.getByRole('button', { name: 'Keep this' }).click();
     },
   },
@@ -58,6 +59,7 @@ async function main(): Promise<void> {
       await page.goto(app.url + shot.path);
       await page.waitForTimeout(1200);
       await shot.act?.(page);
+      await page.evaluate(() => window.scrollTo(0, 0));
       await page.waitForTimeout(500);
       await page.screenshot({ path: `docs/screenshots/${shot.name}.png` });
       await page.close();

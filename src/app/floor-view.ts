@@ -15,7 +15,7 @@ function toItem(i: FloorItem): FloorItemView {
     plates: [
       ...(p
         ? [
-            { label: context.item.side === 'both' ? 'Hole, both sides' : `Hole, ${context.item.side}`, value: String(p.hole), big: true },
+            { label: context.item.side === 'both' ? 'Hole, both sides' : `Hole, ${context.item.side}`, value: String(p.hole), big: true, estimated: plates.from === 'solved' && plates.estimated },
             { label: p.standX < 0 ? 'Mark, behind the pulleys' : 'Mark, in front', value: String(Math.abs(cm(p.standX))), unit: 'cm', big: true },
           ]
         : []),

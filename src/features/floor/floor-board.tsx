@@ -77,7 +77,7 @@ function NextItem({ item }: { readonly item: FloorItemView }) {
         {item.plates.map((p) => (
           <div key={p.label} className={styles.plate}>
             <div className={styles.plateLabel}>{p.label}</div>
-            <div className={p.big ? styles.plateValue : styles.plateWords}>
+            <div className={p.big ? styles.plateValue : styles.plateWords} data-estimated={p.estimated || undefined}>
               {p.value}
               {p.unit && <small>{p.unit}</small>}
             </div>

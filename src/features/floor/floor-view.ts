@@ -6,7 +6,7 @@ export interface FloorItemView {
   readonly id: string;
   readonly movement: MovementId;
   readonly station: string;
-  readonly plates: readonly { readonly label: string; readonly value: string; readonly unit?: string; readonly big: boolean }[];
+  readonly plates: readonly { readonly label: string; readonly value: string; readonly unit?: string; readonly big: boolean; readonly estimated?: boolean }[];
   readonly platesNote: string;
   readonly blocked: string | null;
   readonly watch: readonly { readonly fault: FaultCode; readonly text: string }[];

@@ -15,13 +15,15 @@ interface StepperProps {
   readonly less: string;
   readonly more: string;
   readonly testId: string;
+  /** Solved from a body height that was not measured. */
+  readonly estimated?: boolean;
 }
 
-function SteppedPlate({ label, onLess, onMore, children, note, less, more, testId }: StepperProps) {
+function SteppedPlate({ label, onLess, onMore, children, note, less, more, testId, estimated = false }: StepperProps) {
   return (
     <div className={styles.plate}>
       <div className={styles.plateLabel}>{label}</div>
-      <div className={styles.plateValue} data-testid={testId}>
+      <div className={styles.plateValue} data-testid={testId} data-estimated={estimated || undefined}>
         {children}
       </div>
       <div className={styles.plateNote}>{note}</div>
@@ -53,6 +55,7 @@ export function SettingPlates({ context, setup, onMove }: { readonly context: Be
       <SteppedPlate
         label={problem.sides.length === 2 ? 'Hole, both sides' : 'Hole'}
         testId="plate-hole"
+        estimated={problem.input.body.height.shoulderHeight.source !== 'measured'}
         less="Lower hole number"
         more="Higher hole number"
         onLess={() => onMove({ what: 'hole', to: hole - 1 })}

@@ -1,7 +1,6 @@
 'use client';
 import { useElementSize } from '@mantine/hooks';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import type { Placement } from '@/core/setup/setup-problem';
 import { defaultOptions } from '@/core/movement/movement';
@@ -111,11 +110,8 @@ export function SetupBench({ context, input }: { readonly context: BenchContext;
         <SettingPlates context={context} setup={setup} onMove={onMove} />
         <p className={styles.atPlates}>{input.movement.cautions.filter((c) => ['hole', 'handle', 'mark'].includes(CAUTION[c].at)).map((c) => CAUTION[c].text).join(' ')}</p>
         <SidePanel context={context} setup={setup} onSave={save} trouble={trouble} />
-        <VerdictLines setup={setup} />
+        <VerdictLines setup={setup} clientId={client.id} />
         <OptionsBar context={context} setup={setup} />
-        <footer className={styles.foot}>
-          <Link href={`/clients/${client.id}`}>Measure {client.name}</Link>
-        </footer>
       </aside>
     </div>
   );

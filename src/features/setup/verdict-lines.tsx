@@ -1,10 +1,11 @@
 'use client';
+import Link from 'next/link';
 import { CAUTION } from '@/messages/cautions';
 import type { SetupView } from './use-setup';
 import styles from './setup.module.css';
 
 /** Numbers with their reasons, the two next best set-ups, what an estimate could change, and the cautions. */
-export function VerdictLines({ setup }: { readonly setup: SetupView }) {
+export function VerdictLines({ setup, clientId }: { readonly setup: SetupView; readonly clientId: string }) {
   const { verdicts, problem, solution, sensitivity, dispatch, base, placement } = setup;
   const cautionsAt = (places: readonly string[]): string[] => problem.input.movement.cautions.flatMap((c) => (places.includes(CAUTION[c].at) ? [CAUTION[c].text] : []));
   return (
@@ -32,7 +33,8 @@ export function VerdictLines({ setup }: { readonly setup: SetupView }) {
                 ? sensitivity.lower.hole === base.placement.hole && sensitivity.higher.hole === base.placement.hole
                   ? 'same hole.'
                   : `hole ${sensitivity.lower.hole} to ${sensitivity.higher.hole}.`
-                : 'could leave the column’s reach.'}
+                : 'could leave the column’s reach.'}{' '}
+              <Link href={`/clients/${clientId}`}>Measure it</Link>
             </dd>
           </div>
         )}
