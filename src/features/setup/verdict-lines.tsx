@@ -4,6 +4,8 @@ import { CAUTION } from '@/messages/cautions';
 import type { SetupView } from './use-setup';
 import styles from './setup.module.css';
 
+const markText = (standX: number): string => `${Math.abs(Math.round(standX * 100))} cm${standX < 0 ? ' behind' : ''}`;
+
 /** Numbers with their reasons, the two next best set-ups, what an estimate could change, and the cautions. */
 export function VerdictLines({ setup, clientId }: { readonly setup: SetupView; readonly clientId: string }) {
   const { verdicts, problem, solution, sensitivity, dispatch, base, placement } = setup;
@@ -49,7 +51,7 @@ export function VerdictLines({ setup, clientId }: { readonly setup: SetupView; r
               aria-pressed={a.placement.hole === placement.hole && a.placement.standX === placement.standX}
               onClick={() => dispatch({ type: 'placed', placement: a.placement })}
             >
-              <b>Hole {a.placement.hole}</b>, {Math.round(a.placement.standX * 100)} cm
+              <b>Hole {a.placement.hole}</b>, {markText(a.placement.standX)}
               <span>
                 {a.metrics.offPlaneRmsDeg.toFixed(1)}° off, peak {Math.round(a.metrics.peakAt * 100)} %
               </span>
