@@ -1,0 +1,105 @@
+import { expect, itemId, test } from './support/app';
+
+test('by keyboard alone: from the floor through a set to a correction', async ({ page, app }) => {
+  await page.goto(`${app.url}/setup/${itemId('anselm', 1)}`);
+  const press = async (name: string | RegExp, key = 'Enter') => {
+    const button = page.getByRole('button', { name });
+    await button.focus();
+    await page.keyboard.press(key);
+  };
+  const before = Number(await page.getByTestId('plate-hole').textContent());
+  await page.getByTestId('drag-carriage').focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByTestId('plate-hole')).toHaveText(String(before - 1));
+  await press('Higher hole number', 'Space');
+  await expect(page.getByTestId('plate-hole')).toHaveText(String(before));
+  await press('Save as used');
+  await page.getByRole('link', { name: 'To the set' }).focus();
+  await page.keyboard.press('Enter');
+  await press('Start set');
+  await expect(page.getByTestId('rep-count')).toHaveText('1', { timeout: 8000 });
+  await press(/^chin pokes out/);
+  await page.getByRole('radio', { name: 'left' }).focus();
+  await page.keyboard.press('Space');
+  await press(/^shrugs/, 'Space');
+  await expect(page.locator('[data-fault="shrugs"]')).toContainText('left rep 1');
+  await press('Pause');
+  await expect(page.getByText('paused', { exact: true })).toBeVisible();
+  const left = await page.getByText(/s left/).textContent();
+  await page.waitForTimeout(1500);
+  await expect(page.getByText(/s left/)).toHaveText(left!);
+  await press('Go on');
+  await press('End set');
+  await press('Keep this');
+  await expect(page.getByTestId('judged-shrugs')).toContainText('left only');
+  await page.getByTestId('judged-shrugs').getByRole('button', { name: /^Other corrections/ }).focus();
+  await page.keyboard.press('Enter');
+  await press('One step lighter on the stack');
+  await expect(page.getByTestId('given')).toContainText('One step lighter');
+  await expect(page.getByTestId('set-load')).toHaveText('10kg');
+
+  await test.step('a fault missed during the set is told of the whole set, and can be taken back', async () => {
+    await press(/^range shrinks/);
+    await expect(page.locator('[data-fault="range-shrinks"]')).toContainText('whole set');
+    await page.getByTestId('undo').focus();
+    await page.keyboard.press('Enter');
+    await expect(page.locator('[data-fault="range-shrinks"]')).not.toContainText('whole set');
+  });
+});
+
+test('what the server refuses or loses is sent again, once', async ({ page, app }) => {
+  let tries = 0;
+  const bodies: string[][] = [];
+  await page.route('**/api/v1/floor-events', async (route) => {
+    tries += 1;
+    bodies.push((route.request().postDataJSON() as { events: { id: string }[] }).events.map((e) => e.id));
+    // First the answer is lost after the server kept it, then the server is out of order, then all is well.
+    if (tries === 1) {
+      await route.fetch();
+      await route.abort();
+    } else if (tries === 2) await route.fulfill({ status: 503, body: '' });
+    else await route.continue();
+  });
+  await page.goto(`${app.url}/set/${itemId('wilhelmina', 0)}`);
+  await page.getByRole('button', { name: 'Start set' }).click();
+  await page.locator('[data-fault="trunk-turns"]').click();
+  await expect(page.getByTestId('waiting')).toHaveText('all sent', { timeout: 20_000 });
+  expect(tries).toBeGreaterThanOrEqual(3);
+  expect(bodies[1]).toEqual(expect.arrayContaining(bodies[0]!));
+  await page.reload();
+  await expect(page.locator('[data-fault="trunk-turns"]')).toHaveText('trunk turnsrep 1');
+  await page.getByRole('button', { name: 'End set' }).click();
+});
+
+test('options ask new questions: one arm, another peak, another tilt; a next best can be taken', async ({ page, app }) => {
+  await page.goto(`${app.url}/setup/${itemId('anselm', 0)}`);
+  const mark = async () => parseInt((await page.getByTestId('plate-mark').textContent())!, 10);
+  const even = await mark();
+  await page.getByLabel('Hardest').selectOption('lengthened');
+  await expect.poll(mark).toBeGreaterThan(even);
+  await page.getByLabel('Working').selectOption('right');
+  await expect(page.getByText('Hole', { exact: true })).toBeVisible();
+  await page.getByLabel('Hardest').selectOption('even');
+  await page.getByLabel('Working').selectOption('both');
+  await expect.poll(mark).toBe(even);
+  const hole = await page.getByTestId('plate-hole').textContent();
+  await page.getByLabel('Next best set-ups').getByRole('button').first().click();
+  await expect(page.getByTestId('plate-hole')).not.toHaveText(hole!);
+  await page.getByRole('button', { name: 'Put it right' }).click();
+  await expect(page.getByTestId('plate-hole')).toHaveText(hole!);
+});
+
+test('the night sheet is remembered on this device', async ({ page, app }) => {
+  await page.goto(app.url);
+  await page.getByRole('button', { name: 'Change between day and night sheet' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', 'dark');
+  await page.goto(`${app.url}/kit`);
+  await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', 'dark');
+});
+
+test('an address of nothing says so in the house’s words', async ({ page, app }) => {
+  for (const path of ['/setup/nothing', '/set/nothing', '/clients/nothing', '/kit/stations/nothing', '/ledger/nothing']) {
+    await page.goto(app.url + path);
+    await expect(page.getByRole('heading', { name: 'Nothing on this sheet' })).toBeVisible();
+  }
+});

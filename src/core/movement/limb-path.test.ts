@@ -1,0 +1,95 @@
+import { describe, expect, it } from 'vitest';
+import { cross, dot, length, mirrorZ, normalise, subtract } from '@/core/geometry/vector';
+import { toDeg } from '@/core/units/angle';
+import { bodyOf } from '../../../test/support/fixtures';
+import { poseMovement, SAMPLES } from './limb-path';
+import { MOVEMENT_BOOK } from './movement-book';
+import { defaultOptions, MOVEMENT_IDS } from './movement';
+
+const STATURES = [1.45, 1.75, 2.05];
+const CASES = MOVEMENT_IDS.flatMap((id) => STATURES.map((h) => [id, h] as const));
+
+describe.each(CASES)('%s at %d m', (id, statureM) => {
+  const body = bodyOf(statureM);
+  const movement = MOVEMENT_BOOK[id];
+  const { arms } = poseMovement(body, movement, defaultOptions(movement), {});
+
+  it('keeps arm lengths at every sample', () => {
+    for (const arm of Object.values(arms)) {
+      expect(arm.grip).toHaveLength(SAMPLES);
+      for (let i = 0; i < SAMPLES; i++) {
+        expect(length(subtract(arm.elbow[i]!, arm.shoulder))).toBeCloseTo(body.length.upperArm.m, 9);
+        expect(length(subtract(arm.wrist[i]!, arm.elbow[i]!))).toBeCloseTo(body.length.forearm.m, 9);
+        expect(length(subtract(arm.grip[i]!, arm.wrist[i]!))).toBeCloseTo(body.length.hand.m / 2, 9);
+      }
+    }
+  });
+  it('stays in its sweep, whose normal points up', () => {
+    for (const arm of Object.values(arms)) {
+      expect(arm.sweepUp[1]).toBeGreaterThan(0);
+      for (let i = 0; i < SAMPLES; i += 8) {
+        expect(dot(subtract(arm.grip[i]!, arm.shoulder), arm.sweepUp)).toBeCloseTo(0, 9);
+        expect(dot(subtract(arm.elbow[i]!, arm.shoulder), arm.sweepUp)).toBeCloseTo(0, 9);
+      }
+    }
+  });
+  it('mirrors left and right', () => {
+    for (let i = 0; i < SAMPLES; i += 8) expect(length(subtract(mirrorZ(arms.left.grip[i]!), arms.right.grip[i]!))).toBeLessThan(1e-9);
+  });
+  it('ends with the hands the asked gap apart, in front', () => {
+    const [l, r] = [arms.left.grip[SAMPLES - 1]!, arms.right.grip[SAMPLES - 1]!];
+    expect(length(subtract(l, r))).toBeCloseTo(movement.path.finishGapM, 6);
+    expect(r[0]).toBeGreaterThan(arms.right.shoulder[0] + 0.2);
+  });
+  it('bends the elbow in the stretch and nearly straightens it at the finish', () => {
+    const bend = (i: number): number => {
+      const upper = normalise(subtract(arms.right.elbow[i]!, arms.right.shoulder));
+      const lower = normalise(subtract(arms.right.wrist[i]!, arms.right.elbow[i]!));
+      return toDeg(Math.acos(dot(upper, lower)));
+    };
+    expect(bend(0)).toBeCloseTo(30, 6);
+    expect(bend(SAMPLES - 1)).toBeCloseTo(10, 6);
+  });
+  it('turns about its action axis: the hand moves the way the axis says', () => {
+    for (const arm of Object.values(arms)) {
+      const r = subtract(arm.grip[20]!, arm.shoulder);
+      const velocity = subtract(arm.grip[21]!, arm.grip[19]!);
+      expect(dot(cross(arm.actionAxis, r), velocity)).toBeGreaterThan(0);
+    }
+  });
+});
+
+describe('active range cuts the sweep', () => {
+  const movement = MOVEMENT_BOOK['cable-fly-level'];
+  const pose = (range: Parameters<typeof poseMovement>[3]) => poseMovement(bodyOf(1.75), movement, defaultOptions(movement), range).arms;
+  it.each([
+    [undefined, -10, 'movement'],
+    [25, -10, 'movement'],
+    [10, -10, 'movement'],
+    [4, -4, 'active-range'],
+    [0, 0, 'active-range'],
+  ] as const)('measured %s degrees behind: starts at %d, set by the %s', (measured, start, from) => {
+    const { right, left } = pose(measured === undefined ? {} : { right: { 'shoulder.horizontalAbduction': measured } });
+    expect(right.startDeg).toBeCloseTo(start, 9);
+    expect(right.startFrom).toBe(from);
+    expect(left.startDeg).toBeCloseTo(-10, 9);
+  });
+  it('stops short of the hands when the arm does not come across', () => {
+    const { left } = pose({ left: { 'shoulder.horizontalAdduction': 70 } });
+    expect(left.finishDeg).toBeCloseTo(70, 9);
+    expect(left.finishFrom).toBe('active-range');
+  });
+});
+
+describe('tilt', () => {
+  const movement = MOVEMENT_BOOK['cable-fly-high-to-low'];
+  it.each([
+    [30, 60],
+    [45, 45],
+    [60, 30],
+  ])('%d degrees down ends with the arm about %d degrees from hanging', (tiltDeg, elevation) => {
+    const { arms } = poseMovement(bodyOf(1.75), movement, { ...defaultOptions(movement), tiltDeg }, {});
+    const r = normalise(subtract(arms.right.grip[SAMPLES - 1]!, arms.right.shoulder));
+    expect(Math.abs(toDeg(Math.acos(-r[1])) - elevation)).toBeLessThan(6);
+  });
+});

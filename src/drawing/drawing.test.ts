@@ -1,0 +1,136 @@
+import { describe, expect, it } from 'vitest';
+import { toFloor } from '@/core/geometry/rotation';
+import { MOVEMENT_IDS } from '@/core/movement/movement';
+import { pulleyInFloor } from '@/core/setup/setup-problem';
+import { bodyOf, COLUMN, problemOf, solved } from '../../test/support/fixtures';
+import { capsulePath } from './capsule';
+import { buildSetupScene, windowFor } from './setup-scene';
+import { buildStandingFigure } from './standing-figure';
+import { px } from './svg-number';
+import { elevationView, MARGIN, planView } from './view';
+
+const numbers = (d: string): number[] => [...d.matchAll(/-?\d+(\.\d+)?/g)].map((m) => Number(m[0]));
+
+describe('one rounding', () => {
+  it.each([
+    [1.23456, 1.23],
+    [-0.0001, 0],
+    [99.995, 100],
+  ])('%d', (x, y) => expect(Object.is(px(x), y)).toBe(true));
+});
+
+describe('tapered capsule', () => {
+  const a = { u: 0, v: 0 };
+  it('of equal radii is a stadium: straight sides a radius away from the axis', () => {
+    const d = capsulePath({ a, b: { u: 100, v: 0 }, ra: 10, rb: 10 });
+    expect(d).toBe('M0 10A10 10 0 0 1 0 -10L100 -10A10 10 0 0 1 100 10Z');
+  });
+  it('tapers along the outer tangents', () => {
+    const d = capsulePath({ a, b: { u: 100, v: 0 }, ra: 20, rb: 10 });
+    const [x, y] = numbers(d);
+    expect(Math.hypot(x!, y!)).toBeCloseTo(20, 1);
+    expect(x!).toBeCloseTo(20 * 0.1, 1);
+  });
+  it('is the bigger circle when one lies inside the other', () => {
+    expect(capsulePath({ a, b: { u: 3, v: 0 }, ra: 20, rb: 5 })).toContain('a20 20');
+    expect(capsulePath({ a, b: { u: 0, v: 3 }, ra: 5, rb: 20 })).toContain('a20 20');
+  });
+  it('never gives a number that is none', () => {
+    for (const [ra, rb, u] of [[10, 10, 0], [5, 10, 5], [0.1, 8, 300]] as const) expect(capsulePath({ a, b: { u, v: 0 }, ra, rb })).not.toContain('NaN');
+  });
+});
+
+describe('views are to one scale and go back', () => {
+  const problem = problemOf('cable-fly-level');
+  const w = windowFor(problem);
+  const views = [elevationView(w, 160), planView(w, 160)];
+  it.each(views)('$kind', (view) => {
+    const p = [0.42, 1.1, -0.3] as const;
+    const { u, v } = view.project(p);
+    expect(view.toX(u)).toBeCloseTo(p[0], 9);
+    expect(view.toOther(v)).toBeCloseTo(view.kind === 'plan' ? p[2] : p[1], 9);
+    const right = view.project([1.42, 1.1, -0.3]);
+    expect(right.u - u).toBeCloseTo(160, 9);
+  });
+  it('share the floor ruler: a distance stands at the same place in both', () => {
+    expect(views[0]!.project([0.5, 0, 0]).u).toBe(views[1]!.project([0.5, 0, 0]).u);
+  });
+  it('put the client’s right below and height above', () => {
+    expect(views[1]!.project([0, 0, 1]).v).toBeGreaterThan(views[1]!.project([0, 0, -1]).v);
+    expect(views[0]!.project([0, 2, 0]).v).toBeLessThan(views[0]!.project([0, 1, 0]).v);
+  });
+});
+
+describe.each(MOVEMENT_IDS.flatMap((id) => [1.45, 1.75, 2.05].map((h) => [id, h] as const)))('scene of %s at %d m', (id, statureM) => {
+  const problem = problemOf(id, statureM);
+  const { placement } = solved(problem).best;
+  const w = windowFor(problem);
+  const views = [elevationView(w, 150), planView(w, 150)] as const;
+  it('draws hand and pulley where core has them', () => {
+    for (const view of views) {
+      const scene = buildSetupScene(problem, placement, view);
+      for (const cable of scene.cables) {
+        const grip = toFloor(problem.posed.arms[cable.side].grip[40]!, { x: placement.standX, z: placement.standZ, yawRad: 0 });
+        expect(cable.to).toEqual(view.project(grip));
+        expect(cable.from).toEqual(view.project(pulleyInFloor(COLUMN, placement.hole, cable.side)));
+      }
+    }
+  });
+  it('keeps the whole figure and the column inside the window', () => {
+    for (const view of views) {
+      const scene = buildSetupScene(problem, placement, view);
+      const dots = [...scene.cables.flatMap((c) => [c.from, c.to, c.shoulder]), scene.mark];
+      for (const { u, v } of dots) {
+        expect(u).toBeGreaterThan(0);
+        expect(u).toBeLessThan(view.width);
+        expect(v).toBeGreaterThan(0);
+        expect(v).toBeLessThan(view.height);
+      }
+    }
+  });
+  it('shows the solved line: seen from the side the cable passes near the shoulder', () => {
+    const [cable] = buildSetupScene(problem, placement, views[0]).cables.slice(-1);
+    const { from, to, shoulder } = cable!;
+    const len = Math.hypot(to.u - from.u, to.v - from.v);
+    const off = Math.abs((to.u - from.u) * (shoulder.v - from.v) - (to.v - from.v) * (shoulder.u - from.u)) / len;
+    // The low fly's sweep is rolled 30 degrees, so from the side its cable runs well in front of the shoulder.
+    expect(off / 150).toBeLessThan(id === 'cable-fly-low-to-high' ? 0.35 : 0.08);
+  });
+  it('gives no number that is none', () => {
+    for (const view of views) {
+      const scene = buildSetupScene(problem, placement, view);
+      const paths = [...scene.body, ...scene.arms, ...scene.ghosts].flatMap((s) => s.paths);
+      expect([...paths, ...scene.handPaths].filter((d) => /NaN|Infinity|undefined/.test(d))).toEqual([]);
+    }
+  });
+});
+
+describe('only working arms are drawn', () => {
+  it.each([
+    ['both', 2],
+    ['left', 1],
+    ['right', 1],
+  ] as const)('%s', (side, arms) => {
+    const problem = problemOf('cable-fly-level', 1.75, { side });
+    const scene = buildSetupScene(problem, { hole: 12, standX: 0.3, standZ: 0, yawDeg: 0 }, planView(windowFor(problem), 100));
+    expect([scene.arms.length, scene.cables.length, scene.ghosts.length]).toEqual([arms, arms, arms * 4]);
+  });
+});
+
+describe('standing figure', () => {
+  it.each([1.2, 1.52, 1.98, 2.3])('%d m: to scale, labels apart', (statureM) => {
+    const figure = buildStandingFigure(bodyOf(statureM), Math.max(2.05, statureM), 640, 470);
+    const scale = (figure.floorV - figure.crownV) / statureM;
+    for (const line of figure.lines) expect((figure.floorV - line.v) / scale).toBeCloseTo(line.cm / 100, 2);
+    for (const column of ['left', 'right']) {
+      const labels = figure.lines.filter((l) => l.column === column).map((l) => l.labelV);
+      for (let i = 1; i < labels.length; i++) expect(labels[i]! - labels[i - 1]!).toBeGreaterThanOrEqual(20 - 1e-9);
+    }
+    expect(figure.crownV).toBeGreaterThan(MARGIN.top - 10);
+  });
+  it('knows measured from estimated', () => {
+    const figure = buildStandingFigure(bodyOf(1.75, { measuredM: { shoulderHeight: 1.44 } }), 2.05, 640, 470);
+    const source = Object.fromEntries(figure.lines.map((l) => [l.name, l.source]));
+    expect(source).toMatchObject({ shoulderHeight: 'measured', elbowHeight: 'derived', kneeHeight: 'derived' });
+  });
+});

@@ -1,0 +1,97 @@
+import { describe, expect, it } from 'vitest';
+import { CORRECTION_CODES, CORRECTION_KIND, FAULT_BOOK } from '@/core/fault/fault-book';
+import { FAULT_CODES } from '@/core/movement/fault-code';
+import { MOVEMENT_IDS, PEAK_WISHES } from '@/core/movement/movement';
+import { MOVEMENT_BOOK } from '@/core/movement/movement-book';
+import { MEASURE_NAMES } from '@/core/body/segment-ratios';
+import { CAUTION, PAIN_ADVICE } from './cautions';
+import { CORRECTION_TEXT, FAULT_TEXT, repText } from './faults';
+import { MEASURE_LABEL } from './measures';
+import { MOVEMENT_CUE, MOVEMENT_NAME, PEAK_NAME, REGION_NAME } from './movements';
+import { heightByEye, limitText, lookAlongText, toVerdict, whereInRange } from './reasons';
+
+const alike = (texts: readonly string[]): string[] => texts.filter((t, i) => texts.indexOf(t) !== i);
+
+describe('every code has its words, and no two the same', () => {
+  it('faults: a pad label that fits a line or two, what is seen, and a cue of one breath', () => {
+    for (const f of FAULT_CODES) {
+      expect(FAULT_TEXT[f].pad.length).toBeLessThanOrEqual(19);
+      expect(FAULT_TEXT[f].seen.length).toBeGreaterThan(10);
+      expect(FAULT_TEXT[f].cue.split(' ').length).toBeLessThanOrEqual(9);
+    }
+    expect(alike(FAULT_CODES.map((f) => FAULT_TEXT[f].pad))).toEqual([]);
+    expect(alike([...FAULT_CODES.map((f) => FAULT_TEXT[f].cue), ...MOVEMENT_IDS.map((m) => MOVEMENT_CUE[m][0])])).toEqual([]);
+  });
+  it('corrections: cues say that they are cues', () => {
+    expect(alike(CORRECTION_CODES.map((c) => CORRECTION_TEXT[c]))).toEqual([]);
+    for (const c of CORRECTION_CODES) expect(CORRECTION_TEXT[c].startsWith('Cue:')).toBe(CORRECTION_KIND[c] === 'cue');
+  });
+  it('movements, regions, wishes and measures', () => {
+    expect(alike(MOVEMENT_IDS.map((m) => MOVEMENT_NAME[m]))).toEqual([]);
+    for (const m of MOVEMENT_IDS) expect(REGION_NAME[MOVEMENT_BOOK[m].target]).toBeTruthy();
+    for (const p of PEAK_WISHES) expect(PEAK_NAME[p]).toBeTruthy();
+    expect(alike(MEASURE_NAMES.map((n) => MEASURE_LABEL[n]))).toEqual([]);
+  });
+  it('every correction of every fault exists, and joint faults can be referred or eased', () => {
+    for (const f of FAULT_CODES) {
+      expect(FAULT_BOOK[f].corrections.length).toBeGreaterThan(0);
+      if (FAULT_BOOK[f].joint) expect(FAULT_BOOK[f].corrections.some((c) => c === 'refer' || c === 'one-step-lighter')).toBe(true);
+    }
+  });
+});
+
+describe('safety', () => {
+  it('each movement carries the stop signs and the pins, each beside a setting', () => {
+    for (const m of Object.values(MOVEMENT_BOOK)) {
+      expect(m.cautions).toContain('stop-signs');
+      expect(m.cautions).toContain('carriage-pin');
+      for (const c of m.cautions) expect(['hole', 'mark', 'handle', 'range', 'set']).toContain(CAUTION[c].at);
+    }
+  });
+  it('defers to procedure and licensed practice, and names no diagnosis', () => {
+    const all = [...Object.values(CAUTION).map((c) => c.text), ...PAIN_ADVICE].join(' ');
+    for (const word of ['procedure', 'physician or physiotherapist', 'chest pain', 'dizziness', 'numbness']) expect(all).toContain(word);
+    expect(all).not.toMatch(/tendin|bursit|impinge|tear|sprain|strain|arthr/i);
+  });
+});
+
+describe('sentences', () => {
+  it.each([
+    [0, 'in the stretch'],
+    [0.12, 'in the stretch'],
+    [0.3, 'nearer the stretch'],
+    [0.5, 'half way'],
+    [0.75, 'nearer the finish'],
+    [1, 'at the finish'],
+  ])('%d of the range', (at, words) => expect(whereInRange(at)).toBe(words));
+  it.each([
+    ['stature', 0.4, 'The pulleys sit about 40 cm above the client’s top of the head.'],
+    ['shoulderHeight', 0.01, 'The pulleys sit level with the client’s shoulder.'],
+    ['hipHeight', -0.12, 'The pulleys sit about 12 cm below the client’s hip.'],
+  ] as const)('%s %d', (landmark, m, words) => expect(heightByEye(landmark, m)).toBe(words));
+  it.each([
+    [[3, 1, 3], 'rep 1, 3'],
+    [[0], 'whole set'],
+    [[0, 5], 'rep 5, whole set'],
+  ])('reps %j', (reps, words) => expect(repText(reps)).toBe(words));
+  it('the eye goes where the sweep is seen edge on', () => {
+    expect(lookAlongText('both', 98)).toContain('a little above');
+    expect(lookAlongText('right', 90)).toContain('level with');
+    expect(lookAlongText('left', 60)).toContain('Crouching');
+  });
+  it.each([
+    [{ limit: 'clearance', need: 0.05, have: 0.02 }, '2 cm of cable out, 5 cm needed'],
+    [{ limit: 'travel', need: 1.62, have: 1.2 }, '162 cm needed at the longest, 120 cm on the column'],
+    [{ limit: 'room', need: 2.3, have: 2 }, '230 cm from the pulleys, the limit is 200 cm'],
+    [{ limit: 'line', need: 8, have: 12.3 }, '12° off at best'],
+    [{ limit: 'range', need: 40, have: 31 }, 'leaves a sweep of 31°'],
+    [{ limit: 'rest', need: 0.25, have: 0.4 }, 'rest for 40 % of the range'],
+  ] as const)('%j', (violation, words) => expect(limitText(violation)).toContain(words));
+  it('verdicts read figure first', () => {
+    expect(toVerdict({ code: 'line', rmsDeg: 0.31, finishDeg: 0.1, pickedUpBy: null, twoLower: { deg: -4, by: 'front-deltoid' }, twoHigher: null })).toMatchObject({ figure: '0.3°', text: expect.stringContaining('front shoulder (4.0°)') });
+    expect(toVerdict({ code: 'line', rmsDeg: 9, finishDeg: 7, pickedUpBy: 'lats', twoLower: null, twoHigher: null }).text).toContain('pulls the arm up by 7.0°, and the lats');
+    expect(toVerdict({ code: 'clearance', cableM: 0.01, needM: 0.05 }).text).toContain('sets down');
+    expect(toVerdict({ code: 'rest-zone', share: 0.001, finishShare: 0.5, helps: false }).figure).toBe('none');
+    expect(toVerdict({ code: 'peak', at: 0.12, momentNm: 97.4, rightAngleAt: 0.1, stepForwardAt: 0.05 })).toMatchObject({ figure: '12 %', text: expect.stringContaining('97 Nm') });
+  });
+});

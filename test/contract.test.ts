@@ -1,0 +1,95 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { z } from 'zod';
+import { FLOOR_EVENT_KINDS, type FloorEvent } from '@/core/fault/floor-event';
+import { caseSchema, toOptions } from '@/contract/case';
+import { answerSchema } from '@/contract/answer';
+import { deliverySchema, floorEventSchema } from '@/contract/floor-event';
+import { toFieldIssues } from '@/contract/field';
+import { planFormSchema } from '@/contract/plan-form';
+import { POST as solve } from '@/app/api/v1/solve/route';
+
+const BASE = { id: 'e1', deviceId: 'd', seq: 1, atMs: 1_764_000_000_000, clientId: 'c', itemId: 'i', movement: 'cable-fly-level' };
+const PLACEMENT = { hole: 3, standX: 0.2, standZ: 0, yawDeg: 0 };
+const ONE_OF_EACH: Record<FloorEvent['kind'], object> = {
+  'setup-saved': { placement: PLACEMENT, solved: null, off: false, stationId: 's', attachmentId: 'a', side: 'both', options: { peak: 'even', tiltDeg: 0, frontFoot: 'left' } },
+  'set-started': { setId: 's', setNo: 1, loadG: 5000, targetReps: 12, tempo: '3-1-2-1' },
+  rep: { setId: 's', rep: 1 },
+  fault: { setId: 's', rep: 2, fault: 'shrugs', side: 'left', severity: 2 },
+  undo: { eventId: 'e0' },
+  'set-ended': { setId: 's', reps: 11 },
+  'set-confirmed': { setId: 's', loadG: 7500, reps: 12 },
+  pain: { setId: null, rep: 0 },
+  'pain-note': { painId: 'p', note: 'front of the shoulder' },
+  correction: { setId: 's', fault: 'shrugs', correction: 'blades-down', cause: 'cue' },
+  outcome: { correctionId: 'k', setId: 's', outcome: 'partly' },
+};
+
+describe('floor events at the border', () => {
+  it.each(FLOOR_EVENT_KINDS)('%s passes unchanged, and no other key with it', (kind) => {
+    const event = { ...BASE, kind, ...ONE_OF_EACH[kind] };
+    expect(floorEventSchema.parse(event)).toEqual(event);
+    expect(floorEventSchema.safeParse({ ...event, extra: 1 }).success).toBe(false);
+  });
+  it.each([
+    ['id', ''],
+    ['id', 'a b'],
+    ['id', 'x'.repeat(65)],
+    ['seq', -1],
+    ['atMs', 0],
+    ['movement', 'swim'],
+    ['kind', 'delete'],
+  ])('%s = %j is refused', (key, value) => expect(floorEventSchema.safeParse({ ...BASE, kind: 'rep', setId: 's', rep: 1, [key]: value }).success).toBe(false));
+  it.each([
+    ['fault', { rep: -1 }],
+    ['fault', { severity: 4 }],
+    ['fault', { side: 'up' }],
+    ['set-started', { loadG: -1 }],
+    ['set-started', { loadG: 2.5 }],
+    ['setup-saved', { placement: { ...PLACEMENT, hole: 0 } }],
+    ['outcome', { outcome: 'maybe' }],
+  ] as const)('%s with %j is refused', (kind, change) => expect(floorEventSchema.safeParse({ ...BASE, kind, ...ONE_OF_EACH[kind], ...change }).success).toBe(false));
+  it('a delivery has one to 200 events', () => {
+    const event = { ...BASE, kind: 'rep', setId: 's', rep: 1 };
+    expect(deliverySchema.safeParse({ events: [] }).success).toBe(false);
+    expect(deliverySchema.safeParse({ events: Array(201).fill(event) }).success).toBe(false);
+    expect(deliverySchema.safeParse({ events: [event] }).success).toBe(true);
+  });
+});
+
+describe('whatever comes in, a border answers and never throws', () => {
+  it.each([
+    ['case', caseSchema],
+    ['event', floorEventSchema],
+    ['plan', planFormSchema],
+  ] as [string, z.ZodType][])('%s', (_, schema) => {
+    fc.assert(
+      fc.property(fc.anything(), (value) => {
+        const parsed = schema.safeParse(value);
+        return parsed.success || toFieldIssues(parsed.error).every((i) => typeof i.message === 'string' && i.message.length > 0);
+      }),
+      { numRuns: 200, seed: 5 },
+    );
+  });
+});
+
+describe('the format describes itself', () => {
+  it('as JSON Schema for cases and answers', () => {
+    const input = z.toJSONSchema(caseSchema, { io: 'input' }) as { required: string[] };
+    expect(input.required).toEqual(expect.arrayContaining(['format', 'client', 'station', 'attachment', 'movement', 'side', 'loadKg']));
+    expect(input.required).not.toContain('given');
+    expect(JSON.stringify(z.toJSONSchema(answerSchema))).toContain('offPlaneRmsDeg');
+  });
+  it('fills a movement’s own options in', () => {
+    expect(toOptions({ movement: 'cable-fly-low-to-high', options: { peak: 'mid' } })).toEqual({ peak: 'mid', tiltDeg: -20, frontFoot: 'left' });
+  });
+});
+
+describe('POST /api/v1/solve', () => {
+  const post = (body: string) => solve(new Request('http://localhost/api/v1/solve', { method: 'POST', body }));
+  it.each([['not json'], ['null'], ['{}'], ['[{}]']])('%s is told what is wrong', async (body) => {
+    const reply = await post(body);
+    expect(reply.status).toBe(400);
+    expect((await reply.json()).issues.length).toBeGreaterThan(0);
+  });
+});

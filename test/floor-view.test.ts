@@ -1,0 +1,137 @@
+import { describe, expect, it } from 'vitest';
+import type { FloorEvent } from '@/core/fault/floor-event';
+import { openDb, type Db } from '@/data/open-db';
+import { saveStation, findStation } from '@/data/queries/stations';
+import { toFloorView } from '@/app/floor-view';
+import { toLedgerView } from '@/app/ledger-view';
+import { dayOf, loadFloor } from '@/server/floor';
+import { loadItem } from '@/server/item-context';
+import { loadLedger } from '@/server/ledger';
+import { recordEvents } from '@/server/record-events';
+import { loadSet } from '@/server/set-context';
+import { loadDemoWorld } from '../demo/world';
+
+const NOW = new Date('2026-11-24T09:20:00').getTime();
+const DAY = '2026-11-24';
+
+function world(): Db {
+  const db = openDb(':memory:');
+  loadDemoWorld(db, NOW);
+  return db;
+}
+
+let n = 0;
+function tap(db: Db, client: string, index: number, ...bodies: object[]): void {
+  const events = bodies.map((body) => {
+    n += 1;
+    const item = loadItem(db, `${client}-${DAY}-${index}`)!.item;
+    return { id: `v${n}`, deviceId: 'd', seq: n, atMs: NOW + n * 1000, clientId: client, itemId: item.id, movement: item.movement, ...body } as FloorEvent;
+  });
+  const result = recordEvents(db, { events }, NOW);
+  if (!result.ok) throw new Error(JSON.stringify(result.issues));
+}
+const started = (setId: string, setNo: number) => ({ kind: 'set-started', setId, setNo, loadG: 7500, targetReps: 12, tempo: '3-1-2-1' });
+const ended = (setId: string) => ({ kind: 'set-ended', setId, reps: 12 });
+const view = (db: Db, nowMs = NOW) => toFloorView(loadFloor(db, nowMs), nowMs);
+
+describe('who is next', () => {
+  it('the first session that is not over', () => {
+    expect(view(world()).nextId).toBe(`sefina-${DAY}`);
+    expect(view(world(), NOW + 1.2 * 3_600_000).nextId).toBe(`anselm-${DAY}`);
+  });
+  it('stays with a client whose set is open, whatever the clock says', () => {
+    const db = world();
+    tap(db, 'sefina', 0, started('a', 1));
+    const late = view(db, NOW + 3 * 3_600_000);
+    expect(late.nextId).toBe(`sefina-${DAY}`);
+    expect(late.sessions[0]!.items[0]!.state).toBe('under-way');
+  });
+  it('moves on when every movement is done or stopped', () => {
+    const db = world();
+    for (const [i, id] of ['a', 'b', 'c'].entries()) tap(db, 'sefina', 0, started(id, i + 1), ended(id));
+    tap(db, 'sefina', 1, { kind: 'pain', setId: null, rep: 0 });
+    const [sefina] = view(db).sessions;
+    expect(sefina!.items.map((i) => i.state)).toEqual(['done', 'stopped']);
+    expect(sefina!.done).toBe(true);
+    expect(view(db).nextId).toBe(`anselm-${DAY}`);
+  });
+  it('a day is midnight to midnight', () => {
+    const { fromMs, toMs } = dayOf(NOW);
+    expect([new Date(fromMs).getHours(), new Date(toMs).getHours()]).toEqual([0, 0]);
+    expect(view(world(), NOW + 86_400_000).sessions).toEqual([]);
+    expect(view(world(), NOW + 86_400_000).nextId).toBeNull();
+  });
+});
+
+describe('plates on the floor', () => {
+  const platesOf = (db: Db) => view(db).sessions[0]!.items[0]!;
+  it('are solved, named and dashed only while the shoulder is estimated', () => {
+    const db = world();
+    const [sefina, anselm] = view(db).sessions;
+    expect(sefina!.items[0]!.platesNote).toBe('solved from measured shoulder height');
+    expect(anselm!.items[0]!.plates[0]).toMatchObject({ label: 'Hole, both sides', estimated: true });
+    expect(sefina!.items[0]!.plates.map((p) => p.label)).toEqual(['Hole, both sides', 'Mark, in front', 'Stack, each side', 'Handle']);
+  });
+  it('become what was saved, and say what changed since last time', () => {
+    const db = world();
+    const placement = { hole: 12, standX: -0.1, standZ: 0, yawDeg: 0 };
+    tap(db, 'sefina', 0, { kind: 'setup-saved', placement, solved: null, off: true, stationId: 'long-pair', attachmentId: 'd-handle', side: 'both', options: { peak: 'even', tiltDeg: 55, frontFoot: 'left' } });
+    const item = platesOf(db);
+    expect(item.plates.slice(0, 2)).toMatchObject([{ value: '12' }, { label: 'Mark, behind the pulleys', value: '10' }]);
+    expect(item.since).toMatch(/^last time hole \d+, \d+ cm$/);
+  });
+  it('a station that cannot serve is told instead of drawn', () => {
+    const db = world();
+    const station = findStation(db, 'long-pair')!;
+    saveStation(db, { ...station, column: { ...station.column, travelM: 0.5 } });
+    const item = platesOf(db);
+    expect(item.blocked).toContain('The cable is too short');
+    expect(item.plates.map((p) => p.label)).toEqual(['Stack, each side', 'Handle']);
+    expect(loadSet(db, `sefina-${DAY}-0`)).toMatchObject({ plates: { from: 'blocked' }, tension: null });
+  });
+  it('the watch list comes from the ledger, two at most', () => {
+    expect(view(world()).sessions[0]!.items[0]!.watch.map((w) => w.fault)).toEqual(['shrugs', 'line-off-arm']);
+  });
+});
+
+describe('the live set’s context', () => {
+  it('knows where the rep is loaded', () => {
+    expect(loadSet(world(), `sefina-${DAY}-0`)!.tension).toEqual({ tensionShare: 1, stretchLoaded: true, finishLoaded: true });
+  });
+  it('there is none for a movement nobody planned', () => {
+    expect(loadSet(world(), 'nothing')).toBeNull();
+    expect(loadItem(world(), 'nothing')).toBeNull();
+  });
+  it('another station of the gym can be asked for; an unknown one falls back to the plan', () => {
+    const db = world();
+    expect(loadItem(db, `sefina-${DAY}-0`, 'short-pair')!.station.id).toBe('short-pair');
+    expect(loadItem(db, `sefina-${DAY}-0`, 'nowhere')!.station.id).toBe('long-pair');
+  });
+});
+
+describe('the ledger in words', () => {
+  const db = world();
+  const [ledger] = toLedgerView(loadLedger(db, 'sefina'));
+  it('has a cell for every set of every fault', () => {
+    const sets = ledger!.sessions.flatMap((s) => s.sets);
+    expect(sets.map((s) => s.setNo)).toEqual([1, 2, 3, 1, 2, 3]);
+    for (const f of ledger!.faults) expect(f.cells).toHaveLength(sets.length);
+  });
+  it('shows reps, corrections and how they fared', () => {
+    const line = ledger!.faults.find((f) => f.fault === 'line-off-arm')!;
+    expect(line.cells[0]).toEqual({ reps: [2, 6, 9], side: null, correction: { code: 'solved-hole', outcome: 'held' } });
+    expect(line.summary).toBe('1 of 6 sets, 5 since');
+    expect(ledger!.corrections.map((c) => [c.code, c.outcome])).toEqual([['solved-hole', 'held'], ['one-step-lighter', 'partly'], ['straighten-at-finish', 'held']]);
+  });
+  it('tells a set-up that was off', () => {
+    const [first, second] = ledger!.sessions[0]!.sets;
+    expect([first!.setupOff, second!.setupOff]).toEqual([true, false]);
+  });
+  it('keeps what the client said when it hurt', () => {
+    tap(db, 'sefina', 1, { kind: 'pain', setId: null, rep: 3 });
+    tap(db, 'sefina', 1, { kind: 'pain-note', painId: `v${n}`, note: 'left elbow' });
+    const low = toLedgerView(loadLedger(db, 'sefina')).find((m) => m.movement === 'cable-fly-low-to-high')!;
+    expect(low.sessions[0]!.pains).toMatchObject([{ rep: 3, note: 'left elbow' }]);
+  });
+  it('is empty for a client with no records', () => expect(toLedgerView(loadLedger(db, 'nobody'))).toEqual([]));
+});
