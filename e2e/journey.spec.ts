@@ -112,6 +112,7 @@ test('set up, drag, save, two faults, correct, next set, ledger, and a killed se
 test('taps without network are kept, counted, and sent when it returns', async ({ page, context, app }) => {
   await page.goto(`${app.url}/set/${itemId('anselm', 0)}`);
   await page.getByRole('button', { name: 'Start set' }).click();
+  await expect(page.getByTestId('phase')).toHaveText('get set');
   await expect(page.getByTestId('waiting')).toHaveText('all sent');
   await context.setOffline(true);
   await page.locator('[data-fault="shrugs"]').click();
@@ -139,6 +140,7 @@ test('a stop for pain ends the movement for today, keeps the note, and the floor
   await expect(page.getByText('Put the handles down')).toBeVisible();
   await page.getByLabel('What the client says').fill('front of the right shoulder, in the stretch');
   await page.getByRole('button', { name: 'Keep the note' }).click();
+  await expect(page.getByRole('button', { name: 'Note kept' })).toBeVisible();
   await expect(page.getByTestId('waiting')).toHaveText('all sent');
   await page.goto(url);
   await expect(page.getByText('This movement is over for today')).toBeVisible();
