@@ -1,5 +1,6 @@
 'use client';
 import { NativeSelect } from '@mantine/core';
+import { useMounted } from '@mantine/hooks';
 import { useRouter } from 'next/navigation';
 import { FRONT_FEET, PEAK_WISHES, type PeakWish } from '@/core/movement/movement';
 import type { WorkingSide } from '@/core/setup/setup-problem';
@@ -13,13 +14,15 @@ const SIDE_NAME: Readonly<Record<WorkingSide, string>> = { both: 'both arms', le
 /** The questions a set-up answers: which station, which arms, where it should be hardest, how the sweep is tilted. */
 export function OptionsBar({ context, setup }: { readonly context: BenchContext; readonly setup: SetupView }) {
   const router = useRouter();
+  // A choice made before the page listens would fall back unseen: until then nothing can be chosen.
+  const listening = useMounted();
   const { state, dispatch, problem } = setup;
   const { min, max } = problem.input.movement.path.tiltDeg;
   const tilts = Array.from({ length: Math.floor((max - min) / 5) + 1 }, (_, i) => min + i * 5);
   if (!tilts.includes(state.options.tiltDeg)) tilts.push(state.options.tiltDeg);
   const tiltName = (t: number): string => (t === 0 ? 'level' : t > 0 ? `${t}° down` : `${-t}° up`);
   return (
-    <div className={styles.options}>
+    <fieldset className={styles.options} disabled={!listening}>
       <NativeSelect
         label="Columns"
         value={context.station.id}
@@ -50,6 +53,6 @@ export function OptionsBar({ context, setup }: { readonly context: BenchContext;
         data={tilts.toSorted((a, b) => a - b).map((t) => ({ value: String(t), label: tiltName(t) }))}
         onChange={(e) => dispatch({ type: 'options-chosen', options: { tiltDeg: Number(e.currentTarget.value) } })}
       />
-    </div>
+    </fieldset>
   );
 }
