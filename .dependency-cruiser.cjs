@@ -15,6 +15,7 @@ module.exports = {
     withinCore('geometry', ['units']),
     withinCore('body', ['units', 'geometry']),
     withinCore('kit', ['units', 'geometry']),
+    withinCore('fit', ['units', 'geometry', 'body', 'kit']),
     withinCore('movement', ['units', 'geometry', 'body']),
     withinCore('mechanics', ['units', 'geometry', 'body', 'kit', 'movement']),
     withinCore('setup', ['units', 'geometry', 'body', 'kit', 'movement', 'mechanics']),

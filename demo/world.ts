@@ -5,9 +5,12 @@ import { findTolerance, isWithin } from '@/core/setup/tolerance';
 import { caseSchema } from '@/contract/case';
 import { toSetupInput } from '@/solver/to-setup-input';
 import type { Db } from '@/data/open-db';
-import { saveClient, type Client } from '@/data/queries/clients';
+import { appendScreening, saveClient, type Client } from '@/data/queries/clients';
+import { listGyms, saveGym } from '@/data/queries/gyms';
+import { saveKit } from '@/data/queries/kit';
+import { GYM, KIT, YARD } from './kit';
 import { addSession, findItem, type SessionItem } from '@/data/queries/sessions';
-import { listGyms, saveAttachment, saveGym, saveStation, type StationRecord } from '@/data/queries/stations';
+import { toLocalDay } from '@/server/clock';
 import { loadItem } from '@/server/item-context';
 import { recordEvents } from '@/server/record-events';
 import type { FaultCode } from '@/core/movement/fault-code';
@@ -17,37 +20,34 @@ import type { Outcome } from '@/core/fault/floor-event';
 
 /** An invented gym, its kit, its people and what they did. Nobody and nothing here is real. */
 
-const GYM = { id: 'tidewater', name: 'Tidewater Hall' };
-
-const kgSteps = (first: number, step: number, count: number): number[] => Array.from({ length: count }, (_, i) => Math.round((first + i * step) * 1000));
-
-const STATIONS: readonly StationRecord[] = [
-  {
-    id: 'long-pair', gymId: GYM.id, name: 'Long pair by the window',
-    column: { holes: 20, numberedFrom: 'bottom', twinSpacingM: 2.4, pulleyRatio: 1, clearanceM: 0.05, travelM: 3 },
-    room: { minDistanceM: -0.3, maxDistanceM: 2 },
-    readings: [{ hole: 2, heightM: 0.35 }, { hole: 19, heightM: 2.05 }],
-    stackG: kgSteps(2.5, 2.5, 24),
-  },
-  {
-    id: 'short-pair', gymId: GYM.id, name: 'Short pair at the stairs',
-    column: { holes: 16, numberedFrom: 'top', twinSpacingM: 1.9, pulleyRatio: 2, clearanceM: 0.05, travelM: 2.6 },
-    room: { minDistanceM: -0.2, maxDistanceM: 1.5 },
-    readings: [{ hole: 1, heightM: 2.08 }, { hole: 8, heightM: 1.197 }, { hole: 16, heightM: 0.191 }],
-    stackG: kgSteps(5, 5, 16),
-  },
-];
-
-const HANDLES = [
-  { id: 'd-handle', gymId: GYM.id, name: 'single D-handle', lengthM: 0.14 },
-  { id: 'short-strap', gymId: GYM.id, name: 'D-handle on a short strap', lengthM: 0.24 },
-];
+const PLAIN = { notes: [], unfelt: [], limits: [], armPath: { left: [], right: [] } } as const;
 
 const CLIENTS: readonly Client[] = [
-  { id: 'sefina', name: 'Sefina Taualofa', statureM: 1.52, massKg: 58, note: 'First month. Does not feel the lower chest yet.', measuredM: { shoulderHeight: 1.25 }, range: { left: { 'shoulder.horizontalAbduction': 14 }, right: { 'shoulder.horizontalAbduction': 12 } } },
-  { id: 'anselm', name: 'Anselm Okparaeke', statureM: 1.75, massKg: 77, note: 'Right shoulder stiff: opens to 4° behind on that side.', measuredM: {}, range: { left: { 'shoulder.horizontalAbduction': 11 }, right: { 'shoulder.horizontalAbduction': 4 } } },
-  { id: 'wilhelmina', name: 'Wilhelmina Brandstrup-Kjeldgaard', statureM: 1.98, massKg: 88, note: '', measuredM: { shoulderHeight: 1.63, elbowHeight: 1.26, upperArm: 0.375 }, range: {} },
+  {
+    ...PLAIN, id: 'sefina', name: 'Sefina Taualofa', statureM: 1.52, massKg: 58, note: 'First month. Does not feel the lower chest yet.', measuredM: { shoulderHeight: 1.25 }, notes: ['first-month', 'does-not-feel'], unfelt: ['chest-lower'],
+    range: { left: { 'shoulder.horizontalAbduction': 14 }, right: { 'shoulder.horizontalAbduction': 12 } },
+  },
+  {
+    ...PLAIN, id: 'anselm', name: 'Anselm Okparaeke', statureM: 1.75, massKg: 77, note: 'Right shoulder stiff: opens to 4° behind on that side.', measuredM: {},
+    range: { left: { 'shoulder.horizontalAbduction': 11, 'shoulder.flexion': 168 }, right: { 'shoulder.horizontalAbduction': 4, 'shoulder.flexion': 141, 'shoulder.externalRotation': 62 } },
+    armPath: { left: [[0, 4], [10, 7], [20, 8.5], [30, 7]].map(([belowDeg, cm]) => ({ belowDeg: belowDeg!, behindM: cm! / 100 })), right: [[0, 1], [10, 3], [20, 5], [30, 5.5], [40, 4]].map(([belowDeg, cm]) => ({ belowDeg: belowDeg!, behindM: cm! / 100 })) },
+  },
+  {
+    ...PLAIN, id: 'iolana', name: 'Iolana Brzezicki', statureM: 1.63, massKg: 66, note: 'Back after the clinic: within the limits only.', measuredM: { shoulderHeight: 1.34, kneeHeight: 0.47 }, range: {}, notes: ['shoulder', 'recent-surgery', 'blood-pressure'],
+    limits: [
+      { subject: 'shoulder.horizontalAbduction', side: 'left', most: 0, setBy: 'physiotherapist', fromDay: 20_000, untilDay: null },
+      { subject: 'load', side: 'both', most: 8, setBy: 'physiotherapist', fromDay: 20_000, untilDay: null },
+    ],
+  },
+  { ...PLAIN, id: 'wilhelmina', name: 'Wilhelmina Brandstrup-Kjeldgaard', statureM: 1.98, massKg: 88, note: '', measuredM: { shoulderHeight: 1.63, elbowHeight: 1.26, upperArm: 0.375 }, range: {} },
 ];
+
+/** Screenings on record: how many days ago, by whom, how. Wilhelmina's is too old, so that the warning has something to say. */
+const SCREENINGS = [
+  { client: 'sefina', daysAgo: 20, doneBy: 'Tomasz Adeyemi', procedure: 'front-desk questionnaire and talk' },
+  { client: 'anselm', daysAgo: 140, doneBy: 'Tomasz Adeyemi', procedure: 'front-desk questionnaire and talk' },
+  { client: 'wilhelmina', daysAgo: 400, doneBy: 'Ngaire Castellanos', procedure: 'questionnaire on paper, in the blue folder' },
+] as const;
 
 type Plan = Omit<SessionItem, 'id' | 'sessionId' | 'position'>;
 const plan = (movement: Plan['movement'], stationId: string, loadKg: number, reps = 12, tempo = '3-1-2-1'): Plan => ({
@@ -110,11 +110,12 @@ const PAST: readonly { readonly client: string; readonly daysAgo: number; readon
   },
 ];
 
-function loadKitAndPeople(db: Db): void {
+function loadKitAndPeople(db: Db, nowMs: number): void {
   saveGym(db, GYM);
-  STATIONS.forEach((s) => saveStation(db, s));
-  HANDLES.forEach((a) => saveAttachment(db, a));
+  saveGym(db, YARD);
+  KIT.forEach((p) => saveKit(db, p));
   CLIENTS.forEach((c) => saveClient(db, c));
+  for (const s of SCREENINGS) appendScreening(db, `screening-${s.client}`, s.client, { day: toLocalDay(nowMs) - s.daysAgo, doneBy: s.doneBy, procedure: s.procedure }, nowMs);
 }
 
 function addDay(db: Db, dayStart: Date, key: string, clientId: string, hour: number): void {
@@ -184,7 +185,7 @@ export function loadDemoWorld(db: Db, nowMs: number): void {
   today.setHours(0, 0, 0, 0);
   const fresh = !listGyms(db).some((g) => g.id === GYM.id);
   if (fresh) {
-    loadKitAndPeople(db);
+    loadKitAndPeople(db, nowMs);
     for (const past of PAST) {
       const dayStart = new Date(today);
       dayStart.setDate(dayStart.getDate() - past.daysAgo);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { FloorEvent } from '@/core/fault/floor-event';
 import { openDb, type Db } from '@/data/open-db';
-import { saveStation, findStation } from '@/data/queries/stations';
+import { findKit, saveKit, type KitPiece } from '@/data/queries/kit';
 import { toFloorView } from '@/app/floor-view';
 import { toLedgerView } from '@/app/ledger-view';
 import { dayOf, loadFloor } from '@/server/floor';
@@ -82,8 +82,8 @@ describe('plates on the floor', () => {
   });
   it('a station that cannot serve is told instead of drawn', () => {
     const db = world();
-    const station = findStation(db, 'long-pair')!;
-    saveStation(db, { ...station, column: { ...station.column, travelM: 0.5 } });
+    const station = findKit(db, 'long-pair') as KitPiece<'column'>;
+    saveKit(db, { ...station, spec: { ...station.spec, travelCm: 50 } });
     const item = platesOf(db);
     expect(item.blocked).toContain('The cable is too short');
     expect(item.plates.map((p) => p.label)).toEqual(['Stack, each side', 'Handle']);

@@ -1,18 +1,18 @@
 'use server';
 import { refresh } from 'next/cache';
 import { sharedDb } from '@/data/open-db';
-import { listGyms, saveGym } from '@/data/queries/stations';
-import { saveClientForm } from '@/server/clients';
-import { saveAttachmentForm, saveStationForm } from '@/server/kit';
+import { findGym, listGyms, saveGym } from '@/data/queries/gyms';
+import { saveClientForm, saveScreening } from '@/server/clients';
+import { saveGymForm, savePieceForm } from '@/server/kit';
 import { planToday } from '@/server/plan';
 import type { SaveResult } from '@/server/result';
 
-const FIRST_GYM = { id: 'gym', name: 'My gym' };
+const FIRST_GYM = { id: 'gym', name: 'My gym', screeningDays: 365 };
 
 /** The gym that new kit belongs to; the first piece of kit opens one. */
-function gymOfKit(): string {
+function gymOfKit(asked: string | null): string {
   const db = sharedDb();
-  const [gym] = listGyms(db);
+  const gym = (asked === null ? null : findGym(db, asked)) ?? listGyms(db)[0];
   if (gym) return gym.id;
   saveGym(db, FIRST_GYM);
   return FIRST_GYM.id;
@@ -22,14 +22,18 @@ export async function saveClientAction(id: string | null, typed: unknown): Promi
   return saveClientForm(sharedDb(), id, typed);
 }
 
-export async function saveStationAction(id: string | null, typed: unknown): Promise<SaveResult> {
-  return saveStationForm(sharedDb(), gymOfKit(), id, typed);
-}
-
-export async function saveAttachmentAction(id: string | null, typed: unknown): Promise<SaveResult> {
-  const result = saveAttachmentForm(sharedDb(), gymOfKit(), id, typed);
+export async function saveScreeningAction(clientId: string, typed: unknown): Promise<SaveResult> {
+  const result = saveScreening(sharedDb(), clientId, typed, Date.now());
   if (result.ok) refresh();
   return result;
+}
+
+export async function savePieceAction(gymId: string | null, id: string | null, typed: unknown): Promise<SaveResult> {
+  return savePieceForm(sharedDb(), gymOfKit(gymId), id, typed);
+}
+
+export async function saveGymAction(id: string | null, typed: unknown): Promise<SaveResult> {
+  return saveGymForm(sharedDb(), id, typed);
 }
 
 export async function planTodayAction(typed: unknown): Promise<SaveResult> {

@@ -1,5 +1,7 @@
 import { clock } from '@/features/shell/day';
 import type { FloorItemView, FloorSessionView, FloorView } from '@/features/floor/floor-view';
+import { holeText } from '@/messages/holes';
+import { replacedText } from '@/messages/replaced';
 import type { FloorItem, FloorSession } from '@/server/floor';
 
 const cm = (m: number): number => Math.round(m * 100);
@@ -15,15 +17,16 @@ function toItem(i: FloorItem): FloorItemView {
     plates: [
       ...(p
         ? [
-            { label: context.item.side === 'both' ? 'Hole, both sides' : `Hole, ${context.item.side}`, value: String(p.hole), big: true, estimated: plates.from === 'solved' && plates.estimated },
+            { label: context.item.side === 'both' ? 'Hole, both sides' : `Hole, ${context.item.side}`, value: holeText(context.station.column, p.hole, context.item.side), big: true, estimated: plates.from === 'solved' && plates.estimated },
             { label: p.standX < 0 ? 'Mark, behind the pulleys' : 'Mark, in front', value: String(Math.abs(cm(p.standX))), unit: 'cm', big: true },
           ]
         : []),
-      { label: 'Stack, each side', value: String(context.item.loadG / 1000), unit: 'kg', big: true },
+      { label: context.item.side === 'both' ? 'Stack, each side' : 'Stack', value: String(context.item.loadG / 1000), unit: 'kg', big: true },
       { label: 'Handle', value: context.attachment.name, big: false },
     ],
     platesNote: p === null ? '' : plates.from === 'saved' ? 'as saved today' : plates.from === 'solved' && plates.estimated ? 'solved; shoulder height estimated' : 'solved from measured shoulder height',
     blocked: plates.from === 'blocked' ? plates.says : null,
+    replaced: context.replaced.length > 0 ? context.replaced.map(replacedText).join(' ') : null,
     watch: i.watch.map((w) => ({ fault: w.fault, text: `${w.setsSeen} of ${w.sets} sets` })),
     since: moved && lastTime ? `last time hole ${lastTime.hole}, ${cm(lastTime.standX)} cm` : null,
     progress: `${Math.min(i.setsDone, 99)} of ${context.item.sets} sets, ${context.item.reps} at ${context.item.tempo}`,
@@ -43,6 +46,7 @@ export function toFloorView(sessions: readonly FloorSession[], nowMs: number): F
     startsAtMs: s.startsAtMs,
     minutes: s.minutes,
     done: s.done,
+    screening: s.screening,
     items: s.items.map(toItem),
   }));
   const open = views.filter((s) => !s.done);

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { ANSWERERS } from '@/core/body/answerer';
+import { LEAK_AXES } from '@/core/mechanics/leak';
 import { COST_TERMS, LIMITS } from '@/core/setup/cost';
 
 export const ANSWER_FORMAT = 'jorvix-answer/1';
@@ -39,6 +41,7 @@ export const evaluationSchema = z.strictObject({
   seatHole: z.null(),
   metrics: metrics.describe('with both sides working: of the side that leaves its line more, named in metricsSide'),
   metricsSide: z.enum(['left', 'right']),
+  leak: z.array(z.strictObject({ joint: z.enum(['shoulder', 'elbow']), axis: z.enum(LEAK_AXES), share: z.number(), meanNm: z.number(), answeredBy: z.enum(ANSWERERS) })).describe('moments beside the target action, largest first; of metricsSide'),
   cost: z.strictObject({ total: z.number(), terms: z.record(z.enum(COST_TERMS), z.number()) }),
   limits: z.array(limit).describe('hard limits this set-up breaks'),
   tolerance: z.strictObject({

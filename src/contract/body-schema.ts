@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { RANGE_MAX_DEG, RANGE_NAMES } from '@/core/body/active-range';
+import { CLIENT_NOTES } from '@/core/body/client-note';
 import { MEASURE_NAMES, measureSpanM, STATURE_MAX_M, STATURE_MIN_M, type MeasureName } from '@/core/body/segment-ratios';
-import { numberBetween, objectOf } from './field';
+import { numberBetween, objectOf, oneOf } from './field';
 
 export const MASS_MIN_KG = 25;
 export const MASS_MAX_KG = 300;
@@ -17,6 +18,9 @@ export const bodyFields = {
   massKg: numberBetween(MASS_MIN_KG, MASS_MAX_KG, 'kg'),
   measuredM: measuredSchema.default({}),
   activeRangeDeg: activeRangeSchema.default({}),
+  limitsDeg: activeRangeSchema.default({}).describe('most a clinician allows, per side and motion; nothing goes past it'),
+  mostLoadKg: numberBetween(0, 500, 'kg').optional().describe('most a clinician allows in the hand'),
+  notes: z.array(oneOf(CLIENT_NOTES)).default([]).describe('observations that change defaults'),
 };
 
 const FROM_THE_FLOOR_UP = ['ankleHeight', 'kneeHeight', 'hipHeight', 'shoulderHeight', 'chinHeight', 'eyeHeight'] as const;

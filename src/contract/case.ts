@@ -3,6 +3,7 @@ import { LENGTH_RATIO } from '@/core/body/segment-ratios';
 import { defaultOptions, FRONT_FEET, MOVEMENT_IDS, PEAK_WISHES } from '@/core/movement/movement';
 import { MOVEMENT_BOOK } from '@/core/movement/movement-book';
 import { bodyFields, findMeasureSlips } from './body-schema';
+import { columnGaps, columnSchema } from './column-schema';
 import { numberBetween, oneOf, wholeBetween } from './field';
 
 export const CASE_FORMAT = 'jorvix-case/1';
@@ -12,17 +13,6 @@ export const SPACING_OVER_SHOULDERS_M = 0.2;
 
 /** Where a client may stand when a case does not say. */
 export const DEFAULT_ROOM = { minDistanceM: -0.3, maxDistanceM: 2 } as const;
-
-export const columnSchema = z.strictObject({
-  firstHoleM: numberBetween(0, 3, 'm').describe('pulley pivot above the floor at hole number 1'),
-  pitchM: numberBetween(0.01, 0.5, 'm').describe('distance between neighbouring holes'),
-  holes: wholeBetween(1, 60),
-  numberedFrom: oneOf(['bottom', 'top']),
-  twinSpacingM: numberBetween(0.3, 8, 'm').describe('pulley to pulley'),
-  pulleyRatio: numberBetween(0.25, 8).default(1).describe('stack force over hand force'),
-  clearanceM: numberBetween(0, 0.5, 'm').default(0.05).describe('cable out before the stack leaves its stop'),
-  travelM: numberBetween(0.3, 8, 'm').default(3).describe('most cable the column pays out'),
-});
 
 export const placementSchema = z.strictObject({
   hole: wholeBetween(1, 60),
@@ -69,13 +59,15 @@ export const caseSchema = plain.superRefine((c, ctx) => {
     report(['client', 'measuredM', slip.name], `expected ${expected}`);
   }
   const { column, room } = c.station;
-  const rise = column.numberedFrom === 'top' ? column.firstHoleM - (column.holes - 1) * column.pitchM : column.firstHoleM;
-  if (rise < 0) report(['station', 'column', 'firstHoleM'], 'expected hole 1 high enough that the lowest hole is above the floor');
+  for (const gap of columnGaps(column)) report(['station', 'column', gap.path], gap.message);
+  const rise = column.numberedFrom === 'top' ? (column.firstHoleM ?? 0) - (column.holes - 1) * (column.pitchM ?? 0) : 0;
+  if (column.kind !== 'arms' && rise < 0) report(['station', 'column', 'firstHoleM'], 'expected hole 1 high enough that the lowest hole is above the floor');
   const shoulders = c.client.measuredM.shoulderBreadth ?? LENGTH_RATIO.shoulderBreadth * c.client.statureM;
   const narrowest = shoulders + SPACING_OVER_SHOULDERS_M;
-  if (column.twinSpacingM < narrowest) {
+  if (column.kind === 'twin' && column.twinSpacingM !== undefined && column.twinSpacingM < narrowest) {
     report(['station', 'column', 'twinSpacingM'], `expected at least ${narrowest.toFixed(2)} m: wider than the shoulders with room for the hands`);
   }
+  if (column.kind === 'single' && c.side === 'both') report(['side'], 'expected left or right: a single column serves one arm');
   if (room.minDistanceM >= room.maxDistanceM) report(['station', 'room', 'maxDistanceM'], 'expected more than minDistanceM');
   for (const key of ['given', 'lastUsed'] as const) {
     const hole = c[key]?.hole;

@@ -1,17 +1,45 @@
 import { z } from 'zod';
-import { RANGE_MAX_DEG, RANGE_NAMES, SIDES } from '@/core/body/active-range';
+import { RANGE_MAX_DEG, RANGE_NAMES, SIDES, type RangeName } from '@/core/body/active-range';
+import { CLIENT_NOTES } from '@/core/body/client-note';
+import { REGIONS } from '@/core/body/region-line';
 import { MEASURE_NAMES, STATURE_MAX_M, STATURE_MIN_M, type MeasureName } from '@/core/body/segment-ratios';
 import { MEASURE_LABEL } from '@/messages/measures';
 import { findMeasureSlips, MASS_MAX_KG, MASS_MIN_KG } from './body-schema';
-import { numberBetween, objectOf, text } from './field';
-
-/** An empty box on a form is a value that was not measured. */
-const unlessEmpty = <T extends z.ZodType>(schema: T) => z.preprocess((v) => (v === '' || v === null ? undefined : v), schema.optional());
+import { numberBetween, objectOf, oneOf, text } from './field';
+import { unlessEmpty } from './kit-spec';
 
 const measuredCm = objectOf(MEASURE_NAMES, () => unlessEmpty(numberBetween(1, Math.round(STATURE_MAX_M * 100), 'cm')));
 const rangeDeg = objectOf(SIDES, () => objectOf(RANGE_NAMES, (n) => unlessEmpty(numberBetween(0, RANGE_MAX_DEG[n], 'degrees'))));
 
-/** The client sheet as typed: centimetres, kilograms, degrees; boxes left empty were not measured. */
+/** A day as typed or picked: 2026-11-24, to whole days since 1970 (UTC). */
+const dayText = z
+  .string({ error: 'expected a day like 2026-11-24' })
+  .refine((t) => /^\d{4}-\d{2}-\d{2}$/.test(t) && !Number.isNaN(Date.parse(`${t}T00:00:00Z`)), { error: 'expected a day like 2026-11-24' })
+  .transform((t) => Date.parse(`${t}T00:00:00Z`) / 86_400_000);
+
+export const LIMIT_SUBJECTS = ['load', ...RANGE_NAMES] as const;
+
+const limit = z
+  .object({
+    subject: oneOf(LIMIT_SUBJECTS),
+    side: oneOf(['both', 'left', 'right']),
+    most: numberBetween(0, 500),
+    setBy: text(1, 80),
+    from: dayText,
+    until: unlessEmpty(dayText),
+  })
+  .superRefine((l, ctx) => {
+    if (l.subject !== 'load' && l.most > RANGE_MAX_DEG[l.subject as RangeName]) ctx.addIssue({ code: 'custom', path: ['most'], message: `expected 0 to ${RANGE_MAX_DEG[l.subject as RangeName]} degrees` });
+    if (l.until !== undefined && l.until < l.from) ctx.addIssue({ code: 'custom', path: ['until'], message: 'expected a day on or after the first' });
+  });
+
+/** Rows left wholly empty were not tried. */
+const trials = z.preprocess(
+  (v) => (Array.isArray(v) ? v.filter((t) => t?.behindCm !== '') : v),
+  z.array(z.object({ belowDeg: numberBetween(-10, 60, 'degrees'), behindCm: numberBetween(-30, 50, 'cm') })).max(9, 'expected at most nine paths'),
+);
+
+/** The client sheet as typed: centimetres, kilograms, degrees, days; boxes left empty were not measured. */
 export const clientFormSchema = z
   .object({
     name: text(1, 80),
@@ -20,6 +48,10 @@ export const clientFormSchema = z
     note: text(0, 400),
     measuredCm,
     rangeDeg,
+    notes: z.array(oneOf(CLIENT_NOTES)),
+    unfelt: z.array(oneOf(REGIONS)),
+    limits: z.array(limit).max(20, 'expected at most twenty limits'),
+    armPath: objectOf(SIDES, () => trials),
   })
   .superRefine((c, ctx) => {
     const measuredM = Object.fromEntries(MEASURE_NAMES.flatMap((n) => (c.measuredCm[n] === undefined ? [] : [[n, c.measuredCm[n]! / 100]]))) as Partial<Record<MeasureName, number>>;
@@ -30,6 +62,14 @@ export const clientFormSchema = z
           : `a height ${slip.above ? 'above' : 'below'} ${MEASURE_LABEL[slip.than].toLowerCase()}`;
       ctx.addIssue({ code: 'custom', path: ['measuredCm', slip.name], message: `expected ${expected}` });
     }
+    for (const side of SIDES) {
+      c.armPath[side].forEach((t, i) => {
+        if (c.armPath[side].findIndex((x) => x.belowDeg === t.belowDeg) < i) ctx.addIssue({ code: 'custom', path: ['armPath', side, i, 'behindCm'], message: 'expected each path once' });
+      });
+    }
   });
 
 export type ClientForm = z.output<typeof clientFormSchema>;
+
+/** That a screening was done, as typed. */
+export const screeningFormSchema = z.object({ day: dayText, doneBy: text(1, 80), procedure: text(1, 200) });

@@ -29,7 +29,8 @@ export function readMigrations(folder: string): Migration[] {
 
 /**
  * Bring a database to the newest migration, each in one transaction with its ledger row written first.
- * Refuses a database that is newer than the code, or whose applied migrations were changed since.
+ * Refuses a database that is newer than the code, or whose applied migrations were changed since. Foreign keys rest
+ * while tables are rebuilt and are checked before each migration is kept.
  */
 export function migrate(db: Database.Database, migrations: readonly Migration[], nowMs: number): number {
   db.exec('CREATE TABLE IF NOT EXISTS migration (version INTEGER PRIMARY KEY, name TEXT NOT NULL, checksum TEXT NOT NULL, applied_at_ms INTEGER NOT NULL) STRICT');
@@ -40,11 +41,15 @@ export function migrate(db: Database.Database, migrations: readonly Migration[],
     if (known.checksum !== row.checksum) throw new Error(`Migration ${row.name} was changed after it was applied to this database.`);
   }
   const pending = migrations.slice(applied.length);
+  db.pragma('foreign_keys = OFF');
   for (const m of pending) {
     db.transaction(() => {
       db.prepare('INSERT INTO migration (version, name, checksum, applied_at_ms) VALUES (?, ?, ?, ?)').run(m.version, m.name, m.checksum, nowMs);
       db.exec(m.sql);
+      const broken = db.pragma('foreign_key_check') as unknown[];
+      if (broken.length > 0) throw new Error(`Migration ${m.name} left ${broken.length} rows that refer to nothing.`);
     })();
   }
+  db.pragma('foreign_keys = ON');
   return pending.length;
 }

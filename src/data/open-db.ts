@@ -15,7 +15,6 @@ export function openDb(file: string): Db {
   const db = new Database(file);
   db.pragma('journal_mode = WAL');
   db.pragma('synchronous = FULL');
-  db.pragma('foreign_keys = ON');
   db.pragma('busy_timeout = 5000');
   migrate(db, readMigrations(migrationsFolder()), Date.now());
   return db;

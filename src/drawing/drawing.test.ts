@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { toFloor } from '@/core/geometry/rotation';
 import { MOVEMENT_IDS } from '@/core/movement/movement';
-import { pulleyInFloor } from '@/core/setup/setup-problem';
 import { bodyOf, COLUMN, problemOf, solved } from '../../test/support/fixtures';
 import { capsulePath } from './capsule';
 import { buildSetupScene, windowFor } from './setup-scene';
 import { buildStandingFigure } from './standing-figure';
 import { px } from './svg-number';
 import { elevationView, MARGIN, planView } from './view';
+import { pulleyAt } from '@/core/kit/column';
 
 const numbers = (d: string): number[] => [...d.matchAll(/-?\d+(\.\d+)?/g)].map((m) => Number(m[0]));
 
@@ -70,9 +70,9 @@ describe.each(MOVEMENT_IDS.flatMap((id) => [1.45, 1.75, 2.05].map((h) => [id, h]
     for (const view of views) {
       const scene = buildSetupScene(problem, placement, view);
       for (const cable of scene.cables) {
-        const grip = toFloor(problem.posed.arms[cable.side].grip[40]!, { x: placement.standX, z: placement.standZ, yawRad: 0 });
+        const grip = toFloor(problem.posed.arms[cable.side].contact[40]!, { x: placement.standX, z: placement.standZ, yawRad: 0 });
         expect(cable.to).toEqual(view.project(grip));
-        expect(cable.from).toEqual(view.project(pulleyInFloor(COLUMN, placement.hole, cable.side)));
+        expect(cable.from).toEqual(view.project(pulleyAt(COLUMN, placement.hole, cable.side)));
       }
     }
   });

@@ -1,8 +1,8 @@
 import { SIDES, type Side } from '@/core/body/active-range';
 import type { Body } from '@/core/body/body-model';
-import type { TrunkPose } from '@/core/body/posture';
+import type { BodyPose } from '@/core/body/posture';
 import { add, scale as times, type Vec3 } from '@/core/geometry/vector';
-import type { LimbPath } from '@/core/movement/limb-path';
+import type { ChainPath } from '@/core/movement/chain-path';
 import { capsulePath, type Capsule } from './capsule';
 import type { View } from './view';
 
@@ -26,20 +26,20 @@ function capsule(view: View, carry: Carry, a: Vec3, b: Vec3, ra: number, rb: num
 }
 
 /** Arm of a limb path at sample `i`. */
-export function armSilhouette(view: View, carry: Carry, body: Body, arm: LimbPath, i: number, key: string): Silhouette {
+export function armSilhouette(view: View, carry: Carry, body: Body, arm: ChainPath, i: number, key: string): Silhouette {
   const h = body.statureM;
   const c = (a: Vec3, b: Vec3, [ra, rb]: readonly [number, number]) => capsulePath(capsule(view, carry, a, b, ra * h, rb * h));
   return {
     key,
     paths: [
-      c(arm.shoulder, arm.elbow[i]!, GIRTH.upperArm),
-      c(arm.elbow[i]!, arm.wrist[i]!, GIRTH.forearm),
-      c(arm.wrist[i]!, arm.grip[i]!, [GIRTH.forearm[1], GIRTH.hand]),
+      c(arm.proximal[i]!, arm.middle[i]!, GIRTH.upperArm),
+      c(arm.middle[i]!, arm.distal[i]!, GIRTH.forearm),
+      c(arm.distal[i]!, arm.contact[i]!, [GIRTH.forearm[1], GIRTH.hand]),
     ],
   };
 }
 
-function legSilhouette(view: View, carry: Carry, h: number, trunk: TrunkPose, side: Side): Silhouette {
+function legSilhouette(view: View, carry: Carry, h: number, trunk: BodyPose, side: Side): Silhouette {
   const leg = trunk.leg[side];
   const c = (a: Vec3, b: Vec3, [ra, rb]: readonly [number, number]) => capsulePath(capsule(view, carry, a, b, ra * h, rb * h));
   const lift = (v: Vec3): Vec3 => add(v, [0, GIRTH.foot[1] * h, 0]);
@@ -50,7 +50,7 @@ function legSilhouette(view: View, carry: Carry, h: number, trunk: TrunkPose, si
 }
 
 /** Everything but the arms, back to front for the elevation; for the plan the feet lie under the shoulders. */
-export function bodySilhouettes(view: View, carry: Carry, body: Body, trunk: TrunkPose): Silhouette[] {
+export function bodySilhouettes(view: View, carry: Carry, body: Body, trunk: BodyPose): Silhouette[] {
   const h = body.statureM;
   const c = (a: Vec3, b: Vec3, ra: number, rb: number) => capsulePath(capsule(view, carry, a, b, ra * h, rb * h));
   const headR = trunk.headRadiusM / h;
@@ -64,7 +64,8 @@ export function bodySilhouettes(view: View, carry: Carry, body: Body, trunk: Tru
   }
   const mid = times(add(trunk.shoulder.left, trunk.shoulder.right), 0.5);
   const chest = add(times(trunk.pelvis, 0.28), times(mid, 0.72));
-  const nose: Vec3 = [trunk.head[0] + headR * h * 0.25, trunk.head[1] - headR * h * 0.35, trunk.head[2]];
+  const { x: ahead, y: up } = trunk.trunkFrame;
+  const nose = add(trunk.head, add(times(ahead, headR * h * 0.25), times(up, -headR * h * 0.35)));
   return [
     legSilhouette(view, carry, h, trunk, 'left'),
     legSilhouette(view, carry, h, trunk, 'right'),

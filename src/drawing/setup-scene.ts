@@ -1,8 +1,8 @@
 import { SIDES, type Side } from '@/core/body/active-range';
 import { toFloor } from '@/core/geometry/rotation';
 import type { Vec3 } from '@/core/geometry/vector';
-import { holeHeightM } from '@/core/kit/column';
-import { pulleyInFloor, type Placement, type SetupProblem } from '@/core/setup/setup-problem';
+import { holeHeightM, pulleyAt } from '@/core/kit/column';
+import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
 import { toRad } from '@/core/units/angle';
 import type { Dot } from './capsule';
 import { armSilhouette, bodySilhouettes, type Silhouette } from './figure';
@@ -48,15 +48,15 @@ export function buildSetupScene(problem: SetupProblem, placement: Placement, vie
   const at = (v: Vec3): Dot => view.project(carry(v));
   // In the elevation the far arm is hidden behind the near one when both work: draw far first.
   const working = SIDES.filter((s) => problem.sides.includes(s));
-  const pulley = (side: Side): Dot => view.project(pulleyInFloor(column, placement.hole, side));
+  const pulley = (side: Side): Dot => view.project(pulleyAt(column, placement.hole, side));
   return {
-    body: bodySilhouettes(view, carry, body, problem.posed.trunk),
+    body: bodySilhouettes(view, carry, body, problem.posed.body),
     arms: working.map((side) => armSilhouette(view, carry, body, problem.posed.arms[side], FINISH, `arm-${side}`)),
     ghosts: working.flatMap((side) => GHOST_SAMPLES.map((i) => armSilhouette(view, carry, body, problem.posed.arms[side], i, `ghost-${side}-${i}`))),
-    cables: working.map((side) => ({ side, from: pulley(side), to: at(problem.posed.arms[side].grip[FINISH]!), shoulder: at(problem.posed.arms[side].shoulder) })),
-    ghostCables: working.flatMap((side) => GHOST_SAMPLES.map((i) => ({ key: `${side}-${i}`, from: pulley(side), to: at(problem.posed.arms[side].grip[i]!) }))),
+    cables: working.map((side) => ({ side, from: pulley(side), to: at(problem.posed.arms[side].contact[FINISH]!), shoulder: at(problem.posed.arms[side].proximal[FINISH]!) })),
+    ghostCables: working.flatMap((side) => GHOST_SAMPLES.map((i) => ({ key: `${side}-${i}`, from: pulley(side), to: at(problem.posed.arms[side].contact[i]!) }))),
     handPaths: working.map((side) =>
-      problem.posed.arms[side].grip.map((g, i) => {
+      problem.posed.arms[side].contact.map((g, i) => {
         const d = at(g);
         return `${i === 0 ? 'M' : 'L'}${Math.round(d.u * 10) / 10} ${Math.round(d.v * 10) / 10}`;
       }).join(''),

@@ -1,6 +1,6 @@
 import type { Body, Sized } from '@/core/body/body-model';
-import type { MeasureName } from '@/core/body/segment-ratios';
-import { capsulePath } from './capsule';
+import type { LengthName, MeasureName } from '@/core/body/segment-ratios';
+import { capsulePath, type Dot } from './capsule';
 import type { Silhouette } from './figure';
 
 /** A height line of the client sheet: where, how known. Pixels. */
@@ -21,6 +21,8 @@ export interface StandingFigure {
   readonly midU: number;
   readonly floorV: number;
   readonly crownV: number;
+  /** Both ends of each length on the figure, where the tape goes. */
+  readonly spans: Readonly<Record<LengthName, readonly [Dot, Dot]>>;
 }
 
 const LEFT: readonly MeasureName[] = ['eyeHeight', 'chinHeight', 'shoulderHeight', 'hipHeight', 'kneeHeight', 'ankleHeight'];
@@ -88,5 +90,13 @@ export function buildStandingFigure(body: Body, tallestM: number, height: number
     midU,
     floorV,
     crownV: y(h),
+    spans: {
+      shoulderBreadth: [at(-half, H('shoulderHeight')), at(half, H('shoulderHeight'))],
+      hipBreadth: [at(-body.length.hipBreadth.m / 2, H('hipHeight')), at(body.length.hipBreadth.m / 2, H('hipHeight'))],
+      upperArm: [at(half, H('shoulderHeight')), at(half + away * 0.7, H('elbowHeight'))],
+      forearm: [at(half + away * 0.7, H('elbowHeight')), at(half + away * 1.2, H('wristHeight'))],
+      hand: [at(half + away * 1.2, H('wristHeight')), at(half + away * 1.2, H('fingertipHeight'))],
+      foot: [at(hip, 0.012 * h), at(hip + 0.06 * h, 0.012 * h)],
+    },
   };
 }

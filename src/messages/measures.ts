@@ -8,6 +8,9 @@ export const MEASURE_LABEL: Readonly<Record<MeasureName, string>> = {
   shoulderHeight: 'Shoulder',
   chinHeight: 'Chin',
   eyeHeight: 'Eye',
+  seatedShoulder: 'Shoulder, seated',
+  seatedArmpit: 'Armpit, seated',
+  seatedNipple: 'Nipple, seated',
   elbowHeight: 'Elbow',
   wristHeight: 'Wrist',
   fingertipHeight: 'Fingertip',
@@ -20,6 +23,16 @@ export const MEASURE_LABEL: Readonly<Record<MeasureName, string>> = {
 };
 
 export const RANGE_LABEL: Readonly<Record<RangeName, string>> = {
+  'shoulder.flexion': 'Arm up ahead',
+  'shoulder.extension': 'Arm back, hanging',
+  'shoulder.abduction': 'Arm up at the side',
+  'shoulder.externalRotation': 'Forearm turned out',
+  'shoulder.internalRotation': 'Forearm turned in',
   'shoulder.horizontalAbduction': 'Arm back from straight out',
   'shoulder.horizontalAdduction': 'Arm forward and across',
+  'elbow.flexion': 'Elbow bend',
+  'forearm.pronation': 'Palm turned down',
+  'forearm.supination': 'Palm turned up',
+  'hip.flexion': 'Thigh up ahead',
+  'knee.flexion': 'Knee bend',
 };

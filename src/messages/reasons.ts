@@ -1,8 +1,9 @@
 import type { Side } from '@/core/body/active-range';
 import type { MeasureName } from '@/core/body/segment-ratios';
+import type { RangeEnd } from '@/core/movement/limb-path';
 import type { Violation } from '@/core/setup/cost';
 import { STEP_M, type PickUp, type Reason } from '@/core/setup/reasons';
-import { ANSWERER_NAME } from './movements';
+import { ANSWERER_NAME, REGION_NAME } from './movements';
 import { MEASURE_LABEL } from './measures';
 
 /** A verdict: the figure read first, and the sentence that says why. */
@@ -26,6 +27,13 @@ export function whereInRange(at: number): string {
 }
 
 const tips = (p: PickUp): string => `${p.deg > 0 ? 'pull it up, onto the lats' : 'pull it down, onto the front shoulder'} (${deg(p.deg)})`;
+
+const RANGE_END_TEXT: Readonly<Record<RangeEnd, string>> = {
+  movement: 'the movement’s own stretch; the client’s range is wider or not measured.',
+  'active-range': 'the stretch stops at the client’s measured range.',
+  limit: 'the stretch stops at the clinician’s limit.',
+  note: 'the stretch stops level with the trunk, for the shoulder note.',
+};
 
 /** Text of a reason. */
 export function toVerdict(reason: Reason): Verdict {
@@ -52,14 +60,17 @@ export function toVerdict(reason: Reason): Verdict {
       return reason.cableM < reason.needM
         ? { code: 'clearance', figure: cm(reason.cableM), text: `of cable out in the stretch: under ${cm(reason.needM)} the stack sets down. Step away from the pulleys.` }
         : { code: 'clearance', figure: cm(reason.cableM), text: 'of cable out in the stretch: the stack stays up.' };
+    case 'leak': {
+      const parts = reason.parts.map((p) => `${percent(p.share)} ${p.joint === 'middle' ? 'at the elbow' : 'at the shoulder'}, for the ${ANSWERER_NAME[p.answeredBy]}`);
+      return { code: 'leak', figure: percent(reason.share), text: parts.length > 0 ? `of the moment is not the chest’s. Most of what others hold: ${parts.join('; ')}.` : 'of the moment is not the chest’s.' };
+    }
+    case 'region':
+      return { code: 'region', figure: deg(reason.deg), text: `between the sweep and the ${REGION_NAME[reason.region]}’s own line, which is approximate.` };
     case 'range':
       return {
         code: 'range',
         figure: deg(reason.startDeg),
-        text:
-          reason.from === 'active-range'
-            ? `${reason.startDeg < 0 ? 'behind the shoulder line' : 'level with the shoulder'}: the stretch stops at the client’s measured range.`
-            : 'behind the shoulder line: the movement’s own stretch; the client’s range is wider or not measured.',
+        text: `${reason.startDeg < 0 ? 'behind the shoulder line' : 'level with the shoulder line'}: ${RANGE_END_TEXT[reason.from]}`,
       };
   }
 }
@@ -77,6 +88,8 @@ export function limitText(v: Violation, of: 'best' | 'found' = 'best'): string {
       return of === 'best' ? `No hole and place reach the line: ${deg(v.have)} off at best, ${deg(v.need)} is the most.` : `Far off the line: ${deg(v.have)} over the range; past ${deg(v.need)} it is another movement.`;
     case 'rest':
       return `The load would rest for ${percent(v.have)} of the range; ${percent(v.need)} is the most.`;
+    case 'load':
+      return `${Math.round(v.need * 10) / 10} kg in the hand: the clinician’s limit is ${Math.round(v.have * 10) / 10} kg.`;
     case 'range':
       return `The client’s range leaves a sweep of ${deg(v.have)}; the movement needs ${deg(v.need)}.`;
   }

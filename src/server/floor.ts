@@ -4,6 +4,7 @@ import { watchList, type WatchEntry } from '@/core/fault/watch-list';
 import type { Placement } from '@/core/setup/setup-problem';
 import type { Db } from '@/data/open-db';
 import { listSessions } from '@/data/queries/sessions';
+import { loadScreening, type ScreeningView } from './clients';
 import { findLastUsed, loadItem, type ItemContext } from './item-context';
 import { findPlates, type Plates } from './plates';
 
@@ -25,6 +26,7 @@ export interface FloorSession {
   readonly note: string;
   readonly startsAtMs: number;
   readonly minutes: number;
+  readonly screening: ScreeningView;
   readonly items: readonly FloorItem[];
   readonly done: boolean;
 }
@@ -58,7 +60,7 @@ function toFloorItem(context: ItemContext): FloorItem {
 export function loadFloor(db: Db, nowMs: number): FloorSession[] {
   const { fromMs, toMs } = dayOf(nowMs);
   return listSessions(db, fromMs, toMs).map((session) => {
-    const contexts = session.items.map((i) => loadItem(db, i.id)!);
+    const contexts = session.items.map((i) => loadItem(db, i.id, undefined, nowMs)!);
     const items = contexts.map(toFloorItem);
     const client = contexts[0]?.client;
     return {
@@ -67,6 +69,7 @@ export function loadFloor(db: Db, nowMs: number): FloorSession[] {
       note: client?.note ?? '',
       startsAtMs: session.startsAtMs,
       minutes: session.minutes,
+      screening: loadScreening(db, session.clientId, session.gymId, nowMs),
       items,
       done: items.length > 0 && items.every((i) => i.stoppedForPain || (i.setsDone >= i.context.item.sets && !i.unfinishedSet)),
     };

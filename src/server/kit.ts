@@ -2,12 +2,14 @@ import 'server-only';
 import { randomUUID } from 'node:crypto';
 import { buildBody } from '@/core/body/body-model';
 import { SPACING_OVER_SHOULDERS_M } from '@/contract/case';
-import { toFieldIssues } from '@/contract/field';
-import { attachmentFormSchema, parseStackLoads, stationFormSchema } from '@/contract/station-form';
+import { numberBetween, text, toFieldIssues } from '@/contract/field';
+import { KIT_SPEC, pieceSchema, type KitSpec } from '@/contract/kit-spec';
 import type { Db } from '@/data/open-db';
 import { listClients } from '@/data/queries/clients';
-import { findStation, saveAttachment, saveStation } from '@/data/queries/stations';
+import { findGym, saveGym } from '@/data/queries/gyms';
+import { findKit, saveKit, type KitPiece } from '@/data/queries/kit';
 import type { SaveResult } from './result';
+import { z } from 'zod';
 
 /** The client whose shoulders ask for the widest station. */
 function findBroadest(db: Db): { readonly name: string; readonly needM: number } | null {
@@ -19,41 +21,35 @@ function findBroadest(db: Db): { readonly name: string; readonly needM: number }
   return broadest;
 }
 
-/** Check and keep a twin column; a null id makes a new one in the gym. */
-export function saveStationForm(db: Db, gymId: string, id: string | null, typed: unknown): SaveResult {
-  const parsed = stationFormSchema.safeParse(typed);
-  if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
-  const form = parsed.data;
-  const broadest = findBroadest(db);
-  if (broadest && form.twinSpacingCm / 100 < broadest.needM) {
-    const expected = `expected at least ${Math.ceil(broadest.needM * 100)} cm: wider than the shoulders of ${broadest.name}, with room for the hands`;
-    return { ok: false, issues: [{ path: 'twinSpacingCm', message: expected }] };
+/** Check and keep a piece of kit; a null id makes a new one in the gym. A piece keeps the kind it was entered with. */
+export function savePieceForm(db: Db, gymId: string, id: string | null, typed: unknown): SaveResult {
+  const outer = pieceSchema.safeParse(typed);
+  const kind = outer.success ? outer.data.kind : ((typed as { kind?: KitPiece['kind'] } | null)?.kind ?? null);
+  const inner = kind && kind in KIT_SPEC ? KIT_SPEC[kind].safeParse((typed as { spec?: unknown }).spec) : null;
+  const issues = [...(outer.success ? [] : toFieldIssues(outer.error)), ...(inner && !inner.success ? toFieldIssues(inner.error).map((i) => ({ ...i, path: `spec.${i.path}` })) : [])];
+  if (!outer.success || !inner?.success) return { ok: false, issues };
+  const known = id === null ? null : findKit(db, id);
+  if (known && known.kind !== outer.data.kind) return { ok: false, issues: [{ path: 'kind', message: `expected ${known.kind}: a piece keeps its kind` }] };
+  if (outer.data.kind === 'column') {
+    const spec = inner.data as KitSpec<'column'>;
+    const broadest = findBroadest(db);
+    if (spec.columnKind === 'twin' && broadest && spec.twinSpacingCm! / 100 < broadest.needM) {
+      const expected = `expected at least ${Math.ceil(broadest.needM * 100)} cm: wider than the shoulders of ${broadest.name}, with room for the hands`;
+      return { ok: false, issues: [{ path: 'spec.twinSpacingCm', message: expected }] };
+    }
   }
-  const stationId = id ?? randomUUID();
-  saveStation(db, {
-    id: stationId,
-    gymId: id === null ? gymId : (findStation(db, id)?.gymId ?? gymId),
-    name: form.name,
-    column: {
-      holes: form.holes,
-      numberedFrom: form.numberedFrom,
-      twinSpacingM: form.twinSpacingCm / 100,
-      pulleyRatio: form.pulleyRatio,
-      clearanceM: form.clearanceCm / 100,
-      travelM: form.travelCm / 100,
-    },
-    room: { minDistanceM: form.minDistanceCm / 100, maxDistanceM: form.maxDistanceCm / 100 },
-    readings: form.readings.map((r) => ({ hole: r.hole, heightM: r.heightCm / 100 })),
-    stackG: parseStackLoads(form.stack, form.stackUnit) ?? [],
-  });
-  return { ok: true, id: stationId };
+  const pieceId = id ?? randomUUID();
+  saveKit(db, { id: pieceId, gymId: known?.gymId ?? gymId, kind: outer.data.kind, name: outer.data.name, outOfOrder: outer.data.outOfOrder === 'yes', spec: inner.data as KitPiece['spec'] });
+  return { ok: true, id: pieceId };
 }
 
-/** Check and keep an attachment; a null id makes a new one in the gym. */
-export function saveAttachmentForm(db: Db, gymId: string, id: string | null, typed: unknown): SaveResult {
-  const parsed = attachmentFormSchema.safeParse(typed);
+const gymFormSchema = z.object({ name: text(1, 80), screeningDays: numberBetween(1, 3650, 'days') });
+
+/** Check and keep a gym; a null id makes a new one. */
+export function saveGymForm(db: Db, id: string | null, typed: unknown): SaveResult {
+  const parsed = gymFormSchema.safeParse(typed);
   if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
-  const attachmentId = id ?? randomUUID();
-  saveAttachment(db, { id: attachmentId, gymId, name: parsed.data.name, lengthM: parsed.data.lengthCm / 100 });
-  return { ok: true, id: attachmentId };
+  const gymId = id !== null && findGym(db, id) ? id : randomUUID();
+  saveGym(db, { id: gymId, name: parsed.data.name, screeningDays: Math.round(parsed.data.screeningDays) });
+  return { ok: true, id: gymId };
 }

@@ -1,5 +1,7 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
+import { SIDES } from '@/core/body/active-range';
+import { limitsOn, mostLoadKg } from '@/core/body/clinician-limit';
 import { findNearestStep } from '@/core/load/stack-steps';
 import { gramsToKg, kgToGrams } from '@/core/units/mass';
 import { toFieldIssues } from '@/contract/field';
@@ -7,8 +9,9 @@ import { planFormSchema } from '@/contract/plan-form';
 import type { Db } from '@/data/open-db';
 import { findClient } from '@/data/queries/clients';
 import { addItem, addSession, listSessions } from '@/data/queries/sessions';
-import { findAttachment, findStation } from '@/data/queries/stations';
+import { findAttachment, findStation } from '@/data/queries/kit';
 import { dayOf } from './floor';
+import { toLocalDay } from './clock';
 import type { SaveResult } from './result';
 
 const SESSION_MINUTES = 60;
@@ -23,6 +26,12 @@ export function planToday(db: Db, typed: unknown, nowMs: number): SaveResult {
   if (!findClient(db, form.clientId)) return missing('clientId');
   if (!station) return missing('stationId');
   if (!findAttachment(db, form.attachmentId)) return missing('attachmentId');
+  const client = findClient(db, form.clientId)!;
+  const most = mostLoadKg(limitsOn(client.limits, toLocalDay(nowMs)), form.side === 'both' ? SIDES : [form.side]);
+  if (most !== null && form.loadKg / station.column.pulleyRatio > most) {
+    return { ok: false, issues: [{ path: 'loadKg', message: `expected at most ${Math.floor(most * station.column.pulleyRatio * 100) / 100} kg on this stack: a clinician’s limit of ${most} kg in the hand` }] };
+  }
+  if (station.column.kind === 'single' && form.side === 'both') return { ok: false, issues: [{ path: 'side', message: 'expected left or right: a single column serves one arm' }] };
   const loadG = kgToGrams(form.loadKg);
   const nearest = findNearestStep(station.stackG, loadG);
   if (nearest !== null && nearest !== loadG) {

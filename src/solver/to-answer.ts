@@ -4,13 +4,14 @@ import type { Vec3 } from '@/core/geometry/vector';
 import { lineUnit } from '@/core/mechanics/line-profile';
 import type { Violation } from '@/core/setup/cost';
 import type { Evaluation } from '@/core/setup/evaluate';
-import { explain, nearestLandmark } from '@/core/setup/reasons';
-import { pulleyInFloor, type SetupProblem } from '@/core/setup/setup-problem';
+import { explain, findLeak, nearestLandmark } from '@/core/setup/reasons';
+import type { SetupProblem } from '@/core/setup/setup-problem';
 import { findTolerance } from '@/core/setup/tolerance';
 import { toDeg, toRad } from '@/core/units/angle';
 import type { AnswerEvaluation } from '@/contract/answer';
 import { CAUTION } from '@/messages/cautions';
 import { heightByEye, limitText, lookAlongText, toVerdict } from '@/messages/reasons';
+import { pulleyAt } from '@/core/kit/column';
 
 const point = (v: Vec3): [number, number, number] => [v[0], v[1], v[2]];
 
@@ -19,14 +20,13 @@ function toSamples(problem: SetupProblem, e: Evaluation, side: Side) {
   const arm = problem.posed.arms[side];
   const { samples } = e.bySide[side]!;
   const stand = { x: e.placement.standX, z: e.placement.standZ, yawRad: toRad(e.placement.yawDeg) };
-  const pulley = pulleyInFloor(problem.input.column, e.placement.hole, side);
-  const shoulderM = point(toFloor(arm.shoulder, stand));
-  return arm.grip.map((g, i) => {
+  const pulley = pulleyAt(problem.input.column, e.placement.hole, side);
+  return arm.contact.map((g, i) => {
     const grip = toFloor(g, stand);
     return {
-      s: i / (arm.grip.length - 1),
-      shoulderM,
-      elbowM: point(toFloor(arm.elbow[i]!, stand)),
+      s: i / (arm.contact.length - 1),
+      shoulderM: point(toFloor(arm.proximal[i]!, stand)),
+      elbowM: point(toFloor(arm.middle[i]!, stand)),
       gripM: point(grip),
       lineUnit: point(lineUnit(grip, pulley)),
       resistanceNm: samples.resistanceNm[i]!,
@@ -46,7 +46,7 @@ export function toAnswerEvaluation(problem: SetupProblem, e: Evaluation): Answer
   const near = nearestLandmark(problem, e.placement.hole);
   return {
     hole: e.placement.hole,
-    pulleyM: forSides((side) => point(pulleyInFloor(input.column, e.placement.hole, side))),
+    pulleyM: forSides((side) => point(pulleyAt(input.column, e.placement.hole, side))),
     stand: { x: e.placement.standX, z: e.placement.standZ, yawDeg: e.placement.yawDeg },
     bench: null,
     seatHole: null,
@@ -65,6 +65,7 @@ export function toAnswerEvaluation(problem: SetupProblem, e: Evaluation): Answer
       peakLeverM: m.peakLeverM,
     },
     metricsSide: e.worse,
+    leak: findLeak(problem, e).map((p) => ({ ...p, joint: p.joint === 'middle' ? ('elbow' as const) : ('shoulder' as const) })),
     cost: { total: e.cost, terms: { ...e.terms } },
     limits: toLimits(e.violations, 'found'),
     tolerance: mutable(findTolerance(problem, e)),

@@ -1,50 +1,65 @@
 import Link from 'next/link';
 import { connection } from 'next/server';
-import { holeHeightM } from '@/core/kit/column';
+import { KIT_KINDS } from '@/core/kit/kit-kind';
 import { sharedDb } from '@/data/open-db';
-import { listAttachments, listGyms, listStations } from '@/data/queries/stations';
-import { AttachmentRow } from '@/features/kit/attachment-row';
+import { listGyms } from '@/data/queries/gyms';
+import { listKit } from '@/data/queries/kit';
+import { GymForm } from '@/features/kit/gym-form';
+import { pieceLine } from '@/features/kit/piece-line';
 import forms from '@/features/shell/forms.module.css';
-import { saveAttachmentAction } from '../actions';
+import styles from '@/features/kit/kit.module.css';
+import { KIT_NAME } from '@/messages/kit';
+import { saveGymAction } from '../actions';
 
-const cm = (m: number): number => Math.round(m * 100);
-
-export default async function KitPage() {
+export default async function KitPage({ searchParams }: { readonly searchParams: Promise<{ gym?: string }> }) {
   await connection();
   const db = sharedDb();
-  const stations = listStations(db);
-  const [gym] = listGyms(db);
+  const gyms = listGyms(db);
+  const asked = (await searchParams).gym;
+  const gym = gyms.find((g) => g.id === asked) ?? gyms[0] ?? null;
+  const pieces = gym ? listKit(db, gym.id) : [];
+  const query = gym ? `&gym=${gym.id}` : '';
   return (
     <div className="page">
       <h1>Kit{gym ? `, ${gym.name}` : ''}</h1>
-      <h2>Twin columns</h2>
-      {stations.length === 0 && <p>No columns yet. Two measured holes and the spacing are enough to start.</p>}
-      <ul className={forms.list}>
-        {stations.map((s) => {
-          const ends = [holeHeightM(s.column, 1), holeHeightM(s.column, s.column.holes)];
-          return (
-            <li key={s.id}>
-              <Link href={`/kit/stations/${s.id}`}>
-                <b>{s.name}</b>
-                <span>
-                  {s.column.holes} holes from {cm(Math.min(...ends))} to {cm(Math.max(...ends))} cm, hole 1 at the {s.column.numberedFrom}
-                </span>
-                <span>
-                  {cm(s.column.twinSpacingM)} cm apart, {s.stackG.length} loads
-                </span>
-              </Link>
-            </li>
-          );
-        })}
-      </ul>
-      <Link href="/kit/stations/new" className={forms.add}>
-        Add columns
-      </Link>
-      <h2>Handles</h2>
-      {listAttachments(db).map((a) => (
-        <AttachmentRow key={a.id} attachment={a} save={saveAttachmentAction} />
+      {gyms.length > 1 && (
+        <nav className={styles.gyms} aria-label="Gyms">
+          {gyms.map((g) => (
+            <Link key={g.id} href={`/kit?gym=${g.id}`} aria-current={g.id === gym?.id ? 'page' : undefined}>
+              {g.name}
+            </Link>
+          ))}
+        </nav>
+      )}
+      {pieces.length === 0 && <p>No kit yet. A cable column needs two measured holes and its spacing to start.</p>}
+      {KIT_KINDS.filter((k) => pieces.some((p) => p.kind === k)).map((kind) => (
+        <section key={kind}>
+          <h2>{KIT_NAME[kind].many}</h2>
+          <ul className={forms.list}>
+            {pieces
+              .filter((p) => p.kind === kind)
+              .map((p) => (
+                <li key={p.id}>
+                  <Link href={`/kit/${p.id}`}>
+                    <b>{p.name}</b>
+                    <span>{pieceLine(kind, p.spec)}</span>
+                    <span className={p.outOfOrder ? styles.broken : undefined}>{p.outOfOrder ? 'out of order' : ''}</span>
+                  </Link>
+                </li>
+              ))}
+          </ul>
+        </section>
       ))}
-      <AttachmentRow attachment={null} save={saveAttachmentAction} />
+      <h2>Add</h2>
+      <nav className={styles.kinds} aria-label="Add kit">
+        {KIT_KINDS.map((kind) => (
+          <Link key={kind} href={`/kit/new?kind=${kind}${query}`}>
+            {KIT_NAME[kind].one}
+          </Link>
+        ))}
+      </nav>
+      {gym && <GymForm key={gym.id} gym={gym} save={saveGymAction} />}
+      <GymForm gym={null} save={saveGymAction} />
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bodyOf } from '../../../test/support/fixtures';
 import { ARM_MASS_SHARE, FOREARM_HAND_MASS, UPPER_ARM_MASS } from './segment-mass';
-import { poseTrunk } from './posture';
+import { poseBody } from './pose-body';
 
 describe('body from stature (Drillis and Contini 1966, in Winter)', () => {
   it.each([
@@ -29,7 +29,7 @@ describe('measured values', () => {
 
 describe('staggered stance', () => {
   const body = bodyOf(1.75);
-  const pose = poseTrunk(body, { kind: 'staggered', frontFoot: 'left', trunkLeanDeg: 6 });
+  const pose = poseBody(body, { kind: 'staggered', frontFoot: 'left' }, { leanDeg: 6, sideBendDeg: 0, turnDeg: 0 });
   const span = (a: readonly number[], b: readonly number[]) => Math.hypot(a[0]! - b[0]!, a[1]! - b[1]!, a[2]! - b[2]!);
   it('keeps segment lengths', () => {
     for (const leg of Object.values(pose.leg)) {
@@ -43,7 +43,7 @@ describe('staggered stance', () => {
     expect(pose.shoulder.right[1]).toBeGreaterThan(body.height.shoulderHeight.m - 0.08);
   });
   it('is the same shape at any size', () => {
-    const tall = poseTrunk(bodyOf(3.5 / 2 * 1.1), { kind: 'staggered', frontFoot: 'left', trunkLeanDeg: 6 });
+    const tall = poseBody(bodyOf(3.5 / 2 * 1.1), { kind: 'staggered', frontFoot: 'left' }, { leanDeg: 6, sideBendDeg: 0, turnDeg: 0 });
     expect(tall.shoulder.left[0] / pose.shoulder.left[0]).toBeCloseTo(1.1, 9);
     expect(tall.head[1] / pose.head[1]).toBeCloseTo(1.1, 9);
   });

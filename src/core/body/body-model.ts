@@ -1,4 +1,6 @@
-import { HEIGHT_NAMES, HEIGHT_RATIO, LENGTH_NAMES, LENGTH_RATIO, type HeightName, type LengthName, type MeasureName } from './segment-ratios';
+import {
+  HEIGHT_NAMES, HEIGHT_RATIO, LENGTH_NAMES, LENGTH_RATIO, SEAT_SHARE, SEATED_NAMES, SEATED_RATIO, type HeightName, type LengthName, type MeasureName, type SeatedName,
+} from './segment-ratios';
 
 export type MeasuredM = Partial<Readonly<Record<MeasureName, number>>>;
 
@@ -19,7 +21,14 @@ export interface Body {
   readonly statureM: number;
   readonly massKg: number;
   readonly height: Readonly<Record<HeightName, Sized>>;
+  /** Above the seat, sitting tall. */
+  readonly seated: Readonly<Record<SeatedName, Sized>>;
   readonly length: Readonly<Record<LengthName, Sized>>;
+}
+
+/** A measure of a body by its name, whichever group it is in. */
+export function sizeOf(body: Body, name: MeasureName): Sized {
+  return name in body.height ? body.height[name as HeightName] : name in body.seated ? body.seated[name as SeatedName] : body.length[name as LengthName];
 }
 
 const TRUNK_CHAIN: readonly HeightName[] = ['ankleHeight', 'kneeHeight', 'hipHeight', 'shoulderHeight', 'chinHeight', 'eyeHeight'];
@@ -50,6 +59,18 @@ function sizeTrunkChain(input: BodyInput): Map<HeightName, Sized> {
     sized.set(name, { m, source: lo.own || hi.own ? 'derived' : 'estimated' });
   }
   return sized;
+}
+
+/** Heights above the seat: the tape's, else from the standing shoulder, and the lower two from the seated shoulder. */
+function sizeSeated(input: BodyInput, shoulder: Sized): Map<SeatedName, Sized> {
+  const own = (name: SeatedName): Sized | null => {
+    const m = input.measuredM[name];
+    return m === undefined ? null : { m, source: 'measured' };
+  };
+  const follows = (from: Sized): Sized['source'] => (from.source === 'estimated' ? 'estimated' : 'derived');
+  const top: Sized = own('seatedShoulder') ?? { m: shoulder.m - SEAT_SHARE * input.statureM, source: follows(shoulder) };
+  const below = (name: SeatedName): Sized => own(name) ?? { m: top.m - (SEATED_RATIO.seatedShoulder - SEATED_RATIO[name]) * input.statureM, source: follows(top) };
+  return new Map([['seatedShoulder', top], ['seatedArmpit', below('seatedArmpit')], ['seatedNipple', below('seatedNipple')]]);
 }
 
 interface ArmLink {
@@ -90,9 +111,11 @@ export function buildBody(input: BodyInput): Body {
       bottom !== undefined ? { m: bottom, source: 'measured' } : { m: from.m - span.m, source: follows ? 'derived' : 'estimated' },
     );
   }
+  const seated = sizeSeated(input, height.get('shoulderHeight')!);
   return {
     statureM: input.statureM,
     massKg: input.massKg,
+    seated: Object.fromEntries(SEATED_NAMES.map((n) => [n, seated.get(n)!])) as Record<SeatedName, Sized>,
     height: Object.fromEntries(HEIGHT_NAMES.map((n) => [n, height.get(n)!])) as Record<HeightName, Sized>,
     length: Object.fromEntries(LENGTH_NAMES.map((n) => [n, length.get(n)!])) as Record<LengthName, Sized>,
   };

@@ -1,14 +1,54 @@
-import { along, normalise, scale, subtract, add, length, type Vec3 } from '@/core/geometry/vector';
-import { toRad } from '@/core/units/angle';
-import type { Body } from './body-model';
+import type { Frame } from '@/core/geometry/frame';
+import type { Vec3 } from '@/core/geometry/vector';
 import type { Side } from './active-range';
 
-/** A staggered stance: which foot is in front, and how far the trunk leans forward from the hips. */
-export interface Posture {
-  readonly kind: 'staggered';
-  readonly frontFoot: Side;
-  readonly trunkLeanDeg: number;
+/**
+ * How a client stands, kneels, sits, lies or hangs. Angles in degrees; trunk and back angles count from level
+ * (90 upright, 0 lying). Heights in metres above the floor. The floor mark (origin of the body frame) is under the
+ * midpoint of the ankles when standing, under the hips when kneeling, seated or lying, under the hands in a plank and
+ * under the bar when hanging.
+ */
+export type Posture =
+  | { readonly kind: 'standing'; readonly kneeFlexionDeg: number }
+  | { readonly kind: 'staggered'; readonly frontFoot: Side }
+  | { readonly kind: 'wide'; readonly widthM: number }
+  | { readonly kind: 'hinged'; readonly trunkDeg: number; readonly kneeFlexionDeg: number }
+  | { readonly kind: 'half-kneeling'; readonly kneeDown: Side }
+  | { readonly kind: 'tall-kneeling' }
+  /** On a bench, a machine or (height 0) the floor with the legs ahead. */
+  | { readonly kind: 'seated'; readonly seatHeightM: number; readonly backDeg: number }
+  | { readonly kind: 'lying'; readonly on: 'back' | 'front' | Side; readonly surfaceHeightM: number; readonly backDeg: number }
+  /** Hand and knee of one side on a bench, the other foot down. */
+  | { readonly kind: 'hand-and-knee'; readonly benchHeightM: number; readonly support: Side }
+  /** One hand on a bench, both feet down. */
+  | { readonly kind: 'hand-on-bench'; readonly benchHeightM: number; readonly support: Side; readonly kneeFlexionDeg: number }
+  /** Split stance, forearm on the front thigh of the supporting side. */
+  | { readonly kind: 'forearm-on-thigh'; readonly support: Side; readonly trunkDeg: number }
+  | { readonly kind: 'plank'; readonly handHeightM: number }
+  | { readonly kind: 'hanging'; readonly barHeightM: number }
+  /** Seated with the legs held by the machine: thighs above level, knees bent. */
+  | { readonly kind: 'leg-machine'; readonly seatHeightM: number; readonly backDeg: number; readonly thighDeg: number; readonly kneeFlexionDeg: number };
+
+export type PostureKind = Posture['kind'];
+
+/** Trunk against the pelvis, degrees: lean forward, side bend to the right, turn to the left. */
+export interface TrunkShape {
+  readonly leanDeg: number;
+  readonly sideBendDeg: number;
+  readonly turnDeg: number;
 }
+
+/** Shoulder girdle offset from rest, metres (a few centimetres): forward and up. */
+export interface Scapula {
+  readonly protractionM: number;
+  readonly elevationM: number;
+}
+
+export const STRAIGHT_TRUNK: TrunkShape = { leanDeg: 0, sideBendDeg: 0, turnDeg: 0 };
+export const SCAPULA_AT_REST: Scapula = { protractionM: 0, elevationM: 0 };
+
+/** Furthest the girdle travels from rest, metres (common practice: a few centimetres). */
+export const SCAPULA_LIMIT_M = 0.06;
 
 export interface Leg {
   readonly hip: Vec3;
@@ -18,74 +58,26 @@ export interface Leg {
   readonly toe: Vec3;
 }
 
-/**
- * Joint centres in the body frame (x forward, y up, z right; Wu et al. 2005), metres, origin on the floor midway
- * between the ankles, which is where the floor mark goes.
- */
-export interface TrunkPose {
+/** An arm that holds the body up: what the free side presses on. */
+export interface SupportArm {
+  readonly side: Side;
+  readonly elbow: Vec3;
+  readonly hand: Vec3;
+}
+
+/** Joint centres in the body frame (x forward, y up, z right; Wu et al. 2005), metres, origin at the floor mark. */
+export interface BodyPose {
+  /** Midway between the hips. */
   readonly pelvis: Vec3;
+  readonly pelvisFrame: Frame;
+  /** Axes of the trunk: forward out of the chest, up along the spine, right. */
+  readonly trunkFrame: Frame;
+  /** Midway between the shoulders, girdle at rest. */
+  readonly neckBase: Vec3;
   readonly neck: Vec3;
   readonly head: Vec3;
   readonly headRadiusM: number;
   readonly shoulder: Readonly<Record<Side, Vec3>>;
   readonly leg: Readonly<Record<Side, Leg>>;
-}
-
-/** Ankle to ankle along the line of travel, as a share of stature: a comfortable split step (common practice). */
-const STAGGER_SHARE = 0.26;
-/** Share of full leg length from hip to ankle in a split stance: knees soft, not locked. */
-const SOFT_KNEE = 0.985;
-
-/** Knee of a two-link leg that bends forwards; straight when the ankle is out of reach. */
-function kneeOf(hip: Vec3, ankle: Vec3, thighM: number, shankM: number): Vec3 {
-  const reach = subtract(ankle, hip);
-  const d = Math.min(length(reach), thighM + shankM - 1e-6);
-  const u = normalise(reach);
-  const a = (thighM ** 2 - shankM ** 2 + d ** 2) / (2 * d);
-  const bend = Math.sqrt(Math.max(0, thighM ** 2 - a ** 2));
-  const forward = normalise(subtract([1, 0, 0], scale(u, u[0])));
-  return add(along(hip, u, a), scale(forward, bend));
-}
-
-/** Pose of trunk, head and legs for a posture. Precondition: a body with positive segment lengths. */
-export function poseTrunk(body: Body, posture: Posture): TrunkPose {
-  const ankleY = body.height.ankleHeight.m;
-  const legM = body.height.hipHeight.m - ankleY;
-  const thighM = body.height.hipHeight.m - body.height.kneeHeight.m;
-  const shankM = body.height.kneeHeight.m - ankleY;
-  const half = (STAGGER_SHARE * body.statureM) / 2;
-  const hipY = ankleY + Math.sqrt((SOFT_KNEE * legM) ** 2 - half ** 2);
-  const lean = toRad(posture.trunkLeanDeg);
-  const up: Vec3 = [Math.sin(lean), Math.cos(lean), 0];
-  const pelvis: Vec3 = [0, hipY, 0];
-  const neckBase = along(pelvis, up, body.height.shoulderHeight.m - body.height.hipHeight.m);
-  const halfShoulder = body.length.shoulderBreadth.m / 2;
-  const halfHip = body.length.hipBreadth.m / 2;
-  const chin = body.height.chinHeight.m - body.height.shoulderHeight.m;
-  const crown = body.statureM - body.height.shoulderHeight.m;
-  const headRadiusM = (crown - chin) / 2;
-  const leg = (side: Side): Leg => {
-    const z = (side === 'right' ? 1 : -1) * halfHip * 0.8;
-    const x = side === posture.frontFoot ? half : -half;
-    const hip: Vec3 = [0, hipY, z];
-    const ankle: Vec3 = [x, ankleY, z];
-    return {
-      hip,
-      ankle,
-      knee: kneeOf(hip, ankle, thighM, shankM),
-      heel: [x - body.length.foot.m * 0.24, 0, z],
-      toe: [x + body.length.foot.m * 0.76, 0, z],
-    };
-  };
-  return {
-    pelvis,
-    neck: along(neckBase, up, chin * 0.4),
-    head: add(along(neckBase, up, (chin + crown) / 2), [headRadiusM * 0.2, 0, 0]),
-    headRadiusM,
-    shoulder: {
-      left: [neckBase[0], neckBase[1], -halfShoulder],
-      right: [neckBase[0], neckBase[1], halfShoulder],
-    },
-    leg: { left: leg('left'), right: leg('right') },
-  };
+  readonly supportArm: SupportArm | null;
 }

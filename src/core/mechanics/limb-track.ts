@@ -1,31 +1,39 @@
 import type { Body } from '@/core/body/body-model';
 import { dot, subtract, type Vec3 } from '@/core/geometry/vector';
-import { SAMPLES, type LimbPath } from '@/core/movement/limb-path';
-import { armWeightMomentNm } from './limb-weight';
+import type { ChainPath, ChainTarget } from '@/core/movement/chain-path';
+import { limbWeightMomentNm } from './limb-weight';
 
 /** Flat layout of one sample in `LimbTrack.data`. */
-export const TRACK_STRIDE = 7;
+export const TRACK_STRIDE = 16;
 
 /**
- * One arm's range in the body frame, laid out flat because the solver reads it thousands of times:
- * per sample the grip relative to the shoulder (3, metres), the limb weight's moment about the shoulder (3, Nm) and that
- * moment's part against the action (1, Nm; positive resists).
+ * One limb's range in the stand frame, laid out flat because the solver reads it thousands of times. Per sample: the
+ * target joint (3, metres), the contact relative to it (3, metres), the limb weight's moment about it (3, Nm), that
+ * moment's part against the action (1, Nm; positive resists), the action's axis (3, unit) and the sweep's normal (3, unit).
  */
 export interface LimbTrack {
   readonly data: Float64Array;
   readonly samples: number;
-  readonly shoulder: Vec3;
-  readonly actionAxis: Vec3;
-  readonly sweepUp: Vec3;
 }
 
-/** Flatten a limb path for a body. */
-export function buildLimbTrack(body: Body, path: LimbPath): LimbTrack {
-  const data = new Float64Array(SAMPLES * TRACK_STRIDE);
-  for (let i = 0; i < SAMPLES; i++) {
-    const r = subtract(path.grip[i]!, path.shoulder);
-    const w = armWeightMomentNm(body, path.shoulder, path.elbow[i]!, path.wrist[i]!);
-    data.set([...r, ...w, -dot(w, path.actionAxis)], i * TRACK_STRIDE);
+/** Flatten a path and its target for a body. */
+export function buildLimbTrack(body: Body, path: ChainPath, target: ChainTarget): LimbTrack {
+  const samples = path.proximal.length;
+  const data = new Float64Array(samples * TRACK_STRIDE);
+  for (let i = 0; i < samples; i++) {
+    const joint = jointAt(path, target.joint, i);
+    const w = limbWeightMomentNm(body, path, i, target.joint);
+    data.set([...joint, ...subtract(path.contact[i]!, joint), ...w, -dot(w, target.axis[i]!), ...target.axis[i]!, ...target.above[i]!], i * TRACK_STRIDE);
   }
-  return { data, samples: SAMPLES, shoulder: path.shoulder, actionAxis: path.actionAxis, sweepUp: path.sweepUp };
+  return { data, samples };
+}
+
+export const jointAt = (path: ChainPath, joint: 'proximal' | 'middle', i: number): Vec3 => (joint === 'middle' ? path.middle[i]! : path.proximal[i]!);
+
+/** The same track at every `step`-th sample, for coarse search. Precondition: `step` divides the samples less one. */
+export function thinTrack(track: LimbTrack, step: number): LimbTrack {
+  const samples = (track.samples - 1) / step + 1;
+  const data = new Float64Array(samples * TRACK_STRIDE);
+  for (let i = 0; i < samples; i++) data.set(track.data.subarray(i * step * TRACK_STRIDE, (i * step + 1) * TRACK_STRIDE), i * TRACK_STRIDE);
+  return { data, samples };
 }

@@ -1,24 +1,25 @@
 import { derivative } from 'mathjs';
 import { describe, expect, it } from 'vitest';
 import { add, cross, dot, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { UPRIGHT } from '@/core/geometry/frame';
 import { toBody, toFloor } from '@/core/geometry/rotation';
 import { MOVEMENT_IDS } from '@/core/movement/movement';
 import { evaluatePlacement } from '@/core/setup/evaluate';
-import { pulleyInFloor } from '@/core/setup/setup-problem';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import { COLUMN, problemOf, seeded } from '../../../test/support/fixtures';
-import { armWeightMomentNm } from './limb-weight';
+import { limbWeightMomentNm } from './limb-weight';
 import { allocateSamples, profileLine, shareBelow } from './line-profile';
 import { TRACK_STRIDE, type LimbTrack } from './limb-track';
+import { pulleyAt } from '@/core/kit/column';
 
 /** A weightless arm of length 1 m sweeping a quarter circle from +z to +x in the level plane. */
 function quarterArm(n = 41): LimbTrack {
   const data = new Float64Array(n * TRACK_STRIDE);
   for (let i = 0; i < n; i++) {
     const a = (i / (n - 1)) * (Math.PI / 2);
-    data.set([Math.sin(a), 0, Math.cos(a)], i * TRACK_STRIDE);
+    data.set([0, 0, 0, Math.sin(a), 0, Math.cos(a), 0, 0, 0, 0, 0, 1, 0, 0, 1, 0], i * TRACK_STRIDE);
   }
-  return { data, samples: n, shoulder: [0, 0, 0], actionAxis: [0, 1, 0], sweepUp: [0, 1, 0] };
+  return { data, samples: n };
 }
 
 describe('statics of one line on one limb', () => {
@@ -73,11 +74,11 @@ describe('virtual work: moment = tension x d(cable length)/d(angle), derivative 
       for (const side of ['left', 'right'] as const) {
         const arm = p.posed.arms[side];
         const stand = { x: place.standX, z: place.standZ, yawRad: (place.yawDeg * Math.PI) / 180 };
-        const q = subtract(toBody(pulleyInFloor(COLUMN, place.hole, side), stand), arm.shoulder);
+        const q = subtract(toBody(pulleyAt(COLUMN, place.hole, side), stand), arm.proximal[0]!);
         for (const i of [0, 13, 40]) {
-          const r = subtract(arm.grip[i]!, arm.shoulder);
-          const w = cross(arm.actionAxis, r);
-          const rate = slope.evaluate({ t: 0, d: dot(arm.actionAxis, r), ...named('r', r), ...named('w', w), ...named('a', arm.actionAxis), ...named('q', q) }) as number;
+          const r = subtract(arm.contact[i]!, arm.proximal[0]!);
+          const w = cross(arm.target.axis[0]!, r);
+          const rate = slope.evaluate({ t: 0, d: dot(arm.target.axis[0]!, r), ...named('r', r), ...named('w', w), ...named('a', arm.target.axis[0]!), ...named('q', q) }) as number;
           expect(e.bySide[side]!.samples.lineNm[i]).toBeCloseTo(p.tensionN * rate, 6);
         }
       }
@@ -89,7 +90,9 @@ describe('limb weight', () => {
   it('of a level straight arm is the arm hung at its two centres (Winter)', () => {
     const p = problemOf('cable-fly-level', 1.75);
     const { body } = p.input;
-    const m = armWeightMomentNm(body, [0, 0, 0], [body.length.upperArm.m, 0, 0], [body.length.upperArm.m + body.length.forearm.m, 0, 0]);
+    const at = (x: number): Vec3[] => [[x, 0, 0]];
+    const straight = { side: 'right', chain: 'arm', proximal: at(0), middle: at(body.length.upperArm.m), distal: at(body.length.upperArm.m + body.length.forearm.m), contact: at(0.6), frame: [UPRIGHT] } as const;
+    const m = limbWeightMomentNm(body, straight, 0, 'proximal');
     const expected = -body.massKg * GRAVITY_MS2 * (0.028 * 0.436 * body.length.upperArm.m + 0.022 * (body.length.upperArm.m + 0.682 * body.length.forearm.m));
     expect(m[2]).toBeCloseTo(expected, 9);
     expect(Math.abs(m[0]) + Math.abs(m[1])).toBeCloseTo(0, 12);
@@ -123,6 +126,7 @@ describe('symmetry and scale', () => {
   const scaleBody = (body: ReturnType<typeof problemOf>['input']['body'], k: number) => ({
     statureM: body.statureM * k,
     height: Object.fromEntries(Object.entries(body.height).map(([n, s]) => [n, { ...s, m: s.m * k }])) as typeof body.height,
+    seated: Object.fromEntries(Object.entries(body.seated).map(([n, s]) => [n, { ...s, m: s.m * k }])) as typeof body.seated,
     length: Object.fromEntries(Object.entries(body.length).map(([n, s]) => [n, { ...s, m: s.m * k }])) as typeof body.length,
   });
   it('floor and body frames are inverse', () => {

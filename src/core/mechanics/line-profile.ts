@@ -1,6 +1,7 @@
 import { length, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { toDeg } from '@/core/units/angle';
 import { TRACK_STRIDE, type LimbTrack } from './limb-track';
+import { allocateLoad, fillLoad, fillLoads, hasLine, type Load, type LoadSamples } from './load';
 
 /** Resistance below this share of its peak counts as rest (common practice: a quarter). */
 export const REST_BELOW = 0.25;
@@ -9,19 +10,18 @@ export const LOADED_FROM = 0.5;
 
 /** Room for one profile's samples, reused by the solver so that an evaluation allocates nothing. */
 export interface ProfileSamples {
+  readonly load: LoadSamples;
   readonly resistanceNm: Float64Array;
-  /** Of the line alone, without the limb's weight. */
+  /** Of the load alone, without the limb's weight. */
   readonly lineNm: Float64Array;
   readonly offPlaneRad: Float64Array;
   readonly travelM: Float64Array;
 }
 
-export const allocateSamples = (samples: number): ProfileSamples => ({
-  resistanceNm: new Float64Array(samples),
-  lineNm: new Float64Array(samples),
-  offPlaneRad: new Float64Array(samples),
-  travelM: new Float64Array(samples),
-});
+export function allocateSamples(samples: number): ProfileSamples {
+  const load = allocateLoad(samples);
+  return { load, resistanceNm: new Float64Array(samples), lineNm: new Float64Array(samples), offPlaneRad: new Float64Array(samples), travelM: load.travelM };
+}
 
 /** What one pull does over the range. Positions are shares of the range, 0 = start of the lift. */
 export interface LineMetrics {
@@ -33,9 +33,9 @@ export interface LineMetrics {
   readonly peakAt: number;
   readonly peakResistanceNm: number;
   readonly meanResistanceNm: number;
-  /** Where limb (shoulder to grip) and line are square to each other; null when they never are. */
+  /** Where limb (joint to contact) and line are square to each other; null when they never are. */
   readonly rightAngleAt: number | null;
-  /** Longest lever of the line about the target axis, metres. */
+  /** Longest lever of the load about the target axis, metres: the part of its moment on the axis over its force. */
   readonly peakLeverM: number;
   readonly restShare: number;
   readonly loadedShare: number;
@@ -43,9 +43,10 @@ export interface LineMetrics {
   readonly evenness: number;
   /** Resistance is negative somewhere: the weight helps. */
   readonly helps: boolean;
+  /** Of a cable or band beyond its handle; infinite and 0 for loads without a line. */
   readonly minClearanceM: number;
   readonly maxTravelM: number;
-  /** Part of the shoulder's moment that is not about the target axis, as a share. */
+  /** Part of the target joint's moment that is not about the target axis, as a share. */
   readonly leakShare: number;
 }
 
@@ -78,25 +79,16 @@ function findPeak(values: Float64Array): { readonly at: number; readonly value: 
 }
 
 /**
- * Profile of a cable from a fixed pulley over the range of one limb.
+ * Profile of the forces in `out.load` over the range of one limb.
  *
- * With shoulder J, grip P, pulley Q, tension T at the hand: F = T u, u = (Q - P)/|Q - P|; the shoulder must answer
- * M = (P - J) x F + limb weight; resistance = -M . n for the action axis n; off-plane = asin(u . sweepUp);
- * travel = |Q - P| - attachment.
- *
- * @param pulley in the body frame of the track, metres
- * @param tensionN at the hand, newtons, not negative
- * @param attachmentM cable end to grip centre
- * @param out filled with the samples; the metrics returned can be recomputed from them
+ * With target joint J, contact P and force F on it: the joint must answer M = (P - J) x F + limb weight;
+ * resistance = -M . n for the action axis n; lever = that of F alone over |F|; off-plane = asin(F/|F| . above).
+ * The metrics can be recomputed from the samples that are left in `out`.
  */
-export function profileLine(track: LimbTrack, pulley: Vec3, tensionN: number, attachmentM: number, out: ProfileSamples): LineMetrics {
+export function profileForces(track: LimbTrack, line: boolean, out: ProfileSamples): LineMetrics {
   const { data, samples } = track;
-  const [nx, ny, nz] = track.actionAxis;
-  const [ux, uy, uz] = track.sweepUp;
   const { resistanceNm, lineNm, offPlaneRad, travelM } = out;
-  const qx = pulley[0] - track.shoulder[0];
-  const qy = pulley[1] - track.shoulder[1];
-  const qz = pulley[2] - track.shoulder[2];
+  const { forceN } = out.load;
   let sum = 0;
   let offSquares = 0;
   let weightSum = 0;
@@ -105,71 +97,84 @@ export function profileLine(track: LimbTrack, pulley: Vec3, tensionN: number, at
   let minTravel = Infinity;
   let maxTravel = -Infinity;
   let least = Infinity;
-  let peakLine = 0;
+  let peakLever = 0;
   let lastCos = 0;
   let rightAngleAt: number | null = null;
   for (let i = 0; i < samples; i++) {
     const o = i * TRACK_STRIDE;
-    const rx = data[o]!;
-    const ry = data[o + 1]!;
-    const rz = data[o + 2]!;
-    const dx = qx - rx;
-    const dy = qy - ry;
-    const dz = qz - rz;
-    const distance = Math.sqrt(dx * dx + dy * dy + dz * dz);
-    const k = tensionN / distance;
-    // M_line = r x F
-    const mx = (ry * dz - rz * dy) * k;
-    const my = (rz * dx - rx * dz) * k;
-    const mz = (rx * dy - ry * dx) * k;
-    const line = -(mx * nx + my * ny + mz * nz);
-    const resistance = line + data[o + 6]!;
-    const tx = mx + data[o + 3]!;
-    const ty = my + data[o + 4]!;
-    const tz = mz + data[o + 5]!;
+    const rx = data[o + 3]!;
+    const ry = data[o + 4]!;
+    const rz = data[o + 5]!;
+    const fx = forceN[3 * i]!;
+    const fy = forceN[3 * i + 1]!;
+    const fz = forceN[3 * i + 2]!;
+    const force = Math.sqrt(fx * fx + fy * fy + fz * fz);
+    // M_load = r x F
+    const mx = ry * fz - rz * fy;
+    const my = rz * fx - rx * fz;
+    const mz = rx * fy - ry * fx;
+    const own = -(mx * data[o + 10]! + my * data[o + 11]! + mz * data[o + 12]!);
+    const resistance = own + data[o + 9]!;
+    const tx = mx + data[o + 6]!;
+    const ty = my + data[o + 7]!;
+    const tz = mz + data[o + 8]!;
     const square = tx * tx + ty * ty + tz * tz;
-    const offPlane = Math.asin((dx * ux + dy * uy + dz * uz) / distance);
-    const travel = distance - attachmentM;
+    const across = fx * data[o + 13]! + fy * data[o + 14]! + fz * data[o + 15]!;
+    const offPlane = force > 0 ? Math.asin(Math.min(1, Math.max(-1, across / force))) : 0;
     resistanceNm[i] = resistance;
-    lineNm[i] = line;
+    lineNm[i] = own;
     offPlaneRad[i] = offPlane;
-    travelM[i] = travel;
     const end = i === 0 || i === samples - 1 ? 0.5 : 1;
     sum += resistance * end;
     if (resistance < least) least = resistance;
-    if (line > peakLine) peakLine = line;
+    if (force > 0 && own / force > peakLever) peakLever = own / force;
     const w = resistance > 0 ? resistance : 0;
     offSquares += w * offPlane * offPlane;
     weightSum += w;
     momentSum += Math.sqrt(square);
     leakSum += Math.sqrt(Math.max(0, square - resistance * resistance));
-    if (travel < minTravel) minTravel = travel;
-    if (travel > maxTravel) maxTravel = travel;
-    const cos = rx * dx + ry * dy + rz * dz;
+    if (line) {
+      const travel = travelM[i]!;
+      if (travel < minTravel) minTravel = travel;
+      if (travel > maxTravel) maxTravel = travel;
+    }
+    const cos = rx * fx + ry * fy + rz * fz;
     if (i > 0 && rightAngleAt === null && cos * lastCos <= 0 && cos !== lastCos) {
       rightAngleAt = (i - 1 + lastCos / (lastCos - cos)) / (samples - 1);
     }
     lastCos = cos;
   }
-  const peak = findPeak(out.resistanceNm);
+  const peak = findPeak(resistanceNm);
   const mean = sum / (samples - 1);
   const positive = peak.value > 0;
   return {
     offPlaneRmsDeg: weightSum > 0 ? toDeg(Math.sqrt(offSquares / weightSum)) : 90,
-    offPlaneFinishDeg: toDeg(out.offPlaneRad[samples - 1]!),
+    offPlaneFinishDeg: toDeg(offPlaneRad[samples - 1]!),
     peakAt: peak.at,
     peakResistanceNm: peak.value,
     meanResistanceNm: mean,
     rightAngleAt,
-    peakLeverM: tensionN > 0 ? peakLine / tensionN : 0,
-    restShare: positive ? shareBelow(out.resistanceNm, REST_BELOW * peak.value) : 1,
-    loadedShare: positive ? 1 - shareBelow(out.resistanceNm, LOADED_FROM * peak.value) : 0,
+    peakLeverM: peakLever,
+    restShare: positive ? shareBelow(resistanceNm, REST_BELOW * peak.value) : 1,
+    loadedShare: positive ? 1 - shareBelow(resistanceNm, LOADED_FROM * peak.value) : 0,
     evenness: positive ? Math.max(0, mean / peak.value) : 0,
     helps: least < 0,
     minClearanceM: minTravel,
-    maxTravelM: maxTravel,
+    maxTravelM: line ? maxTravel : 0,
     leakShare: momentSum > 0 ? leakSum / momentSum : 0,
   };
+}
+
+/** Profile of a cable from a pulley in the stand frame: its force along itself, then `profileForces`. */
+export function profileLine(track: LimbTrack, pulley: Vec3, tensionN: number, attachmentM: number, out: ProfileSamples): LineMetrics {
+  fillLoad(track, { kind: 'cable', pulley, tensionN, attachmentM }, out.load);
+  return profileForces(track, true, out);
+}
+
+/** Profile of loads that act together; the first names the line, where it has one. */
+export function profileLoads(track: LimbTrack, loads: readonly Load[], out: ProfileSamples): LineMetrics {
+  fillLoads(track, loads, out.load);
+  return profileForces(track, hasLine(loads[0]!), out);
 }
 
 /** Unit line of pull from a grip to a pulley, both in one frame. */

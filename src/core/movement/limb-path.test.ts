@@ -2,49 +2,53 @@ import { describe, expect, it } from 'vitest';
 import { cross, dot, length, mirrorZ, normalise, subtract } from '@/core/geometry/vector';
 import { toDeg } from '@/core/units/angle';
 import { bodyOf } from '../../../test/support/fixtures';
-import { poseMovement, SAMPLES } from './limb-path';
+import type { ActiveRangeDeg } from '@/core/body/active-range';
+import { SAMPLES } from './chain-path';
+import { poseMovement } from './limb-path';
 import { MOVEMENT_BOOK } from './movement-book';
 import { defaultOptions, MOVEMENT_IDS } from './movement';
 
 const STATURES = [1.45, 1.75, 2.05];
 const CASES = MOVEMENT_IDS.flatMap((id) => STATURES.map((h) => [id, h] as const));
 
+const WHOLE = { active: {}, limits: {}, stopLevel: false };
+
 describe.each(CASES)('%s at %d m', (id, statureM) => {
   const body = bodyOf(statureM);
   const movement = MOVEMENT_BOOK[id];
-  const { arms } = poseMovement(body, movement, defaultOptions(movement), {});
+  const { arms } = poseMovement(body, movement, defaultOptions(movement), WHOLE);
 
   it('keeps arm lengths at every sample', () => {
     for (const arm of Object.values(arms)) {
-      expect(arm.grip).toHaveLength(SAMPLES);
+      expect(arm.contact).toHaveLength(SAMPLES);
       for (let i = 0; i < SAMPLES; i++) {
-        expect(length(subtract(arm.elbow[i]!, arm.shoulder))).toBeCloseTo(body.length.upperArm.m, 9);
-        expect(length(subtract(arm.wrist[i]!, arm.elbow[i]!))).toBeCloseTo(body.length.forearm.m, 9);
-        expect(length(subtract(arm.grip[i]!, arm.wrist[i]!))).toBeCloseTo(body.length.hand.m / 2, 9);
+        expect(length(subtract(arm.middle[i]!, arm.proximal[0]!))).toBeCloseTo(body.length.upperArm.m, 9);
+        expect(length(subtract(arm.distal[i]!, arm.middle[i]!))).toBeCloseTo(body.length.forearm.m, 9);
+        expect(length(subtract(arm.contact[i]!, arm.distal[i]!))).toBeCloseTo(body.length.hand.m / 2, 9);
       }
     }
   });
   it('stays in its sweep, whose normal points up', () => {
     for (const arm of Object.values(arms)) {
-      expect(arm.sweepUp[1]).toBeGreaterThan(0);
+      expect(arm.target.above[0]![1]).toBeGreaterThan(0);
       for (let i = 0; i < SAMPLES; i += 8) {
-        expect(dot(subtract(arm.grip[i]!, arm.shoulder), arm.sweepUp)).toBeCloseTo(0, 9);
-        expect(dot(subtract(arm.elbow[i]!, arm.shoulder), arm.sweepUp)).toBeCloseTo(0, 9);
+        expect(dot(subtract(arm.contact[i]!, arm.proximal[0]!), arm.target.above[0]!)).toBeCloseTo(0, 9);
+        expect(dot(subtract(arm.middle[i]!, arm.proximal[0]!), arm.target.above[0]!)).toBeCloseTo(0, 9);
       }
     }
   });
   it('mirrors left and right', () => {
-    for (let i = 0; i < SAMPLES; i += 8) expect(length(subtract(mirrorZ(arms.left.grip[i]!), arms.right.grip[i]!))).toBeLessThan(1e-9);
+    for (let i = 0; i < SAMPLES; i += 8) expect(length(subtract(mirrorZ(arms.left.contact[i]!), arms.right.contact[i]!))).toBeLessThan(1e-9);
   });
   it('ends with the hands the asked gap apart, in front', () => {
-    const [l, r] = [arms.left.grip[SAMPLES - 1]!, arms.right.grip[SAMPLES - 1]!];
+    const [l, r] = [arms.left.contact[SAMPLES - 1]!, arms.right.contact[SAMPLES - 1]!];
     expect(length(subtract(l, r))).toBeCloseTo(movement.path.finishGapM, 6);
-    expect(r[0]).toBeGreaterThan(arms.right.shoulder[0] + 0.2);
+    expect(r[0]).toBeGreaterThan(arms.right.proximal[0]![0] + 0.2);
   });
   it('bends the elbow in the stretch and nearly straightens it at the finish', () => {
     const bend = (i: number): number => {
-      const upper = normalise(subtract(arms.right.elbow[i]!, arms.right.shoulder));
-      const lower = normalise(subtract(arms.right.wrist[i]!, arms.right.elbow[i]!));
+      const upper = normalise(subtract(arms.right.middle[i]!, arms.right.proximal[0]!));
+      const lower = normalise(subtract(arms.right.distal[i]!, arms.right.middle[i]!));
       return toDeg(Math.acos(dot(upper, lower)));
     };
     expect(bend(0)).toBeCloseTo(30, 6);
@@ -52,16 +56,16 @@ describe.each(CASES)('%s at %d m', (id, statureM) => {
   });
   it('turns about its action axis: the hand moves the way the axis says', () => {
     for (const arm of Object.values(arms)) {
-      const r = subtract(arm.grip[20]!, arm.shoulder);
-      const velocity = subtract(arm.grip[21]!, arm.grip[19]!);
-      expect(dot(cross(arm.actionAxis, r), velocity)).toBeGreaterThan(0);
+      const r = subtract(arm.contact[20]!, arm.proximal[0]!);
+      const velocity = subtract(arm.contact[21]!, arm.contact[19]!);
+      expect(dot(cross(arm.target.axis[0]!, r), velocity)).toBeGreaterThan(0);
     }
   });
 });
 
 describe('active range cuts the sweep', () => {
   const movement = MOVEMENT_BOOK['cable-fly-level'];
-  const pose = (range: Parameters<typeof poseMovement>[3]) => poseMovement(bodyOf(1.75), movement, defaultOptions(movement), range).arms;
+  const pose = (active: ActiveRangeDeg) => poseMovement(bodyOf(1.75), movement, defaultOptions(movement), { ...WHOLE, active }).arms;
   it.each([
     [undefined, -10, 'movement'],
     [25, -10, 'movement'],
@@ -88,8 +92,8 @@ describe('tilt', () => {
     [45, 45],
     [60, 30],
   ])('%d degrees down ends with the arm about %d degrees from hanging', (tiltDeg, elevation) => {
-    const { arms } = poseMovement(bodyOf(1.75), movement, { ...defaultOptions(movement), tiltDeg }, {});
-    const r = normalise(subtract(arms.right.grip[SAMPLES - 1]!, arms.right.shoulder));
+    const { arms } = poseMovement(bodyOf(1.75), movement, { ...defaultOptions(movement), tiltDeg }, WHOLE);
+    const r = normalise(subtract(arms.right.contact[SAMPLES - 1]!, arms.right.proximal[0]!));
     expect(Math.abs(toDeg(Math.acos(-r[1])) - elevation)).toBeLessThan(6);
   });
 });

@@ -1,39 +1,33 @@
 import { SIDES, type ActiveRangeDeg, type Side } from '@/core/body/active-range';
 import type { Body } from '@/core/body/body-model';
-import { poseTrunk, type TrunkPose } from '@/core/body/posture';
+import { poseBody } from '@/core/body/pose-body';
+import type { BodyPose } from '@/core/body/posture';
 import { GRIP_SHARE_OF_HAND } from '@/core/body/segment-ratios';
 import { slerp } from '@/core/geometry/rotation';
 import { add, along, cross, dot, mirrorZ, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
-import { toRad } from '@/core/units/angle';
+import { toDeg, toRad } from '@/core/units/angle';
+import { SAMPLES, type ChainPath, type ChainTarget } from './chain-path';
 import type { Movement, MovementOptions } from './movement';
-
-/** Samples over the range s = 0 (start of the lift) to 1 (finish). */
-export const SAMPLES = 41;
 
 /** A sweep shorter than this is not the movement any more, degrees. */
 export const SHORTEST_SWEEP_DEG = 40;
 
-/** Joint centres and grip of one arm over the range, body frame, metres. */
-export interface LimbPath {
-  readonly side: Side;
-  readonly shoulder: Vec3;
-  readonly elbow: readonly Vec3[];
-  readonly grip: readonly Vec3[];
-  readonly wrist: readonly Vec3[];
-  /** Unit normal of the sweep, upwards. */
-  readonly sweepUp: Vec3;
-  /** Unit axis of the target action (right-handed), so that resistance is minus the moment along it. */
-  readonly actionAxis: Vec3;
+/** One arm sweeping about its shoulder, with what the sweep is and where its ends come from. */
+export interface LimbPath extends ChainPath {
+  readonly target: ChainTarget;
   /** Upper-arm azimuth in the sweep at start and finish, degrees. */
   readonly startDeg: number;
   readonly finishDeg: number;
   /** What set each end of the range. */
-  readonly startFrom: 'movement' | 'active-range';
-  readonly finishFrom: 'movement' | 'active-range';
+  readonly startFrom: RangeEnd;
+  readonly finishFrom: RangeEnd;
 }
 
+/** The movement's own end, the client's measured range, a clinician's limit, or what a note changes. */
+export type RangeEnd = 'movement' | 'active-range' | 'limit' | 'note';
+
 export interface PosedMovement {
-  readonly trunk: TrunkPose;
+  readonly body: BodyPose;
   readonly arms: Readonly<Record<Side, LimbPath>>;
 }
 
@@ -59,7 +53,7 @@ function azimuthWhereHandsMeet(gripZ: (azimuthRad: number) => number, halfGapM: 
   return (lo + hi) / 2;
 }
 
-function sweepArm(body: Body, trunk: TrunkPose, movement: Movement, tiltDeg: number, range: ActiveRangeDeg, side: Side): LimbPath {
+function sweepArm(body: Body, pose: BodyPose, movement: Movement, tiltDeg: number, ends: RangeEnds, side: Side): LimbPath {
   const path = movement.path;
   const { out, ahead, up } = sweepPlane(path.sideElevationDeg, tiltDeg);
   const at = (azimuthRad: number): Vec3 => add(scale(out, Math.cos(azimuthRad)), scale(ahead, Math.sin(azimuthRad)));
@@ -70,17 +64,15 @@ function sweepArm(body: Body, trunk: TrunkPose, movement: Movement, tiltDeg: num
   const bendFinish = toRad(path.elbowFlexionDeg.finish);
   const halfShoulder = body.length.shoulderBreadth.m / 2;
 
-  const abduction = range[side]?.['shoulder.horizontalAbduction'];
-  const adduction = range[side]?.['shoulder.horizontalAdduction'];
-  const start = Math.max(toRad(path.startAzimuthDeg), abduction === undefined ? -Infinity : -toRad(abduction));
   const meet = azimuthWhereHandsMeet((a) => halfShoulder + upperM * at(a)[2] + lowerM * at(a + bendFinish)[2], path.finishGapM / 2);
-  const finish = Math.min(meet, adduction === undefined ? Infinity : toRad(adduction));
+  const start = narrowest('start', toRad(path.startAzimuthDeg), ends, side);
+  const finish = narrowest('finish', meet, ends, side);
 
   // Keyframes of limb directions at both ends; slerp keeps the sweep in its plane at a constant rate.
-  const upperEnds = [at(start), at(finish)] as const;
-  const lowerEnds = [at(start + bendStart), at(finish + bendFinish)] as const;
+  const upperEnds = [at(start.rad), at(finish.rad)] as const;
+  const lowerEnds = [at(start.rad + bendStart), at(finish.rad + bendFinish)] as const;
   const toSide = side === 'right' ? (v: Vec3) => v : mirrorZ;
-  const shoulder = trunk.shoulder[side];
+  const shoulder = pose.shoulder[side];
   const elbow: Vec3[] = [];
   const wrist: Vec3[] = [];
   const grip: Vec3[] = [];
@@ -93,27 +85,54 @@ function sweepArm(body: Body, trunk: TrunkPose, movement: Movement, tiltDeg: num
     grip.push(along(e, lower, lowerM));
   }
   const sweepUp = toSide(up);
+  const axis = side === 'right' ? sweepUp : scale(sweepUp, -1);
+  const each = <T>(value: T): T[] => Array.from({ length: SAMPLES }, () => value);
   return {
     side,
-    shoulder,
-    elbow,
-    wrist,
-    grip,
-    sweepUp,
-    actionAxis: side === 'right' ? sweepUp : scale(sweepUp, -1),
-    startDeg: (start * 180) / Math.PI,
-    finishDeg: (finish * 180) / Math.PI,
-    startFrom: start > toRad(path.startAzimuthDeg) ? 'active-range' : 'movement',
-    finishFrom: finish < meet ? 'active-range' : 'movement',
+    chain: 'arm',
+    proximal: each(shoulder),
+    middle: elbow,
+    distal: wrist,
+    contact: grip,
+    frame: each(pose.trunkFrame),
+    target: { action: movement.action, joint: 'proximal', axis: each(axis), above: each(sweepUp) },
+    startDeg: toDeg(start.rad),
+    finishDeg: toDeg(finish.rad),
+    startFrom: start.from,
+    finishFrom: finish.from,
   };
+}
+
+/** What may end the range before the movement does. */
+export interface RangeEnds {
+  readonly active: ActiveRangeDeg;
+  readonly limits: ActiveRangeDeg;
+  /** Loaded stretches stop level with the trunk. */
+  readonly stopLevel: boolean;
+}
+
+/** The tightest end of the range in the sweep and what sets it; azimuth in radians. */
+function narrowest(which: 'start' | 'finish', own: number, ends: RangeEnds, side: Side): { readonly rad: number; readonly from: RangeEnd } {
+  const motion = which === 'start' ? 'shoulder.horizontalAbduction' : 'shoulder.horizontalAdduction';
+  const sign = which === 'start' ? -1 : 1;
+  const candidates: (readonly [number | undefined, RangeEnd])[] = [
+    [ends.limits[side]?.[motion], 'limit'],
+    [ends.active[side]?.[motion], 'active-range'],
+    [which === 'start' && ends.stopLevel ? 0 : undefined, 'note'],
+  ];
+  let end: { rad: number; from: RangeEnd } = { rad: own, from: 'movement' };
+  for (const [deg, from] of candidates) {
+    if (deg !== undefined && sign * (sign * toRad(deg) - end.rad) < -1e-12) end = { rad: sign * toRad(deg), from };
+  }
+  return end;
 }
 
 /**
  * The movement on this body: trunk pose and both arms over the range, body frame. The working range is the movement's
  * own cut to the client's active range; compare `finishDeg - startDeg` with `SHORTEST_SWEEP_DEG` before using it.
  */
-export function poseMovement(body: Body, movement: Movement, options: MovementOptions, range: ActiveRangeDeg): PosedMovement {
-  const trunk = poseTrunk(body, { kind: 'staggered', frontFoot: options.frontFoot, trunkLeanDeg: movement.trunkLeanDeg });
-  const [left, right] = SIDES.map((side) => sweepArm(body, trunk, movement, options.tiltDeg, range, side));
-  return { trunk, arms: { left: left!, right: right! } };
+export function poseMovement(body: Body, movement: Movement, options: MovementOptions, ends: RangeEnds): PosedMovement {
+  const pose = poseBody(body, { kind: 'staggered', frontFoot: options.frontFoot }, { leanDeg: movement.trunkLeanDeg, sideBendDeg: 0, turnDeg: 0 });
+  const [left, right] = SIDES.map((side) => sweepArm(body, pose, movement, options.tiltDeg, ends, side));
+  return { body: pose, arms: { left: left!, right: right! } };
 }

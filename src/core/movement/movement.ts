@@ -1,6 +1,6 @@
+import type { Answerer } from '@/core/body/answerer';
+import type { Region } from '@/core/body/region-line';
 import type { FaultCode } from './fault-code';
-
-export type Region = 'chest-upper' | 'chest-mid' | 'chest-lower';
 
 /** Where in the range the trainer wants the resistance to peak; `even` asks for the flattest curve instead. */
 export const PEAK_WISHES = ['even', 'contracted', 'mid', 'lengthened'] as const;
@@ -51,9 +51,6 @@ export interface Movement {
   readonly faults: readonly FaultCode[];
   readonly cautions: readonly CautionCode[];
 }
-
-/** Muscle that has to answer a pull that leaves the sweep. */
-export type Answerer = 'lats' | 'front-deltoid';
 
 export const MOVEMENT_IDS = ['cable-fly-high-to-low', 'cable-fly-level', 'cable-fly-low-to-high'] as const;
 export type MovementId = (typeof MOVEMENT_IDS)[number];

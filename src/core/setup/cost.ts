@@ -1,9 +1,11 @@
 import { allocateSamples, profileLine, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
-import { SAMPLES, SHORTEST_SWEEP_DEG } from '@/core/movement/limb-path';
+import { SAMPLES } from '@/core/movement/chain-path';
+import { SHORTEST_SWEEP_DEG } from '@/core/movement/limb-path';
 import type { PeakWish } from '@/core/movement/movement';
 import { toBody } from '@/core/geometry/rotation';
 import { toDeg, toRad } from '@/core/units/angle';
-import { pulleyInFloor, type Placement, type SetupProblem } from './setup-problem';
+import { THIN, type Placement, type SetupProblem } from './setup-problem';
+import { pulleyAt } from '@/core/kit/column';
 
 /** Root-mean-square off-plane angle beyond which no hole and place of the column serve the movement, degrees. */
 export const LINE_LIMIT_DEG = 8;
@@ -15,10 +17,10 @@ export const COST_TERMS = ['offPlane', 'finishLine', 'peak', 'restZone', 'shortC
 export type CostTerm = (typeof COST_TERMS)[number];
 export type CostTerms = Readonly<Record<CostTerm, number>>;
 
-export const LIMITS = ['clearance', 'travel', 'room', 'line', 'range', 'rest'] as const;
+export const LIMITS = ['clearance', 'travel', 'room', 'line', 'range', 'rest', 'load'] as const;
 export type Limit = (typeof LIMITS)[number];
 
-/** A hard limit that a placement breaks. `need` and `have` are metres, degrees for `line` and `range`, a share for `rest`. */
+/** A hard limit that a placement breaks. `need` and `have` are metres, degrees for `line` and `range`, a share for `rest`, kilograms in the hand for `load`. */
 export interface Violation {
   readonly limit: Limit;
   readonly need: number;
@@ -57,7 +59,7 @@ function peakCost(wish: PeakWish, m: LineMetrics): number {
 /** Profile of one side at a placement; `thin` uses the coarse limb. */
 export function profileSide(problem: SetupProblem, index: number, placement: Placement, out: ProfileSamples, thin = false): LineMetrics {
   const { column, attachmentM } = problem.input;
-  const pulley = pulleyInFloor(column, placement.hole, problem.sides[index]!);
+  const pulley = pulleyAt(column, placement.hole, problem.sides[index]!);
   const stand = { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) };
   const track = (thin ? problem.thinTracks : problem.tracks)[index]!;
   return profileLine(track, toBody(pulley, stand), problem.tensionN, attachmentM, out);
@@ -107,6 +109,9 @@ export function findViolations(problem: SetupProblem, placement: Placement, side
     rest = Math.max(rest, m.restShare);
   }
   const sweep = problem.sweepDeg;
+  const { loadKg, mostLoadKg } = problem.input;
+  const inHandKg = loadKg / column.pulleyRatio;
+  if (mostLoadKg !== null && inHandKg > mostLoadKg) broken.push({ limit: 'load', need: inHandKg, have: mostLoadKg });
   if (clearance < column.clearanceM) broken.push({ limit: 'clearance', need: column.clearanceM, have: clearance });
   if (travel > column.travelM) broken.push({ limit: 'travel', need: travel, have: column.travelM });
   if (placement.standX > room.maxDistanceM) broken.push({ limit: 'room', need: placement.standX, have: room.maxDistanceM });
@@ -118,7 +123,7 @@ export function findViolations(problem: SetupProblem, placement: Placement, side
 }
 
 const scratch = allocateSamples(SAMPLES);
-const scratchThin = allocateSamples((SAMPLES - 1) / 4 + 1);
+const scratchThin = allocateSamples((SAMPLES - 1) / THIN + 1);
 
 /** Total cost of a placement in degrees; above 1000 a hard limit is broken. */
 export function totalCost(problem: SetupProblem, placement: Placement, thin = false): number {

@@ -1,6 +1,6 @@
 import type { Side } from '@/core/body/active-range';
 import { allocateSamples, type LineMetrics } from '@/core/mechanics/line-profile';
-import { SAMPLES } from '@/core/movement/limb-path';
+import { SAMPLES } from '@/core/movement/chain-path';
 import { costTerms, findViolations, profileSide, type CostTerms, type SideProfile, type Violation } from './cost';
 import type { Placement, SetupProblem } from './setup-problem';
 

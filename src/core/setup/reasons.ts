@@ -1,6 +1,10 @@
 import { MEASURE_NAMES, HEIGHT_RATIO, type MeasureName } from '@/core/body/segment-ratios';
+import type { Side } from '@/core/body/active-range';
+import { regionOffPlaneDeg, type Region } from '@/core/body/region-line';
+import { resolveLeak, type LeakPart } from '@/core/mechanics/leak';
 import { holeHeightM, holeStepUp } from '@/core/kit/column';
-import type { Answerer } from '@/core/movement/movement';
+import type { Answerer } from '@/core/body/answerer';
+import type { RangeEnd } from '@/core/movement/limb-path';
 import { evaluatePlacement, type Evaluation } from './evaluate';
 import type { SetupProblem } from './setup-problem';
 import { LINE_TOLERANCE_DEG } from './tolerance';
@@ -17,7 +21,9 @@ export type Reason =
   | { readonly code: 'peak'; readonly at: number; readonly momentNm: number; readonly rightAngleAt: number | null; readonly stepForwardAt: number | null }
   | { readonly code: 'rest-zone'; readonly share: number; readonly finishShare: number; readonly helps: boolean }
   | { readonly code: 'clearance'; readonly cableM: number; readonly needM: number }
-  | { readonly code: 'range'; readonly startDeg: number; readonly from: 'movement' | 'active-range' };
+  | { readonly code: 'leak'; readonly share: number; readonly parts: readonly LeakPart[] }
+  | { readonly code: 'region'; readonly region: Region; readonly deg: number }
+  | { readonly code: 'range'; readonly startDeg: number; readonly from: RangeEnd };
 
 /** How far "a step" goes in a verdict line, metres. */
 export const STEP_M = 0.2;
@@ -26,7 +32,26 @@ const VERDICT_HOLES = 2;
 /** Who has to answer a line that is `deg` above (positive) or below the sweep. */
 export const answererOf = (problem: SetupProblem, deg: number): Answerer => problem.input.movement.offPlane[deg > 0 ? 'above' : 'below'];
 
-/** The verdict lines of an evaluated set-up: line, peak, rest zone, clearance, range, in that order. */
+/** Where the moment goes beside the target, largest first; of the side that leaves its line more. */
+export function findLeak(problem: SetupProblem, e: Evaluation): LeakPart[] {
+  const arm = problem.posed.arms[e.worse];
+  // Forces were counted in the stand frame, where the limb is posed.
+  return resolveLeak(problem.input.body, arm, arm.target, e.bySide[e.worse]!.samples.load);
+}
+
+/** How far the target region's own line leaves the sweep in the stretch, where it is longest; null for a region without a line. */
+function regionDeg(problem: SetupProblem, side: Side): number | null {
+  const arm = problem.posed.arms[side];
+  const { body } = problem.posed;
+  const { trunkFrame, neckBase, pelvisFrame, pelvis } = body;
+  const pose = { statureM: problem.input.body.statureM, trunkFrame, neckBase, pelvisFrame, pelvis, proximal: arm.proximal[0]!, middle: arm.middle[0]!, distal: arm.distal[0]! };
+  return regionOffPlaneDeg(problem.input.movement.target, pose, side, arm.target.above[0]!);
+}
+
+/** How many parts of a leak are worth a word. */
+const NAMED_PARTS = 2;
+
+/** The verdict lines of an evaluated set-up: line, peak, rest zone, clearance, range, leak, region, in that order. */
 export function explain(problem: SetupProblem, e: Evaluation): Reason[] {
   const { column } = problem.input;
   const m = e.metrics;
@@ -41,6 +66,7 @@ export function explain(problem: SetupProblem, e: Evaluation): Reason[] {
   const stepped = { ...e.placement, standX: e.placement.standX + STEP_M };
   const forward = stepped.standX <= problem.input.room.maxDistanceM ? evaluatePlacement(problem, stepped).metrics.peakAt : null;
   const arm = problem.posed.arms[e.worse];
+  const region = regionDeg(problem, e.worse);
   return [
     {
       code: 'line',
@@ -54,6 +80,8 @@ export function explain(problem: SetupProblem, e: Evaluation): Reason[] {
     { code: 'rest-zone', share: m.restShare, finishShare: side.samples.resistanceNm[last]! / m.peakResistanceNm, helps: m.helps },
     { code: 'clearance', cableM: m.minClearanceM, needM: column.clearanceM },
     { code: 'range', startDeg: arm.startDeg, from: arm.startFrom },
+    { code: 'leak', share: m.leakShare, parts: findLeak(problem, e).slice(0, NAMED_PARTS) },
+    ...(region === null ? [] : [{ code: 'region' as const, region: problem.input.movement.target, deg: region }]),
   ];
 }
 

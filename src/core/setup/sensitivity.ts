@@ -1,4 +1,4 @@
-import { buildBody, type BodyInput } from '@/core/body/body-model';
+import { buildBody, sizeOf, type BodyInput } from '@/core/body/body-model';
 import type { MeasureName } from '@/core/body/segment-ratios';
 import { buildProblem, type SetupInput } from './setup-problem';
 import { solveSetup } from './solve-setup';
@@ -19,7 +19,7 @@ export interface Sensitivity {
  * The place where the best set-up stands is kept, so that the answer is about the hole unless the hole is fixed.
  */
 export function findSensitivity(input: SetupInput, bodyInput: BodyInput, measure: MeasureName, at: { readonly standX: number; readonly standZ: number; readonly yawDeg: number }): Sensitivity {
-  const sized = measure in input.body.height ? input.body.height[measure as keyof typeof input.body.height] : input.body.length[measure as keyof typeof input.body.length];
+  const sized = sizeOf(input.body, measure);
   const solveWith = (deltaM: number): Sensitivity['lower'] => {
     const body = buildBody({ ...bodyInput, measuredM: { ...bodyInput.measuredM, [measure]: sized.m + deltaM } });
     const { standX, standZ, yawDeg } = at;

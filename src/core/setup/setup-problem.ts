@@ -1,8 +1,7 @@
 import type { ActiveRangeDeg, Side } from '@/core/body/active-range';
 import type { Body } from '@/core/body/body-model';
-import type { Vec3 } from '@/core/geometry/vector';
-import { holeHeightM, type Column, type Room } from '@/core/kit/column';
-import { buildLimbTrack, TRACK_STRIDE, type LimbTrack } from '@/core/mechanics/limb-track';
+import type { Column, Room } from '@/core/kit/column';
+import { buildLimbTrack, thinTrack, type LimbTrack } from '@/core/mechanics/limb-track';
 import { poseMovement, type PosedMovement } from '@/core/movement/limb-path';
 import type { Movement, MovementOptions } from '@/core/movement/movement';
 import { GRAVITY_MS2 } from '@/core/units/mass';
@@ -22,7 +21,13 @@ export const PLACEMENT_KEYS = ['hole', 'standX', 'standZ', 'yawDeg'] as const;
 /** Everything a set-up is solved from. */
 export interface SetupInput {
   readonly body: Body;
+  /** Measured active range, and what a clinician allows. */
   readonly range: ActiveRangeDeg;
+  readonly limits: ActiveRangeDeg;
+  /** Loaded stretches stop level with the trunk (a shoulder note). */
+  readonly stopLevel: boolean;
+  /** Most a clinician allows in the hand, kilograms; null when nothing is limited. */
+  readonly mostLoadKg: number | null;
   readonly movement: Movement;
   readonly options: MovementOptions;
   readonly side: WorkingSide;
@@ -52,36 +57,23 @@ export interface SetupProblem {
   readonly sweepDeg: number;
 }
 
-const THIN = 4;
-
-function thin(track: LimbTrack): LimbTrack {
-  const samples = (track.samples - 1) / THIN + 1;
-  const data = new Float64Array(samples * TRACK_STRIDE);
-  for (let i = 0; i < samples; i++) {
-    data.set(track.data.subarray(i * THIN * TRACK_STRIDE, (i * THIN + 1) * TRACK_STRIDE), i * TRACK_STRIDE);
-  }
-  return { ...track, data, samples };
-}
+/** Coarse search reads every fourth sample. */
+export const THIN = 4;
 
 /** Pose and flatten. Precondition: input checked at the border (`contract/case`). */
 export function buildProblem(input: SetupInput): SetupProblem {
-  const posed = poseMovement(input.body, input.movement, input.options, input.range);
+  const posed = poseMovement(input.body, input.movement, input.options, { active: input.range, limits: input.limits, stopLevel: input.stopLevel });
   const sides: Side[] = input.side === 'both' ? ['left', 'right'] : [input.side];
-  const tracks = sides.map((side) => buildLimbTrack(input.body, posed.arms[side]));
+  const tracks = sides.map((side) => buildLimbTrack(input.body, posed.arms[side], posed.arms[side].target));
   const { left, right } = posed.arms;
   return {
     input,
     posed,
     sides,
     tracks,
-    thinTracks: tracks.map(thin),
+    thinTracks: tracks.map((t) => thinTrack(t, THIN)),
     tensionN: (input.loadKg * GRAVITY_MS2) / input.column.pulleyRatio,
     symmetric: input.side === 'both' && left.startDeg === right.startDeg && left.finishDeg === right.finishDeg,
     sweepDeg: Math.min(...sides.map((side) => posed.arms[side].finishDeg - posed.arms[side].startDeg)),
   };
-}
-
-/** Pulley pivot in the floor frame: the right hand's cable comes from +z. */
-export function pulleyInFloor(column: Column, hole: number, side: Side): Vec3 {
-  return [0, holeHeightM(column, hole), ((side === 'right' ? 1 : -1) * column.twinSpacingM) / 2];
 }

@@ -25,19 +25,19 @@ export interface Session {
   readonly items: readonly SessionItem[];
 }
 
-const ITEM = `SELECT id, session_id AS sessionId, position, movement, side, station_id AS stationId, attachment_id AS attachmentId, sets, reps, tempo, load_g AS loadG FROM session_item`;
+const ITEM = 'SELECT i.id, i.session_id AS sessionId, i.position, i.movement, i.side, i.station_id AS stationId, i.attachment_id AS attachmentId, i.sets, i.reps, i.tempo, i.load_g AS loadG FROM session_item i';
 const SESSION = 'SELECT id, gym_id AS gymId, client_id AS clientId, starts_at_ms AS startsAtMs, minutes FROM session';
 
 const withItems = (db: Db, s: Omit<Session, 'items'>): Session => ({
   ...s,
-  items: db.prepare(`${ITEM} WHERE session_id = ? ORDER BY position`).all(s.id) as SessionItem[],
+  items: db.prepare(`${ITEM} WHERE i.session_id = ? ORDER BY i.position`).all(s.id) as SessionItem[],
 });
 
 /** Sessions that start in [fromMs, toMs), earliest first. */
 export const listSessions = (db: Db, fromMs: number, toMs: number): Session[] =>
   (db.prepare(`${SESSION} WHERE starts_at_ms >= ? AND starts_at_ms < ? ORDER BY starts_at_ms`).all(fromMs, toMs) as Omit<Session, 'items'>[]).map((s) => withItems(db, s));
 
-export const findItem = (db: Db, id: string): SessionItem | null => (db.prepare(`${ITEM} WHERE id = ?`).get(id) as SessionItem | undefined) ?? null;
+export const findItem = (db: Db, id: string): SessionItem | null => (db.prepare(`${ITEM} WHERE i.id = ?`).get(id) as SessionItem | undefined) ?? null;
 
 export function findSession(db: Db, id: string): Session | null {
   const s = db.prepare(`${SESSION} WHERE id = ?`).get(id) as Omit<Session, 'items'> | undefined;
@@ -49,6 +49,10 @@ export function sessionStartsOf(db: Db, clientId: string): Map<string, number> {
   const rows = db.prepare('SELECT i.id, s.starts_at_ms AS at FROM session_item i JOIN session s ON s.id = i.session_id WHERE s.client_id = ?').all(clientId) as { id: string; at: number }[];
   return new Map(rows.map((r) => [r.id, r.at]));
 }
+
+/** A client's planned movements, newest session first. */
+export const listItemsOf = (db: Db, clientId: string): SessionItem[] =>
+  db.prepare(`${ITEM} JOIN session s ON s.id = i.session_id WHERE s.client_id = ? ORDER BY s.starts_at_ms DESC, i.position`).all(clientId) as SessionItem[];
 
 /** Add one planned movement to a session. */
 export function addItem(db: Db, i: SessionItem): void {

@@ -1,6 +1,25 @@
-import { RANGE_NAMES, SIDES, type ActiveRangeDeg, type RangeName, type Side } from '@/core/body/active-range';
-import { MEASURE_NAMES, type MeasureName } from '@/core/body/segment-ratios';
+import { RANGE_NAMES, SIDES, type RangeName, type Side } from '@/core/body/active-range';
+import { TRIAL_DEG, type ArmPathTrial } from '@/core/body/arm-path-test';
 import type { BodyInput } from '@/core/body/body-model';
+import type { ClientNote } from '@/core/body/client-note';
+import { DAY_MS, type ClinicianLimit } from '@/core/body/clinician-limit';
+import type { Region } from '@/core/body/region-line';
+import { MEASURE_NAMES, type MeasureName } from '@/core/body/segment-ratios';
+import type { ActiveRangeDeg } from '@/core/body/active-range';
+
+export interface LimitValues {
+  subject: string;
+  side: string;
+  most: number | '';
+  setBy: string;
+  from: string;
+  until: string;
+}
+
+export interface TrialValues {
+  belowDeg: number;
+  behindCm: number | '';
+}
 
 export interface ClientValues extends Record<string, unknown> {
   name: string;
@@ -9,6 +28,10 @@ export interface ClientValues extends Record<string, unknown> {
   note: string;
   measuredCm: Record<MeasureName, number | ''>;
   rangeDeg: Record<Side, Record<RangeName, number | ''>>;
+  notes: ClientNote[];
+  unfelt: Region[];
+  limits: LimitValues[];
+  armPath: Record<Side, TrialValues[]>;
 }
 
 export interface ClientSheetData extends BodyInput {
@@ -16,11 +39,27 @@ export interface ClientSheetData extends BodyInput {
   readonly name: string;
   readonly note: string;
   readonly range: ActiveRangeDeg;
+  readonly notes: readonly ClientNote[];
+  readonly unfelt: readonly Region[];
+  readonly limits: readonly ClinicianLimit[];
+  readonly armPath: Readonly<Record<Side, readonly ArmPathTrial[]>>;
 }
 
 const tenth = (m: number): number => Math.round(m * 1000) / 10;
+/** "2026-11-24" of a day number. */
+export const dayText = (day: number): string => new Date(day * DAY_MS).toISOString().slice(0, 10);
 
-/** Keys with dots would be read as paths by the form, so the motions go by their last word. */
+function toTrials(done: readonly ArmPathTrial[]): TrialValues[] {
+  const paths = [...new Set([...TRIAL_DEG, ...done.map((t) => t.belowDeg)])].sort((a, b) => a - b);
+  return paths.map((belowDeg) => {
+    const t = done.find((x) => x.belowDeg === belowDeg);
+    return { belowDeg, behindCm: t ? tenth(t.behindM) : '' };
+  });
+}
+
+export const newLimit = (today: string): LimitValues => ({ subject: 'load', side: 'both', most: '', setBy: '', from: today, until: '' });
+
+/** Keys with dots would be read as paths by the form, so ranges are set as a whole. */
 export function toClientValues(c: ClientSheetData | null): ClientValues {
   return {
     name: c?.name ?? '',
@@ -29,6 +68,10 @@ export function toClientValues(c: ClientSheetData | null): ClientValues {
     note: c?.note ?? '',
     measuredCm: Object.fromEntries(MEASURE_NAMES.map((n) => [n, c?.measuredM[n] === undefined ? '' : tenth(c.measuredM[n])])) as ClientValues['measuredCm'],
     rangeDeg: Object.fromEntries(SIDES.map((s) => [s, Object.fromEntries(RANGE_NAMES.map((n) => [n, c?.range[s]?.[n] ?? '']))])) as ClientValues['rangeDeg'],
+    notes: [...(c?.notes ?? [])],
+    unfelt: [...(c?.unfelt ?? [])],
+    limits: (c?.limits ?? []).map((l) => ({ subject: l.subject, side: l.side, most: l.most, setBy: l.setBy, from: dayText(l.fromDay), until: l.untilDay === null ? '' : dayText(l.untilDay) })),
+    armPath: { left: toTrials(c?.armPath.left ?? []), right: toTrials(c?.armPath.right ?? []) },
   };
 }
 

@@ -2,21 +2,29 @@
 import { Button, NumberInput, Textarea, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { RANGE_NAMES, RANGE_NORM_DEG, SIDES } from '@/core/body/active-range';
-import { buildBody } from '@/core/body/body-model';
-import { HEIGHT_NAMES, LENGTH_NAMES, type MeasureName } from '@/core/body/segment-ratios';
+import { buildBody, sizeOf } from '@/core/body/body-model';
+import { HEIGHT_NAMES, LENGTH_NAMES, MEASURE_NAMES, SEATED_NAMES, type MeasureName } from '@/core/body/segment-ratios';
 import { clientFormSchema } from '@/contract/client-form';
 import { findMeasureSlips } from '@/contract/body-schema';
 import { toFieldIssues } from '@/contract/field';
+import { RestoredNote } from '@/features/shell/restored-note';
 import { useSavedForm, type SaveOutcome } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
-import { MEASURE_LABEL, RANGE_LABEL } from '@/messages/measures';
+import { MEASURE_LABEL } from '@/messages/measures';
+import { ArmPathForm } from './arm-path-form';
 import { BodyFigure } from './body-figure';
 import { toBodyInput, toClientValues, type ClientSheetData, type ClientValues } from './client-form-values';
+import { HingeTable } from './hinge-table';
+import { LimitsForm } from './limits-form';
+import { MeasuringGuide } from './measuring-guide';
+import { NotesForm } from './notes-form';
+import { RangeTable } from './range-table';
 import styles from './client.module.css';
 
 interface Props {
   readonly client: ClientSheetData | null;
+  readonly guide: Parameters<typeof MeasuringGuide>[0]['guide'];
+  readonly today: string;
   readonly save: (id: string | null, typed: unknown) => Promise<SaveOutcome>;
 }
 
@@ -25,11 +33,14 @@ const check = (v: ClientValues) => {
   return parsed.success ? [] : toFieldIssues(parsed.error);
 };
 
-/** What fits this body: stature, what the tape says, and the figure that follows from it. */
-export function ClientSheet({ client, save }: Props) {
+const PARTS = [['measure', 'Measure'], ['range', 'Range'], ['path', 'Rear-deltoid path'], ['notes', 'Notes'], ['limits', 'Limits'], ['screening', 'Screening']] as const;
+
+/** What fits this body: stature, what the tape says and the figure that follows, what the joints allow, notes and limits. */
+export function ClientSheet({ client, guide, today, save }: Props) {
   const router = useRouter();
   const [saved, setSaved] = useState(false);
-  const { form, onSubmit, busy, trouble } = useSavedForm(
+  const [shown, setShown] = useState<MeasureName | null>(null);
+  const { form, onSubmit, busy, trouble, restored, startOver } = useSavedForm(
     toClientValues(client),
     check,
     (values) => save(client?.id ?? null, values),
@@ -38,6 +49,7 @@ export function ClientSheet({ client, save }: Props) {
       if (client) router.refresh();
       else router.push(`/clients/${id}`);
     },
+    `client-${client?.id ?? 'new'}`,
   );
   const body = useMemo(() => {
     const input = toBodyInput(form.values);
@@ -46,11 +58,16 @@ export function ClientSheet({ client, save }: Props) {
     const slips = new Set(findMeasureSlips(input.statureM, input.measuredM).map((s) => s.name));
     return buildBody({ ...input, measuredM: Object.fromEntries(Object.entries(input.measuredM).filter(([n]) => !slips.has(n as MeasureName))) });
   }, [form.values]);
+  const done = useMemo(() => new Set(MEASURE_NAMES.filter((n) => form.values.measuredCm[n] !== '')), [form.values.measuredCm]);
   const estimate = (n: MeasureName): string => {
     if (!body) return '';
-    const sized = n in body.height ? body.height[n as keyof typeof body.height] : body.length[n as keyof typeof body.length];
+    const sized = sizeOf(body, n);
     const cm = (sized.m * 100).toFixed(1);
     return sized.source === 'measured' ? 'measured' : sized.source === 'derived' ? `follows: ${cm}` : `estimated: ${cm}`;
+  };
+  const measure = (name: MeasureName): void => {
+    setShown(name);
+    document.getElementById(`measure-${name}`)?.focus();
   };
   const measureBox = (n: MeasureName) => (
     <NumberInput
@@ -62,44 +79,57 @@ export function ClientSheet({ client, save }: Props) {
       suffix=" cm"
       decimalScale={1}
       {...form.getInputProps(`measuredCm.${n}`)}
+      onFocus={() => setShown(n)}
     />
   );
   return (
     <form onSubmit={onSubmit} noValidate className={styles.sheet} onChange={() => setSaved(false)}>
       <div className={styles.figure}>
-        {body ? <BodyFigure body={body} onMeasure={(name) => document.getElementById(`measure-${name}`)?.focus()} /> : <p className={styles.noFigure}>Enter a stature to draw the figure.</p>}
+        {body ? <BodyFigure body={body} shown={shown} onMeasure={measure} /> : <p className={styles.noFigure}>Enter a stature to draw the figure.</p>}
         <p className={styles.legend}>
           <span className={styles.measuredNumber}>solid</span> measured, <span className={styles.estimatedNumber}>dashed</span> estimated from the stature or from what was measured. Tap a number to measure it.
         </p>
       </div>
       <div>
+        <RestoredNote restored={restored} onStartOver={startOver} />
+        <nav className={styles.parts} aria-label="Parts of the sheet">
+          {PARTS.filter(([id]) => client !== null || id !== 'screening').map(([id, name]) => (
+            <a key={id} href={`#${id}`}>
+              {name}
+            </a>
+          ))}
+        </nav>
         <div className={forms.grid}>
           <TextInput label="Name" {...form.getInputProps('name')} />
           <NumberInput label="Stature" suffix=" cm" decimalScale={1} {...form.getInputProps('statureCm')} />
           <NumberInput label="Mass" suffix=" kg" decimalScale={1} {...form.getInputProps('massKg')} />
           <Textarea className={forms.wide} label="Note, shown on the floor" {...form.getInputProps('note')} />
         </div>
+        <h2 id="measure">Measure next</h2>
+        <MeasuringGuide guide={guide} done={done} onMeasure={measure} />
         <h2>Heights above the floor, standing</h2>
         <div className={styles.boxes}>{HEIGHT_NAMES.toReversed().map(measureBox)}</div>
+        <h2>Heights above the seat, sitting tall</h2>
+        <div className={styles.boxes}>{SEATED_NAMES.map(measureBox)}</div>
         <h2>Lengths</h2>
         <div className={styles.boxes}>{LENGTH_NAMES.map(measureBox)}</div>
-        <h2>Active range at the shoulder</h2>
-        <p className={styles.hint}>How far the client takes the arm without help. The stretch of every set-up stops here.</p>
-        <div className={styles.boxes}>
-          {RANGE_NAMES.flatMap((n) =>
-            SIDES.map((side) => (
-              <NumberInput
-                key={`${side}${n}`}
-                label={`${RANGE_LABEL[n]}, ${side}`}
-                description={`norm about ${RANGE_NORM_DEG[n]}°`}
-                suffix="°"
-                value={form.values.rangeDeg[side][n]}
-                error={form.errors[`rangeDeg.${side}.${n}`]}
-                onChange={(v) => form.setFieldValue('rangeDeg', { ...form.values.rangeDeg, [side]: { ...form.values.rangeDeg[side], [n]: typeof v === 'number' ? v : '' } } as never)}
-              />
-            )),
-          )}
-        </div>
+        {body && (
+          <>
+            <h2>Hinge by eye</h2>
+            <HingeTable body={body} />
+          </>
+        )}
+        <h2 id="range">Active range</h2>
+        <p className={styles.hint}>How far the client goes without help. Every set-up stops here, also where the weight could push further.</p>
+        <RangeTable form={form} />
+        <h2 id="path">Rear-deltoid path</h2>
+        <p className={styles.hint}>Arm out to the side, elbow drawn straight back as far as it goes without help; the tape from the line of the back to the elbow. Once on each path, at least three a side. Sides may differ.</p>
+        <ArmPathForm form={form} />
+        <h2 id="notes">Notes that change defaults</h2>
+        <NotesForm form={form} />
+        <h2 id="limits">Clinician’s limits</h2>
+        <p className={styles.hint}>As the clinician named them, with the role and the days. Nothing solved, planned or set goes past them.</p>
+        <LimitsForm form={form} today={today} />
         {trouble && (
           <p className={forms.trouble} role="alert">
             {trouble}

@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import { FAULT_TEXT } from '@/messages/faults';
 import { MOVEMENT_NAME } from '@/messages/movements';
+import { ScreeningWarning } from '@/features/shell/screening-warning';
 import type { FloorItemView, FloorSessionView, FloorView } from './floor-view';
 import styles from './floor.module.css';
 
@@ -73,6 +74,7 @@ function NextItem({ item }: { readonly item: FloorItemView }) {
           {item.blocked}
         </p>
       )}
+      {item.replaced && <p className={styles.blocked}>{item.replaced}</p>}
       <div className={styles.plates} data-testid="floor-plates">
         {item.plates.map((p) => (
           <div key={p.label} className={styles.plate}>
@@ -104,7 +106,7 @@ function LaterItem({ item }: { readonly item: FloorItemView }) {
           {item.station}. {item.progress}. {STATE_WORD[item.state]}
         </span>
       </Link>
-      <span className={styles.laterPlates}>{item.blocked ? 'blocked' : big.map((p) => `${p.label.split(',')[0]!.toLowerCase()} ${p.value}${p.unit ? ` ${p.unit}` : ''}`).join('   ')}</span>
+      <span className={styles.laterPlates}>{item.blocked ? 'blocked' : item.replaced ? 'other kit' : big.map((p) => `${p.label.split(',')[0]!.toLowerCase()} ${p.value}${p.unit ? ` ${p.unit}` : ''}`).join('   ')}</span>
     </li>
   );
 }
@@ -120,6 +122,7 @@ function SessionBlock({ session, isNext }: { readonly session: FloorSessionView;
           {session.starts} to {session.ends}
         </p>
         {session.note && <p className={styles.note}>{session.note}</p>}
+        <ScreeningWarning screening={session.screening} clientId={session.clientId} />
         <Link href={`/clients/${session.clientId}`}>Client sheet</Link>
         <Link href={`/ledger/${session.clientId}`}>Ledger</Link>
       </div>

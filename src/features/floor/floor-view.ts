@@ -1,3 +1,4 @@
+import type { ScreeningSummary } from '@/features/shell/screening-warning';
 import type { MovementId } from '@/core/movement/movement';
 import type { FaultCode } from '@/core/movement/fault-code';
 
@@ -9,6 +10,8 @@ export interface FloorItemView {
   readonly plates: readonly { readonly label: string; readonly value: string; readonly unit?: string; readonly big: boolean; readonly estimated?: boolean }[];
   readonly platesNote: string;
   readonly blocked: string | null;
+  /** Planned kit that is out of order, and what stands in. */
+  readonly replaced: string | null;
   readonly watch: readonly { readonly fault: FaultCode; readonly text: string }[];
   readonly since: string | null;
   readonly progress: string;
@@ -25,6 +28,7 @@ export interface FloorSessionView {
   readonly startsAtMs: number;
   readonly minutes: number;
   readonly done: boolean;
+  readonly screening: ScreeningSummary;
   readonly items: readonly FloorItemView[];
 }
 

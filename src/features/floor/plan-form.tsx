@@ -13,7 +13,7 @@ interface Choice {
   readonly label: string;
 }
 interface Props {
-  readonly choices: { readonly clients: Choice[]; readonly stations: Choice[]; readonly attachments: Choice[] };
+  readonly choices: { readonly clients: (Choice & { readonly oneArm: boolean })[]; readonly stations: Choice[]; readonly attachments: Choice[] };
   readonly action: (typed: unknown) => Promise<SaveOutcome>;
 }
 
@@ -31,14 +31,16 @@ export function PlanForm({ choices, action }: Props) {
     },
     action,
     () => setAdded(true),
+    'plan-today',
   );
+  const oneArm = choices.clients.find((c) => c.value === form.values.clientId)?.oneArm ?? false;
   return (
     <details className={forms.fold}>
       <summary>Add a movement to today</summary>
       <form onSubmit={onSubmit} noValidate className={forms.grid} onChange={() => setAdded(false)}>
-        <NativeSelect label="Client" data={choices.clients} {...form.getInputProps('clientId')} />
+        <NativeSelect label="Client" data={choices.clients.map(({ value, label }) => ({ value, label }))} {...form.getInputProps('clientId')} />
         <NativeSelect label="Movement" data={MOVEMENT_IDS.map((m) => ({ value: m, label: MOVEMENT_NAME[m] }))} {...form.getInputProps('movement')} />
-        <NativeSelect label="Working" data={[{ value: 'both', label: 'both arms' }, { value: 'left', label: 'left arm' }, { value: 'right', label: 'right arm' }]} {...form.getInputProps('side')} />
+        <NativeSelect label="Working" description={oneArm ? 'one arm first: does not feel a region yet' : undefined} data={[{ value: 'both', label: 'both arms' }, { value: 'left', label: 'left arm' }, { value: 'right', label: 'right arm' }]} {...form.getInputProps('side')} />
         <NativeSelect label="Columns" data={choices.stations} {...form.getInputProps('stationId')} />
         <NativeSelect label="Handle" data={choices.attachments} {...form.getInputProps('attachmentId')} />
         <TextInput label="Starts" placeholder="14:30" {...form.getInputProps('startsAt')} />

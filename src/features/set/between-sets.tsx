@@ -41,6 +41,7 @@ function Confirm({ set, live, context }: { readonly set: SetRecord; readonly liv
   const [loadG, setLoadG] = useState(set.loadG);
   const step = (d: -1 | 1): void => {
     const next = findNeighbourStep(context.stackG, loadG, d);
+    // What was really used is kept as it was, also past a limit: the record must be true.
     if (next !== null) setLoadG(next);
   };
   return (

@@ -18,14 +18,15 @@ const kg = (g: number): string => String(Math.round(g / 10) / 100);
 export function SetPlates({ context, loadG, canChange, onLoad }: Props) {
   const { placement, item, stackG } = context;
   const lighter = findNeighbourStep(stackG, loadG, -1);
-  const heavier = findNeighbourStep(stackG, loadG, 1);
+  const next = findNeighbourStep(stackG, loadG, 1);
+  const heavier = next !== null && context.mostLoadG !== null && next > context.mostLoadG ? null : next;
   return (
     <section className={styles.plates} aria-label="Plates">
       {placement ? (
         <>
           <div className={styles.plate}>
             <span>Hole</span>
-            <b>{placement.hole}</b>
+            <b>{context.holes}</b>
           </div>
           <div className={styles.plate}>
             <span>Mark{placement.standX < 0 ? ', behind' : ''}</span>
@@ -44,6 +45,7 @@ export function SetPlates({ context, loadG, canChange, onLoad }: Props) {
           {kg(loadG)}
           <small>kg</small>
         </b>
+        {context.mostLoadG !== null && <span>clinician’s limit {kg(context.mostLoadG)} kg</span>}
         {canChange && (
           <div className={styles.steppers}>
             <button type="button" aria-label="One step lighter" disabled={lighter === null} onClick={() => lighter !== null && onLoad(lighter)}>

@@ -1,3 +1,5 @@
+import type { ClientNote } from '@/core/body/client-note';
+import type { ScreeningSummary } from '@/features/shell/screening-warning';
 import type { FloorEvent } from '@/core/fault/floor-event';
 import type { MovementId } from '@/core/movement/movement';
 import type { Placement, WorkingSide } from '@/core/setup/setup-problem';
@@ -9,8 +11,14 @@ export interface SetScreenContext {
   readonly stationName: string;
   readonly stackG: readonly number[];
   readonly placement: Placement | null;
+  /** The hole to set, left and right where they are numbered differently. */
+  readonly holes: string;
   readonly setupSaved: boolean;
   readonly blocked: string | null;
   readonly tension: TensionShape | null;
   readonly events: readonly FloorEvent[];
+  readonly screening: ScreeningSummary;
+  /** Most the stack may carry under a clinician’s limit, grams; null when nothing is limited. */
+  readonly mostLoadG: number | null;
+  readonly notes: readonly ClientNote[];
 }

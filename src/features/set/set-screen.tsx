@@ -3,11 +3,13 @@ import { IconVolume, IconVolumeOff } from '@tabler/icons-react';
 import { useCallback, useState } from 'react';
 import type { Side } from '@/core/body/active-range';
 import { FAULT_BOOK } from '@/core/fault/fault-book';
+import { noteDefaults } from '@/core/body/client-note';
 import type { FloorEvent } from '@/core/fault/floor-event';
 import type { FaultCode } from '@/core/movement/fault-code';
 import type { Phase } from '@/core/tempo/tempo';
 import { FAULT_TEXT, repText } from '@/messages/faults';
 import { MOVEMENT_CUE, MOVEMENT_NAME } from '@/messages/movements';
+import { ScreeningWarning } from '@/features/shell/screening-warning';
 import { BetweenSets } from './between-sets';
 import { FaultPad } from './fault-pad';
 import { PainPanel } from './pain-panel';
@@ -77,6 +79,12 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
     void append({ kind: 'fault', setId: set.setId, rep, fault, side, severity: FAULT_BOOK[fault].severity });
   };
   const stopSign = open?.faults.find((f) => f.severity === 3);
+  const hold = noteDefaults(context.notes).longestHoldS;
+  const cautions = [
+    ...(hold !== null && Math.max(live.tempo.stretch, live.tempo.finish) > hold ? [`Blood pressure noted: keep the pauses to ${hold} s and breathe through.`] : []),
+    ...(context.mostLoadG !== null && state.mode === 'idle' && live.loadG > context.mostLoadG ? ['The load stands above the clinician’s limit: step it down.'] : []),
+  ];
+  const overLimit = context.mostLoadG !== null && live.loadG > context.mostLoadG;
   const interrupted = open !== null && state.mode === 'idle';
   const resting = !open && last !== null;
   const finished = live.here.filter((s) => s.endedAtMs !== null).length >= item.sets;
@@ -92,6 +100,7 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
       </header>
       <SetPlates context={context} loadG={open?.loadG ?? live.loadG} canChange={!open && !pain} onLoad={live.setChosenLoadG} />
       <section className={styles.middle} aria-label={pain ? 'Stopped' : resting ? 'Rest' : 'Pacer'}>
+        {!open && <ScreeningWarning screening={context.screening} clientId={client.id} />}
         {pain ? (
           <PainPanel key={pain.id} pain={pain} live={live} />
         ) : resting ? (
@@ -105,6 +114,11 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
             <p className={styles.cue} data-testid="cue">
               {cueFor(live, phase)}
             </p>
+            {cautions.map((c) => (
+              <p key={c} className={styles.caution}>
+                {c}
+              </p>
+            ))}
             {interrupted && <p className={styles.done}>This set was left after rep {open.reps}. Go on from there, or end it.</p>}
             {stopSign && (
               <p className={styles.blocked} role="alert">
@@ -168,7 +182,7 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
           </button>
         ) : (
           !pain && (
-            <button type="button" className={styles.strong} onClick={() => void live.start()} disabled={context.placement === null}>
+            <button type="button" className={styles.strong} onClick={() => void live.start()} disabled={context.placement === null || overLimit}>
               {resting ? (finished ? 'One more set' : `Start set ${live.here.length + 1}`) : 'Start set'}
             </button>
           )

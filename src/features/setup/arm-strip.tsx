@@ -2,7 +2,6 @@
 import { useMemo } from 'react';
 import { toBody } from '@/core/geometry/rotation';
 import type { Vec3 } from '@/core/geometry/vector';
-import { pulleyInFloor } from '@/core/setup/setup-problem';
 import { toRad } from '@/core/units/angle';
 import { armSilhouette } from '@/drawing/figure';
 import { capsulePath } from '@/drawing/capsule';
@@ -12,6 +11,7 @@ import type { View } from '@/drawing/view';
 import styles from '@/drawing/drawing.module.css';
 import { CURVE_GRID } from '@/charts/resistance-series';
 import type { SetupView } from './use-setup';
+import { pulleyAt } from '@/core/kit/column';
 
 const HEIGHT = 58;
 const SCALE = 62;
@@ -24,18 +24,19 @@ export function ArmStrip({ setup, width }: { readonly setup: SetupView; readonly
   const figures = useMemo(() => {
     const arm = problem.posed.arms[side];
     const stand = { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) };
-    const q = toBody(pulleyInFloor(problem.input.column, placement.hole, side), stand);
+    const q = toBody(pulleyAt(problem.input.column, placement.hole, side), stand);
     const flip = side === 'left' ? -1 : 1;
     return SAMPLES.map((i) => {
+      const shoulderAt = arm.proximal[i]!;
       const left = CURVE_GRID.left + (i / 40) * (width - CURVE_GRID.left - CURVE_GRID.right);
       // Facing up the page here, so that the strip reads like the client's own view.
-      const project = ([x, , z]: Vec3) => ({ u: left + (z * flip - arm.shoulder[2] * flip) * SCALE, v: HEIGHT - 14 - (x - arm.shoulder[0]) * SCALE });
+      const project = ([x, , z]: Vec3) => ({ u: left + (z - shoulderAt[2]) * flip * SCALE, v: HEIGHT - 14 - (x - shoulderAt[0]) * SCALE });
       const view = { kind: 'plan', scale: SCALE, width, height: HEIGHT, project, toX: () => 0, toOther: () => 0 } satisfies View;
-      const grip = project(arm.grip[i]!);
+      const grip = project(arm.contact[i]!);
       const pulley = project(q);
       const d = Math.hypot(pulley.u - grip.u, pulley.v - grip.v);
       const end = { u: grip.u + ((pulley.u - grip.u) / d) * 30, v: grip.v + ((pulley.v - grip.v) / d) * 30 };
-      const shoulder = project(arm.shoulder);
+      const shoulder = project(shoulderAt);
       const neck = { u: shoulder.u - 13, v: shoulder.v };
       return { i, silhouette: armSilhouette(view, (v) => v, problem.input.body, arm, i, `strip-${i}`), trunk: capsulePath({ a: neck, b: shoulder, ra: 5, rb: 4 }), grip, end };
     });

@@ -5,6 +5,7 @@ import type { Placement } from '@/core/setup/setup-problem';
 import { buildSetupScene } from '@/drawing/setup-scene';
 import { Silhouettes } from '@/drawing/silhouettes';
 import { px } from '@/drawing/svg-number';
+import { holeText } from '@/messages/holes';
 import type { View, Window3 } from '@/drawing/view';
 import styles from '@/drawing/drawing.module.css';
 import type { Move } from './move-placement';
@@ -60,7 +61,7 @@ export function Elevation({ setup, view, window: w, onMove }: Props) {
       <line className={shoulderSource === 'measured' ? styles.measured : styles.estimate} x1={px(rulerX)} x2={px(rulerX)} y1={px(cable.shoulder.v)} y2={px(floor.v)} />
       <line className={shoulderSource === 'measured' ? styles.measured : styles.estimate} x1={px(cable.shoulder.u)} x2={px(rulerX)} y1={px(cable.shoulder.v)} y2={px(cable.shoulder.v)} />
       <text className={styles.quiet} transform={`translate(${px(rulerX + 14)} ${px(floor.v - 14)}) rotate(-90)`}>
-        shoulder {Math.round(problem.posed.trunk.shoulder.right[1] * 100)} in stance, {shoulderSource === 'measured' ? 'measured' : 'estimated'}
+        shoulder {Math.round(problem.posed.body.shoulder.right[1] * 100)} in stance, {shoulderSource === 'measured' ? 'measured' : 'estimated'}
       </text>
       <Silhouettes shapes={scene.ghosts} ghost />
       <g
@@ -116,7 +117,7 @@ export function Elevation({ setup, view, window: w, onMove }: Props) {
         <rect className={styles.carriage} x={px(cable.from.u - 19)} y={px(cable.from.v - 13)} width={26} height={26} />
         <path className={styles.grip} d={`M${px(cable.from.u + 16)} ${px(cable.from.v - 6)}l0 -8m-3 3l3 -4l3 4M${px(cable.from.u + 16)} ${px(cable.from.v + 6)}l0 8m-3 -3l3 4l3 -4`} />
         <text className={styles.setThis} x={px(cable.from.u - 24)} y={px(cable.from.v + 9)} textAnchor="end" fontSize={26}>
-          {placement.hole}
+          {holeText(column, placement.hole, problem.input.side)}
         </text>
       </g>
     </svg>

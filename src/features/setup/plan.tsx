@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, useRef, type KeyboardEvent } from 'react';
 import { toFloor } from '@/core/geometry/rotation';
-import { pulleyInFloor, type Placement } from '@/core/setup/setup-problem';
+import type { Placement } from '@/core/setup/setup-problem';
 import { toDeg, toRad } from '@/core/units/angle';
 import { buildSetupScene } from '@/drawing/setup-scene';
 import { Silhouettes } from '@/drawing/silhouettes';
@@ -12,6 +12,7 @@ import type { Move } from './move-placement';
 import { FloorRuler } from './rulers';
 import { useDrag } from './use-drag';
 import type { SetupView } from './use-setup';
+import { pulleyAt } from '@/core/kit/column';
 
 interface Props {
   readonly setup: SetupView;
@@ -51,7 +52,7 @@ export function Plan({ setup, view, window: w, onMove }: Props) {
       <line className={styles.hair} x1={px(midline.u)} x2={px(view.project([w.maxX, 0, 0]).u)} y1={px(midline.v)} y2={px(midline.v)} />
       <FloorRuler view={view} window={w} at="midline" />
       {(['left', 'right'] as const).map((side) => {
-        const p = view.project(pulleyInFloor(column, placement.hole, side));
+        const p = view.project(pulleyAt(column, placement.hole, side));
         const idle = !problem.sides.includes(side);
         return (
           <g key={side} opacity={idle ? 0.35 : 1}>

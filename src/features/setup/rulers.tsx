@@ -9,7 +9,7 @@ const COLUMN_PX = 12;
 export function ColumnRuler({ view, column, hole }: { readonly view: View; readonly column: Column; readonly hole: number }) {
   const holes = Array.from({ length: column.holes }, (_, i) => i + 1);
   const heights = holes.map((h) => holeHeightM(column, h));
-  const spread = view.scale * column.pitchM;
+  const spread = heights.length > 1 ? (view.scale * (Math.max(...heights) - Math.min(...heights))) / (heights.length - 1) : 99;
   const every = spread < 5 ? 10 : 5;
   const foot = view.project([0, 0, 0]);
   const head = view.project([0, Math.max(...heights) + 0.06, 0]);

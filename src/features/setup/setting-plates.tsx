@@ -2,6 +2,7 @@
 import { IconMinus, IconPlus } from '@tabler/icons-react';
 import type { ReactNode } from 'react';
 import type { BenchContext } from './bench-context';
+import { holeText } from '@/messages/holes';
 import type { Move } from './move-placement';
 import type { SetupView } from './use-setup';
 import styles from './setup.module.css';
@@ -62,7 +63,7 @@ export function SettingPlates({ context, setup, onMove }: { readonly context: Be
         onMore={() => onMove({ what: 'hole', to: hole + 1 })}
         note={hole === solved.hole ? `of ${problem.input.column.holes}, hole 1 at the ${problem.input.column.numberedFrom}` : `solved: ${solved.hole}`}
       >
-        {hole}
+        {holeText(problem.input.column, hole, problem.input.side)}
       </SteppedPlate>
       <SteppedPlate
         label={behind ? 'Mark, behind the pulleys' : 'Mark, in front of the pulleys'}

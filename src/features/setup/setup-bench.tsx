@@ -4,12 +4,18 @@ import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import type { Placement } from '@/core/setup/setup-problem';
 import { defaultOptions } from '@/core/movement/movement';
+import { peakTensionN } from '@/core/mechanics/fast-lift';
+import { parseTempo } from '@/core/tempo/tempo';
+import { GRAVITY_MS2 } from '@/core/units/mass';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import { windowFor } from '@/drawing/setup-scene';
 import { elevationView, MARGIN, planView } from '@/drawing/view';
 import { useFloorLog } from '@/offline/use-floor-log';
 import { CAUTION } from '@/messages/cautions';
 import { MOVEMENT_NAME } from '@/messages/movements';
+import { NOTE_TEXT } from '@/messages/notes';
+import { replacedText } from '@/messages/replaced';
+import { ScreeningWarning } from '@/features/shell/screening-warning';
 import { Elevation } from './elevation';
 import { Plan } from './plan';
 import { ArmStrip } from './arm-strip';
@@ -79,6 +85,12 @@ export function SetupBench({ context, input }: { readonly context: BenchContext;
     if (event) dispatch({ type: 'saved', placement });
   };
   const perSide = item.loadG / 1000;
+  const fast = useMemo(() => {
+    const tempo = parseTempo(item.tempo);
+    if (!tempo || problem.tensionN <= 0) return null;
+    const pathM = metrics.maxTravelM - metrics.minClearanceM;
+    return { timeS: tempo.lifting, peakN: peakTensionN(problem.tensionN / GRAVITY_MS2, pathM, tempo.lifting), restN: problem.tensionN };
+  }, [item.tempo, problem.tensionN, metrics]);
   return (
     <div className={styles.bench}>
       <section className={styles.sheet} aria-label="Set-up drawing">
@@ -108,9 +120,29 @@ export function SetupBench({ context, input }: { readonly context: BenchContext;
       </section>
       <aside className={styles.answer} aria-label="Answer">
         <SettingPlates context={context} setup={setup} onMove={onMove} />
+        <ScreeningWarning screening={context.screening} clientId={client.id} />
+        {context.replaced.map((r) => (
+          <p key={r.planned} className={styles.blocked}>
+            {replacedText(r)}
+          </p>
+        ))}
+        {client.notes.length > 0 && (
+          <ul className={styles.notes} aria-label="Notes on this client">
+            {client.notes.map((n) => (
+              <li key={n}>
+                <b>{NOTE_TEXT[n].name}:</b> {NOTE_TEXT[n].does}
+              </li>
+            ))}
+          </ul>
+        )}
+        {context.mostLoadKg !== null && (
+          <p className={styles.atPlates}>
+            <b>Clinician’s limit:</b> {context.mostLoadKg} kg in the hand.
+          </p>
+        )}
         <p className={styles.atPlates}>{input.movement.cautions.filter((c) => ['hole', 'handle', 'mark'].includes(CAUTION[c].at)).map((c) => CAUTION[c].text).join(' ')}</p>
         <SidePanel context={context} setup={setup} onSave={save} trouble={trouble} />
-        <VerdictLines setup={setup} clientId={client.id} />
+        <VerdictLines setup={setup} clientId={client.id} fast={fast} />
         <OptionsBar context={context} setup={setup} />
       </aside>
     </div>

@@ -4,10 +4,17 @@ import { CAUTION } from '@/messages/cautions';
 import type { SetupView } from './use-setup';
 import styles from './setup.module.css';
 
+/** Pull of the cable when lifted at the planned tempo, beside that of holding it still; newtons, seconds. */
+export interface FastLift {
+  readonly timeS: number;
+  readonly peakN: number;
+  readonly restN: number;
+}
+
 const markText = (standX: number): string => `${Math.abs(Math.round(standX * 100))} cm${standX < 0 ? ' behind' : ''}`;
 
 /** Numbers with their reasons, the two next best set-ups, what an estimate could change, and the cautions. */
-export function VerdictLines({ setup, clientId }: { readonly setup: SetupView; readonly clientId: string }) {
+export function VerdictLines({ setup, clientId, fast }: { readonly setup: SetupView; readonly clientId: string; readonly fast: FastLift | null }) {
   const { verdicts, problem, solution, sensitivity, dispatch, base, placement } = setup;
   const cautionsAt = (places: readonly string[]): string[] => problem.input.movement.cautions.flatMap((c) => (places.includes(CAUTION[c].at) ? [CAUTION[c].text] : []));
   return (
@@ -15,7 +22,7 @@ export function VerdictLines({ setup, clientId }: { readonly setup: SetupView; r
       <dl className={styles.verdicts} data-testid="verdicts">
         {verdicts.map((v) => (
           <div key={v.code} className={styles.verdict}>
-            <dt>{v.figure}</dt>
+            <dt className={v.code === 'region' ? styles.estimated : undefined}>{v.figure}</dt>
             <dd>
               {v.text}
               {v.code === 'range' && cautionsAt(['range']).map((text) => (
@@ -26,6 +33,14 @@ export function VerdictLines({ setup, clientId }: { readonly setup: SetupView; r
             </dd>
           </div>
         ))}
+        {fast && (
+          <div className={styles.verdict}>
+            <dt>{Math.round(fast.peakN)} N</dt>
+            <dd>
+              at most when lifted in {fast.timeS} s: {Math.round((fast.peakN / fast.restN - 1) * 100)} % over the cable standing still.
+            </dd>
+          </div>
+        )}
         {sensitivity && (
           <div className={styles.verdict}>
             <dt className={styles.estimated}>±2 cm</dt>

@@ -3,12 +3,17 @@ import { notFound } from 'next/navigation';
 import { sharedDb } from '@/data/open-db';
 import { findClient } from '@/data/queries/clients';
 import { ClientSheet } from '@/features/client/client-sheet';
+import { ScreeningForm } from '@/features/client/screening-form';
 import forms from '@/features/shell/forms.module.css';
-import { saveClientAction } from '../../actions';
+import { readClock, today } from '@/server/clock';
+import { loadScreening } from '@/server/clients';
+import { loadMeasuringGuide } from '@/server/measuring-guide';
+import { saveClientAction, saveScreeningAction } from '../../actions';
 
 export default async function ClientPage({ params }: { readonly params: Promise<{ clientId: string }> }) {
   const { clientId } = await params;
-  const client = findClient(sharedDb(), clientId);
+  const db = sharedDb();
+  const client = findClient(db, clientId);
   if (!client) notFound();
   return (
     <div className="page">
@@ -16,7 +21,8 @@ export default async function ClientPage({ params }: { readonly params: Promise<
         <h1>{client.name}</h1>
         <Link href={`/ledger/${client.id}`}>Ledger</Link>
       </div>
-      <ClientSheet key={client.id} client={client} save={saveClientAction} />
+      <ClientSheet key={client.id} client={client} guide={loadMeasuringGuide(db, client.id)} today={today()} save={saveClientAction} />
+      <ScreeningForm key={`screening-${client.id}`} clientId={client.id} view={loadScreening(db, client.id, null, readClock())} today={today()} save={saveScreeningAction.bind(null, client.id)} />
     </div>
   );
 }

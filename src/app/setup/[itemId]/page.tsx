@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { sharedDb } from '@/data/open-db';
-import { listStations } from '@/data/queries/stations';
+import { listStations } from '@/data/queries/kit';
 import { SetupPage } from '@/features/setup/setup-page';
 import { loadItem } from '@/server/item-context';
 
@@ -21,11 +21,14 @@ export default async function SetupRoute({ params, searchParams }: { readonly pa
         item,
         station: { id: loaded.station.id, name: loaded.station.name },
         attachment,
-        stations: listStations(db).map((s) => ({ id: s.id, name: s.name })),
+        stations: listStations(db, loaded.station.gymId).map((s) => ({ id: s.id, name: s.outOfOrder ? `${s.name} (out of order)` : s.name })),
         events,
+        replaced: loaded.replaced,
+        screening: loaded.screening,
+        mostLoadKg: loaded.mostLoadKg,
       }}
       measureLink={<Link href={`/clients/${client.id}`}>Client sheet</Link>}
-      kitLink={<Link href={`/kit/stations/${loaded.station.id}`}>Kit</Link>}
+      kitLink={<Link href={`/kit/${loaded.station.id}`}>Kit</Link>}
     />
   );
 }

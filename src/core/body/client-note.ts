@@ -1,0 +1,35 @@
+/** What a trainer notes of a client that changes defaults. A note is an observation, never a diagnosis. */
+export const CLIENT_NOTES = ['shoulder', 'elbow', 'low-back', 'knee', 'abdomen-or-groin', 'blood-pressure', 'first-month', 'pregnancy', 'recent-surgery', 'under-18', 'does-not-feel'] as const;
+export type ClientNote = (typeof CLIENT_NOTES)[number];
+
+/** Notes for which a clinician's limits must be asked before loading (section "cautions": common practice). */
+const NEEDS_CLINICIAN: readonly ClientNote[] = ['pregnancy', 'recent-surgery', 'under-18'];
+
+/** Longest pause asked of a client with a blood-pressure note, seconds (common practice: no long holds). */
+export const LONGEST_HOLD_S = 2;
+
+/** What the notes change where the trainer has chosen nothing. */
+export interface NoteDefaults {
+  /** Loaded stretches of the shoulder stop level with the trunk. */
+  readonly stopLevel: boolean;
+  /** Rows keep the blade set at the bottom instead of reaching. */
+  readonly keepBladeSet: boolean;
+  /** One arm at a time while a region is not felt or the movement is new. */
+  readonly oneArm: boolean;
+  /** Knee on a bench is not offered first. */
+  readonly avoidStraddle: boolean;
+  readonly longestHoldS: number | null;
+  readonly askClinician: boolean;
+}
+
+export function noteDefaults(notes: readonly ClientNote[]): NoteDefaults {
+  const has = (n: ClientNote): boolean => notes.includes(n);
+  return {
+    stopLevel: has('shoulder'),
+    keepBladeSet: has('shoulder') || has('first-month'),
+    oneArm: has('does-not-feel'),
+    avoidStraddle: has('abdomen-or-groin'),
+    longestHoldS: has('blood-pressure') ? LONGEST_HOLD_S : null,
+    askClinician: notes.some((n) => NEEDS_CLINICIAN.includes(n)),
+  };
+}

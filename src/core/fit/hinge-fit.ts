@@ -1,0 +1,26 @@
+import type { Body } from '@/core/body/body-model';
+import { poseBody } from '@/core/body/pose-body';
+import { GRIP_SHARE_OF_HAND } from '@/core/body/segment-ratios';
+
+/** Knee bend of a hinge with soft knees, degrees (common practice). */
+export const SOFT_KNEES_DEG = 20;
+
+/** Knuckles above the kneecaps (negative below), metres, of hanging arms at a hinge: the client's own centimetres. */
+export function knucklesOverKneesM(body: Body, trunkDeg: number, kneeFlexionDeg = SOFT_KNEES_DEG): number {
+  const pose = poseBody(body, { kind: 'hinged', trunkDeg, kneeFlexionDeg });
+  const arm = body.length.upperArm.m + body.length.forearm.m + body.length.hand.m * GRIP_SHARE_OF_HAND;
+  return pose.shoulder.right[1] - arm - pose.leg.right.knee[1];
+}
+
+/** Trunk angle above level at which the knuckles hang `overM` above the kneecaps, degrees in [0, 90]; null when no hinge does that. Bisection. */
+export function findHingeDeg(body: Body, overM: number, kneeFlexionDeg = SOFT_KNEES_DEG): number | null {
+  if (overM < knucklesOverKneesM(body, 0, kneeFlexionDeg) || overM > knucklesOverKneesM(body, 90, kneeFlexionDeg)) return null;
+  let lo = 0;
+  let hi = 90;
+  for (let i = 0; i < 40; i++) {
+    const mid = (lo + hi) / 2;
+    if (knucklesOverKneesM(body, mid, kneeFlexionDeg) < overM) lo = mid;
+    else hi = mid;
+  }
+  return (lo + hi) / 2;
+}

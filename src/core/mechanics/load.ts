@@ -1,0 +1,146 @@
+import { add, cross, dot, length, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { readTable, type TablePoint } from '@/core/kit/force-table';
+import { clampedAcos, toDeg } from '@/core/units/angle';
+import { GRAVITY_MS2 } from '@/core/units/mass';
+import { TRACK_STRIDE, type LimbTrack } from './limb-track';
+
+/**
+ * What pulls or pushes on the limb at its contact, in the stand frame; newtons, metres, kilograms.
+ * - `cable`: along itself to the pulley.
+ * - `weight`: straight down (dumbbell, plate, this hand's share of a bar).
+ * - `landmine`: this hand's share of a bar turning about a pivot on the floor; square to the bar.
+ * - `arc`: a machine arm turning about an axis; square to it, against the way the limb goes. The moment is the stack's
+ *   force times a moment arm, constant or a table over the arm's angle from `zero`, degrees.
+ * - `guide`: a carriage on a straight guide; a force along it.
+ * - `band`: along itself to its anchor, by its table of force over stretch; slack below its rest length.
+ * - `held`: a force that does not change with the limb (body weight on a bar or the floor).
+ */
+export type Load =
+  | { readonly kind: 'cable'; readonly pulley: Vec3; readonly tensionN: number; readonly attachmentM: number }
+  | { readonly kind: 'weight'; readonly massKg: number }
+  | { readonly kind: 'landmine'; readonly pivot: Vec3; readonly bar: LandmineBar; readonly share: number }
+  | { readonly kind: 'arc'; readonly centre: Vec3; readonly axis: Vec3; readonly stackN: number; readonly arm: MomentArm }
+  | { readonly kind: 'guide'; readonly direction: Vec3; readonly forceN: number }
+  | { readonly kind: 'band'; readonly anchor: Vec3; readonly restM: number; readonly table: readonly TablePoint[] }
+  | { readonly kind: 'held'; readonly forceN: Vec3 };
+
+export interface LandmineBar {
+  readonly barKg: number;
+  readonly barM: number;
+  readonly platesKg: number;
+  /** Middle of the plates from the pivot. */
+  readonly platesAtM: number;
+}
+
+/** Moment of the stack about a machine's axis, as metres of arm. Angles in the table count from `zero`, degrees. */
+export interface MomentArm {
+  readonly zero: Vec3;
+  readonly table: readonly TablePoint[];
+}
+
+/** Forces on the contact, flat (3 per sample, N), and the line's length beyond the handle (m); room is reused. */
+export interface LoadSamples {
+  readonly forceN: Float64Array;
+  readonly travelM: Float64Array;
+}
+
+export const allocateLoad = (samples: number): LoadSamples => ({ forceN: new Float64Array(3 * samples), travelM: new Float64Array(samples) });
+
+/** Whether a load hangs on a line whose length matters: its stack must leave the stop and its cable reach. */
+export const hasLine = (load: Load): boolean => load.kind === 'cable' || load.kind === 'band';
+
+/** Force of a landmine's bar on a grip: bar moment balance about the pivot, perpendicular to the bar. */
+export function landmineForceN(pivot: Vec3, grip: Vec3, bar: LandmineBar): Vec3 {
+  const r = subtract(grip, pivot);
+  const reach = length(r);
+  const u = scale(r, 1 / reach);
+  // Down, less its part along the bar.
+  const square = subtract([0, -1, 0], scale(u, -u[1]));
+  const cos = length(square);
+  if (cos < 1e-9) return [0, 0, 0];
+  const force = (GRAVITY_MS2 * cos * (bar.barKg * (bar.barM / 2) + bar.platesKg * bar.platesAtM)) / reach;
+  return scale(square, force / cos);
+}
+
+/** Force of a machine arm on a contact that turns with it, against the turn from `zero` about `axis`. */
+export function arcForceN(centre: Vec3, axis: Vec3, contact: Vec3, stackN: number, arm: MomentArm): Vec3 {
+  const r = subtract(contact, centre);
+  const radial = subtract(r, scale(axis, dot(r, axis)));
+  const reach = length(radial);
+  const zero = normalise(subtract(arm.zero, scale(axis, dot(arm.zero, axis))));
+  const u = scale(radial, 1 / reach);
+  const angle = toDeg(clampedAcos(dot(u, zero))) * (dot(cross(zero, u), axis) < 0 ? -1 : 1);
+  const moment = stackN * readTable(arm.table, angle);
+  // The stack turns the arm back, about minus the axis.
+  return scale(cross(axis, u), -moment / reach);
+}
+
+/** Fill the forces of a load over a track. */
+export function fillLoad(track: LimbTrack, load: Load, out: LoadSamples): void {
+  const { data, samples } = track;
+  const { forceN, travelM } = out;
+  if (load.kind === 'cable') {
+    const [qx, qy, qz] = load.pulley;
+    for (let i = 0; i < samples; i++) {
+      const o = i * TRACK_STRIDE;
+      const dx = qx - data[o]! - data[o + 3]!;
+      const dy = qy - data[o + 1]! - data[o + 4]!;
+      const dz = qz - data[o + 2]! - data[o + 5]!;
+      const distance = Math.sqrt(dx * dx + dy * dy + dz * dz);
+      const k = load.tensionN / distance;
+      forceN[3 * i] = dx * k;
+      forceN[3 * i + 1] = dy * k;
+      forceN[3 * i + 2] = dz * k;
+      travelM[i] = distance - load.attachmentM;
+    }
+    return;
+  }
+  for (let i = 0; i < samples; i++) {
+    const o = i * TRACK_STRIDE;
+    const contact: Vec3 = [data[o]! + data[o + 3]!, data[o + 1]! + data[o + 4]!, data[o + 2]! + data[o + 5]!];
+    const f = forceAt(load, contact);
+    forceN[3 * i] = f[0];
+    forceN[3 * i + 1] = f[1];
+    forceN[3 * i + 2] = f[2];
+    travelM[i] = load.kind === 'band' ? length(subtract(load.anchor, contact)) : 0;
+  }
+}
+
+/** Force of a load on a contact, newtons, in the frame both are given in. */
+export function forceAt(load: Load, contact: Vec3): Vec3 {
+  switch (load.kind) {
+    case 'cable':
+      return scale(normalise(subtract(load.pulley, contact)), load.tensionN);
+    case 'weight':
+      return [0, -load.massKg * GRAVITY_MS2, 0];
+    case 'landmine':
+      return scale(landmineForceN(load.pivot, contact, load.bar), load.share);
+    case 'arc':
+      return arcForceN(load.centre, load.axis, contact, load.stackN, load.arm);
+    case 'guide':
+      return scale(load.direction, load.forceN);
+    case 'band': {
+      const d = subtract(load.anchor, contact);
+      const stretch = length(d) - load.restM;
+      return stretch > 0 ? scale(normalise(d), Math.max(0, readTable(load.table, stretch))) : [0, 0, 0];
+    }
+    case 'held':
+      return load.forceN;
+  }
+}
+
+/** Loads that act together on one contact (a dumbbell with a band, body weight less a band's help). */
+export function fillLoads(track: LimbTrack, loads: readonly Load[], out: LoadSamples): void {
+  const [first, ...rest] = loads;
+  if (!first) throw new Error('fillLoads: expected at least one load');
+  fillLoad(track, first, out);
+  for (const load of rest) {
+    for (let i = 0; i < track.samples; i++) {
+      const o = i * TRACK_STRIDE;
+      const f = forceAt(load, add([data3(track, o, 0), data3(track, o, 1), data3(track, o, 2)], [data3(track, o, 3), data3(track, o, 4), data3(track, o, 5)]));
+      for (let k = 0; k < 3; k++) out.forceN[3 * i + k]! += f[k]!;
+    }
+  }
+}
+
+const data3 = (track: LimbTrack, o: number, k: number): number => track.data[o + k]!;

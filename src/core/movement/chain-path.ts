@@ -1,0 +1,122 @@
+import { RANGE_NAMES, type ActiveRangeDeg, type RangeName, type Side } from '@/core/body/active-range';
+import type { Frame } from '@/core/geometry/frame';
+import { intoFrame } from '@/core/geometry/frame';
+import { cross, length, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { hingeAxis, jointAngles, jointOf, nominalAxis, towards, type JointAction } from './joint-action';
+
+/** Samples over the range s = 0 (start of the lift) to 1 (finish). */
+export const SAMPLES = 41;
+
+/**
+ * One limb over the range: joint centres in metres, in the stand frame (body frame at the floor mark; what the body does
+ * about the mark is in the points). An arm: shoulder, elbow, wrist, grip. A leg: hip, knee, ankle, and where the load
+ * meets it. The trunk over the hips: pelvis, midpoint of the shoulders twice, and where the load hangs.
+ */
+export interface ChainPath {
+  readonly side: Side;
+  readonly chain: 'arm' | 'leg' | 'trunk';
+  readonly proximal: readonly Vec3[];
+  readonly middle: readonly Vec3[];
+  readonly distal: readonly Vec3[];
+  readonly contact: readonly Vec3[];
+  /** Axes of the trunk for an arm, of the pelvis for a leg and for the trunk. */
+  readonly frame: readonly Frame[];
+}
+
+/** What a movement works against: the joint, and per sample the action's axis and the normal of its sweep (unit). */
+export interface ChainTarget {
+  readonly action: JointAction;
+  readonly joint: 'proximal' | 'middle';
+  /** Right-handed, so that resistance is minus the moment along it. */
+  readonly axis: readonly Vec3[];
+  /** Normal of the sweep on the side called above: up, or out to the limb's side for an upright sweep. */
+  readonly above: readonly Vec3[];
+}
+
+/** Steps of the limb below this are a limb that stands still, metres per sample. */
+const STILL_M = 1e-5;
+
+/** Fill gaps of a per-sample axis from the nearest neighbour that has one. */
+function filled(axes: readonly (Vec3 | null)[], fallback: (i: number) => Vec3): Vec3[] {
+  return axes.map((own, i) => {
+    for (let d = 0; own === null && d < axes.length; d++) {
+      const near = axes[i - d] ?? axes[i + d];
+      if (near) return near;
+    }
+    return own ?? fallback(i);
+  });
+}
+
+/**
+ * Target of an action along a path. A hinge's axis follows from its two bones. A ball joint's is the normal of the
+ * limb's own sweep at that instant (limb x its step); where the limb stands still, the action's nominal axis.
+ */
+export function targetOf(path: ChainPath, action: JointAction): ChainTarget {
+  const joint = jointOf(action);
+  const n = path.proximal.length;
+  const limb = path.proximal.map((p, i) => towards(p, path.middle[i]!));
+  const lower = path.middle.map((m, i) => (path.chain === 'trunk' ? limb[i]! : towards(m, path.distal[i]!)));
+  const nominal = (i: number): Vec3 => nominalAxis(action, path.frame[i]!, path.side);
+  const axis =
+    joint === 'middle'
+      ? filled(limb.map((u, i) => hingeAxis(u, lower[i]!)), (i) => path.frame[i]!.z).map((a) => (action.endsWith('extension') ? scale(a, -1) : a))
+      : filled(
+          limb.map((u, i) => {
+            const turn = cross(u, subtract(limb[Math.min(n - 1, i + 1)]!, limb[Math.max(0, i - 1)]!));
+            return length(turn) > STILL_M ? normalise(turn) : null;
+          }),
+          nominal,
+        );
+  const above = axis.map((a) => {
+    const out = path.side === 'right' ? a[2] : -a[2];
+    // Level sweeps are seen from above, upright ones from the limb's own side.
+    return (Math.abs(a[1]) > 0.5 ? a[1] : out) >= 0 ? a : scale(a, -1);
+  });
+  return { action, joint, axis, above };
+}
+
+/** The part of the range that a client's active range leaves. */
+export interface WorkingRange {
+  /** Shares of the whole range. */
+  readonly from: number;
+  readonly to: number;
+  /** Which motion cut each end; null where the movement's own end stands. */
+  readonly cutStart: RangeName | null;
+  readonly cutFinish: RangeName | null;
+}
+
+/**
+ * Cut a path to the active range: the ends move in to where every measured motion is inside its limit again, found
+ * between samples by straight lines. Null when no part of the range is allowed.
+ */
+export function findWorkingRange(path: ChainPath, range: ActiveRangeDeg): WorkingRange | null {
+  const limits = range[path.side] ?? {};
+  const last = path.proximal.length - 1;
+  const excess = path.proximal.map((p, i): readonly [number, RangeName | null] => {
+    const upper = towards(p, path.middle[i]!);
+    const angles = jointAngles(path.chain, intoFrame(path.frame[i]!, upper), upper, path.chain === 'trunk' ? upper : towards(path.middle[i]!, path.distal[i]!), path.side);
+    let worst: readonly [number, RangeName | null] = [-Infinity, null];
+    for (const name of RANGE_NAMES) {
+      const limit = limits[name];
+      const angle = angles[name];
+      if (limit !== undefined && angle !== undefined && angle - limit > worst[0]) worst = [angle - limit, name];
+    }
+    return worst;
+  });
+  const inside = (i: number): boolean => excess[i]![0] <= 1e-9;
+  let a = 0;
+  while (a <= last && !inside(a)) a += 1;
+  if (a > last) return null;
+  let b = last;
+  while (!inside(b)) b -= 1;
+  const cross0 = (out: number, into: number): number => {
+    const [e0, e1] = [excess[out]![0], excess[into]![0]];
+    return Number.isFinite(e1) && e0 > e1 ? out + ((into - out) * e0) / (e0 - e1) : into;
+  };
+  return {
+    from: (a === 0 ? 0 : cross0(a - 1, a)) / last,
+    to: (b === last ? last : cross0(b + 1, b)) / last,
+    cutStart: a === 0 ? null : excess[a - 1]![1],
+    cutFinish: b === last ? null : excess[b + 1]![1],
+  };
+}

@@ -1,0 +1,62 @@
+'use client';
+import { Button, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import type { Screening } from '@/core/body/screening';
+import { screeningFormSchema } from '@/contract/client-form';
+import { toFieldIssues } from '@/contract/field';
+import { ScreeningWarning, type ScreeningSummary } from '@/features/shell/screening-warning';
+import { useSavedForm, type SaveOutcome } from '@/features/shell/use-saved-form';
+import forms from '@/features/shell/forms.module.css';
+import { dayText } from './client-form-values';
+import styles from './client.module.css';
+
+interface Props {
+  readonly clientId: string;
+  readonly view: ScreeningSummary & { readonly screening: Screening | null };
+  readonly today: string;
+  readonly save: (typed: unknown) => Promise<SaveOutcome>;
+}
+
+/** That the facility's own screening was done: by whom, when, how. Records are added, never changed. */
+export function ScreeningForm({ clientId, view, today, save }: Props) {
+  const [saved, setSaved] = useState(false);
+  const { form, onSubmit, busy, trouble } = useSavedForm(
+    { day: today, doneBy: '', procedure: '' },
+    (v) => {
+      const parsed = screeningFormSchema.safeParse(v);
+      return parsed.success ? [] : toFieldIssues(parsed.error);
+    },
+    save,
+    (_, reset) => {
+      setSaved(true);
+      reset();
+    },
+    `screening-${clientId}`,
+  );
+  const { screening, state } = view;
+  return (
+    <form id="screening" onSubmit={onSubmit} noValidate className={styles.screening} onChange={() => setSaved(false)}>
+      <h2>Screening</h2>
+      <ScreeningWarning screening={view} clientId={clientId} />
+      {screening && (
+        <p className={styles.hint}>
+          Last done {dayText(screening.day)} by {screening.doneBy}: {screening.procedure}.{state.state === 'done' && ` Asked again after ${dayText(state.dueDay)}.`}
+        </p>
+      )}
+      <div className={forms.grid}>
+        <TextInput type="date" label="Done on" {...form.getInputProps('day')} />
+        <TextInput label="Done by" {...form.getInputProps('doneBy')} />
+        <TextInput label="By which procedure" {...form.getInputProps('procedure')} />
+        <Button type="submit" variant="outline" loading={busy} className={forms.save}>
+          Add to the record
+        </Button>
+        <span role="status">{saved ? 'Added' : ''}</span>
+      </div>
+      {trouble && (
+        <p className={forms.trouble} role="alert">
+          {trouble}
+        </p>
+      )}
+    </form>
+  );
+}

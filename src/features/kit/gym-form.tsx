@@ -1,0 +1,48 @@
+'use client';
+import { Button, NumberInput, TextInput } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { useSavedForm, type SaveOutcome } from '@/features/shell/use-saved-form';
+import forms from '@/features/shell/forms.module.css';
+
+interface Props {
+  readonly gym: { readonly id: string; readonly name: string; readonly screeningDays: number } | null;
+  readonly save: (id: string | null, typed: unknown) => Promise<SaveOutcome>;
+}
+
+/** A gym's name and how long a screening stands there. */
+export function GymForm({ gym, save }: Props) {
+  const router = useRouter();
+  const [saved, setSaved] = useState(false);
+  const { form, onSubmit, busy, trouble } = useSavedForm(
+    { name: gym?.name ?? '', screeningDays: (gym?.screeningDays ?? 365) as number | '' },
+    () => [],
+    (v) => save(gym?.id ?? null, v),
+    (id, reset) => {
+      setSaved(true);
+      if (gym) router.refresh();
+      else {
+        reset();
+        router.push(`/kit?gym=${id}`);
+      }
+    },
+  );
+  return (
+    <details className={forms.fold}>
+      <summary>{gym ? 'This gym' : 'Another gym'}</summary>
+      <form onSubmit={onSubmit} noValidate className={forms.grid} onChange={() => setSaved(false)}>
+        <TextInput label="Gym" {...form.getInputProps('name')} />
+        <NumberInput label="Screening is asked again after" suffix=" days" {...form.getInputProps('screeningDays')} />
+        <Button type="submit" variant="outline" loading={busy} className={forms.save}>
+          {gym ? 'Save gym' : 'Add gym'}
+        </Button>
+        <span role="status">{saved ? 'Saved' : ''}</span>
+        {trouble && (
+          <p className={forms.trouble} role="alert">
+            {trouble}
+          </p>
+        )}
+      </form>
+    </details>
+  );
+}

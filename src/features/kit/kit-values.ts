@@ -1,0 +1,62 @@
+import { USUAL_ATTACHMENT, type AttachmentKind } from '@/core/kit/attachment';
+import type { KitKind } from '@/core/kit/kit-kind';
+import { KIT_FIELDS, type KitField, type SpecValues } from './kit-fields';
+
+export interface KitValues extends Record<string, unknown> {
+  name: string;
+  outOfOrder: string;
+  kind: KitKind;
+  spec: SpecValues;
+}
+
+export interface KitSheetData {
+  readonly id: string;
+  readonly kind: KitKind;
+  readonly name: string;
+  readonly outOfOrder: boolean;
+  readonly spec: SpecValues;
+}
+
+/** What a new piece starts from where there is nothing to measure. */
+const USUAL: Readonly<Partial<Record<KitKind, SpecValues>>> = {
+  column: { columnKind: 'twin', numberedFrom: 'bottom', leftNumbering: 'same', leftNumberedFrom: 'bottom', swingDeg: 0, pulleyRatio: 1, clearanceCm: 5, travelCm: 300, minDistanceCm: -30, maxDistanceCm: 200, stackUnit: 'kg' },
+  attachment: { attachmentKind: 'd-handle', swivels: 'yes' },
+  preacher: { numberedFrom: 'bottom' },
+  machine: { machineKind: 'leg-extension', independentArms: 'no', seatNumberedFrom: 'bottom', backNumberedFrom: 'bottom', pathKind: 'arc', stackUnit: 'kg' },
+  dumbbells: { unit: 'kg' },
+  plates: { unit: 'kg', pairs: 4 },
+};
+
+const emptyRow = (f: Extract<KitField, { type: 'rows' }>): SpecValues => Object.fromEntries(f.columns.map((c) => [c.key, '']));
+
+function toField(f: KitField, stored: unknown): unknown {
+  switch (f.type) {
+    case 'rows': {
+      const rows = Array.isArray(stored) ? stored.map((r: unknown) => ({ ...(r as object) })) : [];
+      while (rows.length < f.least) rows.push(emptyRow(f));
+      return rows;
+    }
+    case 'list':
+      return Array.isArray(stored) ? stored.join(' ') : '';
+    case 'choice':
+      return stored ?? f.of[0]!.value;
+    case 'number':
+      return stored ?? '';
+  }
+}
+
+/** Form values of a piece, or of a new one of a kind: every field has a value, an empty box is ''. */
+export function toKitValues(kind: KitKind, piece: KitSheetData | null): KitValues {
+  const stored = piece?.spec ?? USUAL[kind] ?? {};
+  const fields = KIT_FIELDS[kind].flatMap((s) => s.fields);
+  return { name: piece?.name ?? '', outOfOrder: piece?.outOfOrder ? 'yes' : 'no', kind, spec: Object.fromEntries(fields.map((f) => [f.key, toField(f, stored[f.key])])) };
+}
+
+export const newRow = emptyRow;
+
+/** What a kind of handle usually measures, to start from. */
+export function usualAttachment(kind: AttachmentKind): SpecValues {
+  const u = USUAL_ATTACHMENT[kind];
+  const cm = (m: number): number => Math.round(m * 1000) / 10;
+  return { attachmentKind: kind, lengthCm: cm(u.lengthM), handsFromCm: u.handsM ? cm(u.handsM[0]) : '', handsToCm: u.handsM ? cm(u.handsM[1]) : '', swivels: u.swivels ? 'yes' : 'no' };
+}

@@ -1,0 +1,19 @@
+import Link from 'next/link';
+import type { ScreeningState } from '@/core/body/screening';
+import { screeningText } from '@/messages/notes';
+import forms from './forms.module.css';
+
+export interface ScreeningSummary {
+  readonly state: ScreeningState;
+}
+
+/** A missing or old screening, plainly, wherever loading is near; it stays until one is entered. */
+export function ScreeningWarning({ screening, clientId }: { readonly screening: ScreeningSummary; readonly clientId: string }) {
+  const text = screeningText(screening.state);
+  if (text === null) return null;
+  return (
+    <p className={forms.warning} data-testid="screening-warning">
+      {text} <Link href={`/clients/${clientId}#screening`}>Enter it</Link>
+    </p>
+  );
+}
