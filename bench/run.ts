@@ -1,7 +1,8 @@
 import { benchBrowser } from './browser';
-import { benchSolver } from './solver';
+import { benchProfile, benchSolver } from './solver';
 
 async function main(): Promise<void> {
+  benchProfile();
   benchSolver();
   if (!process.argv.includes('--no-browser')) await benchBrowser();
 }

@@ -1,12 +1,15 @@
 import { MOVEMENT_IDS } from '@/core/movement/movement';
-import { allocateSamples } from '@/core/mechanics/line-profile';
+import { allocateSamples, profileLoads } from '@/core/mechanics/line-profile';
 import { totalCost, profileSide } from '@/core/setup/cost';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import { explain } from '@/core/setup/reasons';
 import { buildProblem } from '@/core/setup/setup-problem';
 import { solveSetup } from '@/core/setup/solve-setup';
 import { searchExhaustively } from '../test/support/exhaustive-grid';
-import { inputOf, problemOf, solved } from '../test/support/fixtures';
+import { bodyOf, inputOf, problemOf, solved } from '../test/support/fixtures';
+import { buildLeakTrack, resolveLeak } from '@/core/mechanics/leak';
+import { add, cross, dot, length, subtract, type Vec3 } from '@/core/geometry/vector';
+import { armPath, d, lift, STANDING } from '../test/support/limbs';
 import { line, measure, measureBatch } from './timing';
 
 /** Full solves, as-found evaluations and the exhaustive grid side by side in one run. */
@@ -40,4 +43,35 @@ export function benchSolver(): void {
     worstOne = Math.max(worstOne, totalCost(p, solved(p).best.placement) - searchExhaustively(p, 0.04, 0.4, 5, 30).cost);
   }
   console.log(`cost above the exhaustive grid, worst: both arms ${worst.toFixed(3)} degrees, one arm ${worstOne.toFixed(3)} degrees\n`);
+}
+
+/** One full profile of one limb, all metrics and the leak by axis, beside a bare loop of the same vector operations. */
+export function benchProfile(): void {
+  const body = bodyOf(1.75);
+  const keys = armPath('trunk', [d(90, 80), d(90, 85)], [d(-90, 20), d(90, 70)]);
+  const { path, target, track } = lift(body, STANDING, keys, 'shoulder.extension', [{ kind: 'weight', massKg: 10 }]);
+  const out = allocateSamples(track.samples);
+  let sink = 0;
+  const leak = buildLeakTrack(body, path, target);
+  const loop = measureBatch(60, 200, (i) => {
+    const q: Vec3 = [1.5, 0.5 + (i % 20) / 20, 0.3];
+    for (let k = 0; k < 41; k++) {
+      const line = subtract(q, path.contact[k]!);
+      for (const joint of [path.proximal[k]!, path.middle[k]!]) {
+        const moment = add(cross(subtract(path.contact[k]!, joint), line), joint);
+        sink += dot(moment, target.axis[k]!) + length(moment) + dot(line, target.above[k]!);
+      }
+    }
+  });
+  const loads = (i: number) => [{ kind: 'cable' as const, pulley: [1.5, 0.5 + (i % 20) / 20, 0.3] as Vec3, tensionN: 200, attachmentM: 0.14 }];
+  const metrics = measureBatch(60, 200, (i) => void profileLoads(track, loads(i), out));
+  const full = measureBatch(60, 50, (i) => {
+    profileLoads(track, loads(i), out);
+    sink += resolveLeak(leak, out.load).length;
+  });
+  console.log('Profile (41 samples, one arm, both joints)');
+  line('bare loop of the same vector operations', loop);
+  line('metrics of the target joint', metrics, { name: 'bare loop', t: loop });
+  line('full profile, leak by axis at both joints', full, { name: 'bare loop', t: loop });
+  console.log(Number.isFinite(sink) ? '' : 'not finite');
 }

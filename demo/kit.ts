@@ -32,7 +32,7 @@ export const KIT: readonly KitPiece[] = [
     columnKind: 'single', holes: 22, numberedFrom: 'bottom', readings: [{ hole: 1, heightCm: 12 }, { hole: 22, heightCm: 201 }], pulleyRatio: 2, travelCm: 280, minDistanceCm: 30, maxDistanceCm: 220, stack: steps(5, 5, 18),
   }),
   column('swing-arms', 'Swinging arms', {
-    columnKind: 'arms', holes: 12, numberedFrom: 'bottom', readings: [{ hole: 1, heightCm: 41 }, { hole: 6, heightCm: 105.5 }, { hole: 12, heightCm: 199 }], twinSpacingCm: 70, pivotHeightCm: 118, armCm: 82, swingDeg: 20,
+    columnKind: 'arms', holes: 12, numberedFrom: 'bottom', readings: [{ hole: 1, heightCm: 41 }, { hole: 6, heightCm: 115.4 }, { hole: 12, heightCm: 199 }], twinSpacingCm: 70, pivotHeightCm: 118, armCm: 82, swingDeg: 20,
     pulleyRatio: 2, travelCm: 320, minDistanceCm: 40, maxDistanceCm: 240, stack: steps(5, 5, 18),
   }),
   piece('attachment', 'd-handle', 'single D-handle', { attachmentKind: 'd-handle', lengthCm: 14, swivels: 'yes' }),

@@ -98,7 +98,7 @@ test('the night sheet is remembered on this device', async ({ page, app }) => {
 });
 
 test('an address of nothing says so in the house’s words', async ({ page, app }) => {
-  for (const path of ['/setup/nothing', '/set/nothing', '/clients/nothing', '/kit/stations/nothing', '/ledger/nothing']) {
+  for (const path of ['/setup/nothing', '/set/nothing', '/clients/nothing', '/kit/nothing', '/ledger/nothing']) {
     await page.goto(app.url + path);
     await expect(page.getByRole('heading', { name: 'Nothing on this sheet' })).toBeVisible();
   }

@@ -24,8 +24,8 @@ test('client sheet: slips are told at their field, nothing typed is lost, and a 
 });
 
 test('kit: the fit and its residual are live; wrong columns are told where', async ({ page, app }) => {
-  await page.goto(`${app.url}/kit/stations/long-pair`);
-  const fit = page.getByTestId('column-fit');
+  await page.goto(`${app.url}/kit/long-pair`);
+  const fit = page.getByTestId('kit-fit');
   await expect(fit).toContainText('Hole 1 at 25.0 cm, 10.00 cm from hole to hole');
   await page.getByRole('button', { name: 'Another hole' }).click();
   await page.getByLabel('Hole', { exact: true }).nth(2).fill('10');
@@ -42,7 +42,7 @@ test('kit: the fit and its residual are live; wrong columns are told where', asy
 });
 
 test('a column that stops low blocks with its limit and the nearest that works', async ({ page, app }) => {
-  await page.goto(`${app.url}/kit/stations/new`);
+  await page.goto(`${app.url}/kit/new?kind=column`);
   await page.getByLabel('Name').fill('Low pair');
   await page.getByLabel('Holes').fill('8');
   for (const [i, hole, height] of [[0, '1', '20'], [1, '8', '90']] as const) {
@@ -52,7 +52,7 @@ test('a column that stops low blocks with its limit and the nearest that works',
   await page.getByLabel('Pulley to pulley').fill('240');
   await page.getByLabel('Loads, each side').fill('5 10 15');
   await page.getByRole('button', { name: 'Save columns' }).click();
-  await expect(page).toHaveURL(/kit\/stations\/[0-9a-f-]{36}/);
+  await expect(page).toHaveURL(/kit\/[0-9a-f-]{36}/);
   const low = page.url().split('/').pop()!;
   await page.goto(`${app.url}/setup/${itemId('anselm', 1)}?station=${low}`);
   const alert = page.getByRole('alert').filter({ hasText: 'Low pair cannot serve this' });
@@ -76,7 +76,7 @@ test('the solver answers over HTTP as it does on the command line', async ({ req
 test('from nothing: kit, client and plan through the interface alone', async ({ page, emptyApp }) => {
   await page.goto(emptyApp.url);
   await expect(page.getByText('Nobody is planned for today')).toBeVisible();
-  await page.goto(`${emptyApp.url}/kit/stations/new`);
+  await page.goto(`${emptyApp.url}/kit/new?kind=column`);
   await page.getByRole('button', { name: 'Save columns' }).click();
   await expect(page.getByText('expected 1 to 60 characters')).toBeVisible();
   await page.getByLabel('Name').fill('Twin');
@@ -90,10 +90,11 @@ test('from nothing: kit, client and plan through the interface alone', async ({ 
   await page.getByRole('button', { name: 'Save columns' }).click();
   await expect(page).toHaveURL(/[0-9a-f-]{36}$/);
   await page.goto(`${emptyApp.url}/kit`);
-  await page.getByLabel('Another handle').fill('D-handle');
+  await page.getByRole('navigation', { name: 'Add kit' }).getByRole('link', { name: 'handle' }).click();
+  await page.getByLabel('Name').fill('D-handle');
   await page.getByLabel('Cable end to grip').fill('14');
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(page.getByLabel('Handle', { exact: true })).toHaveValue('D-handle');
+  await page.getByRole('button', { name: 'Save handle' }).click();
+  await expect(page).toHaveURL(/kit\/[0-9a-f-]{36}$/);
   await page.goto(`${emptyApp.url}/clients/new`);
   await page.getByLabel('Name').fill('Oyelaran Petrescu');
   await page.getByLabel('Stature').fill('183');

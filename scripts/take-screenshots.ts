@@ -25,7 +25,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'floor', path: '/' },
   { name: 'floor-phone', path: '/', size: PHONE },
   { name: 'client', path: '/clients/wilhelmina' },
-  { name: 'kit', path: '/kit/stations/short-pair' },
+  { name: 'kit', path: '/kit/knee-lever' },
   { name: 'setup', path: `/setup/${itemId('sefina', 0)}` },
   {
     name: 'setup-as-found', path: `/setup/${itemId('wilhelmina', 0)}`, night: true,

@@ -99,7 +99,7 @@ export function benchScene(b: Bench, measured: readonly boolean[], block: { read
     }),
     label([hinge[0] + 0.37, b.seatHeightM], `seat ${cm(b.seatHeightM)}${b.seatDeg.length > 0 ? `, ${b.seatDeg.map((d) => `${d}°`).join(' ')}` : ''}`),
   ];
-  if (block) shapes.push(label([hinge[0] + 0.25 - b.feetApartM, -0.06], `block ${cm(block.heightM)}: ${block.declineDeg.toFixed(1)}° down`, 'start', false));
+  if (block) shapes.push(label([hinge[0] + 0.25 - b.feetApartM + 0.05, 0.07], `block ${cm(block.heightM)}: ${block.declineDeg.toFixed(1)}° down`, 'start', false));
   const left = Math.max(0, -(hinge[0] + 0.25 - b.feetApartM)) + 0.25;
   return shifted(shapes, left, { width: hinge[0] + 0.9 + left, height: b.seatHeightM + backM + 0.2 });
 }
@@ -135,7 +135,7 @@ export function machineScene(m: Machine, seatMeasured: ReadonlySet<number>, back
     for (let hole = 1; hole <= m.back.holes; hole++) {
       const own = backMeasured.has(hole);
       const x = axis[0] - holePositionM(m.back, hole);
-      shapes.push(line([x, seatY + 0.05], [x - 0.09, seatY + 0.55], own ? 'own' : 'derived'), label([x - 0.1, seatY + 0.6], String(hole), 'middle', own));
+      shapes.push(line([x, seatY + 0.05], [x - 0.09, seatY + 0.55], own ? 'own' : 'derived'), ...(own || hole === 1 || hole === m.back.holes ? [label([x - 0.1, seatY + 0.6], String(hole), 'middle', own)] : []));
     }
   }
   if (m.handleHeightM > 0) shapes.push(line([1.0, m.handleHeightM], [1.3, m.handleHeightM], 'own'), dot([1.3, m.handleHeightM]), label([1.34, m.handleHeightM], `handles ${cm(m.handleHeightM)}`));

@@ -27,7 +27,7 @@ export interface StandingFigure {
 
 const LEFT: readonly MeasureName[] = ['eyeHeight', 'chinHeight', 'shoulderHeight', 'hipHeight', 'kneeHeight', 'ankleHeight'];
 const RIGHT: readonly MeasureName[] = ['elbowHeight', 'wristHeight', 'fingertipHeight'];
-const LABEL_GAP = 20;
+const LABEL_GAP = 17;
 
 /** Labels pushed apart so that none overlap, from the top down. */
 function spread(lines: HeightLine[]): HeightLine[] {

@@ -1,10 +1,7 @@
 import type { Answerer } from '@/core/body/answerer';
 import type { Body } from '@/core/body/body-model';
-import { intoFrame } from '@/core/geometry/frame';
-import { add, cross, dot, length, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import type { Vec3 } from '@/core/geometry/vector';
 import type { ChainPath, ChainTarget } from '@/core/movement/chain-path';
-import { hingeAxis, towards } from '@/core/movement/joint-action';
-import { jointAt } from './limb-track';
 import { limbWeightMomentNm } from './limb-weight';
 import type { LoadSamples } from './load';
 
@@ -55,53 +52,130 @@ const HINGE: Readonly<Record<ChainPath['chain'], Pair>> = { arm: ['triceps', 'el
 /** Least share worth naming. */
 const WORTH_NAMING = 0.005;
 
+/** Flat layout of one sample in `LeakTrack.data`. */
+const STRIDE = 30;
+
+/**
+ * What the leak needs of a path beside the forces, laid out flat because it is asked on every frame of a drag. Per
+ * sample: contact from the proximal and from the middle joint (3 + 3, metres), the limb weight's moment about each
+ * (3 + 3, Nm), the limb's direction, the frame's right, forward and up axes, the hinge's axis and the target's (unit, 3 each).
+ */
+export interface LeakTrack {
+  readonly data: Float64Array;
+  readonly samples: number;
+  readonly chain: ChainPath['chain'];
+  readonly joint: ChainTarget['joint'];
+  /** 1 on the right, -1 on the left. */
+  readonly mirror: 1 | -1;
+}
+
+export function buildLeakTrack(body: Body, path: ChainPath, target: ChainTarget): LeakTrack {
+  const samples = path.proximal.length;
+  const data = new Float64Array(samples * STRIDE);
+  let hinge: Vec3 = path.frame[0]!.z;
+  for (let i = 0; i < samples; i++) {
+    const p = path.proximal[i]!;
+    const m = path.middle[i]!;
+    const d = path.distal[i]!;
+    const c = path.contact[i]!;
+    const f = path.frame[i]!;
+    const u: Vec3 = [m[0] - p[0], m[1] - p[1], m[2] - p[2]];
+    const upper = 1 / Math.sqrt(u[0] * u[0] + u[1] * u[1] + u[2] * u[2]);
+    // Bones are enough for the hinge's direction: only their cross product's own length is divided out.
+    const v: Vec3 = [d[0] - m[0], d[1] - m[1], d[2] - m[2]];
+    const n: Vec3 = [u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]];
+    const bent = Math.sqrt(n[0] * n[0] + n[1] * n[1] + n[2] * n[2]);
+    if (bent > 1e-8) hinge = [n[0] / bent, n[1] / bent, n[2] / bent];
+    const wp = limbWeightMomentNm(body, path, i, 'proximal');
+    const wm = path.chain === 'trunk' ? wp : limbWeightMomentNm(body, path, i, 'middle');
+    const t = target.axis[i]!;
+    let o = i * STRIDE;
+    for (const part of [c[0] - p[0], c[1] - p[1], c[2] - p[2], c[0] - m[0], c[1] - m[1], c[2] - m[2], wp[0], wp[1], wp[2], wm[0], wm[1], wm[2], u[0] * upper, u[1] * upper, u[2] * upper]) data[o++] = part;
+    for (const axis of [f.z, f.x, f.y, hinge, t]) {
+      data[o++] = axis[0];
+      data[o++] = axis[1];
+      data[o++] = axis[2];
+    }
+  }
+  return { data, samples, chain: path.chain, joint: target.joint, mirror: path.side === 'right' ? 1 : -1 };
+}
+
+/** Sums over the range, by part: sizes, then signed. */
+const PARTS = [
+  ['proximal', 'flexion-extension'], ['proximal', 'abduction-adduction'], ['proximal', 'horizontal'], ['proximal', 'rotation'], ['middle', 'flexion-extension'], ['middle', 'off-hinge'],
+] as const satisfies readonly (readonly [LeakPart['joint'], LeakAxis])[];
+
 /**
  * Where the moment goes that is not the target's, over the range: at the target joint what is not about the target axis,
  * at the other joint all of it. A ball joint's is split into the part about the limb's own length (rotation) and the rest
  * along its frame's right, forward and up axes, which are square to each other; a hinge's into its own axis and the rest,
- * which the joint itself has to take. Largest first; forces as `LoadSamples` in the path's frame.
+ * which the joint itself has to take. Largest first; forces in the path's frame.
  */
-export function resolveLeak(body: Body, path: ChainPath, target: ChainTarget, load: LoadSamples): LeakPart[] {
-  const n = path.proximal.length;
-  const sums = new Map<string, { joint: LeakPart['joint']; axis: LeakAxis; size: number; signed: number }>();
-  const collect = (joint: LeakPart['joint'], axis: LeakAxis, value: number): void => {
-    const key = `${joint}/${axis}`;
-    const was = sums.get(key) ?? { joint, axis, size: 0, signed: 0 };
-    sums.set(key, { joint, axis, size: was.size + Math.abs(value), signed: was.signed + value });
-  };
-  const mirror = path.side === 'right' ? 1 : -1;
+export function resolveLeak(track: LeakTrack, load: LoadSamples): LeakPart[] {
+  const { data, samples, chain, joint, mirror } = track;
+  const { forceN } = load;
+  const size = new Float64Array(PARTS.length);
+  const signed = new Float64Array(PARTS.length);
+  const onHinge = joint === 'middle';
   let whole = 0;
-  let hinge: Vec3 = path.frame[0]!.z;
-  for (let i = 0; i < n; i++) {
-    const force: Vec3 = [load.forceN[3 * i]!, load.forceN[3 * i + 1]!, load.forceN[3 * i + 2]!];
-    const moment = (joint: 'proximal' | 'middle'): Vec3 => add(cross(subtract(path.contact[i]!, jointAt(path, joint, i)), force), limbWeightMomentNm(body, path, i, joint));
-    const rest = (joint: 'proximal' | 'middle'): Vec3 => {
-      const m = moment(joint);
-      if (joint !== target.joint) return m;
-      whole += length(m);
-      const axis = target.axis[i]!;
-      return subtract(m, scale(axis, dot(m, axis)));
-    };
-    const ball = rest('proximal');
-    const limb = towards(path.proximal[i]!, path.middle[i]!);
-    const turn = dot(ball, limb);
-    const swing = intoFrame(path.frame[i]!, subtract(ball, scale(limb, turn)));
-    collect('proximal', 'flexion-extension', swing[2]);
-    collect('proximal', 'abduction-adduction', -mirror * swing[0]);
-    collect('proximal', 'horizontal', mirror * swing[1]);
-    collect('proximal', 'rotation', mirror * turn);
-    if (path.chain === 'trunk') continue;
-    const bent = rest('middle');
-    hinge = hingeAxis(limb, towards(path.middle[i]!, path.distal[i]!)) ?? hinge;
-    const own = dot(bent, hinge);
-    if (target.joint !== 'middle') collect('middle', 'flexion-extension', own);
-    collect('middle', 'off-hinge', length(subtract(bent, scale(hinge, own))));
+  const collect = (part: number, value: number): void => {
+    size[part]! += Math.abs(value);
+    signed[part]! += value;
+  };
+  for (let i = 0; i < samples; i++) {
+    const o = i * STRIDE;
+    const fx = forceN[3 * i]!;
+    const fy = forceN[3 * i + 1]!;
+    const fz = forceN[3 * i + 2]!;
+    // Moment about each joint: r x F and the limb's weight.
+    let px = data[o + 1]! * fz - data[o + 2]! * fy + data[o + 6]!;
+    let py = data[o + 2]! * fx - data[o]! * fz + data[o + 7]!;
+    let pz = data[o]! * fy - data[o + 1]! * fx + data[o + 8]!;
+    let mx = data[o + 4]! * fz - data[o + 5]! * fy + data[o + 9]!;
+    let my = data[o + 5]! * fx - data[o + 3]! * fz + data[o + 10]!;
+    let mz = data[o + 3]! * fy - data[o + 4]! * fx + data[o + 11]!;
+    const tx = data[o + 27]!;
+    const ty = data[o + 28]!;
+    const tz = data[o + 29]!;
+    if (onHinge) {
+      whole += Math.sqrt(mx * mx + my * my + mz * mz);
+      const own = mx * tx + my * ty + mz * tz;
+      mx -= tx * own;
+      my -= ty * own;
+      mz -= tz * own;
+    } else {
+      whole += Math.sqrt(px * px + py * py + pz * pz);
+      const own = px * tx + py * ty + pz * tz;
+      px -= tx * own;
+      py -= ty * own;
+      pz -= tz * own;
+    }
+    const ux = data[o + 12]!;
+    const uy = data[o + 13]!;
+    const uz = data[o + 14]!;
+    const turn = px * ux + py * uy + pz * uz;
+    px -= ux * turn;
+    py -= uy * turn;
+    pz -= uz * turn;
+    collect(0, px * data[o + 15]! + py * data[o + 16]! + pz * data[o + 17]!);
+    collect(1, -mirror * (px * data[o + 18]! + py * data[o + 19]! + pz * data[o + 20]!));
+    collect(2, mirror * (px * data[o + 21]! + py * data[o + 22]! + pz * data[o + 23]!));
+    collect(3, mirror * turn);
+    if (chain === 'trunk') continue;
+    const hx = data[o + 24]!;
+    const hy = data[o + 25]!;
+    const hz = data[o + 26]!;
+    const own = mx * hx + my * hy + mz * hz;
+    if (!onHinge) collect(4, own);
+    mx -= hx * own;
+    my -= hy * own;
+    mz -= hz * own;
+    collect(5, Math.sqrt(mx * mx + my * my + mz * mz));
   }
-  return [...sums.values()]
-    .map(({ joint, axis, size, signed }): LeakPart => {
-      const pair: Pair = axis === 'off-hinge' ? ['joint', 'joint'] : joint === 'middle' ? HINGE[path.chain] : BALL[path.chain][axis];
-      return { joint, axis, meanNm: size / n, share: whole > 0 ? size / whole : 0, answeredBy: signed >= 0 ? pair[0] : pair[1] };
-    })
+  return PARTS.map(([at, axis], k): LeakPart => {
+    const pair: Pair = axis === 'off-hinge' ? ['joint', 'joint'] : at === 'middle' ? HINGE[chain] : BALL[chain][axis];
+    return { joint: at, axis, meanNm: size[k]! / samples, share: whole > 0 ? size[k]! / whole : 0, answeredBy: signed[k]! >= 0 ? pair[0] : pair[1] };
+  })
     .filter((p) => p.share >= WORTH_NAMING)
     .sort((a, b) => b.share - a.share);
 }

@@ -9,7 +9,7 @@ import { bodyOf } from '../../../test/support/fixtures';
 import { armPath, d, lift, STANDING, weight } from '../../../test/support/limbs';
 import type { KeyframePath } from '../movement/keyframes';
 import { peakAccelerationMs2, peakTensionN } from './fast-lift';
-import { resolveLeak, type LeakAxis } from './leak';
+import { buildLeakTrack, resolveLeak, type LeakAxis } from './leak';
 import { forceAt, landmineForceN, type Load } from './load';
 
 const body = bodyOf(1.75);
@@ -76,7 +76,7 @@ describe('where the moment goes that the target does not take', () => {
   /** A straight arm held still at a direction, pulled by one force at the grip. */
   const pulled = (side: 'flexion' | 'abduction', at: ReturnType<typeof d>, force: Vec3, fore = at) => {
     const r = lift(light, STANDING, armPath('floor', [at, fore]), `shoulder.${side}`, [{ kind: 'held', forceN: force }]);
-    return resolveLeak(light, r.path, r.target, r.samples.load);
+    return resolveLeak(buildLeakTrack(light, r.path, r.target), r.samples.load);
   };
   it.each([
     ['hanging, pulled back', d(90, 0), [-50, 0, 0], 'flexion-extension', 'front-deltoid'],
@@ -101,7 +101,7 @@ describe('where the moment goes that the target does not take', () => {
   it('a target whose line is true leaks nothing at its own joint', () => {
     const r = lift(light, STANDING, armPath('floor', [d(90, 20), d(90, 20)], [d(90, 120), d(90, 120)]), 'shoulder.flexion', [weight(10)]);
     expect(r.metrics.leakShare).toBeLessThan(1e-6);
-    expect(resolveLeak(light, r.path, r.target, r.samples.load).filter((p) => p.joint === 'proximal')).toEqual([]);
+    expect(resolveLeak(buildLeakTrack(light, r.path, r.target), r.samples.load).filter((p) => p.joint === 'proximal')).toEqual([]);
   });
 });
 

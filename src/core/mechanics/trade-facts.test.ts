@@ -5,7 +5,7 @@ import { blockDeclineDeg } from '@/core/kit/bench';
 import type { Body } from '@/core/body/body-model';
 import { bodyOf } from '../../../test/support/fixtures';
 import { armPath, d, lift, STANDING, weight } from '../../../test/support/limbs';
-import { resolveLeak } from './leak';
+import { buildLeakTrack, resolveLeak } from './leak';
 
 /** Facts of the trade (common practice): what free weights and cables do over a range, on three bodies. */
 const BODIES = [1.52, 1.75, 1.98].map((h) => [h, bodyOf(h)] as const);
@@ -86,7 +86,7 @@ describe.each(BODIES)('%d m', (statureM, body: Body) => {
     const bench: Posture = { kind: 'lying', on: 'back', surfaceHeightM: 0.45, backDeg: 0 };
     const held = (foreAz: number) => {
       const r = lift(body, bench, armPath('trunk', [d(0, 90), d(foreAz, 90)], [d(60, 90), d(Math.max(61, foreAz), 90)]), 'shoulder.horizontalAdduction', [weight(10)]);
-      return resolveLeak(body, r.path, r.target, r.samples.load).find((p) => p.joint === 'middle' && p.axis === 'flexion-extension')!;
+      return resolveLeak(buildLeakTrack(body, r.path, r.target), r.samples.load).find((p) => p.joint === 'middle' && p.axis === 'flexion-extension')!;
     };
     expect(held(20).answeredBy).toBe('elbow-flexors');
     expect(held(20).meanNm).toBeGreaterThan(held(70).meanNm);

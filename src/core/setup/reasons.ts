@@ -34,9 +34,8 @@ export const answererOf = (problem: SetupProblem, deg: number): Answerer => prob
 
 /** Where the moment goes beside the target, largest first; of the side that leaves its line more. */
 export function findLeak(problem: SetupProblem, e: Evaluation): LeakPart[] {
-  const arm = problem.posed.arms[e.worse];
   // Forces were counted in the stand frame, where the limb is posed.
-  return resolveLeak(problem.input.body, arm, arm.target, e.bySide[e.worse]!.samples.load);
+  return resolveLeak(problem.leakTracks()[problem.sides.indexOf(e.worse)]!, e.bySide[e.worse]!.samples.load);
 }
 
 /** How far the target region's own line leaves the sweep in the stretch, where it is longest; null for a region without a line. */

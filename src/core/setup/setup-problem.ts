@@ -1,6 +1,7 @@
 import type { ActiveRangeDeg, Side } from '@/core/body/active-range';
 import type { Body } from '@/core/body/body-model';
 import type { Column, Room } from '@/core/kit/column';
+import { buildLeakTrack, type LeakTrack } from '@/core/mechanics/leak';
 import { buildLimbTrack, thinTrack, type LimbTrack } from '@/core/mechanics/limb-track';
 import { poseMovement, type PosedMovement } from '@/core/movement/limb-path';
 import type { Movement, MovementOptions } from '@/core/movement/movement';
@@ -50,6 +51,8 @@ export interface SetupProblem {
   readonly tracks: readonly LimbTrack[];
   /** The same limbs at every fourth sample, for coarse search. */
   readonly thinTracks: readonly LimbTrack[];
+  /** For the moments beside the target, in the order of `sides`. */
+  readonly leakTracks: () => readonly LeakTrack[];
   readonly tensionN: number;
   /** Both arms work and move alike, so the best place is midway and square. */
   readonly symmetric: boolean;
@@ -66,8 +69,11 @@ export function buildProblem(input: SetupInput): SetupProblem {
   const sides: Side[] = input.side === 'both' ? ['left', 'right'] : [input.side];
   const tracks = sides.map((side) => buildLimbTrack(input.body, posed.arms[side], posed.arms[side].target));
   const { left, right } = posed.arms;
+  // Only an evaluation that is explained needs these; the search does not.
+  let leakTracks: readonly LeakTrack[] | null = null;
   return {
     input,
+    leakTracks: () => (leakTracks ??= sides.map((side) => buildLeakTrack(input.body, posed.arms[side], posed.arms[side].target))),
     posed,
     sides,
     tracks,

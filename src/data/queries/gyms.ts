@@ -7,8 +7,9 @@ export interface Gym {
   readonly screeningDays: number;
 }
 
+/** Oldest first: the first gym is the one opened with. */
 const GYM = 'SELECT id, name, screening_days AS screeningDays FROM gym';
-export const listGyms = (db: Db): Gym[] => db.prepare(`${GYM} ORDER BY name`).all() as Gym[];
+export const listGyms = (db: Db): Gym[] => db.prepare(`${GYM} ORDER BY rowid`).all() as Gym[];
 export const findGym = (db: Db, id: string): Gym | null => (db.prepare(`${GYM} WHERE id = ?`).get(id) as Gym | undefined) ?? null;
 
 export function saveGym(db: Db, g: Gym): void {

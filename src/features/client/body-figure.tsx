@@ -10,10 +10,13 @@ import drawing from '@/drawing/drawing.module.css';
 import { MEASURE_LABEL } from '@/messages/measures';
 import styles from './client.module.css';
 
-const HEIGHT = 560;
+const HEIGHT = 430;
 const WIDTH = 470;
 const TALLEST_M = 2.05;
-const SEATED_HEIGHT = 330;
+const SEATED_HEIGHT = 236;
+
+/** Pixels to a metre: the tallest client sits within the box. */
+const SEATED_SCALE = 142;
 
 const lineLook = (source: string): string | undefined => (source === 'measured' ? styles.measuredLine : styles.estimatedLine);
 const numberLook = (source: string): string | undefined => (source === 'measured' ? styles.measuredNumber : styles.estimatedNumber);
@@ -40,7 +43,7 @@ function Shown({ figure, name, cm }: { readonly figure: ReturnType<typeof buildS
 /** The client to scale, standing and seated; each height solid when measured and dashed when estimated, always with its number. */
 export function BodyFigure({ body, shown, onMeasure }: { readonly body: Body; readonly shown: MeasureName | null; readonly onMeasure: (name: MeasureName) => void }) {
   const figure = useMemo(() => buildStandingFigure(body, Math.max(TALLEST_M, body.statureM), HEIGHT, WIDTH), [body]);
-  const seated = useMemo(() => buildSeatedFigure(body, 175, WIDTH, SEATED_HEIGHT), [body]);
+  const seated = useMemo(() => buildSeatedFigure(body, SEATED_SCALE, WIDTH, SEATED_HEIGHT), [body]);
   const seatedShown = seated.lines.find((l) => l.name === shown);
   return (
     <>
@@ -74,7 +77,7 @@ export function BodyFigure({ body, shown, onMeasure }: { readonly body: Body; re
             <path className={l.name === shown ? styles.tapeThin : lineLook(l.source)} d={`M${px(seated.backU + 20)} ${px(l.v)}H${WIDTH - 190}L${WIDTH - 176} ${px(l.labelV)}`} />
             <rect x={WIDTH - 176} y={px(l.labelV - 12)} width={170} height={20} fill="transparent" />
             <text className={drawing.figure} x={WIDTH - 170} y={px(l.labelV + 4.5)}>
-              {MEASURE_LABEL[l.name]} <tspan className={numberLook(l.source)}>{l.cm.toFixed(1)}</tspan>
+              {MEASURE_LABEL[l.name].replace(', seated', ' above the seat')} <tspan className={numberLook(l.source)}>{l.cm.toFixed(1)}</tspan>
             </text>
           </g>
         ))}

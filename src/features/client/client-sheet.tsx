@@ -8,6 +8,7 @@ import { clientFormSchema } from '@/contract/client-form';
 import { findMeasureSlips } from '@/contract/body-schema';
 import { toFieldIssues } from '@/contract/field';
 import { RestoredNote } from '@/features/shell/restored-note';
+import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm, type SaveOutcome } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
 import { MEASURE_LABEL } from '@/messages/measures';
@@ -83,7 +84,7 @@ export function ClientSheet({ client, guide, today, save }: Props) {
     />
   );
   return (
-    <form onSubmit={onSubmit} noValidate className={styles.sheet} onChange={() => setSaved(false)}>
+    <SheetForm onSubmit={onSubmit} className={styles.sheet} onChange={() => setSaved(false)}>
       <div className={styles.figure}>
         {body ? <BodyFigure body={body} shown={shown} onMeasure={measure} /> : <p className={styles.noFigure}>Enter a stature to draw the figure.</p>}
         <p className={styles.legend}>
@@ -146,6 +147,6 @@ export function ClientSheet({ client, guide, today, save }: Props) {
           )}
         </div>
       </div>
-    </form>
+    </SheetForm>
   );
 }

@@ -5,6 +5,7 @@ import type { Screening } from '@/core/body/screening';
 import { screeningFormSchema } from '@/contract/client-form';
 import { toFieldIssues } from '@/contract/field';
 import { ScreeningWarning, type ScreeningSummary } from '@/features/shell/screening-warning';
+import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm, type SaveOutcome } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
 import { dayText } from './client-form-values';
@@ -35,7 +36,7 @@ export function ScreeningForm({ clientId, view, today, save }: Props) {
   );
   const { screening, state } = view;
   return (
-    <form id="screening" onSubmit={onSubmit} noValidate className={styles.screening} onChange={() => setSaved(false)}>
+    <SheetForm id="screening" onSubmit={onSubmit} className={styles.screening} onChange={() => setSaved(false)}>
       <h2>Screening</h2>
       <ScreeningWarning screening={view} clientId={clientId} />
       {screening && (
@@ -57,6 +58,6 @@ export function ScreeningForm({ clientId, view, today, save }: Props) {
           {trouble}
         </p>
       )}
-    </form>
+    </SheetForm>
   );
 }

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { MOVEMENT_IDS } from '@/core/movement/movement';
 import { toFieldIssues } from '@/contract/field';
 import { planFormSchema } from '@/contract/plan-form';
+import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm, type SaveOutcome } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
 import { MOVEMENT_NAME } from '@/messages/movements';
@@ -37,7 +38,7 @@ export function PlanForm({ choices, action }: Props) {
   return (
     <details className={forms.fold}>
       <summary>Add a movement to today</summary>
-      <form onSubmit={onSubmit} noValidate className={forms.grid} onChange={() => setAdded(false)}>
+      <SheetForm onSubmit={onSubmit} className={forms.grid} onChange={() => setAdded(false)}>
         <NativeSelect label="Client" data={choices.clients.map(({ value, label }) => ({ value, label }))} {...form.getInputProps('clientId')} />
         <NativeSelect label="Movement" data={MOVEMENT_IDS.map((m) => ({ value: m, label: MOVEMENT_NAME[m] }))} {...form.getInputProps('movement')} />
         <NativeSelect label="Working" description={oneArm ? 'one arm first: does not feel a region yet' : undefined} data={[{ value: 'both', label: 'both arms' }, { value: 'left', label: 'left arm' }, { value: 'right', label: 'right arm' }]} {...form.getInputProps('side')} />
@@ -61,7 +62,7 @@ export function PlanForm({ choices, action }: Props) {
             Added
           </p>
         )}
-      </form>
+      </SheetForm>
     </details>
   );
 }

@@ -2,6 +2,7 @@
 import { Button, NumberInput, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm, type SaveOutcome } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
 
@@ -30,7 +31,7 @@ export function GymForm({ gym, save }: Props) {
   return (
     <details className={forms.fold}>
       <summary>{gym ? 'This gym' : 'Another gym'}</summary>
-      <form onSubmit={onSubmit} noValidate className={forms.grid} onChange={() => setSaved(false)}>
+      <SheetForm onSubmit={onSubmit} className={forms.grid} onChange={() => setSaved(false)}>
         <TextInput label="Gym" {...form.getInputProps('name')} />
         <NumberInput label="Screening is asked again after" suffix=" days" {...form.getInputProps('screeningDays')} />
         <Button type="submit" variant="outline" loading={busy} className={forms.save}>
@@ -42,7 +43,7 @@ export function GymForm({ gym, save }: Props) {
             {trouble}
           </p>
         )}
-      </form>
+      </SheetForm>
     </details>
   );
 }

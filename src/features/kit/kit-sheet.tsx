@@ -8,6 +8,7 @@ import type { KitKind } from '@/core/kit/kit-kind';
 import { toFieldIssues } from '@/contract/field';
 import { KIT_SPEC, pieceSchema } from '@/contract/kit-spec';
 import { RestoredNote } from '@/features/shell/restored-note';
+import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm, type SaveOutcome } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
 import { KIT_CAUTION, KIT_NAME, KIT_STAND_IN } from '@/messages/kit';
@@ -58,7 +59,7 @@ export function KitSheet({ kind, piece, clients, save }: Props) {
     if (untouched) form.setFieldValue('spec', usualAttachment(value as AttachmentKind) as never);
   };
   return (
-    <form onSubmit={onSubmit} noValidate className={styles.station} onChange={() => setSaved(false)}>
+    <SheetForm onSubmit={onSubmit} className={styles.station} onChange={() => setSaved(false)}>
       <div>
         <RestoredNote restored={restored} onStartOver={startOver} />
         <div className={forms.grid}>
@@ -138,6 +139,6 @@ export function KitSheet({ kind, piece, clients, save }: Props) {
           </table>
         )}
       </div>
-    </form>
+    </SheetForm>
   );
 }

@@ -126,6 +126,13 @@ export function SetupBench({ context, input }: { readonly context: BenchContext;
             {replacedText(r)}
           </p>
         ))}
+        {context.mostLoadKg !== null && (
+          <p className={styles.atPlates}>
+            <b>Clinician’s limit:</b> {context.mostLoadKg} kg in the hand.
+          </p>
+        )}
+        <p className={styles.atPlates}>{input.movement.cautions.filter((c) => ['hole', 'handle', 'mark'].includes(CAUTION[c].at)).map((c) => CAUTION[c].text).join(' ')}</p>
+        <SidePanel context={context} setup={setup} onSave={save} trouble={trouble} />
         {client.notes.length > 0 && (
           <ul className={styles.notes} aria-label="Notes on this client">
             {client.notes.map((n) => (
@@ -135,13 +142,6 @@ export function SetupBench({ context, input }: { readonly context: BenchContext;
             ))}
           </ul>
         )}
-        {context.mostLoadKg !== null && (
-          <p className={styles.atPlates}>
-            <b>Clinician’s limit:</b> {context.mostLoadKg} kg in the hand.
-          </p>
-        )}
-        <p className={styles.atPlates}>{input.movement.cautions.filter((c) => ['hole', 'handle', 'mark'].includes(CAUTION[c].at)).map((c) => CAUTION[c].text).join(' ')}</p>
-        <SidePanel context={context} setup={setup} onSave={save} trouble={trouble} />
         <VerdictLines setup={setup} clientId={client.id} fast={fast} />
         <OptionsBar context={context} setup={setup} />
       </aside>

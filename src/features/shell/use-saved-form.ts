@@ -1,6 +1,6 @@
 'use client';
 import { useForm } from '@mantine/form';
-import { useEffect, useState, useTransition } from 'react';
+import { useEffect, useRef, useState, useTransition } from 'react';
 
 export interface FormIssue {
   readonly path: string;
@@ -52,16 +52,17 @@ export function useSavedForm<T extends Record<string, unknown>>(
   });
   const [busy, start] = useTransition();
   const [trouble, setTrouble] = useState<string | null>(null);
-  const { setValues } = form;
+  // The one of the first drawing will do: it only adds to what is there, once.
+  const bringBack = useRef(form.setValues);
   useEffect(() => {
     if (sheet === null) return;
     const draft = readDraft(sheet) as Partial<T> | null;
     if (draft === null || typeof draft !== 'object') return;
-    setValues((now) => ({ ...now, ...draft }));
+    bringBack.current((now) => ({ ...now, ...draft }));
     // The draft can only be read once the page runs in a browser, so this shows one step after the first drawing.
     // eslint-disable-next-line react-hooks/set-state-in-effect
     setRestored(true);
-  }, [sheet, setValues]);
+  }, [sheet]);
   const show = (issues: readonly FormIssue[]): void => {
     form.setErrors(Object.fromEntries(issues.map((i) => [i.path, i.message])));
     requestAnimationFrame(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
