@@ -63,6 +63,8 @@ test('client sheet: measure what matters first, test the arm path, note, limit a
   await guide.getByRole('button').first().click();
   await expect(page.getByTestId('tape')).toBeVisible();
   await expect(page.getByLabel('Shoulder', { exact: true })).toBeFocused();
+  await page.getByLabel('Knuckles above the kneecaps').fill('0');
+  await expect(page.getByTestId('hinge-seen')).toHaveText(/^Trunk (3|4)\d° up\.$/);
   await expect(page.getByTestId('arm-path-right')).toContainText(/Furthest at 2\d° below level/);
   await page.getByLabel('Elbow behind the back, left, 20 degrees below level').fill('');
   await page.getByLabel('Elbow behind the back, left, 30 degrees below level').fill('');

@@ -1,27 +1,40 @@
+'use client';
+import { NumberInput } from '@mantine/core';
+import { useState } from 'react';
 import type { Body } from '@/core/body/body-model';
-import { knucklesOverKneesM, SOFT_KNEES_DEG } from '@/core/fit/hinge-fit';
+import { findHingeDeg, knucklesOverKneesM, SOFT_KNEES_DEG } from '@/core/fit/hinge-fit';
 import styles from './client.module.css';
 
 const ANGLES = [60, 45, 20, 0] as const;
 
-/** The hinge by eye, in this client's own centimetres: hanging knuckles against the kneecaps. */
+/** The hinge by eye, in this client's own centimetres: hanging knuckles against the kneecaps, and the other way round. */
 export function HingeTable({ body }: { readonly body: Body }) {
-  const measured = (['shoulderHeight', 'hipHeight', 'kneeHeight'] as const).every((n) => body.height[n].source === 'measured');
+  const [seenCm, setSeenCm] = useState<number | ''>('');
+  const look = (['shoulderHeight', 'hipHeight', 'kneeHeight'] as const).every((n) => body.height[n].source === 'measured') ? styles.measuredNumber : styles.estimatedNumber;
+  const seenDeg = seenCm === '' ? null : findHingeDeg(body, seenCm / 100);
   return (
-    <table className={styles.hinge}>
-      <caption>Knees bent about {SOFT_KNEES_DEG}°, arms hanging</caption>
-      <tbody>
-        {ANGLES.map((deg) => {
-          const cm = knucklesOverKneesM(body, deg) * 100;
-          return (
-            <tr key={deg}>
-              <th scope="row">{deg === 0 ? 'trunk level' : `trunk ${deg}° up`}</th>
-              <td className={measured ? styles.measuredNumber : styles.estimatedNumber}>{Math.abs(cm).toFixed(0)} cm</td>
-              <td>{cm >= 0 ? 'above' : 'below'} the kneecaps</td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
+    <div className={styles.hingeBox}>
+      <table className={styles.hinge}>
+        <caption>Knees bent about {SOFT_KNEES_DEG}°, arms hanging</caption>
+        <tbody>
+          {ANGLES.map((deg) => {
+            const cm = knucklesOverKneesM(body, deg) * 100;
+            return (
+              <tr key={deg}>
+                <th scope="row">{deg === 0 ? 'trunk level' : `trunk ${deg}° up`}</th>
+                <td className={look}>{Math.abs(cm).toFixed(0)} cm</td>
+                <td>{cm >= 0 ? 'above' : 'below'} the kneecaps</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <div>
+        <NumberInput label="Knuckles above the kneecaps, as seen" description="negative is below" suffix=" cm" decimalScale={0} value={seenCm} onChange={(v) => setSeenCm(typeof v === 'number' ? v : '')} />
+        <p className={styles.result} role="status" data-testid="hinge-seen">
+          {seenCm === '' ? '' : seenDeg === null ? 'No hinge with soft knees does that.' : `Trunk ${Math.round(seenDeg)}° up.`}
+        </p>
+      </div>
+    </div>
   );
 }
