@@ -19,6 +19,7 @@ module.exports = {
     withinCore('movement', ['units', 'geometry', 'body']),
     withinCore('mechanics', ['units', 'geometry', 'body', 'kit', 'movement']),
     withinCore('setup', ['units', 'geometry', 'body', 'kit', 'movement', 'mechanics']),
+    withinCore('book', ['units', 'geometry', 'body', 'kit', 'fit', 'movement', 'mechanics', 'setup']),
     withinCore('fault', ['units', 'geometry', 'body', 'movement', 'setup']),
     withinCore('tempo', ['units']),
     withinCore('load', ['units']),

@@ -91,6 +91,11 @@ test('client sheet: measure what matters first, test the arm path, note, limit a
   await page.goto(`${app.url}/setup/${itemId('anselm', 0)}`);
   await expect(page.getByText('Clinician’s limit')).toHaveCount(0);
   await expect(page.getByTestId('verdicts')).toContainText('for the shoulder note');
+  // The other journeys know this client without the note.
+  await page.goto(`${app.url}/clients/anselm`);
+  await page.getByRole('switch', { name: /^Shoulder/ }).click();
+  await page.getByRole('button', { name: 'Save client' }).click();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 });
 
 test('an old screening warns wherever loading is near, until a new one is on record', async ({ page, app }) => {

@@ -124,7 +124,7 @@ describe('standing figure', () => {
     for (const line of figure.lines) expect((figure.floorV - line.v) / scale).toBeCloseTo(line.cm / 100, 2);
     for (const column of ['left', 'right']) {
       const labels = figure.lines.filter((l) => l.column === column).map((l) => l.labelV);
-      for (let i = 1; i < labels.length; i++) expect(labels[i]! - labels[i - 1]!).toBeGreaterThanOrEqual(20 - 1e-9);
+      for (let i = 1; i < labels.length; i++) expect(labels[i]! - labels[i - 1]!).toBeGreaterThanOrEqual(17 - 1e-9);
     }
     expect(figure.crownV).toBeGreaterThan(MARGIN.top - 10);
   });

@@ -83,9 +83,9 @@ export function fillLoad(track: LimbTrack, load: Load, out: LoadSamples): void {
     const [qx, qy, qz] = load.pulley;
     for (let i = 0; i < samples; i++) {
       const o = i * TRACK_STRIDE;
-      const dx = qx - data[o]! - data[o + 3]!;
-      const dy = qy - data[o + 1]! - data[o + 4]!;
-      const dz = qz - data[o + 2]! - data[o + 5]!;
+      const dx = qx - data[o]! - data[o + 3]! - data[o + 16]!;
+      const dy = qy - data[o + 1]! - data[o + 4]! - data[o + 17]!;
+      const dz = qz - data[o + 2]! - data[o + 5]! - data[o + 18]!;
       const distance = Math.sqrt(dx * dx + dy * dy + dz * dz);
       const k = load.tensionN / distance;
       forceN[3 * i] = dx * k;

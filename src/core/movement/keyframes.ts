@@ -44,7 +44,7 @@ export interface BodyKey {
 
 export type KeyframePath =
   /** Directions in the trunk's axes (they go along when the trunk leans or lies) or in the floor's. */
-  | { readonly kind: 'arm'; readonly frame: 'trunk' | 'floor'; readonly keys: readonly ArmKey[] }
+  | { readonly kind: 'arm'; readonly frame: 'trunk' | 'floor'; readonly keys: readonly ArmKey[]; /** Of the forearm, where it differs. */ readonly foreFrame?: 'trunk' | 'floor' }
   /** The load meets the front of the shank, its back, or the sole. */
   | { readonly kind: 'leg'; readonly contact: 'shin' | 'calf' | 'sole'; readonly keys: readonly LegKey[] }
   /** The load hangs in the hands or lies on the chest. */
@@ -115,9 +115,9 @@ export function poseKeyframes(body: Body, posture: Posture, path: KeyframePath, 
     if (path.kind === 'arm') {
       const pose = still ?? bodyAt(body, posture, motion, side, s);
       const [a, b, t] = around(path.keys, s);
-      const toStand = (u: Vec3): Vec3 => (path.frame === 'trunk' ? fromFrame(pose.trunkFrame, u) : u);
-      const upper = toStand(slerp(toUnit(a.upper, side), toUnit(b.upper, side), t));
-      const fore = toStand(slerp(toUnit(a.fore, side), toUnit(b.fore, side), t));
+      const toStand = (u: Vec3, frame: 'trunk' | 'floor'): Vec3 => (frame === 'trunk' ? fromFrame(pose.trunkFrame, u) : u);
+      const upper = toStand(slerp(toUnit(a.upper, side), toUnit(b.upper, side), t), path.frame);
+      const fore = toStand(slerp(toUnit(a.fore, side), toUnit(b.fore, side), t), path.foreFrame ?? path.frame);
       const shoulder = pose.shoulder[side];
       const elbow = along(shoulder, upper, body.length.upperArm.m);
       const wrist = along(elbow, fore, body.length.forearm.m);

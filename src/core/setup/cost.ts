@@ -1,19 +1,11 @@
 import { allocateSamples, profileLine, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
 import { SAMPLES } from '@/core/movement/chain-path';
-import { SHORTEST_SWEEP_DEG } from '@/core/movement/limb-path';
 import type { PeakWish } from '@/core/movement/movement';
 import { toBody } from '@/core/geometry/rotation';
 import { toDeg, toRad } from '@/core/units/angle';
-import { THIN, type Placement, type SetupProblem } from './setup-problem';
-import { pulleyAt } from '@/core/kit/column';
+import { THIN, type Placement, type SearchProblem } from './setup-problem';
 
-/** Root-mean-square off-plane angle beyond which no hole and place of the column serve the movement, degrees. */
-export const LINE_LIMIT_DEG = 8;
-
-/** A line held only by letting the load rest for more of the range than this is no set-up. */
-export const REST_LIMIT = 0.25;
-
-export const COST_TERMS = ['offPlane', 'finishLine', 'peak', 'restZone', 'shortCable', 'squareness', 'change'] as const;
+export const COST_TERMS = ['offPlane', 'finishLine', 'peak', 'restZone', 'shortCable', 'squareness', 'alongForearm', 'change'] as const;
 export type CostTerm = (typeof COST_TERMS)[number];
 export type CostTerms = Readonly<Record<CostTerm, number>>;
 
@@ -35,6 +27,8 @@ const UNEVEN_DEG = 25;
 const PEAK_AWAY_DEG = 30;
 const REST_DEG = 20;
 const FINISH_WEIGHT = 0.5;
+/** A degree between forearm and line is felt less than a degree off the sweep (our judgement). */
+const FOREARM_WEIGHT = 0.4;
 /** A degree of turn or a metre sideways costs little: only enough to stay square when nothing is gained. */
 const TURN_DEG = 0.15;
 const SIDEWAYS_DEG_PER_M = 6;
@@ -57,16 +51,33 @@ function peakCost(wish: PeakWish, m: LineMetrics): number {
 }
 
 /** Profile of one side at a placement; `thin` uses the coarse limb. */
-export function profileSide(problem: SetupProblem, index: number, placement: Placement, out: ProfileSamples, thin = false): LineMetrics {
-  const { column, attachmentM } = problem.input;
-  const pulley = pulleyAt(column, placement.hole, problem.sides[index]!);
+export function profileSide(problem: SearchProblem, index: number, placement: Placement, out: ProfileSamples, thin = false): LineMetrics {
+  const { attachmentM } = problem.input;
+  const pulley = problem.pulley(placement.hole, problem.sides[index]!);
   const stand = { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) };
   const track = (thin ? problem.thinTracks : problem.tracks)[index]!;
   return profileLine(track, toBody(pulley, stand), problem.tensionN, attachmentM, out);
 }
 
+/** Mean angle between the line and what should lie along it, degrees, from the forces of a profile; 0 where nothing should. */
+export function alongDegOf(problem: SearchProblem, index: number, out: ProfileSamples, thin = false): number {
+  const dirs = problem.along?.[index];
+  if (!dirs) return 0;
+  const { forceN } = out.load;
+  const n = out.resistanceNm.length;
+  const step = thin ? THIN : 1;
+  let sum = 0;
+  for (let i = 0; i < n; i++) {
+    const d = 3 * i * step;
+    const [x, y, z] = [forceN[3 * i]!, forceN[3 * i + 1]!, forceN[3 * i + 2]!];
+    const size = Math.sqrt(x * x + y * y + z * z);
+    if (size > 0) sum += Math.acos(Math.min(1, Math.max(-1, (x * dirs[d]! + y * dirs[d + 1]! + z * dirs[d + 2]!) / size)));
+  }
+  return toDeg(sum / n);
+}
+
 /** Cost of a placement in degrees, each term by name, from the metrics of the working sides (their mean). */
-export function costTerms(problem: SetupProblem, placement: Placement, sides: readonly LineMetrics[]): CostTerms {
+export function costTerms(problem: SearchProblem, placement: Placement, sides: readonly LineMetrics[], alongDeg = 0): CostTerms {
   const { options, lastUsed, attachmentM } = problem.input;
   const terms: Record<CostTerm, number> = {
     offPlane: 0,
@@ -74,10 +85,12 @@ export function costTerms(problem: SetupProblem, placement: Placement, sides: re
     peak: 0,
     restZone: 0,
     shortCable: 0,
-    squareness: TURN_DEG * Math.abs(placement.yawDeg) + SIDEWAYS_DEG_PER_M * Math.abs(placement.standZ),
+    squareness: TURN_DEG * Math.abs(placement.yawDeg - problem.bounds.yawDeg) + SIDEWAYS_DEG_PER_M * Math.abs(placement.standZ - problem.bounds.standZ),
+    alongForearm: 0,
     change: 0,
   };
   const share = 1 / sides.length;
+  terms.alongForearm = FOREARM_WEIGHT * alongDeg;
   for (const m of sides) {
     terms.offPlane += share * m.offPlaneRmsDeg;
     terms.finishLine += share * FINISH_WEIGHT * Math.abs(m.offPlaneFinishDeg);
@@ -95,7 +108,7 @@ export function costTerms(problem: SetupProblem, placement: Placement, sides: re
 }
 
 /** Hard limits that a placement breaks; empty when it can be used. */
-export function findViolations(problem: SetupProblem, placement: Placement, sides: readonly LineMetrics[]): Violation[] {
+export function findViolations(problem: SearchProblem, placement: Placement, sides: readonly LineMetrics[]): Violation[] {
   const { column, room } = problem.input;
   const broken: Violation[] = [];
   let clearance = Infinity;
@@ -116,9 +129,10 @@ export function findViolations(problem: SetupProblem, placement: Placement, side
   if (travel > column.travelM) broken.push({ limit: 'travel', need: travel, have: column.travelM });
   if (placement.standX > room.maxDistanceM) broken.push({ limit: 'room', need: placement.standX, have: room.maxDistanceM });
   if (placement.standX < room.minDistanceM) broken.push({ limit: 'room', need: placement.standX, have: room.minDistanceM });
-  if (off > LINE_LIMIT_DEG) broken.push({ limit: 'line', need: LINE_LIMIT_DEG, have: off });
-  if (rest > REST_LIMIT) broken.push({ limit: 'rest', need: REST_LIMIT, have: rest });
-  if (sweep < SHORTEST_SWEEP_DEG) broken.push({ limit: 'range', need: SHORTEST_SWEEP_DEG, have: sweep });
+  const { lineDeg, restShare, shortestSweepDeg } = problem.bounds;
+  if (off > lineDeg) broken.push({ limit: 'line', need: lineDeg, have: off });
+  if (rest > restShare) broken.push({ limit: 'rest', need: restShare, have: rest });
+  if (sweep < shortestSweepDeg) broken.push({ limit: 'range', need: shortestSweepDeg, have: sweep });
   return broken;
 }
 
@@ -126,14 +140,16 @@ const scratch = allocateSamples(SAMPLES);
 const scratchThin = allocateSamples((SAMPLES - 1) / THIN + 1);
 
 /** Total cost of a placement in degrees; above 1000 a hard limit is broken. */
-export function totalCost(problem: SetupProblem, placement: Placement, thin = false): number {
+export function totalCost(problem: SearchProblem, placement: Placement, thin = false): number {
   const out = thin ? scratchThin : scratch;
   // A symmetric pair is alike while it stands midway and square: one side tells both.
-  const alike = problem.symmetric && placement.standZ === 0 && placement.yawDeg === 0;
+  const alike = problem.symmetric && placement.standZ === problem.bounds.standZ && placement.yawDeg === problem.bounds.yawDeg;
   const sides = [profileSide(problem, 0, placement, out, thin)];
+  // Both hands do the same by the mirror: one side tells how the line lies to the forearm.
+  const along = alongDegOf(problem, 0, out, thin);
   if (!alike && problem.sides.length > 1) sides.push(profileSide(problem, 1, placement, out, thin));
-  const t = costTerms(problem, placement, sides);
-  let total = t.offPlane + t.finishLine + t.peak + t.restZone + t.shortCable + t.squareness + t.change;
+  const t = costTerms(problem, placement, sides, along);
+  let total = t.offPlane + t.finishLine + t.peak + t.restZone + t.shortCable + t.squareness + t.alongForearm + t.change;
   for (const v of findViolations(problem, placement, sides)) {
     const by = Math.abs(v.need - v.have);
     total += BROKEN + BROKEN_PER_UNIT * (v.limit === 'line' || v.limit === 'range' ? by / 90 : by);

@@ -1,8 +1,8 @@
 import type { Side } from '@/core/body/active-range';
 import { allocateSamples, type LineMetrics } from '@/core/mechanics/line-profile';
 import { SAMPLES } from '@/core/movement/chain-path';
-import { costTerms, findViolations, profileSide, type CostTerms, type SideProfile, type Violation } from './cost';
-import type { Placement, SetupProblem } from './setup-problem';
+import { alongDegOf, costTerms, findViolations, profileSide, type CostTerms, type SideProfile, type Violation } from './cost';
+import type { Placement, SearchProblem } from './setup-problem';
 
 /** A placement with everything it does, side by side. */
 export interface Evaluation {
@@ -17,19 +17,21 @@ export interface Evaluation {
 }
 
 /** Evaluate exactly this placement (the station as found). */
-export function evaluatePlacement(problem: SetupProblem, placement: Placement): Evaluation {
+export function evaluatePlacement(problem: SearchProblem, placement: Placement): Evaluation {
   const bySide: Partial<Record<Side, SideProfile>> = {};
+  let along = 0;
   const all = problem.sides.map((side, i) => {
     const samples = allocateSamples(SAMPLES);
     const metrics = profileSide(problem, i, placement, samples);
     bySide[side] = { metrics, samples };
+    if (i === 0) along = alongDegOf(problem, i, samples);
     return metrics;
   });
   let worse = problem.sides[problem.sides.length - 1]!;
   for (const side of problem.sides) {
     if (bySide[side]!.metrics.offPlaneRmsDeg > bySide[worse]!.metrics.offPlaneRmsDeg + 1e-9) worse = side;
   }
-  const terms = costTerms(problem, placement, all);
+  const terms = costTerms(problem, placement, all, along);
   return {
     placement,
     bySide,

@@ -1,10 +1,8 @@
+import { holeHeightM, nearestHole } from '@/core/kit/column';
 import { totalCost } from './cost';
 import { evaluatePlacement, type Evaluation } from './evaluate';
-import type { Placement, SetupProblem } from './setup-problem';
+import type { Placement, SearchProblem } from './setup-problem';
 
-/** Search bounds beside the room: sideways in metres from midway, facing in degrees from square. */
-export const SIDEWAYS_M = 0.4;
-export const TURN_DEG = 30;
 /** What a trainer can mark and keep: whole centimetres and whole degrees. */
 export const MARK_M = 0.01;
 const COARSE_M = 0.1;
@@ -40,8 +38,9 @@ function grid(fixed: number | undefined, min: number, max: number, step: number)
 }
 
 /** Steepest descent over neighbouring marks, diagonals included, at each stride in turn. */
-function refine(problem: SetupProblem, start: Placement): { readonly placement: Placement; readonly cost: number } {
+function refine(problem: SearchProblem, start: Placement): { readonly placement: Placement; readonly cost: number } {
   const { fixed, room } = problem.input;
+  const { bounds } = problem;
   const midway = problem.symmetric;
   const movesX = fixed.standX === undefined ? [-1, 0, 1] : [0];
   const movesZ = fixed.standZ === undefined && !midway ? [-1, 0, 1] : [0];
@@ -72,8 +71,8 @@ function refine(problem: SetupProblem, start: Placement): { readonly placement: 
               yawDeg: at.yawDeg + dyaw * stride,
             };
             if (dx !== 0 && (next.standX < room.minDistanceM || next.standX > room.maxDistanceM)) continue;
-            if (dz !== 0 && Math.abs(next.standZ) > SIDEWAYS_M) continue;
-            if (dyaw !== 0 && Math.abs(next.yawDeg) > TURN_DEG) continue;
+            if (dz !== 0 && Math.abs(next.standZ - bounds.standZ) > bounds.sidewaysM + 1e-9) continue;
+            if (dyaw !== 0 && Math.abs(next.yawDeg - bounds.yawDeg) > bounds.turnDeg) continue;
             const c = costOf(next);
             if (c < cost - 1e-9) {
               cost = c;
@@ -95,14 +94,18 @@ function refine(problem: SetupProblem, start: Placement): { readonly placement: 
  * centimetres and degrees. Settings in `input.fixed` stay. Never throws for a column that cannot serve: says which
  * limits block it.
  */
-export function solveSetup(problem: SetupProblem): SetupSolution {
+export function solveSetup(problem: SearchProblem): SetupSolution {
   const { fixed, room, column } = problem.input;
-  const holes = fixed.hole === undefined ? Array.from({ length: column.holes }, (_, i) => i + 1) : [fixed.hole];
+  const { bounds } = problem;
+  const all = Array.from({ length: column.holes }, (_, i) => i + 1);
+  const reachable = all.filter((h) => holeHeightM(column, h) >= bounds.heightM[0] && holeHeightM(column, h) <= bounds.heightM[1]);
+  // A column that has none of the wanted heights is still asked for its nearest.
+  const holes = fixed.hole !== undefined ? [fixed.hole] : reachable.length > 0 ? reachable : [nearestHole(column, (bounds.heightM[0] + Math.min(bounds.heightM[1], 3)) / 2)];
   const xs = grid(fixed.standX, room.minDistanceM, room.maxDistanceM, COARSE_M);
   // Free to stand anywhere, a client stands near midway and square; a held setting may force a turn or a side step.
   const held = Object.keys(fixed).some((k) => k !== 'hole');
-  const zs = fixed.standZ !== undefined ? [fixed.standZ] : held && !problem.symmetric ? [-0.2, 0, 0.2] : [0];
-  const yaws = fixed.yawDeg !== undefined ? [fixed.yawDeg] : held && !problem.symmetric ? [-20, 0, 20] : [0];
+  const zs = fixed.standZ !== undefined ? [fixed.standZ] : (held && !problem.symmetric ? [-0.2, 0, 0.2] : [0]).map((z) => round(bounds.standZ + z));
+  const yaws = fixed.yawDeg !== undefined ? [fixed.yawDeg] : (held && !problem.symmetric ? [-20, 0, 20] : [0]).map((y) => bounds.yawDeg + y);
   const coarse = holes.map((hole) => {
     let best: Placement = { hole, standX: xs[0]!, standZ: zs[0]!, yawDeg: yaws[0]! };
     let cost = Infinity;
