@@ -30,8 +30,9 @@ module.exports = {
     only('server', 'server', ['core', 'contract', 'messages', 'solver', 'data']),
     only('drawing', 'drawing', ['core']),
     only('charts', 'charts', ['core']),
+    only('workers', 'workers', ['core', 'contract']),
     only('offline', 'offline', ['core', 'contract']),
-    only('features', 'features', ['core', 'contract', 'messages', 'solver', 'drawing', 'charts', 'offline']),
+    only('features', 'features', ['core', 'contract', 'messages', 'solver', 'drawing', 'charts', 'offline', 'workers']),
   ],
   options: { tsConfig: { fileName: 'tsconfig.json' }, tsPreCompilationDeps: true, doNotFollow: { path: 'node_modules' }, exclude: { path: '^(\\.next|node_modules/(?!(next|react|echarts|idb|better-sqlite3)/))' } },
 };

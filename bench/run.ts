@@ -1,9 +1,10 @@
 import { benchBrowser } from './browser';
-import { benchProfile, benchSolver } from './solver';
+import { benchBook, benchProfile, benchSolver } from './solver';
 
 async function main(): Promise<void> {
   benchProfile();
   benchSolver();
+  benchBook();
   if (!process.argv.includes('--no-browser')) await benchBrowser();
 }
 void main();

@@ -6,10 +6,14 @@ import { explain } from '@/core/setup/reasons';
 import { buildProblem } from '@/core/setup/setup-problem';
 import { solveSetup } from '@/core/setup/solve-setup';
 import { searchExhaustively } from '../test/support/exhaustive-grid';
-import { bodyOf, inputOf, problemOf, solved } from '../test/support/fixtures';
+import { bodyOf, COLUMN, inputOf, problemOf, ROOM, solved } from '../test/support/fixtures';
 import { buildLeakTrack, resolveLeak } from '@/core/mechanics/leak';
 import { add, cross, dot, length, subtract, type Vec3 } from '@/core/geometry/vector';
 import { armPath, d, lift, STANDING } from '../test/support/limbs';
+import { BOOK } from '@/core/book/book';
+import { sidesOf } from '@/core/book/book-entry';
+import { WHOLE_RANGE } from '@/core/book/pose-entry';
+import { entryProblem, solveEntry, usualInput } from '@/core/book/solve-entry';
 import { line, measure, measureBatch } from './timing';
 
 /** Full solves, as-found evaluations and the exhaustive grid side by side in one run. */
@@ -74,4 +78,31 @@ export function benchProfile(): void {
   line('metrics of the target joint', metrics, { name: 'bare loop', t: loop });
   line('full profile, leak by axis at both joints', full, { name: 'bare loop', t: loop });
   console.log(Number.isFinite(sink) ? '' : 'not finite');
+}
+
+/** The whole book on three bodies and two columns, beside the exhaustive grid on a sample of twenty cable movements. */
+export function benchBook(): void {
+  const columns = [COLUMN, { ...COLUMN, firstHoleM: 0.2, pitchM: 0.14, holes: 14, twinSpacingM: 1.9 }];
+  const bodies = [1.5, 1.75, 2].map((h) => bodyOf(h));
+  const ask = (e: (typeof BOOK)[number], body: (typeof bodies)[number], column: (typeof columns)[number]) =>
+    solveEntry(e, { ...usualInput(body, sidesOf(e).at(-1)!, 15, WHOLE_RANGE), column: { column, room: ROOM, attachmentM: 0.14 } });
+  const questions = BOOK.flatMap((e) => bodies.flatMap((b) => columns.map((c) => [e, b, c] as const)));
+  for (const q of questions.slice(0, 60)) ask(...q);
+  const all = measure(questions.length, (i) => ask(...questions[i]!));
+  const cabled = questions.filter(([e]) => e.load.kind === 'cable' && e.hands === 'one').filter((_, i) => i % 4 === 0).slice(0, 20);
+  const solvedOnes = measure(cabled.length, (i) => ask(...cabled[i]!));
+  let worst = 0;
+  const grid = measure(cabled.length, (i) => {
+    const [e, b, c] = cabled[i]!;
+    const problem = entryProblem(e, { ...usualInput(b, sidesOf(e).at(-1)!, 15, WHOLE_RANGE), column: { column: c, room: ROOM, attachmentM: 0.14 } });
+    if (!problem) return;
+    const best = searchExhaustively(problem, 0.1, 0.4, 10, 30);
+    const found = solveSetup(problem);
+    if (found.feasible) worst = Math.max(worst, found.best.cost - best.cost);
+  });
+  console.log(`Book (${BOOK.length} movements x 3 statures x 2 columns; one call each)`);
+  line('solve or fit, every movement', all);
+  line('solve, sample of one-arm cable movements', solvedOnes);
+  line('exhaustive grid on the sample, 10 cm and 10 degrees', grid, { name: 'solve', t: solvedOnes });
+  console.log(`cost above the exhaustive grid on the sample, worst: ${worst.toFixed(3)} degrees\n`);
 }

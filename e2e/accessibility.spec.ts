@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, itemId, test } from './support/app';
 
-const PLACES = ['/', '/clients', '/clients/new', '/clients/sefina', '/clients/iolana', '/kit', '/kit/new?kind=column', '/kit/new?kind=machine', '/kit/short-pair', '/kit/swing-arms', '/kit/blue-bench', '/kit/oak-preacher', '/kit/knee-lever', '/kit/rack', '/kit/grey-band', '/ledger', '/ledger/sefina', `/setup/${itemId('sefina', 0)}`, `/set/${itemId('sefina', 1)}`];
+const PLACES = ['/', '/clients', '/clients/new', '/clients/sefina', '/clients/iolana', '/kit', '/kit/new?kind=column', '/kit/new?kind=machine', '/kit/short-pair', '/kit/swing-arms', '/kit/blue-bench', '/kit/oak-preacher', '/kit/knee-lever', '/kit/rack', '/kit/grey-band', '/movements', '/movements/dumbbell-row-one-arm', '/ledger', '/ledger/sefina', `/setup/${itemId('sefina', 0)}`, `/set/${itemId('sefina', 1)}`];
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test.describe(colorScheme, () => {

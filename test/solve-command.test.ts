@@ -58,7 +58,10 @@ describe('npm run -s solve', () => {
   });
   it('prints schemas and movements', () => {
     expect(JSON.parse(run(['--schema']).stdout).case.properties.movement.enum).toContain('cable-fly-level');
-    expect(JSON.parse(run(['--movements']).stdout).map((m: { movement: string }) => m.movement)).toHaveLength(3);
+    const listed = JSON.parse(run(['--movements']).stdout) as { movement: string; inCases: boolean; solved: string[] }[];
+    expect(listed.filter((m) => m.inCases).map((m) => m.movement)).toEqual(['cable-fly-high-to-low', 'cable-fly-level', 'cable-fly-low-to-high']);
+    expect(new Set(listed.map((m) => m.movement)).size).toBe(84);
+    expect(listed.find((m) => m.movement === 'pulldown-side-lying')!.solved).toEqual(['hole', 'standX', 'standZ', 'yawDeg', 'notch']);
   });
 });
 

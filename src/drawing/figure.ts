@@ -18,6 +18,12 @@ const GIRTH = {
   pelvis: 0.062, chest: 0.072, neck: 0.03, shoulder: 0.034,
 } as const;
 
+/** From above a trunk steeper than this (the sine of its angle) is shoulders and head; a flatter one is seen along its length. */
+const UPRIGHT_FROM = 0.8;
+
+/** A knee this far ahead of its hip, share of stature, is a seated one. */
+const SEATED_FROM = 0.16;
+
 /** Carries body-frame joints onto the floor. */
 export type Carry = (v: Vec3) => Vec3;
 
@@ -54,10 +60,15 @@ export function bodySilhouettes(view: View, carry: Carry, body: Body, trunk: Bod
   const h = body.statureM;
   const c = (a: Vec3, b: Vec3, ra: number, rb: number) => capsulePath(capsule(view, carry, a, b, ra * h, rb * h));
   const headR = trunk.headRadiusM / h;
-  if (view.kind === 'plan') {
+  if (view.kind === 'plan' && trunk.trunkFrame.y[1] > UPRIGHT_FROM) {
     const { left, right } = trunk.shoulder;
     return [
-      ...SIDES.map((side) => ({ key: `foot-${side}`, paths: [c(trunk.leg[side].heel, trunk.leg[side].toe, GIRTH.foot[0], GIRTH.foot[0])] })),
+      ...SIDES.map((side) => {
+        const { hip, knee, heel, toe } = trunk.leg[side];
+        // Under an upright body only the feet show; seated, the thighs do.
+        const seated = Math.hypot(knee[0] - hip[0], knee[2] - hip[2]) > SEATED_FROM * h;
+        return seated ? legSilhouette(view, carry, h, trunk, side) : { key: `foot-${side}`, paths: [c(heel, toe, GIRTH.foot[0], GIRTH.foot[0])] };
+      }),
       { key: 'shoulders', paths: [c(left, right, GIRTH.shoulder + 0.016, GIRTH.shoulder + 0.016)] },
       { key: 'head', paths: [c(trunk.head, add(trunk.head, [headR * h * 0.4, 0, 0]), headR * 0.85, headR * 0.75)] },
     ];

@@ -32,7 +32,7 @@ export interface HingeKey {
   readonly kneeFlexionDeg: number;
 }
 
-/** What the body itself does over the range beside the limb; straight lines between keyframes. */
+/** What the body itself does over the range beside a right limb, mirrored for a left one; straight lines between keyframes. */
 export interface BodyKey {
   readonly at: number;
   /** Turn about the floor mark, degrees, positive left. */
@@ -69,17 +69,40 @@ const mix = (a: number, b: number, t: number): number => a + (b - a) * t;
 function bodyAt(body: Body, posture: Posture, keys: readonly BodyKey[], side: Side, s: number): BodyPose {
   if (keys.length === 0) return poseBody(body, posture);
   const [a, b, t] = around(keys, s);
+  const mirror = side === 'right' ? 1 : -1;
   const shape = (k: BodyKey): TrunkShape => k.trunk ?? STRAIGHT_TRUNK;
   const trunk: TrunkShape = {
     leanDeg: mix(shape(a).leanDeg, shape(b).leanDeg, t),
-    sideBendDeg: mix(shape(a).sideBendDeg, shape(b).sideBendDeg, t),
-    turnDeg: mix(shape(a).turnDeg, shape(b).turnDeg, t),
+    sideBendDeg: mirror * mix(shape(a).sideBendDeg, shape(b).sideBendDeg, t),
+    turnDeg: mirror * mix(shape(a).turnDeg, shape(b).turnDeg, t),
   };
   const girdle: Scapula = {
     protractionM: mix(a.scapula?.protractionM ?? 0, b.scapula?.protractionM ?? 0, t),
     elevationM: mix(a.scapula?.elevationM ?? 0, b.scapula?.elevationM ?? 0, t),
   };
   return poseBody(body, posture, trunk, { [side]: girdle });
+}
+
+/** The whole body at a position of the range, turned about its mark as the motion asks: what a drawing shows. */
+export function bodyPoseAt(body: Body, posture: Posture, path: KeyframePath, side: Side, motion: readonly BodyKey[], s: number): BodyPose {
+  if (path.kind === 'hinge') {
+    const [a, b, t] = around(path.keys, s);
+    return poseBody(body, { kind: 'hinged', trunkDeg: mix(a.trunkDeg, b.trunkDeg, t), kneeFlexionDeg: mix(a.kneeFlexionDeg, b.kneeFlexionDeg, t) });
+  }
+  const pose = bodyAt(body, posture, motion, side, s);
+  const yaw = motion.length > 0 ? (side === 'right' ? 1 : -1) * yawAt(motion, s) : 0;
+  return yaw === 0 ? pose : turnPose(pose, yaw);
+}
+
+function turnPose(p: BodyPose, yaw: number): BodyPose {
+  const v = (a: Vec3): Vec3 => turn(a, yaw);
+  const f = (a: Frame): Frame => rotateFrame(a, UPRIGHT.y, yaw);
+  const leg = (l: BodyPose['leg']['left']): BodyPose['leg']['left'] => ({ hip: v(l.hip), knee: v(l.knee), ankle: v(l.ankle), heel: v(l.heel), toe: v(l.toe) });
+  return {
+    ...p, pelvis: v(p.pelvis), pelvisFrame: f(p.pelvisFrame), trunkFrame: f(p.trunkFrame), neckBase: v(p.neckBase), neck: v(p.neck), head: v(p.head),
+    shoulder: { left: v(p.shoulder.left), right: v(p.shoulder.right) }, leg: { left: leg(p.leg.left), right: leg(p.leg.right) },
+    supportArm: p.supportArm && { ...p.supportArm, elbow: v(p.supportArm.elbow), hand: v(p.supportArm.hand) },
+  };
 }
 
 /** Straight lines over the whole range of a path keep what the movement asks: keys must cover 0 to 1 in order. */
@@ -102,7 +125,7 @@ export function poseKeyframes(body: Body, posture: Posture, path: KeyframePath, 
   const still = motion.length === 0 && path.kind !== 'hinge' ? poseBody(body, posture) : null;
   for (let i = 0; i < SAMPLES; i++) {
     const s = mix(from, to, i / (SAMPLES - 1));
-    const yaw = motion.length > 0 ? yawAt(motion, s) : 0;
+    const yaw = motion.length > 0 ? (side === 'right' ? 1 : -1) * yawAt(motion, s) : 0;
     const turned = (v: Vec3): Vec3 => (yaw === 0 ? v : turn(v, yaw));
     const turnedFrame = (f: Frame): Frame => (yaw === 0 ? f : rotateFrame(f, UPRIGHT.y, yaw));
     const put = (p: Vec3, m: Vec3, d: Vec3, c: Vec3, f: Frame): void => {

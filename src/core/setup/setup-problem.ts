@@ -48,6 +48,8 @@ export interface SearchBounds {
   readonly lineDeg: number;
   readonly restShare: number;
   readonly shortestSweepDeg: number;
+  /** Places sideways that the coarse search starts from, metres from the middle one. */
+  readonly startsZ: readonly number[];
   /** Pulley heights to look at, metres. */
   readonly heightM: readonly [number, number];
 }
@@ -99,7 +101,7 @@ export const THIN = 4;
  * Flies face away from the columns, midway between them. Past 8 degrees of line it is another movement, and a line held
  * only by letting the load rest for more than a quarter of the range is no set-up (our judgement).
  */
-export const FLY_BOUNDS: SearchBounds = { yawDeg: 0, turnDeg: 30, standZ: 0, sidewaysM: 0.4, lineDeg: 8, restShare: 0.25, shortestSweepDeg: SHORTEST_SWEEP_DEG, heightM: [0, 9] };
+export const FLY_BOUNDS: SearchBounds = { yawDeg: 0, turnDeg: 30, standZ: 0, sidewaysM: 0.4, lineDeg: 8, restShare: 0.25, shortestSweepDeg: SHORTEST_SWEEP_DEG, startsZ: [0], heightM: [0, 9] };
 
 /** Pose and flatten. Precondition: input checked at the border (`contract/case`). */
 export function buildProblem(input: SetupInput): SetupProblem {

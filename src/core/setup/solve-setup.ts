@@ -104,7 +104,7 @@ export function solveSetup(problem: SearchProblem): SetupSolution {
   const xs = grid(fixed.standX, room.minDistanceM, room.maxDistanceM, COARSE_M);
   // Free to stand anywhere, a client stands near midway and square; a held setting may force a turn or a side step.
   const held = Object.keys(fixed).some((k) => k !== 'hole');
-  const zs = fixed.standZ !== undefined ? [fixed.standZ] : (held && !problem.symmetric ? [-0.2, 0, 0.2] : [0]).map((z) => round(bounds.standZ + z));
+  const zs = fixed.standZ !== undefined ? [fixed.standZ] : (problem.symmetric ? [0] : held ? [-0.2, 0, 0.2] : bounds.startsZ).map((z) => round(bounds.standZ + z));
   const yaws = fixed.yawDeg !== undefined ? [fixed.yawDeg] : (held && !problem.symmetric ? [-20, 0, 20] : [0]).map((y) => bounds.yawDeg + y);
   const coarse = holes.map((hole) => {
     let best: Placement = { hole, standX: xs[0]!, standZ: zs[0]!, yawDeg: yaws[0]! };

@@ -9,6 +9,7 @@ import styles from './shell.module.css';
 const PLACES = [
   { href: '/', name: 'Floor', within: ['/setup', '/set'] },
   { href: '/clients', name: 'Clients', within: ['/clients'] },
+  { href: '/movements', name: 'Movements', within: ['/movements'] },
   { href: '/ledger', name: 'Ledger', within: ['/ledger'] },
   { href: '/kit', name: 'Kit', within: ['/kit'] },
 ] as const;

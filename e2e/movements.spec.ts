@@ -1,0 +1,67 @@
+import { expect, test } from './support/app';
+
+test('choose by region for a client and a gym: best first, why, what is missing and what stands in', async ({ page, app }) => {
+  await page.goto(`${app.url}/movements`);
+  await expect(page.getByLabel('For', { exact: true })).toBeEnabled();
+  await page.getByLabel('For', { exact: true }).selectOption({ label: 'Wilhelmina Brandstrup-Kjeldgaard' });
+  await expect(page).toHaveURL(/client=wilhelmina/);
+  await page.getByRole('radio', { name: 'triceps, long head' }).click();
+  const list = page.getByTestId('choices');
+  await expect(list.locator('[data-entry]').first()).toHaveAttribute('data-entry', /overhead|lying/);
+  await expect(list.locator('[data-entry="lying-extension"]')).toContainText(/loaded over \d+ % of \d+°/);
+  await page.getByRole('radio', { name: 'mid chest' }).click();
+  const fly = list.locator('[data-entry="machine-fly"]');
+  await expect(fly).toContainText('no chest fly in working order here');
+  await expect(fly).toContainText('instead: Cable fly, level');
+  await page.getByLabel('At', { exact: true }).selectOption({ label: 'Lantern Yard' });
+  await expect(list.locator('[data-entry="dumbbell-fly-flat"]')).toContainText('no dumbbell rack in working order here');
+  await fly.getByRole('link', { name: 'Cable fly, level' }).click();
+  await expect(page.getByRole('heading', { name: 'Cable fly, level' })).toBeVisible();
+  await expect(page.getByTestId('entry-plates')).toContainText('Yard pair');
+});
+
+test('an answer comes within 150 ms of the tap, or says how far it is', async ({ page, app }) => {
+  await page.goto(`${app.url}/movements?client=anselm`);
+  await expect(page.getByTestId('choices').locator('[data-entry]').first()).toBeVisible();
+  const waited: number[] = [];
+  for (const name of ['lower lat', 'rear deltoid', 'quadriceps', 'biceps, long head', 'upper chest']) {
+    waited.push(await page.evaluate((label) => new Promise<number>((done) => {
+      const start = performance.now();
+      const look = () => {
+        const section = document.querySelector('section[aria-busy]');
+        const heading = section?.querySelector('h2')?.textContent ?? '';
+        // Either the answer for this region, or its progress.
+        if (heading.includes(label) && (section!.getAttribute('aria-busy') === 'false' || heading.includes('solving'))) done(performance.now() - start);
+        else requestAnimationFrame(look);
+      };
+      (Array.from(document.querySelectorAll('[role=radio]')).find((b) => b.textContent === label) as HTMLElement).click();
+      requestAnimationFrame(look);
+    }), name));
+  }
+  expect(waited.toSorted((a, b) => a - b)[2]).toBeLessThan(150);
+});
+
+test('a movement is moved through by keys and played at its tempo; the other side mirrors it', async ({ page, app }) => {
+  await page.goto(`${app.url}/movements/preacher-curl-one-arm?client=sefina`);
+  const place = page.getByRole('slider', { name: 'Place in the range' });
+  await expect(page.getByTestId('now-nm')).toHaveText(/\d+ Nm/);
+  await place.focus();
+  await page.keyboard.press('Home');
+  const bottom = await page.getByTestId('now-nm').textContent();
+  for (let i = 0; i < 14; i++) await page.keyboard.press('ArrowRight');
+  await expect(place).toHaveAttribute('aria-valuetext', /35 percent of the way/);
+  expect(await page.getByTestId('now-nm').textContent()).not.toBe(bottom);
+  await page.getByRole('button', { name: 'Play at 3-0-1-1' }).click();
+  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
+  const seen = new Set<string>();
+  for (let i = 0; i < 12; i++) {
+    seen.add((await place.inputValue()) ?? '');
+    await page.waitForTimeout(120);
+  }
+  expect(seen.size).toBeGreaterThan(4);
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await page.getByRole('radio', { name: 'left' }).click();
+  await expect(page.getByRole('radio', { name: 'left' })).toHaveAttribute('aria-checked', 'true');
+  await page.getByRole('link', { name: 'Incline bench curl with a low cable' }).click();
+  await expect(page.getByTestId('entry-plates')).toContainText(/hole \d+/);
+});

@@ -1,0 +1,85 @@
+import type { Side } from '@/core/body/active-range';
+import type { Region } from '@/core/body/region-line';
+import type { AttachmentKind } from '@/core/kit/attachment';
+import type { KitKind } from '@/core/kit/kit-kind';
+import type { MachineKind } from '@/core/kit/machine';
+import type { BodyKey, KeyframePath } from '@/core/movement/keyframes';
+import type { JointAction } from '@/core/movement/joint-action';
+import type { PeakWish } from '@/core/movement/movement';
+
+export const GROUPS = ['chest', 'rows', 'pulldowns', 'deltoids', 'biceps', 'triceps', 'legs', 'before'] as const;
+export type Group = (typeof GROUPS)[number];
+
+/** How the body is held; surfaces come from the bench in use, sides from the working arm. Angles as in `Posture`. */
+export type PostureRule =
+  | { readonly kind: 'standing'; readonly kneeFlexionDeg?: number }
+  | { readonly kind: 'staggered' }
+  | { readonly kind: 'wide' }
+  | { readonly kind: 'hinged'; readonly trunkDeg: number }
+  /** On the knee of the working or the other side. */
+  | { readonly kind: 'half-kneeling'; readonly down: 'working' | 'free' }
+  | { readonly kind: 'tall-kneeling' }
+  | { readonly kind: 'seated'; readonly on: 'bench' | 'low' | 'floor'; readonly backDeg: number }
+  | { readonly kind: 'lying'; readonly on: 'back' | 'front' | 'free-side'; readonly backDeg: number }
+  /** Supported by the free side. */
+  | { readonly kind: 'hand-and-knee' }
+  | { readonly kind: 'hand-on-bench' }
+  | { readonly kind: 'forearm-on-thigh'; readonly trunkDeg: number }
+  | { readonly kind: 'plank' }
+  | { readonly kind: 'hanging' }
+  | { readonly kind: 'leg-machine'; readonly backDeg: number };
+
+/** Which way the client faces at a column: 0 away from it, 180 towards it, 90 its working or free side turned to it. */
+export type Facing = 'away' | 'towards' | 'working-side' | 'free-side';
+
+export type LoadRule =
+  /**
+   * A cable; `shared`: both hands hold one attachment. `near` and `far` bound the distance from the column, metres; `from`
+   * the pulley's height, shares of stature. `forearm`: what should lie along the line beside the sweep, none for curls.
+   */
+  | {
+      readonly kind: 'cable'; readonly facing: Facing; readonly attachments: readonly AttachmentKind[]; readonly shared: boolean; readonly near: number; readonly far: number;
+      readonly from: readonly [number, number]; readonly forearm: 'pulls' | 'pushes' | 'free';
+    }
+  /** Dumbbells, a plate or a bar; `share` is this hand's part. */
+  | { readonly kind: 'weight'; readonly kit: Extract<KitKind, 'dumbbells' | 'plates' | 'bar'>; readonly share: number }
+  | { readonly kind: 'landmine'; readonly share: number; readonly at: 'alongside' | 'square' | 'between' }
+  | { readonly kind: 'machine'; readonly machine: MachineKind }
+  /** Part of the body's weight on each hand; a band may take some of it. */
+  | { readonly kind: 'body'; readonly on: 'bar' | 'floor' | 'straps'; readonly band: boolean }
+  | { readonly kind: 'none' };
+
+/** Settings that are solved for a client, and those that follow a rule. */
+export type Setting = 'hole' | 'standX' | 'standZ' | 'yawDeg' | 'notch' | 'seatHole' | 'backHole' | 'trunkDeg' | 'block';
+export interface RuledSetting {
+  readonly setting: Extract<Setting, 'notch' | 'seatHole' | 'backHole' | 'trunkDeg' | 'block'>;
+  /** Degrees for a notch, a trunk or a block; null for a fit to the body. */
+  readonly wantDeg: number | null;
+}
+
+export const PLACES = ['first', 'early', 'third', 'late', 'any'] as const;
+
+/** A movement of the book, as data. Adding one touches one file. */
+export interface BookEntry {
+  readonly id: string;
+  readonly group: Group;
+  readonly target: Region;
+  readonly secondary: readonly Region[];
+  readonly action: JointAction;
+  readonly hands: 'one' | 'two';
+  readonly posture: PostureRule;
+  /** Null: a sweep of its own, posed by `movement/limb-path`. */
+  readonly path: KeyframePath | null;
+  readonly motion: readonly BodyKey[];
+  readonly load: LoadRule;
+  readonly ruled: readonly RuledSetting[];
+  readonly wantedPeak: PeakWish;
+  readonly tempo: string;
+  readonly startsWith: 'lifting' | 'lowering';
+  readonly reps: { readonly min: number; readonly max: number };
+  readonly restS: number;
+  readonly place: (typeof PLACES)[number];
+  readonly standIns: readonly string[];
+}
+
+export const sidesOf = (e: BookEntry): readonly (Side | 'both')[] => (e.hands === 'one' ? ['left', 'right'] : ['both']);

@@ -1,0 +1,62 @@
+import { describe, expect, it } from 'vitest';
+import { REGIONS } from '@/core/body/region-line';
+import { USUAL_ATTACHMENT, ATTACHMENT_KINDS } from '@/core/kit/attachment';
+import { KIT_KINDS } from '@/core/kit/kit-kind';
+import { MACHINE_KINDS } from '@/core/kit/machine';
+import { bodyOf, COLUMN, ROOM } from '../../../test/support/fixtures';
+import { BOOK, findEntry } from './book';
+import { chooseMovements, needsOf, type ChooseInput } from './choose';
+import { WHOLE_RANGE } from './pose-entry';
+import { usualInput } from './solve-entry';
+
+const ALL: ChooseInput = {
+  ...usualInput(bodyOf(1.75), 'both', 20, WHOLE_RANGE), notes: [],
+  kit: { columns: [{ id: 'c', name: 'C', column: COLUMN, room: ROOM }], attachments: ATTACHMENT_KINDS.map((kind) => ({ kind, ...USUAL_ATTACHMENT[kind] })), machines: MACHINE_KINDS, kinds: KIT_KINDS },
+};
+const without = (...kinds: string[]): ChooseInput => ({ ...ALL, kit: { ...ALL.kit, kinds: KIT_KINDS.filter((k) => !kinds.includes(k)), machines: MACHINE_KINDS.filter((k) => !kinds.includes(k)) } });
+
+describe('choosing by region', () => {
+  it.each(REGIONS.filter((r) => BOOK.some((e) => e.target === r && e.group !== 'before')))('%s: with everything at hand nothing is refused, and direct movements lead', (region) => {
+    const list = chooseMovements(region, ALL);
+    expect(list.filter((c) => c.objection)).toEqual([]);
+    expect(list[0]!.direct).toBe(true);
+    expect(list.map((c) => c.score)).toEqual(list.map((c) => c.score).toSorted((a, b) => b - a));
+  });
+  it('every region of the trade is served by something', () => {
+    // Calves and the trunk against turning are only worked beside others in this book.
+    for (const r of REGIONS) expect(BOOK.some((e) => e.target === r || e.secondary.includes(r))).toBe(true);
+  });
+  it('without a preacher its curls are greyed, with the stand-in named', () => {
+    const list = chooseMovements('biceps-short', without('preacher'));
+    const seated = list.find((c) => c.entry.id === 'preacher-curl-pressed-together')!;
+    expect([seated.objection, seated.standIns]).toEqual([{ kind: 'kit', missing: 'preacher' }, ['incline-bench-cable-curl']]);
+    expect(list.at(-1)!.objection).not.toBeNull();
+    expect(list.find((c) => c.entry.id === 'incline-bench-cable-curl')!.objection).toBeNull();
+  });
+  it('only dumbbells: overhead and lying extensions before kickbacks', () => {
+    const ids = ['triceps-long', 'triceps-lateral'].flatMap((r) => chooseMovements(r as 'triceps-long', without('column', 'machine'))).filter((c) => !c.objection && c.direct).sort((a, b) => b.score - a.score).map((c) => c.entry.id);
+    expect(ids.indexOf('kickback')).toBe(ids.length - 1);
+    expect(ids).toContain('lying-extension');
+  });
+  it('a noted low back greys unsupported hinges, not supported rows', () => {
+    const list = chooseMovements('mid-back', { ...ALL, notes: ['low-back'] });
+    const of = (id: string) => list.find((c) => c.entry.id === id)!.objection;
+    expect(of('dumbbell-row-hinged')).toEqual({ kind: 'note', note: 'low-back' });
+    expect(of('chest-supported-row')).toBeNull();
+  });
+  it('a range too narrow greys what needs more of it', () => {
+    const list = chooseMovements('quadriceps', { ...ALL, range: { ...WHOLE_RANGE, limits: { left: { 'knee.flexion': 40 }, right: { 'knee.flexion': 40 } } } });
+    expect(list.find((c) => c.entry.id === 'leg-press')!.objection).toEqual({ kind: 'solver', reason: 'range' });
+  });
+  it('kit is asked for by what the movement stands on', () => {
+    expect(needsOf(findEntry('chest-supported-row')!)).toEqual(['dumbbells', 'bench']);
+    expect(needsOf(findEntry('pull-up-band-assisted')!)).toEqual(['band']);
+    expect(needsOf(findEntry('preacher-curl-neutral')!)).toEqual(['dumbbells', 'bench', 'preacher']);
+    expect(needsOf(findEntry('landmine-row-square')!)).toEqual(['landmine', 'plates']);
+  });
+  it('says how far it is', () => {
+    const seen: number[] = [];
+    chooseMovements('calf', ALL, (done, of) => seen.push(done / of));
+    expect(seen.at(-1)).toBe(1);
+  });
+});

@@ -1,0 +1,106 @@
+'use client';
+import { NativeSelect } from '@mantine/core';
+import { useMounted } from '@mantine/hooks';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { REGIONS, type Region } from '@/core/body/region-line';
+import { BOOK } from '@/core/book/book';
+import type { BookEntry } from '@/core/book/book-entry';
+import type { Objection } from '@/core/book/choose';
+import type { KitKind } from '@/core/kit/kit-kind';
+import { KIT_KINDS } from '@/core/kit/kit-kind';
+import type { MachineKind } from '@/core/kit/machine';
+import { BOOK_TEXT } from '@/messages/book';
+import { KIT_NAME, MACHINE_NAME } from '@/messages/kit';
+import { REGION_NAME } from '@/messages/movements';
+import { NOTE_TEXT } from '@/messages/notes';
+import type { ChoiceData } from '@/workers/choose-protocol';
+import { useChoose } from '@/workers/use-choose';
+import type { ChoosingData } from './choosing-data';
+import styles from './movements.module.css';
+
+const BLOCKED_TEXT: Readonly<Record<Extract<Objection, { kind: 'solver' }>['reason'], string>> = {
+  range: 'too little of its range is left to this client', 'no-column': 'no column here', 'one-pulley': 'needs two pulleys', sides: 'not on this side', limits: 'no column here serves this body',
+};
+
+function objectionText(o: Objection): string {
+  switch (o.kind) {
+    case 'kit':
+      return `no ${KIT_KINDS.includes(o.missing as KitKind) ? KIT_NAME[o.missing as KitKind].one : MACHINE_NAME[o.missing as MachineKind]} in working order here`;
+    case 'note':
+      return `${NOTE_TEXT[o.note].name.toLowerCase()} noted`;
+    case 'solver':
+      return BLOCKED_TEXT[o.reason];
+  }
+}
+
+const reasonText = (c: ChoiceData): string => `loaded over ${Math.round(c.loadedShare * 100)} % of ${Math.round(c.rangeDeg)}°${c.direct ? '' : ', beside its own target'}`;
+
+function Line({ entry, choice, query, columns }: { readonly entry: BookEntry; readonly choice: ChoiceData; readonly query: string; readonly columns: ChoosingData['kit']['columns'] }) {
+  const column = columns.find((c) => c.id === choice.columnId);
+  return (
+    <li className={choice.objection ? styles.greyed : styles.line} data-entry={entry.id}>
+      <Link href={`/movements/${entry.id}${query}`}>
+        <b>{BOOK_TEXT[entry.id]!.name}</b>
+        <span>
+          {choice.objection ? objectionText(choice.objection) : reasonText(choice)}
+          {column ? `, ${column.name}` : ''}
+        </span>
+      </Link>
+      {!choice.objection && (
+        <span className={styles.share} aria-hidden>
+          <span style={{ width: `${Math.round(choice.loadedShare * 100)}%` }} />
+        </span>
+      )}
+      {choice.objection && choice.standIns.length > 0 && (
+        <span className={styles.standIns}>
+          instead:{' '}
+          {choice.standIns.map((s) => (
+            <Link key={s} href={`/movements/${s}${query}`}>
+              {BOOK_TEXT[s]!.name}
+            </Link>
+          ))}
+        </span>
+      )}
+    </li>
+  );
+}
+
+/** Pick a region: the movements that this gym, this client and today's notes allow, best first, with one reason each. */
+export function MovementList({ data }: { readonly data: ChoosingData }) {
+  const router = useRouter();
+  const listening = useMounted();
+  const [region, setRegion] = useState<Region>('chest-mid');
+  const input = useMemo(() => ({ body: data.body, range: data.range, notes: data.notes, surfaces: data.surfaces, kit: data.kit, loadKg: 15 }), [data]);
+  const { choices, progress } = useChoose(region, input);
+  const query = `?${new URLSearchParams({ ...(data.clientId ? { client: data.clientId } : {}), ...(data.gymId ? { gym: data.gymId } : {}) })}`;
+  const go = (client: string, gym: string): void => router.push(`/movements?${new URLSearchParams({ client, gym })}`);
+  return (
+    <div className={styles.choosing}>
+      <fieldset disabled={!listening} className={styles.side}>
+        <NativeSelect label="For" data={[{ value: '', label: 'anybody of middle height' }, ...data.clients.map((c) => ({ value: c.id, label: c.name }))]} value={data.clientId ?? ''} onChange={(e) => go(e.currentTarget.value, data.gymId ?? '')} />
+        <NativeSelect label="At" data={data.gyms.map((g) => ({ value: g.id, label: g.name }))} value={data.gymId ?? ''} onChange={(e) => go(data.clientId ?? '', e.currentTarget.value)} />
+        <div role="radiogroup" aria-label="Region" className={styles.regions}>
+          {REGIONS.map((r) => (
+            <button key={r} type="button" role="radio" aria-checked={r === region} onClick={() => setRegion(r)}>
+              {REGION_NAME[r]}
+            </button>
+          ))}
+        </div>
+      </fieldset>
+      <section aria-label={`Movements for the ${REGION_NAME[region]}`} aria-busy={progress !== null}>
+        <h2 className={styles.heading}>
+          What loads the {REGION_NAME[region]}
+          <span role="status">{progress === null ? '' : `solving, ${Math.round(progress * 100)} %`}</span>
+        </h2>
+        {choices?.length === 0 && <p className={styles.quiet}>Nothing in the book is made for it.</p>}
+        <ul className={styles.list} data-testid="choices">
+          {choices?.map((c) => (
+            <Line key={c.id} entry={BOOK.find((e) => e.id === c.id)!} choice={c} query={query} columns={data.kit.columns} />
+          ))}
+        </ul>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,114 @@
+'use client';
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { findEntry } from '@/core/book/book';
+import { sidesOf, type BookEntry } from '@/core/book/book-entry';
+import { needsOf } from '@/core/book/choose';
+import { USUAL_LOAD_KIT } from '@/core/book/entry-load';
+import { solveEntry, type EntryAnswer } from '@/core/book/solve-entry';
+import { USUAL_ATTACHMENT } from '@/core/kit/attachment';
+import type { WorkingSide } from '@/core/setup/setup-problem';
+import { KIT_KINDS, type KitKind } from '@/core/kit/kit-kind';
+import type { MachineKind } from '@/core/kit/machine';
+import { BOOK_TEXT, facingText, postureText } from '@/messages/book';
+import { ATTACHMENT_NAME, KIT_CAUTION, KIT_NAME, MACHINE_NAME } from '@/messages/kit';
+import { CAUTION } from '@/messages/cautions';
+import { REGION_NAME } from '@/messages/movements';
+import { whereInRange } from '@/messages/reasons';
+import type { ChoosingData } from './choosing-data';
+import { MovementPlayer } from './movement-player';
+import styles from './movements.module.css';
+
+const PLACE_TEXT: Readonly<Record<BookEntry['place'], string>> = { first: 'first, to wake it', early: 'early, while fresh', third: 'about third for its muscle, lighter', late: 'late', any: 'anywhere' };
+const SHOWN_KG = 15;
+const kitName = (n: KitKind | MachineKind): string => (KIT_KINDS.includes(n as KitKind) ? KIT_NAME[n as KitKind].one : MACHINE_NAME[n as MachineKind]);
+const percent = (s: number): string => `${Math.round(s * 100)} %`;
+
+/** The movement on the first column here that serves it, with a handle that fits or its usual length. */
+function answerFor(entryId: string, data: ChoosingData, side: WorkingSide): { readonly answer: EntryAnswer; readonly column: ChoosingData['kit']['columns'][number] | null } {
+  const entry = findEntry(entryId)!;
+  const { load } = entry;
+  const base = { body: data.body, range: data.range, side, loadKg: SHOWN_KG, surfaces: data.surfaces, loadKit: USUAL_LOAD_KIT };
+  if (load.kind === 'cable') {
+    const attachmentM = data.kit.attachments.find((a) => load.attachments.includes(a.kind))?.lengthM ?? USUAL_ATTACHMENT[load.attachments[0]!].lengthM;
+    for (const column of data.kit.columns) {
+      const answer = solveEntry(entry, { ...base, column: { column: column.column, room: column.room, attachmentM } });
+      if (answer.ok) return { answer, column };
+    }
+  }
+  return { answer: solveEntry(entry, { ...base, column: null }), column: null };
+}
+
+/** A movement of the book: how it is set, moved through on this body, what it loads, what stands in. */
+export function MovementPage({ entryId, data }: { readonly entryId: string; readonly data: ChoosingData }) {
+  const entry = findEntry(entryId)!;
+  const text = BOOK_TEXT[entryId]!;
+  const sides = sidesOf(entry);
+  const [side, setSide] = useState(sides.at(-1)!);
+  const { load } = entry;
+  const { answer, column } = useMemo(() => answerFor(entryId, data, side), [entryId, data, side]);
+  const query = `?${new URLSearchParams({ ...(data.clientId ? { client: data.clientId } : {}), ...(data.gymId ? { gym: data.gymId } : {}) })}`;
+  const who = data.clients.find((c) => c.id === data.clientId)?.name ?? 'a body of middle height';
+  const kinds = needsOf(entry).filter((n): n is KitKind => KIT_KINDS.includes(n as KitKind));
+  const cautions = [...kinds.map((k) => KIT_CAUTION[k]), ...(entry.action.startsWith('shoulder') && entry.wantedPeak !== 'contracted' ? [CAUTION['deep-shoulder-stretch'].text] : []), CAUTION['stop-signs'].text];
+  return (
+    <div className={styles.page}>
+      <section aria-label="Movement">
+        <h1>{text.name}</h1>
+        <p className={styles.how}>{text.how}</p>
+        {answer.ok ? (
+          <MovementPlayer key={`${entryId}-${side}`} entry={entry} answer={answer} data={data} column={column?.column ?? null} />
+        ) : (
+          <p className={styles.blocked} role="alert">
+            {answer.reason === 'range' ? `Too little of the range is left to ${who}.` : 'No column here serves this movement for this body.'}
+          </p>
+        )}
+      </section>
+      <aside aria-label="Facts">
+        {sides.length > 1 && (
+          <div role="radiogroup" aria-label="Working side" className={styles.sides}>
+            {sides.map((s) => (
+              <button key={s} type="button" role="radio" aria-checked={s === side} onClick={() => setSide(s)}>
+                {s}
+              </button>
+            ))}
+          </div>
+        )}
+        <dl className={styles.facts}>
+          <div><dt>For</dt><dd>{who}</dd></div>
+          <div><dt>Loads</dt><dd><b>{REGION_NAME[entry.target]}</b>{entry.secondary.length > 0 && `, beside it ${entry.secondary.map((r) => REGION_NAME[r]).join(', ')}`}</dd></div>
+          {answer.ok && answer.placement && column && (
+            <div data-testid="entry-plates"><dt>Set</dt><dd><b className={styles.setThis}>hole {answer.placement.hole}</b>, {Math.round(answer.placement.standX * 100)} cm out, {column.name}, {load.kind === 'cable' && facingText(load.facing)}</dd></div>
+          )}
+          <div><dt>Body</dt><dd>{postureText(entry.posture)}</dd></div>
+          <div><dt>Kit</dt><dd>{[...needsOf(entry).map(kitName), ...(load.kind === 'cable' ? [load.attachments.map((a) => ATTACHMENT_NAME[a]).join(' or ')] : [])].join(', ') || 'none'}</dd></div>
+          {answer.ok && (
+            <div><dt>Hardest</dt><dd>{percent(answer.metrics.peakAt)} of the way, {whereInRange(answer.metrics.peakAt)}; loaded over {percent(answer.metrics.loadedShare)}, {answer.metrics.restShare < 0.005 ? 'no rest zone' : `${percent(answer.metrics.restShare)} rests`}{answer.metrics.helps ? '; in part of it the weight helps' : ''}</dd></div>
+          )}
+          {answer.ok && (answer.posed.range.cutStart || answer.posed.range.cutFinish) && (
+            <div><dt>Range</dt><dd>cut to what this client’s joints allow: {percent(answer.posed.range.to - answer.posed.range.from)} of it is left</dd></div>
+          )}
+          <div><dt>Pace</dt><dd>{entry.reps.min} to {entry.reps.max} reps at {entry.tempo}, {entry.restS} s rest, {PLACE_TEXT[entry.place]}</dd></div>
+          <div><dt>Cue</dt><dd>“{text.cue}”</dd></div>
+        </dl>
+        <ul className={styles.cautions}>
+          {cautions.map((c) => (
+            <li key={c}>{c}</li>
+          ))}
+        </ul>
+        {entry.standIns.length > 0 && (
+          <>
+            <h2>Stands in for it</h2>
+            <ul className={styles.standInList}>
+              {entry.standIns.map((s) => (
+                <li key={s}>
+                  <Link href={`/movements/${s}${query}`}>{BOOK_TEXT[s]!.name}</Link>
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+      </aside>
+    </div>
+  );
+}
