@@ -71,6 +71,8 @@ export interface BookEntry {
   /** Null: a sweep of its own, posed by `movement/limb-path`. */
   readonly path: KeyframePath | null;
   readonly motion: readonly BodyKey[];
+  /** Share of the path at which the rep stops; 1 is its own finish. */
+  readonly stopAt: number;
   readonly load: LoadRule;
   readonly ruled: readonly RuledSetting[];
   readonly wantedPeak: PeakWish;

@@ -116,8 +116,8 @@ export function poseEntry(entry: BookEntry, body: Body, side: Side, range: Entry
     if (own === null) return null;
     const [a, b] = [own.from > was.from ? own : was, own.to < was.to ? own : was];
     return { from: a.from, to: b.to, cutStart: a.cutStart, cutFinish: b.cutFinish };
-  }, WHOLE);
+  }, { ...WHOLE, to: entry.stopAt });
   if (cut === null || cut.to - cut.from < SHORTEST_SHARE) return null;
-  const path = cut === WHOLE || (cut.from === 0 && cut.to === 1) ? whole : poseKeyframes(body, posture, entry.path, side, entry.motion, cut.from, cut.to);
+  const path = cut.from === 0 && cut.to === 1 ? whole : poseKeyframes(body, posture, entry.path, side, entry.motion, cut.from, cut.to);
   return { pose: poseBody(body, posture), path, target: targetOf(path, entry.action), range: cut };
 }

@@ -1,5 +1,5 @@
 /** Codes of the faults the cable flies are prone to; what they mean is in core/fault. */
-export const FAULT_CODES = [
+export const FLY_FAULTS = [
   'shoulders-roll-forward',
   'line-off-arm',
   'arms-stay-bent',
@@ -14,5 +14,31 @@ export const FAULT_CODES = [
   'ribs-flare',
   'chin-forward',
   'sides-differ',
+] as const;
+
+/** Every fault of the trade's list. */
+export const FAULT_CODES = [
+  ...FLY_FAULTS,
+  'pad-gap',
+  'elbow-locks-out',
+  'elbow-swings',
+  'elbow-drifts-back',
+  'curls-past-tension',
+  'shoulder-tips-forward',
+  'elbow-flares',
+  'arm-tucks',
+  'arm-pulls',
+  'back-rounds',
+  'bounces',
+  'rests-in-lockout',
+  'hips-slide',
+  'knee-gap',
+  'trunk-rocks',
+  'elbows-uneven',
+  'knees-lift',
+  'raise-shrugs',
+  'pronation-hurts',
+  'little-finger-hurts',
+  'borrowed-load',
 ] as const;
 export type FaultCode = (typeof FAULT_CODES)[number];

@@ -1,4 +1,4 @@
-import { FAULT_CODES } from './fault-code';
+import { FLY_FAULTS } from './fault-code';
 import type { Movement, MovementId } from './movement';
 
 /** What every twin-cable fly shares (common practice): staggered, bent in the stretch, nearly straight at the finish. */
@@ -10,7 +10,7 @@ const FLY = {
   offPlane: { above: 'lats', below: 'front-deltoid' },
   tempo: { notation: '3-1-2-1', startsWith: 'lifting' },
   restS: 90,
-  faults: FAULT_CODES,
+  faults: FLY_FAULTS,
   cautions: ['deep-shoulder-stretch', 'carriage-pin', 'carabiner-and-cable', 'floor-clear', 'stop-signs'],
 } as const;
 

@@ -1,9 +1,15 @@
 'use client';
+import { NativeSelect } from '@mantine/core';
+import { useMounted } from '@mantine/hooks';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { findEntry } from '@/core/book/book';
 import { sidesOf, type BookEntry } from '@/core/book/book-entry';
 import { needsOf } from '@/core/book/choose';
+import { faultsOf } from '@/core/book/entry-faults';
+import { schoolsOf, withSchools, type SchoolChoice } from '@/core/book/school';
+import { FAULT_BOOK } from '@/core/fault/fault-book';
+import { SAMPLES } from '@/core/movement/chain-path';
 import { USUAL_LOAD_KIT } from '@/core/book/entry-load';
 import { solveEntry, type EntryAnswer } from '@/core/book/solve-entry';
 import { USUAL_ATTACHMENT } from '@/core/kit/attachment';
@@ -13,7 +19,9 @@ import type { MachineKind } from '@/core/kit/machine';
 import { BOOK_TEXT, facingText, postureText } from '@/messages/book';
 import { ATTACHMENT_NAME, KIT_CAUTION, KIT_NAME, MACHINE_NAME } from '@/messages/kit';
 import { CAUTION } from '@/messages/cautions';
+import { CORRECTION_TEXT, FAULT_TEXT, PHASE_NAME } from '@/messages/faults';
 import { REGION_NAME } from '@/messages/movements';
+import { SCHOOL_TEXT } from '@/messages/schools';
 import { whereInRange } from '@/messages/reasons';
 import type { ChoosingData } from './choosing-data';
 import { MovementPlayer } from './movement-player';
@@ -25,8 +33,7 @@ const kitName = (n: KitKind | MachineKind): string => (KIT_KINDS.includes(n as K
 const percent = (s: number): string => `${Math.round(s * 100)} %`;
 
 /** The movement on the first column here that serves it, with a handle that fits or its usual length. */
-function answerFor(entryId: string, data: ChoosingData, side: WorkingSide): { readonly answer: EntryAnswer; readonly column: ChoosingData['kit']['columns'][number] | null } {
-  const entry = findEntry(entryId)!;
+function answerFor(entry: BookEntry, data: ChoosingData, side: WorkingSide): { readonly answer: EntryAnswer; readonly column: ChoosingData['kit']['columns'][number] | null } {
   const { load } = entry;
   const base = { body: data.body, range: data.range, side, loadKg: SHOWN_KG, surfaces: data.surfaces, loadKit: USUAL_LOAD_KIT };
   if (load.kind === 'cable') {
@@ -39,16 +46,29 @@ function answerFor(entryId: string, data: ChoosingData, side: WorkingSide): { re
   return { answer: solveEntry(entry, { ...base, column: null }), column: null };
 }
 
+/** The movement as the chosen schools have it, ours where none is chosen, with its answer. */
+function answerWithSchools(entryId: string, data: ChoosingData, side: WorkingSide, chosen: SchoolChoice) {
+  const own = findEntry(entryId)!;
+  // What the top of the range asks is judged on the movement as it is in the book.
+  const plain = answerFor(own, data, side);
+  const finishShare = plain.answer.ok ? plain.answer.samples.resistanceNm[SAMPLES - 1]! / plain.answer.metrics.peakResistanceNm : 1;
+  const schools = schoolsOf(own, data.notes, finishShare);
+  const entry = withSchools(own, { ...Object.fromEntries(schools.map((s) => [s.question, s.preset])), ...chosen });
+  return { entry, schools, ...answerFor(entry, data, side) };
+}
+
 /** A movement of the book: how it is set, moved through on this body, what it loads, what stands in. */
 export function MovementPage({ entryId, data }: { readonly entryId: string; readonly data: ChoosingData }) {
-  const entry = findEntry(entryId)!;
   const text = BOOK_TEXT[entryId]!;
-  const sides = sidesOf(entry);
+  const sides = sidesOf(findEntry(entryId)!);
+  const mounted = useMounted();
   const [side, setSide] = useState(sides.at(-1)!);
+  const [chosen, setChosen] = useState<SchoolChoice>({});
+  const { entry, schools, answer, column } = useMemo(() => answerWithSchools(entryId, data, side, chosen), [entryId, data, side, chosen]);
   const { load } = entry;
-  const { answer, column } = useMemo(() => answerFor(entryId, data, side), [entryId, data, side]);
   const query = `?${new URLSearchParams({ ...(data.clientId ? { client: data.clientId } : {}), ...(data.gymId ? { gym: data.gymId } : {}) })}`;
   const who = data.clients.find((c) => c.id === data.clientId)?.name ?? 'a body of middle height';
+  const faults = faultsOf(entry);
   const kinds = needsOf(entry).filter((n): n is KitKind => KIT_KINDS.includes(n as KitKind));
   const cautions = [...kinds.map((k) => KIT_CAUTION[k]), ...(entry.action.startsWith('shoulder') && entry.wantedPeak !== 'contracted' ? [CAUTION['deep-shoulder-stretch'].text] : []), CAUTION['stop-signs'].text];
   return (
@@ -57,7 +77,7 @@ export function MovementPage({ entryId, data }: { readonly entryId: string; read
         <h1>{text.name}</h1>
         <p className={styles.how}>{text.how}</p>
         {answer.ok ? (
-          <MovementPlayer key={`${entryId}-${side}`} entry={entry} answer={answer} data={data} column={column?.column ?? null} />
+          <MovementPlayer key={`${entryId}-${side}-${JSON.stringify(chosen)}`} entry={entry} answer={answer} data={data} column={column?.column ?? null} />
         ) : (
           <p className={styles.blocked} role="alert">
             {answer.reason === 'range' ? `Too little of the range is left to ${who}.` : 'No column here serves this movement for this body.'}
@@ -91,11 +111,41 @@ export function MovementPage({ entryId, data }: { readonly entryId: string; read
           <div><dt>Pace</dt><dd>{entry.reps.min} to {entry.reps.max} reps at {entry.tempo}, {entry.restS} s rest, {PLACE_TEXT[entry.place]}</dd></div>
           <div><dt>Cue</dt><dd>“{text.cue}”</dd></div>
         </dl>
+        {schools.length > 0 && (
+          <section aria-label="Where practitioners differ">
+            <fieldset className={styles.schools} disabled={!mounted}>
+            {schools.map((s) => (
+              <div key={s.question}>
+                <NativeSelect
+                  label={SCHOOL_TEXT[s.question].asks}
+                  data={s.options.map((o) => ({ value: o, label: `${SCHOOL_TEXT[s.question].options[o]}${o === s.preset ? ' (ours)' : ''}` }))}
+                  value={chosen[s.question] ?? s.preset}
+                  onChange={(e) => setChosen({ ...chosen, [s.question]: e.currentTarget.value })}
+                />
+                <p>{SCHOOL_TEXT[s.question].why}</p>
+              </div>
+            ))}
+            </fieldset>
+          </section>
+        )}
         <ul className={styles.cautions}>
           {cautions.map((c) => (
             <li key={c}>{c}</li>
           ))}
         </ul>
+        {faults.length > 0 && (
+          <details className={styles.faults}>
+            <summary>What goes wrong, and what to try first</summary>
+            <ul>
+              {faults.map((f) => (
+                <li key={f}>
+                  <b>{FAULT_TEXT[f].seen}</b>
+                  <span>{PHASE_NAME[FAULT_BOOK[f].phase]}: {FAULT_BOOK[f].corrections.map((c) => CORRECTION_TEXT[c].replace('Cue: ', '')).join('; ')}</span>
+                </li>
+              ))}
+            </ul>
+          </details>
+        )}
         {entry.standIns.length > 0 && (
           <>
             <h2>Stands in for it</h2>
