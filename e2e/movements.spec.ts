@@ -65,3 +65,19 @@ test('a movement is moved through by keys and played at its tempo; the other sid
   await page.getByRole('link', { name: 'Incline bench curl with a low cable' }).click();
   await expect(page.getByTestId('entry-plates')).toContainText(/hole \d+/);
 });
+
+test('where practitioners differ, the other side is a choice, and the answer follows it', async ({ page, app }) => {
+  await page.goto(`${app.url}/movements/dumbbell-row-one-arm?client=anselm`);
+  const facts = page.getByRole('complementary', { name: 'Facts' });
+  await expect(facts).toContainText('one hand on a bench, both feet down');
+  await facts.getByLabel('Base').selectOption({ label: 'opposite knee and hand on the bench' });
+  await expect(facts).toContainText('hand and knee on a bench');
+  const hardest = facts.locator('dl > div', { hasText: 'Hardest' });
+  const whole = await hardest.textContent();
+  await facts.getByLabel('Top').selectOption({ index: 1 });
+  await expect(hardest).not.toHaveText(whole!);
+  const curve = facts.getByRole('button', { name: /^Curve of .* beside this one$/ }).first();
+  await curve.click();
+  await expect(curve).toHaveAttribute('aria-pressed', 'true');
+  await expect(facts).toContainText(/Dashed on the curve: hardest .*, loaded over \d+ %, at the (shoulder|elbow)/);
+});

@@ -26,6 +26,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'floor-phone', path: '/', size: PHONE },
   { name: 'client', path: '/clients/wilhelmina' },
   { name: 'kit', path: '/kit/knee-lever' },
+  { name: 'movements', path: '/movements?client=wilhelmina', act: async (page) => void (await page.getByRole('radio', { name: 'rear deltoid' }).click()) },
+  { name: 'movement', path: '/movements/dumbbell-row-one-arm?client=anselm', night: true },
   { name: 'setup', path: `/setup/${itemId('sefina', 0)}` },
   {
     name: 'setup-as-found', path: `/setup/${itemId('wilhelmina', 0)}`, night: true,

@@ -35,7 +35,7 @@ function hatchTile(colour: string): object {
 function readInk(node: HTMLElement): ChartInk {
   const style = getComputedStyle(node);
   const of = (name: string): string => style.getPropertyValue(name).trim();
-  return { ink: of('--ink'), quiet: of('--ink-quiet'), hairline: of('--hairline'), pull: of('--pull'), setThis: of('--set-this') };
+  return { ink: of('--ink'), quiet: of('--ink-quiet'), hairline: of('--hairline'), pull: of('--pull'), setThis: of('--set-this'), paper: of('--paper') };
 }
 
 /** Resistance over the rep; redrawn as things are dragged. */

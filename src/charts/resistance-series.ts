@@ -8,6 +8,7 @@ export interface ChartInk {
   readonly hairline: string;
   readonly pull: string;
   readonly setThis: string;
+  readonly paper: string;
 }
 
 export interface Curve {
@@ -64,7 +65,7 @@ export function buildResistanceOption(r: ResistanceInput): ECOption {
         markArea: { silent: true, itemStyle: { color: r.hatch as string }, data: [[{ yAxis: bottom < 0 ? 'min' : 0 }, { yAxis: REST_BELOW * r.peakNm }]] } as never,
         markPoint: {
           silent: true, symbol: 'circle', symbolSize: 9, itemStyle: { color: r.ink.setThis, borderColor: r.ink.ink, borderWidth: 1 },
-          label: { show: true, position: r.peakAt > 0.8 ? 'left' : 'right', distance: 8, offset: [0, -8], color: r.ink.ink, ...text, fontWeight: 600, formatter: `peak ${Math.round(r.peakNm)} Nm` },
+          label: { show: true, position: r.peakAt > 0.8 ? 'left' : 'right', distance: 8, offset: [0, -8], color: r.ink.ink, textBorderColor: r.ink.paper, textBorderWidth: 4, ...text, fontWeight: 600, formatter: `peak ${Math.round(r.peakNm)} Nm` },
           data: [{ name: 'peak', coord: [r.peakAt, r.peakNm] }],
         },
         ...(r.rightAngleAt === null

@@ -36,7 +36,7 @@ export function schoolsOf(e: BookEntry, notes: readonly ClientNote[], finishShar
   ask(isRow(e), 'row-bottom', ['keep-set', 'reach'], d.keepBladeSet ? 'keep-set' : 'reach');
   ask(isLatPull(e) && e.group === 'rows', 'lat-aim', ['neutral-to-hip', 'supinated-tight', 'neutral-to-armpit'], 'neutral-to-hip');
   ask(isLatPull(e), 'blades-in-lat-pull', ['quiet', 'retract-first'], 'quiet');
-  ask(isLatPull(e) && e.load.kind === 'cable', 'elbow-past-body', ['beside', 'slightly-behind'], 'slightly-behind');
+  ask(isLatPull(e) && e.load.kind === 'cable', 'elbow-past-body', ['beside', 'slightly-behind'], finishShare < REST_AT_TOP ? 'beside' : 'slightly-behind');
   ask(e.path?.kind === 'arm' && e.load.kind !== 'none', 'range-top', ['full', 'stop-at-ninety'], finishShare < REST_AT_TOP ? 'stop-at-ninety' : 'full');
   ask(e.target === 'deltoid-rear' && e.action === 'shoulder.horizontalAbduction' && e.load.kind === 'cable' && e.id !== 'rear-delt-cable-row', 'rear-delt-elbows', ['soft', 'locked'], 'soft');
   ask(e.target === 'deltoid-side', 'side-raise-hand', ['level', 'little-finger-up', 'thumb-up'], d.stopLevel ? 'thumb-up' : 'level');

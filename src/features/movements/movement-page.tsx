@@ -24,11 +24,10 @@ import { REGION_NAME } from '@/messages/movements';
 import { SCHOOL_TEXT } from '@/messages/schools';
 import { whereInRange } from '@/messages/reasons';
 import type { ChoosingData } from './choosing-data';
-import { MovementPlayer } from './movement-player';
+import { jointOf, MovementPlayer, SHOWN_KG } from './movement-player';
 import styles from './movements.module.css';
 
 const PLACE_TEXT: Readonly<Record<BookEntry['place'], string>> = { first: 'first, to wake it', early: 'early, while fresh', third: 'about third for its muscle, lighter', late: 'late', any: 'anywhere' };
-const SHOWN_KG = 15;
 const kitName = (n: KitKind | MachineKind): string => (KIT_KINDS.includes(n as KitKind) ? KIT_NAME[n as KitKind].one : MACHINE_NAME[n as MachineKind]);
 const percent = (s: number): string => `${Math.round(s * 100)} %`;
 
@@ -44,6 +43,13 @@ function answerFor(entry: BookEntry, data: ChoosingData, side: WorkingSide): { r
     }
   }
   return { answer: solveEntry(entry, { ...base, column: null }), column: null };
+}
+
+/** What changes with the stand-in, at the weight shown. */
+function standInText(answer: EntryAnswer): string {
+  if (!answer.ok) return 'It cannot be set for this body with what is here.';
+  const { peakAt, loadedShare } = answer.metrics;
+  return `Dashed on the curve: hardest ${whereInRange(peakAt)}, loaded over ${percent(loadedShare)}, at the ${jointOf(answer)}.`;
 }
 
 /** The movement as the chosen schools have it, ours where none is chosen, with its answer. */
@@ -65,6 +71,14 @@ export function MovementPage({ entryId, data }: { readonly entryId: string; read
   const [side, setSide] = useState(sides.at(-1)!);
   const [chosen, setChosen] = useState<SchoolChoice>({});
   const { entry, schools, answer, column } = useMemo(() => answerWithSchools(entryId, data, side, chosen), [entryId, data, side, chosen]);
+  const [standIn, setStandIn] = useState<string | null>(null);
+  const besideAnswer = useMemo(() => {
+    if (standIn === null) return null;
+    const other = findEntry(standIn)!;
+    const sidesThere = sidesOf(other);
+    return answerFor(other, data, sidesThere.includes(side) ? side : sidesThere.at(-1)!).answer;
+  }, [standIn, data, side]);
+  const beside = useMemo(() => (standIn !== null && besideAnswer?.ok ? { name: BOOK_TEXT[standIn]!.name, resistanceNm: besideAnswer.samples.resistanceNm } : null), [standIn, besideAnswer]);
   const { load } = entry;
   const query = `?${new URLSearchParams({ ...(data.clientId ? { client: data.clientId } : {}), ...(data.gymId ? { gym: data.gymId } : {}) })}`;
   const who = data.clients.find((c) => c.id === data.clientId)?.name ?? 'a body of middle height';
@@ -77,7 +91,7 @@ export function MovementPage({ entryId, data }: { readonly entryId: string; read
         <h1>{text.name}</h1>
         <p className={styles.how}>{text.how}</p>
         {answer.ok ? (
-          <MovementPlayer key={`${entryId}-${side}-${JSON.stringify(chosen)}`} entry={entry} answer={answer} data={data} column={column?.column ?? null} />
+          <MovementPlayer key={`${entryId}-${side}-${JSON.stringify(chosen)}`} entry={entry} answer={answer} data={data} column={column?.column ?? null} beside={beside} />
         ) : (
           <p className={styles.blocked} role="alert">
             {answer.reason === 'range' ? `Too little of the range is left to ${who}.` : 'No column here serves this movement for this body.'}
@@ -153,6 +167,10 @@ export function MovementPage({ entryId, data }: { readonly entryId: string; read
               {entry.standIns.map((s) => (
                 <li key={s}>
                   <Link href={`/movements/${s}${query}`}>{BOOK_TEXT[s]!.name}</Link>
+                  <button type="button" aria-pressed={s === standIn} disabled={!mounted} aria-label={`Curve of ${BOOK_TEXT[s]!.name} beside this one`} onClick={() => setStandIn(s === standIn ? null : s)}>
+                    curve
+                  </button>
+                  {s === standIn && besideAnswer && <span>{standInText(besideAnswer)}</span>}
                 </li>
               ))}
             </ul>

@@ -11,6 +11,7 @@ import { buildRep } from '@/core/tempo/pace';
 import { parseTempo, repSeconds } from '@/core/tempo/tempo';
 import { buildMovementScene, extentOf, movementWindow } from '@/drawing/movement-scene';
 import { elevationView, MARGIN, planView } from '@/drawing/view';
+import type { Curve } from '@/charts/resistance-series';
 import type { ChoosingData } from './choosing-data';
 import { MovementFigure } from './movement-figure';
 import styles from './movements.module.css';
@@ -33,6 +34,17 @@ function positionAt(tempo: string, startsWith: 'lifting' | 'lowering', t: number
   return leg.from + (leg.to - leg.from) * Math.min(1, (within - leg.startS) / leg.seconds);
 }
 
+/** The weight every curve of the book is shown at; body weight and bands are themselves. */
+export const SHOWN_KG = 15;
+const WEIGHT_TEXT: Readonly<Record<BookEntry['load']['kind'], string>> = { cable: ' kg on the stack', machine: ' kg on the stack', weight: ' kg', landmine: ' kg of plates', body: '', none: '' };
+const weightText = (e: BookEntry): string => (WEIGHT_TEXT[e.load.kind] ? `, ${SHOWN_KG}${WEIGHT_TEXT[e.load.kind]}` : '');
+
+/** The joint the movement turns about. */
+export function jointOf({ posed: { target, path } }: Solved): string {
+  if (target.joint === 'middle') return path.chain === 'leg' ? 'knee' : 'elbow';
+  return path.chain === 'leg' || path.chain === 'trunk' ? 'hip' : 'shoulder';
+}
+
 /** What the posture lies or sits on, for the drawing. */
 function restsOn(e: BookEntry): 'seat' | 'back' | 'front' | null {
   const { posture } = e;
@@ -42,7 +54,7 @@ function restsOn(e: BookEntry): 'seat' | 'back' | 'front' | null {
 }
 
 /** The movement on this body: moved through by finger or played at its tempo; figure and curve move together. */
-export function MovementPlayer({ entry, answer, data, column }: { readonly entry: BookEntry; readonly answer: Solved; readonly data: ChoosingData; readonly column: Column | null }) {
+export function MovementPlayer({ entry, answer, data, column, beside }: { readonly entry: BookEntry; readonly answer: Solved; readonly data: ChoosingData; readonly column: Column | null; readonly beside: Curve | null }) {
   const [i, setI] = useState(LAST);
   const [playing, setPlaying] = useState(false);
   const clock = useRef(0);
@@ -75,7 +87,7 @@ export function MovementPlayer({ entry, answer, data, column }: { readonly entry
   }, [entry, data, posed, side, placement, pulley, both, shared, i, elevation, plan]);
   const main = useMemo(() => ({ name: 'now', resistanceNm: answer.samples.resistanceNm }), [answer]);
   const { metrics } = answer;
-  const joint = posed.target.joint === 'middle' ? (posed.path.chain === 'leg' ? 'knee' : 'elbow') : posed.path.chain === 'leg' || posed.path.chain === 'trunk' ? 'hip' : 'shoulder';
+  const joint = jointOf(answer);
   return (
     <div>
       <div className={styles.views}>
@@ -112,11 +124,12 @@ export function MovementPlayer({ entry, answer, data, column }: { readonly entry
       <h2 className={styles.curveTitle}>
         Resistance at the {joint}
         {both ? ', each side' : ''}
-        <span>hatched: rest zone, under a quarter of the peak</span>
+        {weightText(entry)}
+        <span>hatched: rest zone, under a quarter of the peak{metrics.rightAngleAt !== null && '; dotted: pull at a right angle'}</span>
       </h2>
       <ResistanceChart
         main={main}
-        other={null}
+        other={beside}
         peakAt={metrics.peakAt}
         peakNm={metrics.peakResistanceNm}
         rightAngleAt={metrics.rightAngleAt}
