@@ -3,7 +3,7 @@ import { add, between, dot, length, mirrorZ, normalise, subtract, type Vec3 } fr
 import { clampedAcos, toDeg } from '@/core/units/angle';
 import type { Side } from './active-range';
 
-/** Regions to account for (handbook of the trade); `core` is anti-rotation. */
+/** Regions to account for; `core` is anti-rotation. */
 export const REGIONS = [
   'chest-upper', 'chest-mid', 'chest-lower', 'lat-upper', 'lat-lower', 'mid-back', 'trapezius-upper', 'trapezius-lower', 'spinal-erectors',
   'deltoid-front', 'deltoid-side', 'deltoid-rear', 'biceps-long', 'biceps-short', 'brachialis', 'brachioradialis',

@@ -1,0 +1,192 @@
+import { describe, expect, it } from 'vitest';
+import { dot, length, normalise, subtract, type Vec3 } from '@/core/geometry/vector';
+import { hingeAxis } from '@/core/movement/joint-action';
+import { evaluatePlacement } from '@/core/setup/evaluate';
+import { findHingeDeg, knucklesOverKneesM } from '@/core/fit/hinge-fit';
+import { toDeg } from '@/core/units/angle';
+import { parseTempo } from '@/core/tempo/tempo';
+import { bodyOf, COLUMN, ROOM } from '../../../test/support/fixtures';
+import { BOOK, findEntry } from './book';
+import { sidesOf, type BookEntry } from './book-entry';
+import { WHOLE_RANGE } from './pose-entry';
+import { entryProblem, solveEntry, usualInput, type EntryInput } from './solve-entry';
+
+/** Common practice, asked of the answers on three statures; numbered as trainers learn them. */
+const LOAD_KG = 15;
+const LAST = 40;
+const inputFor = (e: BookEntry, h: number, loadKg = LOAD_KG): EntryInput => ({ ...usualInput(bodyOf(h), sidesOf(e).at(-1)!, loadKg, WHOLE_RANGE), column: { column: COLUMN, room: ROOM, attachmentM: 0.14 } });
+function solve(e: BookEntry | string, h: number, loadKg = LOAD_KG) {
+  const entry = typeof e === 'string' ? findEntry(e)! : e;
+  const a = solveEntry(entry, inputFor(entry, h, loadKg));
+  if (!a.ok) throw new Error(`${entry.id}: ${a.reason}`);
+  return a;
+}
+type Key = { readonly upper: { azimuthDeg: number; elevationDeg: number }; readonly fore: { azimuthDeg: number; elevationDeg: number } };
+function withKeys(id: string, change: (k: Key) => Key): BookEntry {
+  const e = findEntry(id)!;
+  if (e.path?.kind !== 'arm') throw new Error(id);
+  return { ...e, path: { ...e.path, keys: e.path.keys.map((k) => ({ ...k, ...change(k) })) } };
+}
+/** Moved away from its column, everything else as it was. */
+function placed(id: string, h: number, change: { standX?: number; hole?: number }) {
+  const e = findEntry(id)!;
+  const problem = entryProblem(e, inputFor(e, h))!;
+  const base = solve(id, h).placement!;
+  const at = evaluatePlacement(problem, { ...base, ...change });
+  return { base, metrics: at.metrics, resistance: at.bySide[problem.sides.at(-1)!]!.samples.resistanceNm };
+}
+const mean = (a: Float64Array, from = 0, to = a.length): number => a.subarray(from, to).reduce((s, v) => s + v, 0) / (to - from);
+const elevationDeg = (from: Vec3, to: Vec3): number => toDeg(Math.acos(Math.max(-1, Math.min(1, -subtract(to, from)[1] / length(subtract(to, from))))));
+const WEIGHTS = BOOK.filter((e) => e.load.kind === 'weight' && e.path?.kind === 'arm').map((e) => e.id);
+
+describe.each([1.5, 1.75, 2])('facts of the trade, %d m (common practice)', (h) => {
+  it.each(WEIGHTS)('L1 %s: a free weight loads the joint by its horizontal lever alone', (id) => {
+    const { posed: { path, target }, samples } = solve(id, h);
+    const joint = target.joint === 'middle' ? path.middle : path.proximal;
+    const e = findEntry(id)!;
+    const share = e.load.kind === 'weight' ? e.load.share : 1;
+    for (const i of [0, 10, 20, 30, LAST]) {
+      const arm = subtract(path.contact[i]!, joint[i]!);
+      const most = LOAD_KG * 9.80665 * share * Math.hypot(arm[0], arm[2]);
+      expect(Math.abs(samples.lineNm[i]!)).toBeLessThanOrEqual(most + 1e-9);
+    }
+  });
+
+  it('L2 a standing dumbbell curl: little at the bottom, most with the forearm level, little at the top', () => {
+    const { posed: { path }, samples: { resistanceNm }, metrics } = solve('mid-range-slow-curl', h);
+    const peak = Math.round(metrics.peakAt * LAST);
+    expect(Math.abs(elevationDeg(path.middle[peak]!, path.distal[peak]!) - 90)).toBeLessThan(6);
+    expect(resistanceNm[0]!).toBeLessThan(0.5 * metrics.peakResistanceNm);
+    expect(resistanceNm[LAST]!).toBeLessThan(0.75 * metrics.peakResistanceNm);
+  });
+
+  it('L3 the elbow drifting back while the forearm points where it did before its turn makes it easier; forward is harder sooner', () => {
+    // The elbow angle stays; the whole arm swings about the shoulder.
+    const swung = (deg: number) => {
+      const turn = (d: { azimuthDeg: number; elevationDeg: number }) => {
+        const signed = (Math.cos((d.azimuthDeg * Math.PI) / 180) === 0 ? 1 : Math.sign(Math.sin((d.azimuthDeg * Math.PI) / 180)) || 1) * d.elevationDeg + deg;
+        return { azimuthDeg: signed < 0 ? -Math.abs(d.azimuthDeg) : Math.abs(d.azimuthDeg), elevationDeg: Math.abs(signed) };
+      };
+      return solve(withKeys('barbell-curl', (k) => ({ upper: turn(k.upper), fore: turn(k.fore) })), h);
+    };
+    const [back, own, forward] = [swung(-20), swung(0), swung(15)];
+    const first = (a: typeof own) => mean(a.samples.resistanceNm, 0, 20);
+    expect(first(back)).toBeLessThan(first(own));
+    expect(first(forward)).toBeGreaterThan(first(own));
+    expect(forward.metrics.peakAt).toBeLessThan(own.metrics.peakAt);
+  });
+
+  it.each(['rope-pushdown', 'v-bar-pushdown'])('L4 %s: a step back from the pulley keeps a lever at lockout', (id) => {
+    const near = placed(id, h, { standX: 0.25 });
+    const back = placed(id, h, { standX: 0.55 });
+    expect(back.resistance[LAST]!).toBeGreaterThan(near.resistance[LAST]!);
+  });
+
+  it('L5 a kickback is trivial until late; a pushdown loads even where the forearm points up', () => {
+    const kick = solve('kickback', h);
+    const half = kick.samples.resistanceNm.subarray(0, 12);
+    expect(mean(half)).toBeLessThan(0.3 * kick.metrics.peakResistanceNm);
+    const push = solve('v-bar-pushdown', h);
+    const up = push.posed.path.distal.map((w, i) => (w[1] > push.posed.path.middle[i]![1] ? i : -1)).filter((i) => i >= 0);
+    expect(up.length).toBeGreaterThan(3);
+    for (const i of up) expect(push.samples.resistanceNm[i]!).toBeGreaterThan(0.25 * push.metrics.peakResistanceNm);
+  });
+
+  it('L6 a side raise from hanging has next to nothing in its first 30 degrees; a crossing cable peaks in the stretch', () => {
+    const hanging = withKeys('dumbbell-side-raise', (k) => (k.upper.elevationDeg < 45 ? { upper: { ...k.upper, elevationDeg: 2 }, fore: { ...k.fore, elevationDeg: 2 } } : k));
+    const { posed: { path }, samples: { resistanceNm }, metrics } = solve(hanging, h);
+    const at30 = path.middle.findIndex((m, i) => elevationDeg(path.proximal[i]!, m) >= 15);
+    expect(mean(resistanceNm, 0, at30)).toBeLessThan(0.25 * metrics.peakResistanceNm);
+    expect(metrics.restShare).toBeGreaterThan(solve('dumbbell-side-raise', h).metrics.restShare);
+    expect(solve('cross-body-cable-raise', h).metrics.peakAt).toBeLessThan(0.5);
+  });
+
+  it('L7 a hand further out loads the chest in proportion, and the elbow flexors with it', () => {
+    const straight = withKeys('dumbbell-fly-flat', (k) => ({ upper: k.upper, fore: k.upper }));
+    const folded = withKeys('dumbbell-fly-flat', (k) => ({ upper: k.upper, fore: { ...k.fore, azimuthDeg: 80 } }));
+    const [bent, long] = [solve(folded, h), solve(straight, h)];
+    const out = ({ posed: { path } }: typeof bent) => Math.abs(path.contact[0]![2] - path.proximal[0]![2]);
+    const further = out(long) / out(bent);
+    expect(further).toBeGreaterThan(1.3);
+    expect(Math.abs(long.samples.lineNm[0]! / bent.samples.lineNm[0]! / further - 1)).toBeLessThan(0.05);
+    const elbow = ({ posed: { path } }: typeof bent) => Math.hypot(path.contact[0]![0] - path.middle[0]![0], path.contact[0]![2] - path.middle[0]![2]);
+    expect(elbow(long)).toBeGreaterThan(elbow(bent));
+  });
+
+  it('L8 hands stay at shoulder height on the machine fly', () => {
+    const { posed: { path } } = solve('machine-fly', h);
+    for (const i of [0, 20, LAST]) expect(Math.abs(path.contact[i]![1] - path.proximal[i]![1])).toBeLessThan(0.06 * h);
+  });
+
+  it('L10 a step towards the column makes a one-arm rear-deltoid fly easier: a drop without touching the pin', () => {
+    const { base } = placed('rear-delt-cable-fly-one-arm', h, {});
+    const near = placed('rear-delt-cable-fly-one-arm', h, { standX: base.standX - 0.25 });
+    const far = placed('rear-delt-cable-fly-one-arm', h, { standX: base.standX + 0.25 });
+    expect(mean(near.resistance, 20)).toBeLessThan(mean(far.resistance, 20));
+  });
+
+  it('L13 the wider the elbow, the further the row travels from the lat’s path', () => {
+    const away = (id: string) => {
+      const { posed: { path } } = solve(id, h);
+      const upper = normalise(subtract(path.middle[LAST]!, path.proximal[LAST]!));
+      return Math.abs(upper[2]);
+    };
+    expect(away('dumbbell-row-wide-elbow')).toBeGreaterThan(away('dumbbell-row-one-arm') + 0.3);
+    expect(findEntry('dumbbell-row-wide-elbow')!.target).not.toMatch(/^lat/);
+    expect(findEntry('dumbbell-row-one-arm')!.target).toBe('lat-lower');
+  });
+
+  it('L14 knuckles over the kneecaps give the trunk’s angle back, in this client’s own centimetres', () => {
+    const body = bodyOf(h);
+    for (const trunk of [20, 45, 60]) expect(findHingeDeg(body, knucklesOverKneesM(body, trunk))).toBeCloseTo(trunk, 0);
+    expect(knucklesOverKneesM(body, 60)).toBeGreaterThan(knucklesOverKneesM(body, 45));
+  });
+
+  it('L16 a single handle goes past where a bar stops at the thighs', () => {
+    const last = (id: string) => {
+      const { posed: { path } } = solve(id, h);
+      return path.contact[LAST]![0] - path.proximal[LAST]![0];
+    };
+    expect(last('straight-arm-pushdown-one-arm')).toBeLessThan(last('straight-arm-pushdown-bar'));
+  });
+
+  it('L17 one arm reaches at least as far as two', () => {
+    const reach = (id: string) => {
+      const { posed: { path } } = solve(id, h);
+      return length(subtract(path.contact[0]!, path.contact[LAST]!));
+    };
+    expect(reach('rope-row-low-one-arm')).toBeGreaterThan(reach('rope-row-low-hinged') - 0.01);
+  });
+
+  it('L22 the slow middle is slow: three seconds each way, hardest near the middle third', () => {
+    const tempo = parseTempo(findEntry('mid-range-slow-curl')!.tempo)!;
+    expect(Object.values(tempo).filter((s) => typeof s === 'number' && s >= 2).length).toBeGreaterThanOrEqual(2);
+    const { peakAt } = solve('mid-range-slow-curl', h).metrics;
+    expect(peakAt).toBeGreaterThan(0.3);
+    expect(peakAt).toBeLessThan(0.7);
+  });
+
+  it('L24 a front raise keeps 70 % of its peak from 45 to 135 degrees, the straight weight’s own lever', () => {
+    const { posed: { path }, samples: { resistanceNm, lineNm }, metrics } = solve('front-raise-cambered-bar', h);
+    expect(Math.min(...resistanceNm) / metrics.peakResistanceNm).toBeGreaterThan(0.68);
+    const peak = Math.max(...lineNm);
+    for (const i of [0, 8, 20, 32, LAST]) expect(lineNm[i]! / peak).toBeCloseTo(Math.sin((elevationDeg(path.proximal[i]!, path.contact[i]!) * Math.PI) / 180), 1);
+  });
+
+  it('every cable pulls at a lever no longer than the limb it hangs on', () => {
+    for (const e of BOOK.filter((b) => b.load.kind === 'cable')) {
+      const { posed: { path, target }, samples, metrics } = solve(e, h);
+      const joint = target.joint === 'middle' ? path.middle : path.proximal;
+      const tension = (LOAD_KG * 9.80665) / COLUMN.pulleyRatio;
+      const long = Math.max(...path.contact.map((c, i) => length(subtract(c, joint[i]!)))) + 0.12;
+      for (const v of samples.lineNm) expect(Math.abs(v)).toBeLessThanOrEqual(tension * long);
+      expect(metrics.peakResistanceNm).toBeLessThanOrEqual(tension * long + 40);
+    }
+  });
+
+  it.each(BOOK.filter((e) => /^(elbow|knee)/.test(e.action)).map((e) => e.id))('%s: the hinge never passes straight, its axis never turns over', (id) => {
+    const { posed: { path } } = solve(id, h);
+    const axes = path.middle.map((m, i) => hingeAxis(normalise(subtract(m, path.proximal[i]!)), normalise(subtract(path.distal[i]!, m)))!);
+    for (let i = 1; i < axes.length; i++) expect(dot(axes[i]!, axes[i - 1]!)).toBeGreaterThan(0.8);
+  });
+});
