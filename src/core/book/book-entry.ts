@@ -75,6 +75,8 @@ export interface BookEntry {
   readonly stopAt: number;
   readonly load: LoadRule;
   readonly ruled: readonly RuledSetting[];
+  /** What carries the upper arm; it has a seat of its own. */
+  readonly armOn: 'preacher' | null;
   readonly wantedPeak: PeakWish;
   readonly tempo: string;
   readonly startsWith: 'lifting' | 'lowering';

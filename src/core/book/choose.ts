@@ -56,9 +56,8 @@ export function needsOf(e: BookEntry): readonly (KitKind | MachineKind)[] {
   if (load.kind === 'machine') needs.push(load.machine);
   if (load.kind === 'body' && load.band) needs.push('band');
   if (load.kind === 'body' && load.on === 'straps') needs.push('strap-anchor');
-  if (load.kind !== 'machine' && (posture.kind === 'lying' || posture.kind === 'hand-on-bench' || posture.kind === 'hand-and-knee' || (posture.kind === 'seated' && posture.on === 'bench'))) needs.push('bench');
-  // A seat that is fitted to the armpit is a preacher's.
-  if (load.kind === 'weight' && e.ruled.some((r) => r.setting === 'seatHole')) needs.push('preacher');
+  if (load.kind !== 'machine' && !e.armOn && (posture.kind === 'lying' || posture.kind === 'hand-on-bench' || posture.kind === 'hand-and-knee' || (posture.kind === 'seated' && posture.on === 'bench'))) needs.push('bench');
+  if (e.armOn) needs.push(e.armOn);
   return needs;
 }
 

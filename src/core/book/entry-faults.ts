@@ -37,7 +37,7 @@ export function faultsOf(e: BookEntry): readonly FaultCode[] {
   add(e.hands === 'two', 'sides-differ');
   add(e.group === 'deltoids' && (load.kind === 'machine' || e.id === 'seated-dumbbell-press'), 'elbows-uneven', 'rests-in-lockout', 'ribs-flare');
   add(load.kind === 'machine' && (load.machine === 'chest-press' || load.machine === 'chest-fly'), 'hips-slide', 'elbows-uneven');
-  add(e.ruled.some((r) => r.setting === 'seatHole') && e.group === 'biceps', 'pad-gap', 'elbow-locks-out');
+  add(e.armOn === 'preacher', 'pad-gap', 'elbow-locks-out');
   add(e.group === 'biceps' && load.kind === 'weight' && load.kit === 'bar', 'pronation-hurts');
   add(load.kind === 'weight' && load.kit === 'bar' && e.group !== 'biceps', 'bounces');
   add(load.kind === 'machine' && load.machine === 'leg-extension', 'knee-gap');

@@ -10,7 +10,7 @@ const PREACHER = inFloor([90, 40, 90, 52], [90, 40, 90, 108], [90, 40, 90, 165])
 /** Elbow under the shoulder, a little forward at the top; ends before the forearm is upright. */
 const STANDING = inFloor([90, 6, 90, 14], [90, 10, 90, 86], [90, 18, 90, 148]);
 const preacher = (own: Partial<BookEntry> & Pick<BookEntry, 'id' | 'hands'>): BookEntry =>
-  curl({ posture: { kind: 'seated', on: 'bench', backDeg: 100 }, path: PREACHER, load: dumbbell(), target: 'biceps-short', secondary: ['biceps-long', 'brachialis'], wantedPeak: 'lengthened', ruled: [{ setting: 'seatHole', wantDeg: null }], reps: { min: 10, max: 20 }, place: 'third', standIns: ['incline-bench-cable-curl'], ...own });
+  curl({ posture: { kind: 'seated', on: 'bench', backDeg: 100 }, path: PREACHER, load: dumbbell(), target: 'biceps-short', secondary: ['biceps-long', 'brachialis'], wantedPeak: 'lengthened', ruled: [{ setting: 'seatHole', wantDeg: null }], armOn: 'preacher', reps: { min: 10, max: 20 }, place: 'third', standIns: ['incline-bench-cable-curl'], ...own });
 
 export const BICEPS: readonly BookEntry[] = [
   preacher({ id: 'preacher-curl-one-arm', hands: 'one', posture: { kind: 'standing', kneeFlexionDeg: 15 }, ruled: [] }),

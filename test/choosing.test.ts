@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest';
+import { chooseMovements, type ChooseInput } from '@/core/book/choose';
+import { findEntry } from '@/core/book/book';
+import { USUAL_LOAD_KIT } from '@/core/book/entry-load';
+import { REGIONS, type Region } from '@/core/body/region-line';
+import { openDb, type Db } from '@/data/open-db';
+import { findClient, saveClient } from '@/data/queries/clients';
+import { findKit, saveKit } from '@/data/queries/kit';
+import { gymKit, loadChoosing } from '@/server/choosing';
+import { loadDemoWorld } from '../demo/world';
+
+const NOW = new Date('2026-11-24T09:20:00').getTime();
+function world(): Db {
+  const db = openDb(':memory:');
+  loadDemoWorld(db, NOW);
+  return db;
+}
+const inputOf = (db: Db, client?: string, gym?: string): ChooseInput => ({ ...loadChoosing(db, client, gym, NOW), loadKg: 15, loadKit: USUAL_LOAD_KIT });
+const choose = (db: Db, region: Region, client?: string, gym?: string) => chooseMovements(region, inputOf(db, client, gym));
+const objectionTo = (db: Db, region: Region, id: string, client?: string, gym?: string) => choose(db, region, client, gym).find((c) => c.entry.id === id)!.objection;
+
+describe('choosing from what is stored', () => {
+  it('nobody and nowhere chosen: a body of middle height at the first gym; strangers to the database are nobody', () => {
+    const db = world();
+    const c = loadChoosing(db, undefined, undefined, NOW);
+    expect([c.clientId, c.body.statureM]).toEqual([null, 1.75]);
+    expect(c.gymId).toBe(c.gyms[0]!.id);
+    expect(loadChoosing(db, 'no-such', 'no-such', NOW)).toEqual(c);
+  });
+  it('every choice that a gym allows is sound: a share, a range, and a column of that gym for a cable', () => {
+    const db = world();
+    for (const gym of loadChoosing(db, undefined, undefined, NOW).gyms) {
+      const columns = gymKit(db, gym.id).columns.map((k) => k.id);
+      for (const region of REGIONS) {
+        for (const c of choose(db, region, 'anselm', gym.id).filter((x) => x.objection === null)) {
+          expect(c.loadedShare).toBeGreaterThanOrEqual(0);
+          expect(c.loadedShare).toBeLessThanOrEqual(1);
+          expect(c.rangeDeg).toBeGreaterThan(0);
+          if (c.entry.load.kind === 'cable') expect(columns).toContain(c.columnId);
+          else expect(c.columnId).toBeNull();
+        }
+      }
+    }
+  });
+  it('kit taken out of order goes, and what hung on it names what stands in', () => {
+    const db = world();
+    expect(objectionTo(db, 'biceps-short', 'preacher-curl-one-arm')).toBeNull();
+    saveKit(db, { ...findKit(db, 'oak-preacher')!, outOfOrder: true });
+    expect(objectionTo(db, 'biceps-short', 'preacher-curl-one-arm')).toEqual({ kind: 'kit', missing: 'preacher' });
+    const greyed = choose(db, 'biceps-short').find((c) => c.entry.id === 'preacher-curl-one-arm')!;
+    for (const s of greyed.standIns) expect(findEntry(s)).not.toBeNull();
+    expect(greyed.standIns.length).toBeGreaterThan(0);
+  });
+  it('a clinician’s limit greys what needs more while it stands, and is over after its last day', () => {
+    const db = world();
+    const limit = (untilDay: number | null) => saveClient(db, { ...findClient(db, 'anselm')!, limits: [{ subject: 'elbow.flexion', side: 'both', most: 25, setBy: 'physiotherapist', fromDay: 0, untilDay }] });
+    expect(objectionTo(db, 'biceps-long', 'barbell-curl', 'anselm')).toBeNull();
+    limit(null);
+    expect(objectionTo(db, 'biceps-long', 'barbell-curl', 'anselm')).toEqual({ kind: 'solver', reason: 'range' });
+    limit(10);
+    expect(objectionTo(db, 'biceps-long', 'barbell-curl', 'anselm')).toBeNull();
+  });
+  it('a note taken today greys today; another client is not asked', () => {
+    const db = world();
+    saveClient(db, { ...findClient(db, 'anselm')!, notes: ['low-back'] });
+    expect(objectionTo(db, 'mid-back', 'barbell-row-dead-stop', 'anselm')).toEqual({ kind: 'note', note: 'low-back' });
+    expect(objectionTo(db, 'mid-back', 'barbell-row-dead-stop', 'sefina')).not.toEqual({ kind: 'note', note: 'low-back' });
+  });
+});
