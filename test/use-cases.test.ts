@@ -68,7 +68,7 @@ describe('bad input is told at its field', () => {
     [{ columnKind: 'arms', armCm: 50, pivotHeightCm: 100 }, 'spec.readings.1.heightCm: expected heights of two notches, within the arm’s reach of its pivot and rising the way the numbers run'],
     [{ leftNumbering: 'own', leftHoles: 12, leftReadings: [{ hole: 1, heightCm: 30 }, { hole: '', heightCm: '' }] }, 'spec.leftReadings.0.heightCm: expected two measured holes'],
     [{ pulleyRatio: 0 }, 'spec.pulleyRatio: expected a number from 0.25 to 8'],
-    [{ stack: '5 -10' }, 'spec.stack.1: expected numbers from 0.1 to 500  with spaces between'],
+    [{ stack: '5 -10' }, 'spec.stack.1: expected numbers from 0.1 to 500 with spaces between'],
     [{ maxDistanceCm: 0, minDistanceCm: 10 }, 'spec.maxDistanceCm: expected more than the nearest place to stand'],
   ])('column %j', (change, issue) => expect(issuesOf(keepColumn(db, change))).toContain(issue));
 

@@ -14,7 +14,7 @@ export const NUMBERED_FROM = ['bottom', 'top'] as const;
 
 /** Numbers typed in one box with spaces or commas between; an empty box is none. */
 const numbers = (min: number, max: number, unit: string, least = 1) => {
-  const expected = `expected ${least > 0 ? '' : 'nothing, or '}numbers from ${min} to ${max} ${unit} with spaces between`;
+  const expected = `expected ${least > 0 ? '' : 'nothing, or '}numbers from ${min} to ${max}${unit && ` ${unit}`} with spaces between`;
   return z.preprocess(
     (v) => (typeof v === 'string' ? v.split(/[\s,;]+/).filter(Boolean).map(Number) : v),
     z.array(z.number({ error: expected }).min(min, { error: expected }).max(max, { error: expected }), { error: expected }).min(least, { error: expected }).max(80, { error: 'expected at most 80 numbers' }),
