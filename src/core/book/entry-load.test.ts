@@ -1,0 +1,87 @@
+import { describe, expect, it } from 'vitest';
+import { SIDES } from '@/core/body/active-range';
+import { dot, length, normalise, subtract } from '@/core/geometry/vector';
+import { GRAVITY_MS2 } from '@/core/units/mass';
+import { clampedAcos, toDeg } from '@/core/units/angle';
+import { bodyOf } from '../../../test/support/fixtures';
+import { BOOK, findEntry } from './book';
+import { sidesOf } from './book-entry';
+import { entryLoads, USUAL_LOAD_KIT, type LoadKit } from './entry-load';
+import { entryBodyAt, poseEntry, USUAL_SURFACES, WHOLE_RANGE } from './pose-entry';
+import { solveEntry, usualInput } from './solve-entry';
+
+const LOAD_KG = 30;
+const posedOn = (id: string, statureM = 1.75) => {
+  const e = findEntry(id)!;
+  return { e, body: bodyOf(statureM), posed: poseEntry(e, bodyOf(statureM), 'right', WHOLE_RANGE, USUAL_SURFACES)! };
+};
+const loadOf = (id: string, kit: LoadKit = USUAL_LOAD_KIT, statureM = 1.75) => {
+  const { e, body, posed } = posedOn(id, statureM);
+  return entryLoads(e, posed, body, LOAD_KG, kit)[0]!;
+};
+const solve = (id: string, more: object = {}) => {
+  const e = findEntry(id)!;
+  const a = solveEntry(e, { ...usualInput(bodyOf(1.75), sidesOf(e).at(-1)!, LOAD_KG, WHOLE_RANGE), column: null, ...more });
+  if (!a.ok) throw new Error(a.reason);
+  return a;
+};
+
+describe('loads without a cable', () => {
+  it('a dumbbell hangs whole in a hand, a bar half in each', () => {
+    expect([loadOf('dumbbell-row-one-arm'), loadOf('barbell-curl')]).toEqual([{ kind: 'weight', massKg: 30 }, { kind: 'weight', massKg: 15 }]);
+  });
+  it('a pull-up holds half the body in each hand, less half the band', () => {
+    const body = bodyOf(1.75).massKg * GRAVITY_MS2;
+    const held = (bandN: number) => (loadOf('pull-up-band-assisted', { ...USUAL_LOAD_KIT, bandN }) as { forceN: readonly number[] }).forceN;
+    expect(held(0)).toEqual([0, expect.closeTo(body / 2, 9), 0]);
+    expect(held(200)[1]).toBeCloseTo(body / 2 - 100, 9);
+  });
+  it('hands carry about two thirds of the body in a push-up (remembered: 60 to 75 % over the range)', () => {
+    for (const h of [1.5, 1.75, 2]) {
+      const { forceN } = loadOf('close-push-up', USUAL_LOAD_KIT, h) as { forceN: readonly number[] };
+      const share = (2 * forceN[1]!) / (bodyOf(h).massKg * GRAVITY_MS2);
+      expect(share).toBeGreaterThan(0.58);
+      expect(share).toBeLessThan(0.77);
+    }
+  });
+  it.each(['leg-extension', 'seated-leg-curl'])('%s: the moment at the knee is half the stack on its moment arm, all the way', (id) => {
+    const { samples, posed } = solve(id);
+    const want = (LOAD_KG * GRAVITY_MS2 * 0.25) / 2;
+    for (const v of samples.lineNm) expect(Math.abs(v - want)).toBeLessThan(0.02 * want);
+    expect(posed.target.joint).toBe('middle');
+  });
+  it('a cam that falls off takes the moment with it', () => {
+    const cam: LoadKit = { ...USUAL_LOAD_KIT, momentArm: () => [{ x: 0, y: 0.3 }, { x: 90, y: 0.1 }] };
+    const { samples, metrics } = solve('leg-extension', { loadKit: cam });
+    expect(metrics.peakAt).toBe(0);
+    expect(samples.lineNm[0]! / samples.lineNm[40]!).toBeGreaterThan(2);
+  });
+  it('twice the plates of a landmine add their own weight only, the bar’s share stays', () => {
+    const peak = (loadKg: number) => Math.max(...solve('landmine-row-two-hand', { loadKg }).samples.lineNm);
+    const [none, one, two] = [peak(0), peak(20), peak(40)];
+    expect(none).toBeGreaterThan(0);
+    expect(two - one).toBeCloseTo(one - none, 6);
+  });
+});
+
+const ANATOMY_DEG = { elbow: 152, knee: 145 };
+
+describe.each([1.5, 1.75, 2])('every movement is a thing a body can do, %d m', (h) => {
+  it.each(BOOK.map((e) => [e.id, e] as const))('%s: nobody under the floor, no joint past its end, limbs of one length', (_, e) => {
+    const body = bodyOf(h);
+    for (const side of SIDES) {
+      const posed = poseEntry(e, body, side, WHOLE_RANGE, USUAL_SURFACES)!;
+      const { path } = posed;
+      const upper = length(subtract(path.middle[0]!, path.proximal[0]!));
+      for (const i of [0, 10, 20, 30, 40]) {
+        const [p, m, d] = [path.proximal[i]!, path.middle[i]!, path.distal[i]!];
+        expect(Math.min(p[1], m[1], d[1])).toBeGreaterThan(-0.02);
+        expect(length(subtract(m, p))).toBeCloseTo(upper, 6);
+        if (path.chain !== 'trunk') expect(toDeg(clampedAcos(dot(normalise(subtract(m, p)), normalise(subtract(d, m)))))).toBeLessThan(path.chain === 'arm' ? ANATOMY_DEG.elbow : ANATOMY_DEG.knee);
+        const pose = entryBodyAt(e, body, posed, side, USUAL_SURFACES, i);
+        expect(pose.head[1]).toBeGreaterThan(0);
+        for (const s of SIDES) for (const point of [pose.leg[s].knee, pose.leg[s].ankle, pose.leg[s].heel, pose.leg[s].toe]) expect(point[1]).toBeGreaterThan(-0.03);
+      }
+    }
+  });
+});
