@@ -1,0 +1,87 @@
+import { describe, expect, it } from 'vitest';
+import { RANGE_NAMES, SIDES } from '@/core/body/active-range';
+import { BOOK } from '@/core/book/book';
+import { sidesOf, type BookEntry } from '@/core/book/book-entry';
+import { poseEntry, USUAL_SURFACES, WHOLE_RANGE } from '@/core/book/pose-entry';
+import { schoolsOf, withSchools } from '@/core/book/school';
+import { entryProblem, solveEntry, usualInput, type EntryInput } from '@/core/book/solve-entry';
+import { length, subtract } from '@/core/geometry/vector';
+import { totalCost } from '@/core/setup/cost';
+import { evaluatePlacement } from '@/core/setup/evaluate';
+import { bodyOf, COLUMN, ROOM, seeded } from './support/fixtures';
+
+const inputFor = (e: BookEntry, statureM: number, loadKg = 15, side = sidesOf(e).at(-1)!): EntryInput => ({ ...usualInput(bodyOf(statureM), side, loadKg, WHOLE_RANGE), column: { column: COLUMN, room: ROOM, attachmentM: 0.14 } });
+const CABLES = BOOK.filter((e) => e.load.kind === 'cable').map((e) => [e.id, e] as const);
+const ALL = BOOK.map((e) => [e.id, e] as const);
+/** How far the search may stand above the best of chance, degrees of cost. */
+const WITHIN_DEG = 0.4;
+
+describe('a cable movement’s place', () => {
+  it.each(CABLES)('%s: four hundred places taken by chance do not beat it', (id, e) => {
+    const random = seeded(id.length * 7919 + id.charCodeAt(0));
+    const problem = entryProblem(e, inputFor(e, 1.7))!;
+    const answer = solveEntry(e, inputFor(e, 1.7));
+    if (!answer.ok) throw new Error(answer.reason);
+    const best = totalCost(problem, answer.placement!);
+    const { room } = problem.input;
+    const { yawDeg, standZ, sidewaysM, turnDeg, heightM } = problem.bounds;
+    for (let i = 0; i < 400; i++) {
+      const hole = 1 + Math.floor(random() * COLUMN.holes);
+      const pulleyM = COLUMN.firstHoleM + COLUMN.pitchM * (hole - 1);
+      const standX = room.minDistanceM + random() * (room.maxDistanceM - room.minDistanceM);
+      const place = { hole, standX, standZ: standZ + (2 * random() - 1) * sidewaysM, yawDeg: yawDeg + (2 * random() - 1) * turnDeg };
+      if (pulleyM < heightM[0] || pulleyM > heightM[1]) continue;
+      expect(totalCost(problem, place)).toBeGreaterThan(best - WITHIN_DEG);
+    }
+  });
+  it.each(CABLES)('%s: at one place the cable’s moment is in proportion to the stack', (_, e) => {
+    const answer = solveEntry(e, inputFor(e, 1.8, 10));
+    if (!answer.ok) throw new Error(answer.reason);
+    const line = (kg: number) => {
+      const p = entryProblem(e, inputFor(e, 1.8, kg))!;
+      return evaluatePlacement(p, answer.placement!).bySide[p.sides.at(-1)!]!.samples.lineNm;
+    };
+    const [one, three] = [line(10), line(30)];
+    one.forEach((v, i) => expect(three[i]).toBeCloseTo(3 * v, 8));
+  });
+});
+
+describe('bodies', () => {
+  it.each(ALL)('%s: a body a fifth larger in every part moves through a range a fifth larger', (_, e) => {
+    const factor = 1.2;
+    const [small, large] = [1.6, 1.6 * factor].map((h) => poseEntry(e, bodyOf(h), 'right', WHOLE_RANGE, { ...USUAL_SURFACES, ...scaledSurfaces(h / 1.6) })!);
+    for (const i of [0, 20, 40]) {
+      const reach = (p: typeof small) => length(subtract(p!.path.contact[i]!, p!.path.proximal[i]!));
+      expect(reach(large) / reach(small)).toBeCloseTo(factor, 3);
+    }
+  });
+  it.each(ALL)('%s: less range is never more range: each joint narrowed leaves a part of what there was', (_, e) => {
+    for (const side of SIDES) {
+      const whole = poseEntry(e, bodyOf(1.75), side, WHOLE_RANGE, USUAL_SURFACES)!.range;
+      for (const motion of RANGE_NAMES) {
+        const cut = poseEntry(e, bodyOf(1.75), side, { ...WHOLE_RANGE, active: { [side]: { [motion]: 70 } } }, USUAL_SURFACES);
+        if (!cut) continue;
+        expect(cut.range.from).toBeGreaterThanOrEqual(whole.from - 1e-9);
+        expect(cut.range.to).toBeLessThanOrEqual(whole.to + 1e-9);
+      }
+    }
+  });
+});
+
+describe('schools', () => {
+  it.each(ALL)('%s: our own side is what the book has, and choosing twice is choosing once', (_, e) => {
+    for (const s of schoolsOf(e, [], 1)) {
+      for (const option of s.options) {
+        const once = withSchools(e, { [s.question]: option });
+        expect(withSchools(once, {})).toEqual(once);
+        expect(once.id).toBe(e.id);
+        expect(sidesOf(once)).toEqual(sidesOf(e));
+      }
+    }
+  });
+});
+
+/** Benches and seats that grow with the body, so that only size differs. */
+function scaledSurfaces(by: number): Partial<typeof USUAL_SURFACES> {
+  return Object.fromEntries(Object.entries(USUAL_SURFACES).map(([k, v]) => [k, k.endsWith('M') && typeof v === 'number' ? v * by : v]));
+}
