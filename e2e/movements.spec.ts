@@ -81,3 +81,36 @@ test('where practitioners differ, the other side is a choice, and the answer fol
   await expect(curve).toHaveAttribute('aria-pressed', 'true');
   await expect(facts).toContainText(/Dashed on the curve: hardest .*, loaded over \d+ %, at the (shoulder|elbow)/);
 });
+
+test('on a phone: client and gym stay with every link, by thumb and by key', async ({ page, app }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${app.url}/movements?client=sefina&gym=tidewater`);
+  await page.getByRole('radio', { name: 'rear deltoid' }).click();
+  const first = page.getByTestId('choices').locator('[data-entry]').first();
+  await expect(first).toContainText(/loaded over \d+ %/);
+  const name = (await first.getByRole('link').first().locator('b').textContent())!;
+  await first.getByRole('link').first().click();
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+  expect(new URL(page.url()).searchParams.get('client')).toBe('sefina');
+  const facts = page.getByRole('complementary', { name: 'Facts' });
+  await expect(facts).toContainText('Sefina Taualofa');
+  await expect(facts).toContainText('rear deltoid');
+  await facts.getByText('What goes wrong, and what to try first').click();
+  await expect(facts.getByText(/^(start|lifting|finish|lowering|stretch|any time|whole rep):/).first()).toBeVisible();
+  const standIn = facts.getByRole('listitem').getByRole('link').first();
+  const next = (await standIn.textContent())!;
+  await standIn.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1, name: next })).toBeVisible();
+  expect(new URL(page.url()).searchParams.get('client')).toBe('sefina');
+  expect(new URL(page.url()).searchParams.get('gym')).toBe('tidewater');
+  await page.goBack();
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+});
+
+test('a movement that is not in the book, and a client who is not there', async ({ page, app }) => {
+  const gone = await page.goto(`${app.url}/movements/handstand`);
+  expect(gone!.status()).toBe(404);
+  await page.goto(`${app.url}/movements/barbell-curl?client=nobody`);
+  await expect(page.getByRole('complementary', { name: 'Facts' })).toContainText('a body of middle height');
+});
