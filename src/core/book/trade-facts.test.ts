@@ -125,6 +125,34 @@ describe.each([1.5, 1.75, 2])('facts of the trade, %d m (common practice)', (h) 
     expect(mean(near.resistance, 20)).toBeLessThan(mean(far.resistance, 20));
   });
 
+  it('L11 turning with the cable lets neither half rest, and holds the weaker one better than facing one way', () => {
+    const e = findEntry('turning-cable-curl')!;
+    const lever = (a: ReturnType<typeof solve>) => {
+      const most = Math.max(...a.samples.lineNm);
+      return [mean(a.samples.lineNm, 0, 20) / most, mean(a.samples.lineNm, 20) / most];
+    };
+    const turned = lever(solve(e, h));
+    for (const half of turned) expect(half).toBeGreaterThan(0.3);
+    const facing = solveEntry({ ...e, motion: [] }, inputFor(e, h));
+    if (facing.ok) expect(Math.min(...turned)).toBeGreaterThan(Math.min(...lever(facing)));
+  });
+
+  it.each(['rear-delt-cable-fly-one-arm', 'rear-delt-pull-around'])('L12 %s: the elbow ends at or behind the chest’s plane, the line within the sweep', (id) => {
+    const { posed: { path }, metrics } = solve(id, h);
+    const back = dot(subtract(path.middle[LAST]!, path.proximal[LAST]!), path.frame[LAST]!.x);
+    expect(back).toBeLessThan(0.05 * h);
+    expect(back).toBeLessThan(dot(subtract(path.middle[0]!, path.proximal[0]!), path.frame[0]!.x) - 0.1 * h);
+    expect(metrics.offPlaneRmsDeg).toBeLessThan(20);
+  });
+
+  it('L15 a level pull meets the body below the chest, above the navel', () => {
+    const { posed: { path, pose } } = solve('cable-row-level-one-arm', h);
+    const down = dot(subtract(path.contact[LAST]!, path.proximal[LAST]!), path.frame[LAST]!.y);
+    const trunk = length(subtract(pose.neckBase, pose.pelvis));
+    expect(-down / trunk).toBeGreaterThan(0.25);
+    expect(-down / trunk).toBeLessThan(0.95);
+  });
+
   it('L13 the wider the elbow, the further the row travels from the lat’s path', () => {
     const away = (id: string) => {
       const { posed: { path } } = solve(id, h);
@@ -164,6 +192,15 @@ describe.each([1.5, 1.75, 2])('facts of the trade, %d m (common practice)', (h) 
     const { peakAt } = solve('mid-range-slow-curl', h).metrics;
     expect(peakAt).toBeGreaterThan(0.3);
     expect(peakAt).toBeLessThan(0.7);
+  });
+
+  it('L23 a block under the bench’s foot puts the shoulders a little under the hips', () => {
+    const rise = (id: string) => {
+      const { posed: { pose } } = solve(id, h);
+      return toDeg(Math.asin((pose.neckBase[1] - pose.pelvis[1]) / length(subtract(pose.neckBase, pose.pelvis))));
+    };
+    expect(rise('dumbbell-fly-flat') - rise('dumbbell-fly-block-declined')).toBeCloseTo(4, 1);
+    expect(rise('dumbbell-fly-incline') - rise('dumbbell-fly-flat')).toBeCloseTo(20, 1);
   });
 
   it('L24 a front raise keeps 70 % of its peak from 45 to 135 degrees, the straight weight’s own lever', () => {
