@@ -69,7 +69,7 @@ describe('bodies', () => {
 });
 
 describe('schools', () => {
-  it.each(ALL)('%s: our own side is what the book has, and choosing twice is choosing once', (_, e) => {
+  it.each(ALL)('%s: no choice of side makes another movement of it, and choosing nothing more changes nothing', (_, e) => {
     for (const s of schoolsOf(e, [], 1)) {
       for (const option of s.options) {
         const once = withSchools(e, { [s.question]: option });

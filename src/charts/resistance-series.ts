@@ -58,7 +58,7 @@ export function buildResistanceOption(r: ResistanceInput): ECOption {
       ...(r.other
         ? [{ type: 'line' as const, name: r.other.name, data: points(r.other), showSymbol: false, silent: true, lineStyle: { color: r.ink.quiet, width: 1.5, type: 'dashed' as const },
             markPoint: { silent: true, symbol: 'circle', symbolSize: 1, data: [{ name: r.other.name, coord: [LABEL_AT, valueAt(r.other, LABEL_AT)] }],
-              label: { show: true, formatter: r.other.name, color: r.ink.quiet, ...text, position: valueAt(r.other, LABEL_AT) > valueAt(r.main, LABEL_AT) ? ('top' as const) : ('bottom' as const) } } }]
+              label: { show: true, formatter: r.other.name, color: r.ink.quiet, textBorderColor: r.ink.paper, textBorderWidth: 4, ...text, position: valueAt(r.other, LABEL_AT) > valueAt(r.main, LABEL_AT) ? ('top' as const) : ('bottom' as const) } } }]
         : []),
       {
         type: 'line', name: r.main.name, data: points(r.main), showSymbol: false, silent: true, lineStyle: { color: r.ink.pull, width: 3 },

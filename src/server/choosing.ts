@@ -1,31 +1,18 @@
 import 'server-only';
-import type { Body, BodyInput } from '@/core/body/body-model';
+import type { BodyInput } from '@/core/body/body-model';
 import { buildBody } from '@/core/body/body-model';
-import type { ClientNote } from '@/core/body/client-note';
 import { noteDefaults } from '@/core/body/client-note';
 import { limitRange, limitsOn } from '@/core/body/clinician-limit';
 import type { GymKit } from '@/core/book/choose';
-import { USUAL_SURFACES, type EntryRange, type Surfaces } from '@/core/book/pose-entry';
+import { USUAL_SURFACES } from '@/core/book/pose-entry';
 import { toBench, toMachine } from '@/contract/to-kit';
+import type { ChoosingData } from '@/contract/choosing-data';
 import type { Db } from '@/data/open-db';
 import { findClient, listClients } from '@/data/queries/clients';
 import { listGyms } from '@/data/queries/gyms';
 import { isKind, listKit, toStation } from '@/data/queries/kit';
 import { toAttachmentShape } from '@/contract/to-kit';
 import { toLocalDay } from './clock';
-
-/** What choosing and showing a movement needs of a client and a gym: plain data. */
-export interface ChoosingContext {
-  readonly clientId: string | null;
-  readonly gymId: string | null;
-  readonly clients: readonly { readonly id: string; readonly name: string }[];
-  readonly gyms: readonly { readonly id: string; readonly name: string }[];
-  readonly body: Body;
-  readonly range: EntryRange;
-  readonly notes: readonly ClientNote[];
-  readonly surfaces: Surfaces;
-  readonly kit: GymKit;
-}
 
 /** Nobody chosen: the ratios' own body of middle height. */
 const ANYBODY: BodyInput = { statureM: 1.75, massKg: 75, measuredM: {} };
@@ -41,7 +28,7 @@ export function gymKit(db: Db, gymId: string | null): GymKit {
   };
 }
 
-export function loadChoosing(db: Db, askedClient: string | undefined, askedGym: string | undefined, nowMs: number): ChoosingContext {
+export function loadChoosing(db: Db, askedClient: string | undefined, askedGym: string | undefined, nowMs: number): ChoosingData {
   const client = askedClient ? findClient(db, askedClient) : null;
   const gyms = listGyms(db);
   const gym = gyms.find((g) => g.id === askedGym) ?? gyms[0] ?? null;

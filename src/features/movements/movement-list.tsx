@@ -17,7 +17,7 @@ import { REGION_NAME } from '@/messages/movements';
 import { NOTE_TEXT } from '@/messages/notes';
 import type { ChoiceData } from '@/workers/choose-protocol';
 import { useChoose } from '@/workers/use-choose';
-import type { ChoosingData } from './choosing-data';
+import type { ChoosingData } from '@/contract/choosing-data';
 import styles from './movements.module.css';
 
 const BLOCKED_TEXT: Readonly<Record<Extract<Objection, { kind: 'solver' }>['reason'], string>> = {

@@ -23,7 +23,7 @@ import { CORRECTION_TEXT, FAULT_TEXT, PHASE_NAME } from '@/messages/faults';
 import { REGION_NAME } from '@/messages/movements';
 import { SCHOOL_TEXT } from '@/messages/schools';
 import { whereInRange } from '@/messages/reasons';
-import type { ChoosingData } from './choosing-data';
+import type { ChoosingData } from '@/contract/choosing-data';
 import { jointOf, MovementPlayer, SHOWN_KG } from './movement-player';
 import styles from './movements.module.css';
 

@@ -12,7 +12,7 @@ import { parseTempo, repSeconds } from '@/core/tempo/tempo';
 import { buildMovementScene, extentOf, movementWindow } from '@/drawing/movement-scene';
 import { elevationView, MARGIN, planView } from '@/drawing/view';
 import type { Curve } from '@/charts/resistance-series';
-import type { ChoosingData } from './choosing-data';
+import type { ChoosingData } from '@/contract/choosing-data';
 import { MovementFigure } from './movement-figure';
 import styles from './movements.module.css';
 
@@ -125,7 +125,7 @@ export function MovementPlayer({ entry, answer, data, column, beside }: { readon
         Resistance at the {joint}
         {both ? ', each side' : ''}
         {weightText(entry)}
-        <span>hatched: rest zone, under a quarter of the peak{metrics.rightAngleAt !== null && '; dotted: pull at a right angle'}</span>
+        <span>hatched: rest zone{metrics.rightAngleAt !== null && '; dotted: pull at a right angle'}</span>
       </h2>
       <ResistanceChart
         main={main}

@@ -104,7 +104,7 @@ export function SetupBench({ context, input }: { readonly context: BenchContext;
         <div className={styles.curve}>
           <h2 className={styles.curveTitle}>
             Resistance at the shoulder{problem.sides.length === 2 ? ', each side' : ''}, {perSide} kg on the stack
-            <span>hatched: rest zone, under a quarter of the peak{metrics.rightAngleAt !== null && '; dotted: pull at a right angle'}</span>
+            <span>hatched: rest zone{metrics.rightAngleAt !== null && '; dotted: pull at a right angle'}</span>
           </h2>
           <ResistanceChart
             main={main}

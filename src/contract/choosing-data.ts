@@ -3,7 +3,7 @@ import type { ClientNote } from '@/core/body/client-note';
 import type { GymKit } from '@/core/book/choose';
 import type { EntryRange, Surfaces } from '@/core/book/pose-entry';
 
-/** What the movement screens know of client and gym, plain data. */
+/** What choosing and showing a movement needs of a client and a gym: plain data. */
 export interface ChoosingData {
   readonly clientId: string | null;
   readonly gymId: string | null;
