@@ -1,5 +1,5 @@
 /** Imports run one way: app -> server -> data -> contract -> core, and app -> features -> drawing, charts, offline -> contract -> core. */
-const only = (name, from, to) => ({ name, severity: 'error', from: { path: `^src/${from}/`, pathNot: '\\.test\\.ts$' }, to: { path: '^(src|demo|scripts|e2e|test|bench)/', pathNot: `^src/(${[from, ...to].join('|')})/` } });
+const only = (name, from, to) => ({ name, severity: 'error', from: { path: `^src/${from}/`, pathNot: '\\.test\\.ts$' }, to: { path: '^(src|demo|tracker|scripts|e2e|test|bench)/', pathNot: `^src/(${[from, ...to].join('|')})/` } });
 const withinCore = (name, to) => ({
   name: `core-${name}`,
   severity: 'error',
@@ -20,15 +20,18 @@ module.exports = {
     withinCore('mechanics', ['units', 'geometry', 'body', 'kit', 'movement']),
     withinCore('setup', ['units', 'geometry', 'body', 'kit', 'movement', 'mechanics']),
     withinCore('book', ['units', 'geometry', 'body', 'kit', 'fit', 'movement', 'mechanics', 'setup']),
-    withinCore('fault', ['units', 'geometry', 'body', 'movement', 'setup']),
+    withinCore('fault', ['units', 'geometry', 'body', 'movement', 'mechanics', 'setup', 'book', 'tempo']),
     withinCore('tempo', ['units']),
     withinCore('load', ['units']),
+    withinCore('trace', ['units', 'tempo']),
+    { name: 'tracker', severity: 'error', from: { path: '^tracker/' }, to: { path: '^(src|demo|scripts|e2e|test|bench)/', pathNot: '^src/(core/trace|contract)/' } },
     only('messages', 'messages', ['core']),
     only('contract', 'contract', ['core', 'messages']),
     only('solver', 'solver', ['core', 'contract', 'messages']),
     only('data', 'data', ['core', 'contract']),
     only('server', 'server', ['core', 'contract', 'messages', 'solver', 'data']),
     only('drawing', 'drawing', ['core']),
+    only('card', 'card', ['core', 'messages', 'solver', 'drawing']),
     only('charts', 'charts', ['core']),
     only('workers', 'workers', ['core', 'contract']),
     only('offline', 'offline', ['core', 'contract']),

@@ -1,12 +1,11 @@
-import { MOVEMENT_IDS } from '@/core/movement/movement';
 import { allocateSamples, profileLoads } from '@/core/mechanics/line-profile';
 import { totalCost, profileSide } from '@/core/setup/cost';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import { explain } from '@/core/setup/reasons';
-import { buildProblem } from '@/core/setup/setup-problem';
+import { buildProblem } from '@/core/book/build-problem';
 import { solveSetup } from '@/core/setup/solve-setup';
 import { searchExhaustively } from '../test/support/exhaustive-grid';
-import { bodyOf, COLUMN, inputOf, problemOf, ROOM, solved } from '../test/support/fixtures';
+import { FLIES, bodyOf, COLUMN, inputOf, problemOf, ROOM, solved } from '../test/support/fixtures';
 import { buildLeakTrack, resolveLeak } from '@/core/mechanics/leak';
 import { add, cross, dot, length, subtract, type Vec3 } from '@/core/geometry/vector';
 import { armPath, d, lift, STANDING } from '../test/support/limbs';
@@ -19,7 +18,7 @@ import { line, measure, measureBatch } from './timing';
 /** Full solves, as-found evaluations and the exhaustive grid side by side in one run. */
 export function benchSolver(): void {
   const statures = [1.45, 1.55, 1.65, 1.75, 1.85, 1.95, 2.05];
-  const questions = MOVEMENT_IDS.flatMap((id) => statures.map((h) => [id, h] as const));
+  const questions = FLIES.flatMap((id) => statures.map((h) => [id, h] as const));
   const problem = problemOf('cable-fly-high-to-low');
   const out = allocateSamples(41);
   const place = (i: number) => ({ hole: 1 + (i % 20), standX: (i % 150) / 100, standZ: 0, yawDeg: 0 });

@@ -43,7 +43,7 @@ export const KIT: readonly KitPiece[] = [
   piece('preacher', 'oak-preacher', 'Oak preacher', { holes: 8, numberedFrom: 'bottom', readings: [{ hole: 1, heightCm: 38 }, { hole: 8, heightCm: 59 }], padTopCm: 98, padDeg: 50, padCm: 36 }),
   piece('machine', 'knee-lever', 'Knee lever', {
     machineKind: 'leg-extension', backHoles: 7, backNumberedFrom: 'bottom', backReadings: [{ hole: 1, heightCm: 42 }, { hole: 7, heightCm: 66 }], seatNumberedFrom: 'bottom', seatReadings: [], axisOverSeatCm: 6, pathKind: 'arc', radiusCm: 36,
-    momentArms: [{ deg: 0, cm: 9 }, { deg: 45, cm: 13 }, { deg: 90, cm: 10 }], independentArms: 'no', stack: steps(5, 5, 20), stackUnit: 'kg',
+    momentArms: [{ deg: 0, cm: 9 }, { deg: 45, cm: 13 }, { deg: 90, cm: 10 }], independentArms: 'no', stack: steps(10, 10, 20), stackUnit: 'lb',
   }),
   piece('machine', 'two-way-press', 'Two-way press', {
     machineKind: 'chest-press', seatHoles: 9, seatNumberedFrom: 'bottom', seatReadings: [{ hole: 1, heightCm: 36 }, { hole: 9, heightCm: 60 }], backNumberedFrom: 'bottom', backReadings: [], handleHeightCm: 90, pathKind: 'guide', guideDeg: 5, guideRatio: 0.9,

@@ -1,9 +1,9 @@
 import type { FloorEvent, FloorEventBody } from '@/core/fault/floor-event';
-import { buildProblem } from '@/core/setup/setup-problem';
+import { buildProblem } from '@/core/book/build-problem';
 import { solveSetup } from '@/core/setup/solve-setup';
 import { findTolerance, isWithin } from '@/core/setup/tolerance';
 import { caseSchema } from '@/contract/case';
-import { toSetupInput } from '@/solver/to-setup-input';
+import { toQuestion } from '@/solver/to-question';
 import type { Db } from '@/data/open-db';
 import { appendScreening, saveClient, type Client } from '@/data/queries/clients';
 import { listGyms, saveGym } from '@/data/queries/gyms';
@@ -20,7 +20,7 @@ import type { Outcome } from '@/core/fault/floor-event';
 
 /** An invented gym, its kit, its people and what they did. Nobody and nothing here is real. */
 
-const PLAIN = { notes: [], unfelt: [], limits: [], armPath: { left: [], right: [] } } as const;
+const PLAIN = { notes: [], unfelt: [], limits: [], armPath: { left: [], right: [] }, chestLineDeg: null } as const;
 
 const CLIENTS: readonly Client[] = [
   {
@@ -51,13 +51,23 @@ const SCREENINGS = [
 
 type Plan = Omit<SessionItem, 'id' | 'sessionId' | 'position'>;
 const plan = (movement: Plan['movement'], stationId: string, loadKg: number, reps = 12, tempo = '3-1-2-1'): Plan => ({
-  movement, side: 'both', stationId, attachmentId: 'd-handle', sets: 3, reps, tempo, loadG: loadKg * 1000,
+  movement, variantId: null, side: 'both', stationId, attachmentId: 'd-handle', sets: 3, reps, tempo, loadG: loadKg * 1000,
 });
+
+/** One of the book beside the flies: its own side, load and tempo. */
+const own = (movement: string, change: Partial<Plan>): Plan => ({ movement, variantId: null, side: 'right', stationId: null, attachmentId: null, sets: 3, reps: 12, tempo: '3-1-1-1', loadG: 8000, ...change });
 
 const PLANS: Readonly<Record<string, readonly Plan[]>> = {
   sefina: [plan('cable-fly-high-to-low', 'long-pair', 7.5), plan('cable-fly-low-to-high', 'long-pair', 5, 15)],
   anselm: [plan('cable-fly-level', 'long-pair', 15), plan('cable-fly-high-to-low', 'long-pair', 12.5)],
-  wilhelmina: [plan('cable-fly-high-to-low', 'short-pair', 30, 10, '4-1-2-1'), plan('cable-fly-level', 'long-pair', 17.5)],
+  wilhelmina: [
+    plan('cable-fly-high-to-low', 'short-pair', 30, 10, '4-1-2-1'),
+    plan('cable-fly-level', 'long-pair', 17.5),
+    own('cable-row-level-one-arm', { stationId: 'long-pair', attachmentId: 'd-handle', loadG: 25_000 }),
+    own('preacher-curl-neutral', { loadG: 9000, tempo: '3-0-1-1, 40-75deg: 3s' }),
+    own('leg-extension', { side: 'both', loadG: 40_823, tempo: '3-0-1-1' }),
+    own('dumbbell-row-hinged', { side: 'both', loadG: 14_000 }),
+  ],
 };
 
 /** One set of the past: load, reps, faults by rep, the correction given after it and how it fared. */
@@ -133,7 +143,8 @@ function replay(db: Db, past: (typeof PAST)[number], dayStart: Date): void {
   const itemId = `${past.client}-past-${past.daysAgo}-${past.item}`;
   const item = findItem(db, itemId)!;
   const context = loadItem(db, itemId)!;
-  const problem = buildProblem(toSetupInput(caseSchema.parse(context.setupCase)));
+  const question = toQuestion(caseSchema.parse(context.setupCase));
+  const problem = buildProblem(question.setup!);
   const solution = solveSetup(problem);
   if (!solution.feasible) throw new Error(`demo: ${itemId} has no set-up`);
   const solved = solution.best.placement;
@@ -150,7 +161,7 @@ function replay(db: Db, past: (typeof PAST)[number], dayStart: Date): void {
   };
   const saveSetup = (off: number): void => {
     const placement = { ...solved, hole: solved.hole + off };
-    add({ kind: 'setup-saved', placement, solved, off: !isWithin(tolerance, solved, placement), stationId: item.stationId, attachmentId: item.attachmentId, side: item.side, options: problem.input.options });
+    add({ kind: 'setup-saved', placement, solved, off: !isWithin(tolerance, solved, placement), stationId: item.stationId, attachmentId: item.attachmentId, side: item.side, options: question.options });
   };
   saveSetup(past.holeOff ?? 0);
   let open: { id: string; outcome: Outcome } | null = null;

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, itemId, test } from './support/app';
 
-const PLACES = ['/', '/clients', '/clients/new', '/clients/sefina', '/clients/iolana', '/kit', '/kit/new?kind=column', '/kit/new?kind=machine', '/kit/short-pair', '/kit/swing-arms', '/kit/blue-bench', '/kit/oak-preacher', '/kit/knee-lever', '/kit/rack', '/kit/grey-band', '/movements', '/movements/dumbbell-row-one-arm', '/ledger', '/ledger/sefina', `/setup/${itemId('sefina', 0)}`, `/set/${itemId('sefina', 1)}`];
+const PLACES = ['/', '/clients', '/clients/new', '/clients/sefina', '/clients/iolana', '/kit', '/kit/new?kind=column', '/kit/new?kind=machine', '/kit/short-pair', '/kit/swing-arms', '/kit/blue-bench', '/kit/oak-preacher', '/kit/knee-lever', '/kit/rack', '/kit/grey-band', '/movements', '/movements/dumbbell-row-one-arm', '/ledger', '/ledger/sefina', `/setup/${itemId('sefina', 0)}`, `/set/${itemId('sefina', 1)}`, `/setup/${itemId('wilhelmina', 2)}`, `/setup/${itemId('wilhelmina', 3)}`, `/set/${itemId('wilhelmina', 4)}`];
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test.describe(colorScheme, () => {
@@ -42,7 +42,7 @@ test('axe finds nothing between sets, off the line, and after a stop for pain', 
 for (const viewport of [{ width: 1280, height: 800 }, { width: 390, height: 844 }]) {
   test(`targets of the floor screens are at least 56 px at ${viewport.width}`, async ({ page, app }) => {
     await page.setViewportSize(viewport);
-    for (const place of ['/', '/movements', '/movements/dumbbell-row-one-arm', `/setup/${itemId('anselm', 1)}`, `/set/${itemId('anselm', 1)}`]) {
+    for (const place of ['/', '/movements', '/movements/dumbbell-row-one-arm', `/setup/${itemId('anselm', 1)}`, `/set/${itemId('anselm', 1)}`, `/setup/${itemId('wilhelmina', 2)}`, `/setup/${itemId('wilhelmina', 5)}`, `/set/${itemId('wilhelmina', 4)}`]) {
       await page.goto(app.url + place);
       await page.waitForLoadState('networkidle');
       const small = await page.locator('main button:visible, main a:visible, main [role=slider]').evaluateAll((nodes) =>

@@ -30,7 +30,7 @@ export function readyPackages() {
 }
 
 function sourceHash() {
-  const files = ['package-lock.json', 'next.config.ts', 'tsconfig.json'];
+  const files = ['package-lock.json', 'next.config.ts', 'tsconfig.json', 'scripts/build-sw.mjs', 'scripts/build-door.mjs'];
   for (const f of readdirSync(join(root, 'src'), { recursive: true })) {
     const file = join('src', String(f));
     if (statSync(join(root, file)).isFile() && !/\.test\.tsx?$/.test(file)) files.push(file);
@@ -44,6 +44,8 @@ export function readyBuild() {
   if (existsSync(join(root, '.next/BUILD_ID')) && readStamp('build') === now) return;
   console.log('Building...');
   run(join(root, 'node_modules/.bin/next'), ['build']);
+  run(process.execPath, [join(root, 'scripts/build-sw.mjs')]);
+  run(process.execPath, [join(root, 'scripts/build-door.mjs')]);
   writeFileSync(stampAt('build'), now);
 }
 

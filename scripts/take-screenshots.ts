@@ -37,6 +37,16 @@ const SHOTS: readonly Shot[] = [
       await page.evaluate(() => (document.activeElement as HTMLElement).blur());
     },
   },
+  { name: 'setup-fit', path: `/setup/${itemId('wilhelmina', 3)}` },
+  {
+    name: 'setup-row', path: `/setup/${itemId('wilhelmina', 2)}`,
+    act: async (page) => {
+      await page.getByLabel('What a fault costs').selectOption('elbow-flares');
+      await page.getByRole('slider', { name: 'Place in the rep' }).fill('30');
+      await page.getByTestId('fault-cost').scrollIntoViewIfNeeded();
+      await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+    },
+  },
   { name: 'set', path: `/set/${itemId('anselm', 0)}`, act: runSet },
   {
     name: 'between-sets', path: `/set/${itemId('anselm', 1)}`,

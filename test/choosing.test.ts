@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { chooseMovements, type ChooseInput } from '@/core/book/choose';
 import { findEntry } from '@/core/book/book';
-import { USUAL_LOAD_KIT } from '@/core/book/entry-load';
 import { REGIONS, type Region } from '@/core/body/region-line';
 import { openDb, type Db } from '@/data/open-db';
 import { findClient, saveClient } from '@/data/queries/clients';
@@ -15,7 +14,7 @@ function world(): Db {
   loadDemoWorld(db, NOW);
   return db;
 }
-const inputOf = (db: Db, client?: string, gym?: string): ChooseInput => ({ ...loadChoosing(db, client, gym, NOW), loadKg: 15, loadKit: USUAL_LOAD_KIT });
+const inputOf = (db: Db, client?: string, gym?: string): ChooseInput => ({ ...loadChoosing(db, client, gym, NOW), loadKg: 15 });
 const choose = (db: Db, region: Region, client?: string, gym?: string) => chooseMovements(region, inputOf(db, client, gym));
 const objectionTo = (db: Db, region: Region, id: string, client?: string, gym?: string) => choose(db, region, client, gym).find((c) => c.entry.id === id)!.objection;
 

@@ -2,8 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { FLOOR_EVENT_KINDS, type FloorEvent } from '@/core/fault/floor-event';
-import { caseSchema, toOptions } from '@/contract/case';
+import { findEntry } from '@/core/book/book';
+import { NO_FIT } from '@/core/book/client-fit';
+import { caseSchema } from '@/contract/case';
+import { toOptions } from '@/contract/options-schema';
 import { answerSchema } from '@/contract/answer';
+import { parseTraceCsv } from '@/contract/trace-csv';
 import { deliverySchema, floorEventSchema } from '@/contract/floor-event';
 import { toFieldIssues } from '@/contract/field';
 import { planFormSchema } from '@/contract/plan-form';
@@ -12,10 +16,13 @@ import { POST as solve } from '@/app/api/v1/solve/route';
 const BASE = { id: 'e1', deviceId: 'd', seq: 1, atMs: 1_764_000_000_000, clientId: 'c', itemId: 'i', movement: 'cable-fly-level' };
 const PLACEMENT = { hole: 3, standX: 0.2, standZ: 0, yawDeg: 0 };
 const ONE_OF_EACH: Record<FloorEvent['kind'], object> = {
-  'setup-saved': { placement: PLACEMENT, solved: null, off: false, stationId: 's', attachmentId: 'a', side: 'both', options: { peak: 'even', tiltDeg: 0, frontFoot: 'left' } },
+  'setup-saved': { placement: PLACEMENT, solved: null, off: false, stationId: 's', attachmentId: 'a', side: 'both', options: { peak: 'even', tiltDeg: 0, frontFoot: 'left', schools: {}, grip: null, armPathDeg: null, tuckDeg: 0, backDeg: null, seatHole: null, startAt: 0, stopAt: 1 } },
   'set-started': { setId: 's', setNo: 1, loadG: 5000, targetReps: 12, tempo: '3-1-2-1' },
+  part: { setId: 's', part: 1, reps: 12, loadG: 5000, standX: 0.3 },
   rep: { setId: 's', rep: 1 },
   fault: { setId: 's', rep: 2, fault: 'shrugs', side: 'left', severity: 2 },
+  clean: { setId: 's', rep: 6 },
+  'set-note': { setId: 's', note: 'left wrist' },
   undo: { eventId: 'e0' },
   'set-ended': { setId: 's', reps: 11 },
   'set-confirmed': { setId: 's', loadG: 7500, reps: 12 },
@@ -76,12 +83,13 @@ describe('whatever comes in, a border answers and never throws', () => {
 describe('the format describes itself', () => {
   it('as JSON Schema for cases and answers', () => {
     const input = z.toJSONSchema(caseSchema, { io: 'input' }) as { required: string[] };
-    expect(input.required).toEqual(expect.arrayContaining(['format', 'client', 'station', 'attachment', 'movement', 'side', 'loadKg']));
+    expect(input.required).toEqual(expect.arrayContaining(['format', 'client', 'movement', 'side', 'loadKg']));
     expect(input.required).not.toContain('given');
     expect(JSON.stringify(z.toJSONSchema(answerSchema))).toContain('offPlaneRmsDeg');
   });
   it('fills a movement’s own options in', () => {
-    expect(toOptions({ movement: 'cable-fly-low-to-high', options: { peak: 'mid' } })).toEqual({ peak: 'mid', tiltDeg: -20, frontFoot: 'left' });
+    expect(toOptions(findEntry('cable-fly-low-to-high')!, { peak: 'mid' }, NO_FIT)).toMatchObject({ peak: 'mid', tiltDeg: -20, frontFoot: 'left', startAt: 0, stopAt: 1 });
+    expect(toOptions(findEntry('cable-fly-high-to-low')!, {}, { armPathDeg: {}, chestLineDeg: 61 }).tiltDeg).toBe(61);
   });
 });
 
@@ -91,5 +99,23 @@ describe('POST /api/v1/solve', () => {
     const reply = await post(body);
     expect(reply.status).toBe(400);
     expect((await reply.json()).issues.length).toBeGreaterThan(0);
+  });
+});
+
+describe('a trace from a file', () => {
+  it('takes two columns in any order, spaces and further columns or not', () => {
+    expect(parseTraceCsv('note, x_m ,t_s\na,0.1,0\n\nb,0.2,0.05\n')).toEqual({ ok: true, points: [{ tS: 0, xM: 0.1 }, { tS: 0.05, xM: 0.2 }] });
+    expect(parseTraceCsv('t_s;x_m\n0;0.1\n0.02;-3e-2')).toEqual({ ok: true, points: [{ tS: 0, xM: 0.1 }, { tS: 0.02, xM: -0.03 }] });
+  });
+  it.each([
+    ['', 't_s: expected a column named t_s'],
+    ['t_s,position\n0,1', 'x_m: expected a column named x_m'],
+    ['t_s,x_m\n0,1', 't_s: expected at least two readings'],
+    ['t_s,x_m\n0,1\n1,\n', 'line 3, x_m: expected a number, got “”'],
+    ['t_s,x_m\n0,1\nlater,2\n', 'line 3, t_s: expected a number, got “later”'],
+    ['t_s,x_m\n0,1\n1,Infinity\n', 'line 3, x_m: expected a number, got “Infinity”'],
+  ])('%j is told: %s', (csv, message) => {
+    const r = parseTraceCsv(csv);
+    expect(r.ok ? '' : `${r.issues[0]!.path}: ${r.issues[0]!.message}`).toBe(message);
   });
 });

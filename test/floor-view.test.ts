@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { FloorEvent } from '@/core/fault/floor-event';
+import { slowOf } from '@/core/tempo/pace';
 import { openDb, type Db } from '@/data/open-db';
 import { findKit, saveKit, type KitPiece } from '@/data/queries/kit';
 import { toFloorView } from '@/app/floor-view';
@@ -77,7 +78,7 @@ describe('plates on the floor', () => {
     const placement = { hole: 12, standX: -0.1, standZ: 0, yawDeg: 0 };
     tap(db, 'sefina', 0, { kind: 'setup-saved', placement, solved: null, off: true, stationId: 'long-pair', attachmentId: 'd-handle', side: 'both', options: { peak: 'even', tiltDeg: 55, frontFoot: 'left' } });
     const item = platesOf(db);
-    expect(item.plates.slice(0, 2)).toMatchObject([{ value: '12' }, { label: 'Mark, behind the pulleys', value: '10' }]);
+    expect(item.plates.slice(0, 2)).toMatchObject([{ value: '12' }, { label: 'Mark, behind', value: '10' }]);
     expect(item.since).toMatch(/^last time hole \d+, \d+ cm$/);
   });
   it('a station that cannot serve is told instead of drawn', () => {
@@ -87,7 +88,7 @@ describe('plates on the floor', () => {
     const item = platesOf(db);
     expect(item.blocked).toContain('The cable is too short');
     expect(item.plates.map((p) => p.label)).toEqual(['Stack, each side', 'Handle']);
-    expect(loadSet(db, `sefina-${DAY}-0`)).toMatchObject({ plates: { from: 'blocked' }, tension: null });
+    expect(loadSet(db, `sefina-${DAY}-0`)).toMatchObject({ plates: { from: 'blocked' }, loaded: null });
   });
   it('the watch list comes from the ledger, two at most', () => {
     expect(view(world()).sessions[0]!.items[0]!.watch.map((w) => w.fault)).toEqual(['shrugs', 'line-off-arm']);
@@ -96,7 +97,20 @@ describe('plates on the floor', () => {
 
 describe('the live set’s context', () => {
   it('knows where the rep is loaded', () => {
-    expect(loadSet(world(), `sefina-${DAY}-0`)!.tension).toEqual({ tensionShare: 1, stretchLoaded: true, finishLoaded: true });
+    expect(new Set(loadSet(world(), `sefina-${DAY}-0`)!.loaded)).toEqual(new Set([true]));
+  });
+  it('names the opposite muscle’s movements while they have sets left, and what the load is stamped in', () => {
+    const db = world();
+    const of = (n: number) => loadSet(db, `wilhelmina-${DAY}-${n}`)!;
+    expect(of(1).opposites.map((o) => o.movement)).toEqual(['cable-row-level-one-arm', 'dumbbell-row-hinged']);
+    expect(of(3).opposites).toEqual([]);
+    expect([of(2).unit, of(4).unit]).toEqual(['kg', 'lb']);
+    for (const [k, id] of ['a', 'b', 'c'].entries()) tap(db, 'wilhelmina', 5, started(id, k + 1), ended(id));
+    expect(of(1).opposites.map((o) => o.movement)).toEqual(['cable-row-level-one-arm']);
+  });
+  it('the joint’s angle over the range is what a tempo’s section is held against', () => {
+    const degs = loadSet(world(), `wilhelmina-${DAY}-3`)!.jointDegs!;
+    expect(slowOf({ fromDeg: 40, toDeg: 75, seconds: 3 }, degs)).toMatchObject({ seconds: 3, from: expect.closeTo((40 - degs[0]!) / (degs.at(-1)! - degs[0]!), 1) });
   });
   it('there is none for a movement nobody planned', () => {
     expect(loadSet(world(), 'nothing')).toBeNull();
@@ -104,8 +118,8 @@ describe('the live set’s context', () => {
   });
   it('another station of the gym can be asked for; an unknown one falls back to the plan', () => {
     const db = world();
-    expect(loadItem(db, `sefina-${DAY}-0`, 'short-pair')!.station.id).toBe('short-pair');
-    expect(loadItem(db, `sefina-${DAY}-0`, 'nowhere')!.station.id).toBe('long-pair');
+    expect(loadItem(db, `sefina-${DAY}-0`, 'short-pair')!.station!.id).toBe('short-pair');
+    expect(loadItem(db, `sefina-${DAY}-0`, 'nowhere')!.station!.id).toBe('long-pair');
   });
 });
 

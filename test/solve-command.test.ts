@@ -58,8 +58,7 @@ describe('npm run -s solve', () => {
   });
   it('prints schemas and movements', () => {
     expect(JSON.parse(run(['--schema']).stdout).case.properties.movement.enum).toContain('cable-fly-level');
-    const listed = JSON.parse(run(['--movements']).stdout) as { movement: string; inCases: boolean; solved: string[] }[];
-    expect(listed.filter((m) => m.inCases).map((m) => m.movement)).toEqual(['cable-fly-high-to-low', 'cable-fly-level', 'cable-fly-low-to-high']);
+    const listed = JSON.parse(run(['--movements']).stdout) as { movement: string; solved: string[] }[];
     expect(new Set(listed.map((m) => m.movement)).size).toBe(84);
     expect(listed.find((m) => m.movement === 'pulldown-side-lying')!.solved).toEqual(['hole', 'standX', 'standZ', 'yawDeg', 'notch']);
   });
@@ -73,7 +72,7 @@ describe('what a case may not be', () => {
     ['given.hole', (c: typeof CASE) => void (c.given.hole = 2.5), 'whole number'],
     ['loadKg', (c: typeof CASE) => void (c.loadKg = -1), 'from 0 to 500'],
     ['station.column.twinSpacingM', (c: typeof CASE) => void (c.station.column.twinSpacingM = 0.6), 'wider than the shoulders'],
-    ['movement', (c: typeof CASE) => void (c.movement = 'swim'), 'one of cable-fly-high-to-low'],
+    ['movement', (c: typeof CASE) => void (c.movement = 'swim'), 'a movement of the book'],
     ['options.tiltDeg', (c: typeof CASE) => void Object.assign(c.options, { tiltDeg: 5 }), 'from 30 to 65'],
     ['client.weight', (c: typeof CASE) => void Object.assign(c.client, { weight: 5 }), 'unknown key'],
     ['attachment', (c: typeof CASE) => void delete (c as Partial<typeof CASE>).attachment, 'expected an object'],
@@ -87,7 +86,7 @@ describe('what a case may not be', () => {
 
 /** Metrics made again from nothing but samples and pulley, as a reader of the format would. */
 function recompute(e: AnswerEvaluation) {
-  const samples = e.samples as Extract<AnswerEvaluation['samples'], unknown[]>;
+  const samples = e.samples as readonly { s: number; shoulderM: Vec3; elbowM: Vec3; gripM: Vec3; lineUnit: Vec3; resistanceNm: number; offPlaneDeg: number; travelM: number }[];
   const pulley = e.pulleyM as Vec3;
   const r = samples.map((s) => s.resistanceNm);
   const peak = Math.max(...r);
@@ -106,8 +105,8 @@ describe('the answer can be checked from itself', () => {
     expect(again.peak).toBeCloseTo(e.metrics.peakResistanceNm, 0);
     expect(Math.abs(again.peakAt - e.metrics.peakAt)).toBeLessThanOrEqual(1 / 40);
     expect(again.evenness).toBeCloseTo(e.metrics.evenness, 2);
-    expect(Math.min(...again.travel)).toBeCloseTo(e.metrics.minClearanceM, 9);
-    expect(Math.max(...again.travel)).toBeCloseTo(e.metrics.maxTravelM, 9);
+    expect(Math.min(...again.travel)).toBeCloseTo(e.metrics.minClearanceM!, 9);
+    expect(Math.max(...again.travel)).toBeCloseTo(e.metrics.maxTravelM!, 9);
     // Grip, line and pulley agree; cable length less the handle is the travel; the resistance is tension times lever.
     const first = again.samples[0]!;
     const last = again.samples[40]!;
@@ -122,9 +121,9 @@ describe('the answer can be checked from itself', () => {
     }
   });
   it('best costs no more than what was given, and the least change puts that right', () => {
-    expect(a.best!.cost.total).toBeLessThan(a.asGiven!.cost.total);
+    expect(a.best!.cost!.total).toBeLessThan(a.asGiven!.cost!.total);
     expect(a.leastChange!.result.metrics.offPlaneRmsDeg).toBeLessThanOrEqual(3);
-    expect(Object.values(a.best!.cost.terms).reduce((x, y) => x + y, 0)).toBeCloseTo(a.best!.cost.total, 9);
+    expect(Object.values(a.best!.cost!.terms).reduce((x, y) => x + y, 0)).toBeCloseTo(a.best!.cost!.total, 9);
   });
   it('a partly given set-up fixes that part', () => {
     const part = answer(changed((c) => void (c.given = { hole: 15 } as never)));

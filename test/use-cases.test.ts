@@ -1,3 +1,6 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import type { FloorEvent } from '@/core/fault/floor-event';
 import { foldSetLog } from '@/core/fault/set-log';
@@ -89,8 +92,8 @@ describe('bad input is told at its field', () => {
   });
 
   it.each([
-    [{ tempo: '3-1' }, 'tempo: expected four parts like 3-1-2-1: lowering, pause, lifting, pause; X for fast'],
-    [{ loadKg: 11 }, 'loadKg: expected a step of this stack; the nearest is 10 kg'],
+    [{ tempo: '3-1' }, 'tempo: expected four parts like 3-1-2-1: lowering, pause, lifting, pause; X for fast; then, if wanted, “, lower first” or “, 30-65deg: 4s”'],
+    [{ loadKg: 11 }, 'loadKg: expected a load that is here; the nearest is 10 kg'],
     [{ startsAt: '25:00' }, 'startsAt: expected a time like 14:30'],
     [{ stationId: 'gone' }, 'stationId: expected one of the list'],
   ])('plan %j', (change, issue) => {
@@ -125,14 +128,14 @@ describe('kit that is out of order', () => {
   it('a column is passed over for another of its kind in the same gym, and the floor says so', () => {
     const db = broken('long-pair');
     const context = loadItem(db, ITEM, undefined, NOW)!;
-    expect([context.station.id, context.replaced]).toEqual(['short-pair', [{ kind: 'column', planned: 'Long pair by the window', by: 'Short pair at the stairs' }]]);
+    expect([context.station!.id, context.replaced]).toEqual(['short-pair', [{ kind: 'column', planned: 'Long pair by the window', by: 'Short pair at the stairs' }]]);
     expect(loadFloor(db, NOW)[1]!.items[0]!.plates.from).toBe('solved');
     // Asked for by name it is still shown, with its warning.
-    expect(loadItem(db, ITEM, 'long-pair', NOW)!.station.id).toBe('long-pair');
+    expect(loadItem(db, ITEM, 'long-pair', NOW)!.station!.id).toBe('long-pair');
   });
   it('a handle is passed over for another of its kind', () => {
     const context = loadItem(broken('d-handle'), ITEM, undefined, NOW)!;
-    expect([context.attachment.id, context.replaced[0]!.by]).toEqual(['short-strap', 'D-handle on a short strap']);
+    expect([context.attachment!.id, context.replaced[0]!.by]).toEqual(['short-strap', 'D-handle on a short strap']);
   });
 });
 
@@ -154,7 +157,7 @@ describe('limits, notes and screening', () => {
     const db = withClient({ limits: [limit({ subject: 'load', most: 8 })] });
     expect(solve(db)).toMatchObject({ feasible: false, blockedBy: [{ limit: 'load', need: 15, have: 8 }] });
     const plan = { clientId: 'anselm', movement: 'cable-fly-level', side: 'both', stationId: 'long-pair', attachmentId: 'd-handle', startsAt: '14:30', sets: 3, reps: 12, tempo: '3-1-2-1', loadKg: 10 };
-    expect(issuesOf(planToday(db, plan, NOW))).toEqual(['loadKg: expected at most 8 kg on this stack: a clinician’s limit of 8 kg in the hand']);
+    expect(issuesOf(planToday(db, plan, NOW))).toEqual(['loadKg: expected at most 8 kg here: a clinician’s limit of 8 kg in the hand']);
     // A 2 : 1 pulley halves what is in the hand.
     expect(planToday(db, { ...plan, stationId: 'short-pair', loadKg: 15 }, NOW).ok).toBe(true);
   });
@@ -205,12 +208,44 @@ describe('records', () => {
     const today = loadLedger(db, 'anselm')[0]!.sessions.at(-1)!;
     expect(today.sets[0]!.faults.map((f) => [f.rep, f.fault, f.side])).toEqual([[3, 'shrugs', 'left'], [4, 'chin-forward', 'both']]);
   });
-  it('are refused whole when one is wrong or names nobody', () => {
+  it('one that is wrong or names nobody is named, and holds up no other', () => {
     const db = world();
-    const bad = recordEvents(db, { events: [set[0], { ...set[1], rep: -2 }] }, NOW);
-    expect(bad).toMatchObject({ ok: false, reason: 'malformed', issues: [{ path: 'events.1.rep' }] });
-    expect(recordEvents(db, { events: [set[0], { ...set[1]!, itemId: 'nowhere' }] }, NOW)).toMatchObject({ ok: false, reason: 'unknown-reference' });
-    expect(foldSetLog(listFloorEvents(db, 'anselm', null)).sets.some((s) => s.itemId === ITEM)).toBe(false);
+    expect(recordEvents(db, { events: [{ ...set[1], rep: -2 }, set[0], { ...set[2]!, itemId: 'nowhere' }] }, NOW)).toMatchObject({
+      ok: true, reply: { kept: [set[0]!.id], refused: [{ id: set[1]!.id, path: 'rep' }, { id: set[2]!.id, path: 'itemId' }] },
+    });
+    expect(foldSetLog(listFloorEvents(db, 'anselm', null)).sets.filter((s) => s.itemId === ITEM)).toHaveLength(1);
+    expect(recordEvents(db, { events: 'all' }, NOW)).toMatchObject({ ok: false, reason: 'malformed' });
+  });
+  it('two devices on one client, one an hour slow: both sets whole, whatever comes first', () => {
+    const other = set.map((e) => ({ ...e, id: `x-${e.id}`, deviceId: 'slow', atMs: e.atMs - 3_600_000, ...('setId' in e && e.setId !== null ? { setId: `x-${e.setId}` } : {}), ...('eventId' in e ? { eventId: `x-${e.eventId}` } : {}), ...('correctionId' in e ? { correctionId: `x-${e.correctionId}` } : {}) })) as FloorEvent[];
+    const folded = (deliveries: readonly (readonly FloorEvent[])[]) => {
+      const db = world();
+      for (const events of deliveries) expect(recordEvents(db, { events }, NOW)).toMatchObject({ reply: { refused: [] } });
+      return foldSetLog(listFloorEvents(db, 'anselm', 'cable-fly-level')).sets.filter((s) => s.itemId === ITEM);
+    };
+    const [alone] = folded([set]);
+    const both = folded([set, other]);
+    expect(both).toHaveLength(2);
+    expect(both.find((s) => s.setId === alone!.setId)).toEqual(alone);
+    expect(both.map((s) => s.faults.length)).toEqual([alone!.faults.length, alone!.faults.length]);
+    expect(folded([other, set])).toEqual(both);
+    expect(folded([[...other].reverse(), [...set].reverse(), other])).toEqual(both);
+  });
+  it('a database that cannot be written says so, and nothing is lost of the delivery', () => {
+    const file = join(mkdtempSync(join(tmpdir(), 'jorvix-')), 'floor.db');
+    const db = openDb(file);
+    loadDemoWorld(db, NOW);
+    db.pragma('query_only = 1');
+    expect(recordEvents(db, { events: set }, NOW)).toMatchObject({ ok: false, reason: 'storage', issues: [{ message: expect.stringContaining('read-only') }] });
+    db.pragma('query_only = 0');
+    // As full as it gets: not a page more.
+    db.pragma(`max_page_count = ${db.pragma('page_count', { simple: true })}`);
+    const many = Array.from({ length: 200 }, (_, i) => ({ ...set[1]!, id: `full-${i}` }));
+    const full = Array.from({ length: 40 }, (_, k) => recordEvents(db, { events: many.map((e) => ({ ...e, id: `${e.id}-${k}` })) }, NOW)).find((r) => !r.ok);
+    expect(full).toMatchObject({ reason: 'storage', issues: [{ message: expect.stringContaining('full') }] });
+    db.pragma('max_page_count = 1000000');
+    expect(recordEvents(db, { events: set }, NOW)).toMatchObject({ ok: true, reply: { kept: set.map((e) => e.id) } });
+    db.close();
   });
   it('a saved set-up is what the floor and the next case start from', () => {
     const db = world();
@@ -218,7 +253,7 @@ describe('records', () => {
     const saved = event({ kind: 'setup-saved', placement, solved: { ...placement, hole: 12 }, off: true, stationId: 'long-pair', attachmentId: 'd-handle', side: 'both', options: { peak: 'even', tiltDeg: 0, frontFoot: 'left' } });
     expect(recordEvents(db, { events: [saved] }, NOW).ok).toBe(true);
     const item = loadFloor(db, NOW).flatMap((s) => s.items).find((i) => i.context.item.id === ITEM)!;
-    expect(item.plates).toEqual({ from: 'saved', placement, estimated: true });
+    expect(item.plates).toEqual({ from: 'saved', placement, settings: [], estimated: true });
     expect(loadItem(db, ITEM)!.setupCase.lastUsed).toEqual(placement);
   });
 });

@@ -5,6 +5,8 @@ import { join } from 'node:path';
 import { test as base } from '@playwright/test';
 
 const PORT = { demo: 4391, empty: 4392 } as const;
+/** Where the journeys' own stand-in for the sensors listens, once one of them starts it. */
+export const TRACKER_AT = 4393;
 
 /** The real application on its own fresh demo database; `restart` kills the server the hard way first. */
 export class App {
@@ -23,8 +25,8 @@ export class App {
   }
 
   async start(): Promise<void> {
-    this.child = spawn('node_modules/.bin/next', ['start', '-H', '127.0.0.1', '-p', String(this.port)], {
-      env: { ...process.env, JORVIX_DB: this.database, NEXT_TELEMETRY_DISABLED: '1' }, stdio: 'ignore', detached: true,
+    this.child = spawn(process.execPath, ['scripts/serve-app.mjs'], {
+      env: { ...process.env, PORT: String(this.port), JORVIX_DB: this.database, JORVIX_TRACKER: `http://127.0.0.1:${TRACKER_AT}` }, stdio: 'ignore', detached: true,
     });
     for (let i = 0; i < 150; i++) {
       await new Promise((r) => setTimeout(r, 200));

@@ -5,6 +5,7 @@ import { findGym, listGyms, saveGym } from '@/data/queries/gyms';
 import { saveClientForm, saveScreening } from '@/server/clients';
 import { saveGymForm, savePieceForm } from '@/server/kit';
 import { planToday } from '@/server/plan';
+import { keepVariant } from '@/server/variants';
 import type { SaveResult } from '@/server/result';
 
 const FIRST_GYM = { id: 'gym', name: 'My gym', screeningDays: 365 };
@@ -34,6 +35,12 @@ export async function savePieceAction(gymId: string | null, id: string | null, t
 
 export async function saveGymAction(id: string | null, typed: unknown): Promise<SaveResult> {
   return saveGymForm(sharedDb(), id, typed);
+}
+
+export async function keepVariantAction(typed: unknown): Promise<SaveResult> {
+  const result = keepVariant(sharedDb(), typed, Date.now());
+  if (result.ok) refresh();
+  return result;
 }
 
 export async function planTodayAction(typed: unknown): Promise<SaveResult> {

@@ -1,35 +1,35 @@
 import { clock } from '@/features/shell/day';
 import type { FloorItemView, FloorSessionView, FloorView } from '@/features/floor/floor-view';
-import { holeText } from '@/messages/holes';
+import { findEntry } from '@/core/book/book';
+import { loadLabel, loadNumber } from '@/messages/loads';
+import { tempoExtras, tempoNumbers } from '@/messages/schemes';
 import { replacedText } from '@/messages/replaced';
 import type { FloorItem, FloorSession } from '@/server/floor';
+import { platesInWords } from './plates-view';
 
 const cm = (m: number): number => Math.round(m * 100);
 
 function toItem(i: FloorItem): FloorItemView {
   const { context, plates, lastTime } = i;
   const p = plates.from === 'blocked' ? null : plates.placement;
-  const moved = p && lastTime && (p.hole !== lastTime.hole || Math.abs(p.standX - lastTime.standX) >= 0.05);
+  const load = loadLabel(findEntry(context.item.movement)!, context.item.side);
+  const moved = p && lastTime && (p.hole !== lastTime.hole || (p.leftBy ?? 0) !== (lastTime.leftBy ?? 0) || Math.abs(p.standX - lastTime.standX) >= 0.05);
   return {
     id: context.item.id,
     movement: context.item.movement,
-    station: context.station.name,
+    variant: context.variant?.name ?? null,
+    station: context.station?.name ?? null,
     plates: [
-      ...(p
-        ? [
-            { label: context.item.side === 'both' ? 'Hole, both sides' : `Hole, ${context.item.side}`, value: holeText(context.station.column, p.hole, context.item.side), big: true, estimated: plates.from === 'solved' && plates.estimated },
-            { label: p.standX < 0 ? 'Mark, behind the pulleys' : 'Mark, in front', value: String(Math.abs(cm(p.standX))), unit: 'cm', big: true },
-          ]
-        : []),
-      { label: context.item.side === 'both' ? 'Stack, each side' : 'Stack', value: String(context.item.loadG / 1000), unit: 'kg', big: true },
-      { label: 'Handle', value: context.attachment.name, big: false },
+      ...platesInWords(plates, context.station, context.item.side).map((w) => ({ ...w, big: true })),
+      ...(load ? [{ label: load, value: loadNumber(context.item.loadG, i.unit), unit: i.unit, big: true }] : []),
+      ...(context.attachment ? [{ label: 'Handle', value: context.attachment.name, big: false }] : []),
     ],
-    platesNote: p === null ? '' : plates.from === 'saved' ? 'as saved today' : plates.from === 'solved' && plates.estimated ? 'solved; shoulder height estimated' : 'solved from measured shoulder height',
+    platesNote: plates.from === 'blocked' ? '' : plates.from === 'saved' ? 'as saved today' : plates.from === 'solved' && p && plates.estimated ? 'solved; shoulder height estimated' : p === null ? 'set by rule and fit' : 'solved from measured shoulder height',
     blocked: plates.from === 'blocked' ? plates.says : null,
     replaced: context.replaced.length > 0 ? context.replaced.map(replacedText).join(' ') : null,
     watch: i.watch.map((w) => ({ fault: w.fault, text: `${w.setsSeen} of ${w.sets} sets` })),
     since: moved && lastTime ? `last time hole ${lastTime.hole}, ${cm(lastTime.standX)} cm` : null,
-    progress: `${Math.min(i.setsDone, 99)} of ${context.item.sets} sets, ${context.item.reps} at ${context.item.tempo}`,
+    progress: `${Math.min(i.setsDone, 99)} of ${context.item.sets} sets, ${[`${context.item.reps} at ${tempoNumbers(context.item.tempo)}`, ...tempoExtras(context.item.tempo)].join(', ')}`,
     state: i.stoppedForPain ? 'stopped' : i.unfinishedSet ? 'under-way' : i.setsDone >= context.item.sets ? 'done' : i.setsDone > 0 ? 'under-way' : 'to-do',
   };
 }

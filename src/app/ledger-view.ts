@@ -29,7 +29,7 @@ export function toLedgerView(ledger: readonly MovementLedger[]): LedgerMovementV
           setNo: x.setNo,
           load: String(Math.round(x.loadG / 10) / 100),
           reps: x.reps,
-          setup: x.setup ? `hole ${x.setup.placement.hole}, ${Math.round(x.setup.placement.standX * 100)} cm` : null,
+          setup: x.setup?.placement ? `hole ${x.setup.placement.hole}, ${Math.round(x.setup.placement.standX * 100)} cm` : null,
           setupOff: x.setup?.off ?? false,
         })),
         pains: s.pains.map((p) => ({ id: p.id, rep: p.rep, note: p.note })),

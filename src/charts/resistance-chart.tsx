@@ -2,10 +2,12 @@
 import { useEffect, useRef } from 'react';
 import { useComputedColorScheme } from '@mantine/core';
 import { echarts } from './echarts-core';
-import { buildResistanceOption, type Curve, type ChartInk } from './resistance-series';
+import { buildResistanceOption, type ChartInk, type Curve, type MomentSpan } from './resistance-series';
 
 interface Props {
-  readonly main: Curve;
+  /** Null: axes and the other curve only, with `span` as the moment axis. */
+  readonly main: Curve | null;
+  readonly span?: MomentSpan | null;
   readonly other: Curve | null;
   readonly peakAt: number;
   readonly peakNm: number;
@@ -39,9 +41,10 @@ function readInk(node: HTMLElement): ChartInk {
 }
 
 /** Resistance over the rep; redrawn as things are dragged. */
-export default function ResistanceChart({ main, other, peakAt, peakNm, rightAngleAt, height, label }: Props) {
+export default function ResistanceChart({ main, other, peakAt, peakNm, rightAngleAt, height, label, span = null }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const chart = useRef<ReturnType<typeof echarts.init> | null>(null);
+  const look = useRef<{ readonly scheme: string; readonly ink: ChartInk; readonly hatch: object; readonly fontFamily: string } | null>(null);
   const scheme = useComputedColorScheme('light');
   useEffect(() => {
     const node = box.current!;
@@ -56,10 +59,14 @@ export default function ResistanceChart({ main, other, peakAt, peakNm, rightAngl
     };
   }, []);
   useEffect(() => {
-    const node = box.current!;
-    const ink = readInk(node);
-    const option = buildResistanceOption({ main, other, peakAt, peakNm, rightAngleAt, ink, hatch: hatchTile(ink.quiet), fontFamily: getComputedStyle(node).fontFamily });
-    chart.current?.setOption(option, { notMerge: true });
-  }, [main, other, peakAt, peakNm, rightAngleAt, scheme]);
+    // Colours and hatching are read once for a theme, not for every place on the way of a finger.
+    if (look.current?.scheme !== scheme) {
+      const ink = readInk(box.current!);
+      look.current = { scheme, ink, hatch: hatchTile(ink.quiet), fontFamily: getComputedStyle(box.current!).fontFamily };
+    }
+    const { ink, hatch, fontFamily } = look.current;
+    const option = buildResistanceOption({ main, other, peakAt, peakNm, rightAngleAt, ink, hatch, fontFamily, span });
+    chart.current?.setOption(option, { replaceMerge: ['series'], lazyUpdate: true });
+  }, [main, other, peakAt, peakNm, rightAngleAt, scheme, span]);
   return <div ref={box} role="img" aria-label={label} style={{ height, width: '100%' }} />;
 }

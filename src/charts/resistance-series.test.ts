@@ -3,7 +3,7 @@ import { buildResistanceOption, type ResistanceInput } from './resistance-series
 
 const INK = { ink: '#000', quiet: '#555', hairline: '#ccc', pull: '#066', setThis: '#d40', paper: '#fff' };
 const curve = (f: (s: number) => number) => ({ name: 'now', resistanceNm: Float64Array.from({ length: 41 }, (_, i) => f(i / 40)) });
-const base: ResistanceInput = { main: curve((s) => 80 - 40 * s), other: null, peakAt: 0, peakNm: 80, rightAngleAt: null, ink: INK, hatch: 'hatch', fontFamily: 'x' };
+const base: ResistanceInput = { main: curve((s) => 80 - 40 * s), other: null, peakAt: 0, peakNm: 80, rightAngleAt: null, ink: INK, hatch: 'hatch', fontFamily: 'x', span: null };
 const build = (change: Partial<ResistanceInput>) =>
   buildResistanceOption({ ...base, ...change }) as unknown as {
     yAxis: { min: number; max: number; interval: number };
@@ -17,6 +17,11 @@ describe('resistance over the rep', () => {
     expect(main!.data[40]).toEqual([1, 40]);
     expect(main!.markPoint.data[0]!.coord).toEqual([0, 80]);
     expect(main!.markPoint.label.formatter).toBe('peak 80 Nm');
+  });
+  it('holds its axis for a curve that is drawn over it', () => {
+    const held = build({ main: null, span: { min: -25, max: 100, step: 25 }, other: curve((s) => 200 * s) });
+    expect(held.yAxis).toMatchObject({ min: -25, max: 100, interval: 25 });
+    expect(held.series).toHaveLength(1);
   });
   it('hatches the rest zone up to a quarter of the peak', () => {
     expect(build({}).series[0]!.markArea!.data[0]![1]).toEqual({ yAxis: 20 });

@@ -16,8 +16,18 @@ export interface Curve {
   readonly resistanceNm: ArrayLike<number>;
 }
 
+/** Ends and steps of the moment axis, newton metres. */
+export interface MomentSpan {
+  readonly min: number;
+  readonly max: number;
+  readonly step: number;
+}
+
 export interface ResistanceInput {
-  readonly main: Curve;
+  /** Null: only the axes and what lies beside it; it is drawn over them as it moves. */
+  readonly main: Curve | null;
+  /** Ends of the moment axis where they are held; null: around the curves. */
+  readonly span: MomentSpan | null;
   /** Shown dashed: the solved set-up while something is moved, or the last used one. */
   readonly other: Curve | null;
   readonly peakAt: number;
@@ -33,16 +43,22 @@ export const CURVE_GRID = { left: 58, right: 14, top: 22, bottom: 24 } as const;
 
 const points = (c: Curve): [number, number][] => Array.from({ length: c.resistanceNm.length }, (_, i) => [i / (c.resistanceNm.length - 1), c.resistanceNm[i]!]);
 
-/** Where along the range the dashed curve is named, and its height there. */
-const LABEL_AT = 0.7;
-const valueAt = (c: Curve, at: number): number => c.resistanceNm[Math.round(at * (c.resistanceNm.length - 1))]!;
+/** Where along the range a dashed curve is named, and its height there. */
+export const LABEL_AT = 0.7;
+export const valueAt = (c: Curve, at: number): number => c.resistanceNm[Math.round(at * (c.resistanceNm.length - 1))]!;
+
+/** Ends of the moment axis, newton metres. */
+export function momentSpan(main: Curve | null, other: Curve | null, peakNm: number): MomentSpan {
+  const top = Math.max(peakNm, ...(other ? Array.from(other.resistanceNm) : [0]));
+  const bottom = Math.min(0, ...(main ? Array.from(main.resistanceNm) : []));
+  const step = top > 120 ? 50 : 25;
+  return { min: bottom < 0 ? Math.floor(bottom / step) * step : 0, max: Math.ceil((top * 1.12) / step) * step, step };
+}
 
 /** ECharts option of the resistance over the rep, with the rest zone hatched and the peak named. */
 export function buildResistanceOption(r: ResistanceInput): ECOption {
-  const top = Math.max(r.peakNm, ...(r.other ? Array.from(r.other.resistanceNm) : [0]));
-  const bottom = Math.min(0, ...Array.from(r.main.resistanceNm));
+  const { min, max, step } = r.span ?? momentSpan(r.main, r.other, r.peakNm);
   const text = { fontFamily: r.fontFamily, fontSize: 13 };
-  const step = top > 120 ? 50 : 25;
   return {
     animation: false,
     grid: { ...CURVE_GRID },
@@ -51,27 +67,27 @@ export function buildResistanceOption(r: ResistanceInput): ECOption {
       axisLabel: { ...text, color: r.ink.ink, formatter: (v: number) => (v === 0 ? 'stretch' : v === 0.5 ? 'half way' : v === 1 ? 'finish' : ''), alignMinLabel: 'left', alignMaxLabel: 'right' },
     },
     yAxis: {
-      type: 'value', min: bottom < 0 ? Math.floor(bottom / step) * step : 0, max: Math.ceil((top * 1.12) / step) * step, interval: step,
+      type: 'value', min, max, interval: step,
       axisLabel: { ...text, color: r.ink.ink }, splitLine: { lineStyle: { color: r.ink.hairline } }, axisLine: { show: false },
     },
     series: [
       ...(r.other
         ? [{ type: 'line' as const, name: r.other.name, data: points(r.other), showSymbol: false, silent: true, lineStyle: { color: r.ink.quiet, width: 1.5, type: 'dashed' as const },
             markPoint: { silent: true, symbol: 'circle', symbolSize: 1, data: [{ name: r.other.name, coord: [LABEL_AT, valueAt(r.other, LABEL_AT)] }],
-              label: { show: true, formatter: r.other.name, color: r.ink.quiet, textBorderColor: r.ink.paper, textBorderWidth: 4, ...text, position: valueAt(r.other, LABEL_AT) > valueAt(r.main, LABEL_AT) ? ('top' as const) : ('bottom' as const) } } }]
+              label: { show: true, formatter: r.other.name, color: r.ink.quiet, textBorderColor: r.ink.paper, textBorderWidth: 4, ...text, position: r.main !== null && valueAt(r.other, LABEL_AT) > valueAt(r.main, LABEL_AT) ? ('top' as const) : ('bottom' as const) } } }]
         : []),
-      {
-        type: 'line', name: r.main.name, data: points(r.main), showSymbol: false, silent: true, lineStyle: { color: r.ink.pull, width: 3 },
-        markArea: { silent: true, itemStyle: { color: r.hatch as string }, data: [[{ yAxis: bottom < 0 ? 'min' : 0 }, { yAxis: REST_BELOW * r.peakNm }]] } as never,
+      ...(r.main === null ? [] : [{
+        type: 'line' as const, name: r.main.name, data: points(r.main), showSymbol: false, silent: true, lineStyle: { color: r.ink.pull, width: 3 },
+        markArea: { silent: true, itemStyle: { color: r.hatch as string }, data: [[{ yAxis: min < 0 ? 'min' : 0 }, { yAxis: REST_BELOW * r.peakNm }]] } as never,
         markPoint: {
           silent: true, symbol: 'circle', symbolSize: 9, itemStyle: { color: r.ink.setThis, borderColor: r.ink.ink, borderWidth: 1 },
-          label: { show: true, position: r.peakAt > 0.8 ? 'left' : 'right', distance: 8, offset: [0, -8], color: r.ink.ink, textBorderColor: r.ink.paper, textBorderWidth: 4, ...text, fontWeight: 600, formatter: `peak ${Math.round(r.peakNm)} Nm` },
+          label: { show: true, position: r.peakAt > 0.8 ? ('left' as const) : ('right' as const), distance: 8, offset: [0, -8], color: r.ink.ink, textBorderColor: r.ink.paper, textBorderWidth: 4, ...text, fontWeight: 600, formatter: `peak ${Math.round(r.peakNm)} Nm` },
           data: [{ name: 'peak', coord: [r.peakAt, r.peakNm] }],
         },
         ...(r.rightAngleAt === null
           ? {}
-          : { markLine: { silent: true, symbol: 'none', lineStyle: { color: r.ink.pull, type: 'dotted', width: 1.5 }, label: { show: false }, data: [{ xAxis: r.rightAngleAt }] } }),
-      },
+          : { markLine: { silent: true, symbol: 'none', lineStyle: { color: r.ink.pull, type: 'dotted' as const, width: 1.5 }, label: { show: false }, data: [{ xAxis: r.rightAngleAt }] } }),
+      }]),
     ],
   };
 }

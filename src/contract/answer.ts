@@ -1,21 +1,24 @@
 import { z } from 'zod';
 import { ANSWERERS } from '@/core/body/answerer';
 import { LEAK_AXES } from '@/core/mechanics/leak';
+import { FIT_KINDS } from '@/core/book/fit-entry';
+import { REGIONS } from '@/core/body/region-line';
 import { COST_TERMS, LIMITS } from '@/core/setup/cost';
 
 export const ANSWER_FORMAT = 'jorvix-answer/1';
 
 const point = z.tuple([z.number(), z.number(), z.number()]);
-const sample = z.strictObject({
+const common = {
   s: z.number(),
-  shoulderM: point,
-  elbowM: point,
-  gripM: point,
-  lineUnit: point,
+  lineUnit: point.describe('direction of the load on the limb; zero where nothing pulls'),
   resistanceNm: z.number(),
   offPlaneDeg: z.number(),
   travelM: z.number(),
-});
+};
+const armSample = z.strictObject({ ...common, shoulderM: point, elbowM: point, gripM: point, lineAtM: point.optional().describe('where the line is fixed, when both hands hold one attachment') });
+const legSample = z.strictObject({ ...common, hipM: point, kneeM: point, ankleM: point, contactM: point.describe('where the load meets the limb') });
+const trunkSample = z.strictObject({ ...common, hipM: point, neckM: point, contactM: point });
+const samples = z.union([z.array(armSample), z.array(legSample), z.array(trunkSample)]);
 const metrics = z.strictObject({
   offPlaneRmsDeg: z.number(),
   offPlaneFinishDeg: z.number(),
@@ -24,8 +27,8 @@ const metrics = z.strictObject({
   restShare: z.number(),
   loadedShare: z.number(),
   evenness: z.number(),
-  minClearanceM: z.number(),
-  maxTravelM: z.number(),
+  minClearanceM: z.number().nullable().describe('cable out at the least; null without a cable'),
+  maxTravelM: z.number().nullable(),
   leakShare: z.number(),
   peakResistanceNm: z.number(),
   peakLeverM: z.number(),
@@ -34,26 +37,29 @@ const bySide = <T extends z.ZodType>(schema: T) => z.union([schema, z.strictObje
 const limit = z.strictObject({ limit: z.enum(LIMITS), need: z.number(), have: z.number(), says: z.string() });
 
 export const evaluationSchema = z.strictObject({
-  hole: z.int(),
-  pulleyM: bySide(point),
-  stand: z.strictObject({ x: z.number(), z: z.number(), yawDeg: z.number() }),
-  bench: z.null(),
-  seatHole: z.null(),
+  hole: z.int().nullable(),
+  pulleyM: bySide(point).nullable(),
+  stand: z.strictObject({ x: z.number(), z: z.number(), yawDeg: z.number() }).describe('floor mark; the origin for a movement without a column'),
+  bench: z.strictObject({ notch: z.int().nullable(), backDeg: z.number(), blockM: z.number().nullable() }).nullable().describe('notch is null where the bench is not measured'),
+  seatHole: z.int().nullable(),
+  backHole: z.int().nullable(),
+  settings: z.array(z.strictObject({ kind: z.enum(FIT_KINDS), estimated: z.boolean(), figure: z.string(), says: z.string() })).describe('everything set by rule or fit, biggest first'),
+  region: z.strictObject({ region: z.enum(REGIONS), says: z.string(), changes: z.array(z.strictObject({ to: z.enum(REGIONS), says: z.string() })) }).describe('what this set-up loads, and what would change it'),
   metrics: metrics.describe('with both sides working: of the side that leaves its line more, named in metricsSide'),
   metricsSide: z.enum(['left', 'right']),
-  leak: z.array(z.strictObject({ joint: z.enum(['shoulder', 'elbow']), axis: z.enum(LEAK_AXES), share: z.number(), meanNm: z.number(), answeredBy: z.enum(ANSWERERS) })).describe('moments beside the target action, largest first; of metricsSide'),
-  cost: z.strictObject({ total: z.number(), terms: z.record(z.enum(COST_TERMS), z.number()) }),
+  leak: z.array(z.strictObject({ joint: z.enum(['shoulder', 'elbow', 'hip', 'knee', 'hips']), axis: z.enum(LEAK_AXES), share: z.number(), meanNm: z.number(), answeredBy: z.enum(ANSWERERS) })).describe('moments beside the target action, largest first; of metricsSide'),
+  cost: z.strictObject({ total: z.number(), terms: z.record(z.enum(COST_TERMS), z.number()) }).nullable().describe('null where nothing is searched'),
   limits: z.array(limit).describe('hard limits this set-up breaks'),
   tolerance: z.strictObject({
     standXM: z.tuple([z.number(), z.number()]),
     standZM: z.tuple([z.number(), z.number()]),
     holes: z.tuple([z.int(), z.int()]),
     yawDeg: z.tuple([z.number(), z.number()]),
-  }),
+  }).nullable(),
   why: z.array(z.string()),
   checkByEye: z.array(z.string()),
   cautions: z.array(z.string()),
-  samples: bySide(z.array(sample)),
+  samples: bySide(samples),
 });
 
 export const answerSchema = z.strictObject({
@@ -64,13 +70,13 @@ export const answerSchema = z.strictObject({
   asGiven: evaluationSchema.nullable(),
   leastChange: z
     .strictObject({
-      changes: z.array(z.strictObject({ setting: z.enum(['hole', 'standX', 'standZ', 'yawDeg']), from: z.number(), to: z.number() })),
+      changes: z.array(z.strictObject({ setting: z.enum(['hole', 'leftBy', 'standX', 'standZ', 'yawDeg']), from: z.number(), to: z.number() })),
       result: evaluationSchema,
     })
     .nullable(),
   blockedBy: z.array(limit).describe('when not feasible: what stands in the way'),
   nearest: z
-    .strictObject({ movement: z.string(), tiltDeg: z.number(), best: evaluationSchema, says: z.string() })
+    .strictObject({ movement: z.string(), tiltDeg: z.number().nullable(), best: evaluationSchema, says: z.string() })
     .nullable()
     .describe('when not feasible: the nearest thing that works on this column'),
 });

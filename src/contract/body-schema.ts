@@ -20,6 +20,8 @@ export const bodyFields = {
   activeRangeDeg: activeRangeSchema.default({}),
   limitsDeg: activeRangeSchema.default({}).describe('most a clinician allows, per side and motion; nothing goes past it'),
   mostLoadKg: numberBetween(0, 500, 'kg').optional().describe('most a clinician allows in the hand'),
+  armPathDeg: z.strictObject({ left: numberBetween(-10, 60, 'degrees').optional(), right: numberBetween(-10, 60, 'degrees').optional() }).default({}).describe('best rear-deltoid arm path below shoulder level, as measured on each side'),
+  chestLineDeg: numberBetween(0, 80, 'degrees').optional().describe('lower border of the chest below level, as measured'),
   notes: z.array(oneOf(CLIENT_NOTES)).default([]).describe('observations that change defaults'),
 };
 

@@ -1,7 +1,9 @@
 import type { Body } from '@/core/body/body-model';
 import type { ClientNote } from '@/core/body/client-note';
 import type { GymKit } from '@/core/book/choose';
-import type { EntryRange, Surfaces } from '@/core/book/pose-entry';
+import type { EntryOptions } from '@/core/book/entry-options';
+import type { EntryRange } from '@/core/book/pose-entry';
+import type { StationKit } from '@/core/book/station-kit';
 
 /** What choosing and showing a movement needs of a client and a gym: plain data. */
 export interface ChoosingData {
@@ -12,6 +14,7 @@ export interface ChoosingData {
   readonly body: Body;
   readonly range: EntryRange;
   readonly notes: readonly ClientNote[];
-  readonly surfaces: Surfaces;
-  readonly kit: GymKit;
+  readonly kit: StationKit;
+  readonly gym: GymKit;
+  readonly variants: readonly { readonly id: string; readonly movement: string; readonly name: string; readonly cue: string; readonly options: Partial<EntryOptions> }[];
 }

@@ -52,6 +52,7 @@ export const clientFormSchema = z
     unfelt: z.array(oneOf(REGIONS)),
     limits: z.array(limit).max(20, 'expected at most twenty limits'),
     armPath: objectOf(SIDES, () => trials),
+    chestLineDeg: unlessEmpty(numberBetween(0, 80, 'degrees')),
   })
   .superRefine((c, ctx) => {
     const measuredM = Object.fromEntries(MEASURE_NAMES.flatMap((n) => (c.measuredCm[n] === undefined ? [] : [[n, c.measuredCm[n]! / 100]]))) as Partial<Record<MeasureName, number>>;

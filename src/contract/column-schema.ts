@@ -8,7 +8,7 @@ const NUMBERED_FROM = ['bottom', 'top'] as const;
 const firstHoleM = numberBetween(0, 3, 'm');
 const pitchM = numberBetween(0.01, 0.5, 'm');
 const twinSpacingM = numberBetween(0.3, 8, 'm');
-const rulerSchema = z.strictObject({ firstHoleM, pitchM, holes: wholeBetween(1, 60), numberedFrom: oneOf(NUMBERED_FROM) });
+export const rulerSchema = z.strictObject({ firstHoleM, pitchM, holes: wholeBetween(1, 60), numberedFrom: oneOf(NUMBERED_FROM) });
 const armsSchema = z.strictObject({
   pivotHeightM: numberBetween(0, 3, 'm'),
   armM: numberBetween(0.2, 2, 'm').describe('pivot to pulley'),

@@ -2,9 +2,13 @@ import { z } from 'zod';
 import { CORRECTION_CODES, REMEDY_ORDER } from '@/core/fault/fault-book';
 import { OUTCOMES, type FloorEvent } from '@/core/fault/floor-event';
 import { FAULT_CODES } from '@/core/movement/fault-code';
-import { FRONT_FEET, MOVEMENT_IDS, PEAK_WISHES } from '@/core/movement/movement';
-import { placementSchema } from './case';
-import { numberBetween, oneOf, text, wholeBetween } from './field';
+import { PEAK_WISHES } from '@/core/movement/peak-wish';
+import { FRONT_FEET } from '@/core/movement/sweep-path';
+import { GRIPS } from '@/core/book/book-entry';
+import { SCHOOL_QUESTIONS } from '@/core/book/school';
+import { SCHEMES } from '@/core/tempo/scheme';
+import { movementSchema, placementSchema } from './case';
+import { numberBetween, objectOf, oneOf, text, wholeBetween, type FieldIssue } from './field';
 
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/, { error: 'expected an id of 1 to 64 letters, digits, - or _' });
 
@@ -16,29 +20,47 @@ const base = {
   atMs: numberBetween(1_577_836_800_000, 4_102_444_800_000, 'ms'),
   clientId: id,
   itemId: id,
-  movement: oneOf(MOVEMENT_IDS),
+  movement: movementSchema,
 };
 
 const loadG = wholeBetween(0, 500_000);
 const rep = wholeBetween(0, 200);
 const side = oneOf(['left', 'right', 'both']);
 
+/** Choices as kept. Those made before the book had more than flies know only the first three. */
+const options = z.strictObject({
+  peak: oneOf(PEAK_WISHES),
+  tiltDeg: numberBetween(-60, 80, 'degrees'),
+  frontFoot: oneOf(FRONT_FEET),
+  schools: objectOf(SCHOOL_QUESTIONS, () => z.string().optional()).default({}),
+  grip: oneOf(GRIPS).nullable().default(null),
+  armPathDeg: numberBetween(-10, 60, 'degrees').nullable().default(null),
+  tuckDeg: numberBetween(-45, 45, 'degrees').default(0),
+  backDeg: numberBetween(-20, 90, 'degrees').nullable().default(null),
+  seatHole: wholeBetween(1, 40).nullable().default(null),
+  startAt: numberBetween(0, 1).default(0),
+  stopAt: numberBetween(0, 1).default(1),
+});
+
 /** Everything that is tapped on the floor, as it crosses from the device to the server. */
 export const floorEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     ...base,
     kind: z.literal('setup-saved'),
-    placement: placementSchema,
+    placement: placementSchema.nullable(),
     solved: placementSchema.nullable(),
     off: z.boolean(),
-    stationId: id,
-    attachmentId: id,
+    stationId: id.nullable(),
+    attachmentId: id.nullable(),
     side,
-    options: z.strictObject({ peak: oneOf(PEAK_WISHES), tiltDeg: numberBetween(-60, 80, 'degrees'), frontFoot: oneOf(FRONT_FEET) }),
+    options,
   }),
-  z.strictObject({ ...base, kind: z.literal('set-started'), setId: id, setNo: wholeBetween(1, 60), loadG, targetReps: wholeBetween(1, 200), tempo: text(1, 20) }),
+  z.strictObject({ ...base, kind: z.literal('set-started'), setId: id, setNo: wholeBetween(1, 60), loadG, targetReps: wholeBetween(1, 200), tempo: text(1, 60), scheme: oneOf(SCHEMES).optional() }),
+  z.strictObject({ ...base, kind: z.literal('part'), setId: id, part: wholeBetween(1, 20), reps: rep, loadG, standX: numberBetween(-3, 6, 'm').nullable() }),
   z.strictObject({ ...base, kind: z.literal('rep'), setId: id, rep }),
   z.strictObject({ ...base, kind: z.literal('fault'), setId: id, rep, fault: oneOf(FAULT_CODES), side, severity: z.union([z.literal(1), z.literal(2), z.literal(3)]) }),
+  z.strictObject({ ...base, kind: z.literal('clean'), setId: id, rep }),
+  z.strictObject({ ...base, kind: z.literal('set-note'), setId: id, note: text(0, 1000) }),
   z.strictObject({ ...base, kind: z.literal('undo'), eventId: id }),
   z.strictObject({ ...base, kind: z.literal('set-ended'), setId: id, reps: rep }),
   z.strictObject({ ...base, kind: z.literal('set-confirmed'), setId: id, loadG, reps: rep }),
@@ -48,10 +70,16 @@ export const floorEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...base, kind: z.literal('outcome'), correctionId: id, setId: id, outcome: oneOf(OUTCOMES) }),
 ]) satisfies z.ZodType<FloorEvent>;
 
-/** One delivery from a device's outbox. */
-export const deliverySchema = z.strictObject({ events: z.array(floorEventSchema).min(1).max(200) });
+/** One delivery from a device's outbox. Each event is judged by itself, so that one that is wrong holds up no other. */
+export const deliverySchema = z.strictObject({ events: z.array(z.looseObject({ id })).min(1).max(200) });
+
+export interface RefusedEvent extends FieldIssue {
+  readonly id: string;
+}
 
 export interface DeliveryReply {
   /** Ids now safe in the database, new or known before. */
   readonly kept: readonly string[];
+  /** Ids that will never be kept as they are, and why. */
+  readonly refused: readonly RefusedEvent[];
 }

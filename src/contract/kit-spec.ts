@@ -5,11 +5,11 @@ import { calibrateRuler, type RulerMisfit } from '@/core/kit/calibrate-ruler';
 import { calibrateArms } from '@/core/kit/column';
 import { KIT_KINDS, type KitKind } from '@/core/kit/kit-kind';
 import { MACHINE_KINDS } from '@/core/kit/machine';
+import { LOAD_UNITS } from '@/core/units/mass';
 import { COLUMN_KINDS } from './column-schema';
 import { numberBetween, oneOf, text, wholeBetween } from './field';
 
 /** Each kind is kept as it is typed: centimetres, degrees, and loads in the unit of the plates. */
-export const LOAD_UNITS = ['kg', 'lb'] as const;
 export const NUMBERED_FROM = ['bottom', 'top'] as const;
 
 /** Numbers typed in one box with spaces or commas between; an empty box is none. */

@@ -1,10 +1,11 @@
+import type { StationKit } from '@/core/book/station-kit';
 import type { AttachmentShape } from '@/core/kit/attachment';
 import { calibrateNotches, type Bench } from '@/core/kit/bench';
 import { calibrateRuler, type HoleRuler } from '@/core/kit/calibrate-ruler';
 import { calibrateArms, type Column, type Room } from '@/core/kit/column';
 import type { Machine, PreacherBench } from '@/core/kit/machine';
 import { toStackSteps } from '@/core/load/stack-steps';
-import { kgToGrams, lbToGrams } from '@/core/units/mass';
+import { kgToGrams, lbToGrams, type LoadUnit } from '@/core/units/mass';
 import { toReadings, type KitSpec } from './kit-spec';
 
 /** Core's kit from checked specs: metres, degrees, grams. Misfits cannot come here; they throw. */
@@ -17,9 +18,9 @@ function toRuler(readings: readonly Typed[], holes: number, numberedFrom: 'botto
   return { firstHoleM: fit.firstHoleM, pitchM: fit.pitchM, holes, numberedFrom };
 }
 
-export const toGrams = (loads: readonly number[], unit: 'kg' | 'lb'): number[] => loads.map(unit === 'kg' ? kgToGrams : lbToGrams);
+export const toGrams = (loads: readonly number[], unit: LoadUnit): number[] => loads.map(unit === 'kg' ? kgToGrams : lbToGrams);
 
-export function toCoreColumn(s: KitSpec<'column'>): { readonly column: Column; readonly room: Room; readonly stackG: readonly number[] } {
+export function toCoreColumn(s: KitSpec<'column'>): { readonly column: Column; readonly room: Room; readonly stackG: readonly number[]; readonly stackUnit: LoadUnit } {
   const base = { holes: s.holes, numberedFrom: s.numberedFrom, pulleyRatio: s.pulleyRatio, clearanceM: s.clearanceCm / 100, travelM: s.travelCm / 100, twinSpacingM: s.columnKind === 'single' ? 0 : s.twinSpacingCm! / 100 };
   const room = { minDistanceM: s.minDistanceCm / 100, maxDistanceM: s.maxDistanceCm / 100 };
   const stackG = withAddOns(toGrams(s.stack, s.stackUnit), toGrams(s.addOns, s.stackUnit));
@@ -27,10 +28,10 @@ export function toCoreColumn(s: KitSpec<'column'>): { readonly column: Column; r
     const [pivotHeightM, armM] = [s.pivotHeightCm! / 100, s.armCm! / 100];
     const fit = calibrateArms(toReadings(s.readings), pivotHeightM, armM, s.numberedFrom);
     if (!fit) throw new Error('kit: stored readings do not fit the arms');
-    return { column: { ...base, kind: 'arms', pivotHeightM, armM, firstDeg: fit.firstDeg, pitchDeg: fit.pitchDeg, swingDeg: s.swingDeg }, room, stackG };
+    return { column: { ...base, kind: 'arms', pivotHeightM, armM, firstDeg: fit.firstDeg, pitchDeg: fit.pitchDeg, swingDeg: s.swingDeg }, room, stackG, stackUnit: s.stackUnit };
   }
   const leftRuler = s.columnKind === 'twin' && s.leftNumbering === 'own' ? toRuler(s.leftReadings, s.leftHoles!, s.leftNumberedFrom) : null;
-  return { column: { ...base, kind: s.columnKind, ...toRuler(s.readings, s.holes, s.numberedFrom), leftRuler }, room, stackG };
+  return { column: { ...base, kind: s.columnKind, ...toRuler(s.readings, s.holes, s.numberedFrom), leftRuler }, room, stackG, stackUnit: s.stackUnit };
 }
 
 /** Every load of a stack with none, one or several of its add-on plates, each used once; integer grams. */
@@ -66,3 +67,5 @@ export const toMachine = (s: KitSpec<'machine'>): Machine => ({
   path: s.pathKind === 'arc' ? { kind: 'arc', radiusM: s.radiusCm! / 100, momentArm: s.momentArms.map((r) => ({ x: r.deg, y: r.cm / 100 })) } : { kind: 'guide', guideDeg: s.guideDeg!, ratio: s.guideRatio! },
   independentArms: s.independentArms === 'yes',
 });
+
+export const toLandmine = (s: KitSpec<'landmine'>): StationKit['landmine'] => ({ pivotHeightM: s.pivotHeightCm / 100, barKg: s.barKg, barM: s.barCm / 100, platesAtM: s.platesAtCm / 100 });

@@ -1,15 +1,28 @@
+import { limbOf, type Placement, type SetupProblem } from '@/core/setup/setup-problem';
 import { describe, expect, it } from 'vitest';
 import { toFloor } from '@/core/geometry/rotation';
-import { MOVEMENT_IDS } from '@/core/movement/movement';
-import { bodyOf, COLUMN, problemOf, solved } from '../../test/support/fixtures';
+import { bodyOf, COLUMN, FLIES, problemOf, solved } from '../../test/support/fixtures';
 import { capsulePath } from './capsule';
-import { buildSetupScene, windowFor } from './setup-scene';
+import { buildSetupFigure, buildSetupLines, windowFor } from './setup-scene';
 import { buildStandingFigure } from './standing-figure';
 import { px } from './svg-number';
-import { elevationView, MARGIN, planView } from './view';
+import { closer, elevationView, heldIn, MARGIN, planView, wholeOf, zoomAbout, type View } from './view';
+import { buildSetupMarks } from './setup-marks';
 import { pulleyAt } from '@/core/kit/column';
 
 const numbers = (d: string): number[] => [...d.matchAll(/-?\d+(\.\d+)?/g)].map((m) => Number(m[0]));
+
+describe('a figure that is moved as a whole', () => {
+  it.each([elevationView, planView])('is the figure built where it stands, shifted', (viewOf) => {
+    const problem = problemOf('cable-fly-level', 1.75);
+    const view = viewOf(windowFor(problem, solved(problem).best.placement), 120);
+    const stand = { standX: 0.63, standZ: -0.21, yawDeg: 12 };
+    const [there, here] = [stand, { ...stand, standX: 0, standZ: 0 }].map((s) => buildSetupFigure(problem, s, null, view));
+    const [a, b] = [view.project([0, 0, 0]), view.project([0.63, 0, -0.21])];
+    const [from, to] = [here!, there!].map((f) => numbers(f.handPaths[0]!));
+    from!.forEach((v, i) => expect(Math.abs(v + (i % 2 === 0 ? b.u - a.u : b.v - a.v) - to![i]!)).toBeLessThan(0.11));
+  });
+});
 
 describe('one rounding', () => {
   it.each([
@@ -42,7 +55,7 @@ describe('tapered capsule', () => {
 
 describe('views are to one scale and go back', () => {
   const problem = problemOf('cable-fly-level');
-  const w = windowFor(problem);
+  const w = windowFor(problem, { hole: 12, standX: 0.3, standZ: 0, yawDeg: 0 });
   const views = [elevationView(w, 160), planView(w, 160)];
   it.each(views)('$kind', (view) => {
     const p = [0.42, 1.1, -0.3] as const;
@@ -61,16 +74,18 @@ describe('views are to one scale and go back', () => {
   });
 });
 
-describe.each(MOVEMENT_IDS.flatMap((id) => [1.45, 1.75, 2.05].map((h) => [id, h] as const)))('scene of %s at %d m', (id, statureM) => {
+const sceneOf = (problem: SetupProblem, placement: Placement, rests: null, view: View) => ({ ...buildSetupFigure(problem, placement, rests, view), ...buildSetupLines(problem, placement, view) });
+
+describe.each(FLIES.flatMap((id) => [1.45, 1.75, 2.05].map((h) => [id, h] as const)))('scene of %s at %d m', (id, statureM) => {
   const problem = problemOf(id, statureM);
   const { placement } = solved(problem).best;
-  const w = windowFor(problem);
+  const w = windowFor(problem, placement);
   const views = [elevationView(w, 150), planView(w, 150)] as const;
   it('draws hand and pulley where core has them', () => {
     for (const view of views) {
-      const scene = buildSetupScene(problem, placement, view);
+      const scene = sceneOf(problem, placement, null, view);
       for (const cable of scene.cables) {
-        const grip = toFloor(problem.posed.arms[cable.side].contact[40]!, { x: placement.standX, z: placement.standZ, yawRad: 0 });
+        const grip = toFloor(limbOf(problem, cable.side).path.contact[40]!, { x: placement.standX, z: placement.standZ, yawRad: 0 });
         expect(cable.to).toEqual(view.project(grip));
         expect(cable.from).toEqual(view.project(pulleyAt(COLUMN, placement.hole, cable.side)));
       }
@@ -78,7 +93,7 @@ describe.each(MOVEMENT_IDS.flatMap((id) => [1.45, 1.75, 2.05].map((h) => [id, h]
   });
   it('keeps the whole figure and the column inside the window', () => {
     for (const view of views) {
-      const scene = buildSetupScene(problem, placement, view);
+      const scene = sceneOf(problem, placement, null, view);
       const dots = [...scene.cables.flatMap((c) => [c.from, c.to, c.shoulder]), scene.mark];
       for (const { u, v } of dots) {
         expect(u).toBeGreaterThan(0);
@@ -89,7 +104,7 @@ describe.each(MOVEMENT_IDS.flatMap((id) => [1.45, 1.75, 2.05].map((h) => [id, h]
     }
   });
   it('shows the solved line: seen from the side the cable passes near the shoulder', () => {
-    const [cable] = buildSetupScene(problem, placement, views[0]).cables.slice(-1);
+    const [cable] = buildSetupLines(problem, placement, views[0]).cables.slice(-1);
     const { from, to, shoulder } = cable!;
     const len = Math.hypot(to.u - from.u, to.v - from.v);
     const off = Math.abs((to.u - from.u) * (shoulder.v - from.v) - (to.v - from.v) * (shoulder.u - from.u)) / len;
@@ -98,10 +113,62 @@ describe.each(MOVEMENT_IDS.flatMap((id) => [1.45, 1.75, 2.05].map((h) => [id, h]
   });
   it('gives no number that is none', () => {
     for (const view of views) {
-      const scene = buildSetupScene(problem, placement, view);
-      const paths = [...scene.body, ...scene.arms, ...scene.ghosts].flatMap((s) => s.paths);
+      const scene = sceneOf(problem, placement, null, view);
+      const paths = [...scene.body, ...scene.arms, ...scene.range].flatMap((s) => s.paths);
       expect([...paths, ...scene.handPaths].filter((d) => /NaN|Infinity|undefined/.test(d))).toEqual([]);
     }
+  });
+});
+
+describe.each(FLIES.flatMap((id) => [1.45, 2.05].map((h) => [id, h] as const)))('marks of %s at %d m', (id, statureM) => {
+  const problem = problemOf(id, statureM);
+  const e = solved(problem).best;
+  const w = windowFor(problem, e.placement);
+  it('the shortest cable is as long on the sheet, seen from above and the side together, as the clearance says', () => {
+    const [side, above] = [elevationView(w, 150), planView(w, 150)].map((v) => buildSetupMarks(problem, e, v, 0).clearance);
+    const across = Math.hypot(above!.to.u - above!.from.u, above!.to.v - above!.from.v);
+    expect(Math.hypot(across, side!.to.v - side!.from.v) / 150).toBeCloseTo(e.metrics.minClearanceM, 2);
+    expect(side!.cm).toBe(Math.round(e.metrics.minClearanceM * 100));
+  });
+  it('the rest zone is hatched as far as the curve rests, and the region’s line runs to the arm', () => {
+    const marks = buildSetupMarks(problem, e, planView(w, 150), 20);
+    const strokes = (marks.rest.match(/M/g) ?? []).length;
+    expect(Math.abs(strokes / 41 - e.metrics.restShare)).toBeLessThan(0.04);
+    expect(marks.region).not.toBeNull();
+  });
+});
+
+describe('marks of movements that are no flies', () => {
+  it.each([['cable-row-level-one-arm', 'right'], ['rope-pushdown', 'both'], ['straight-bar-cable-curl', 'both'], ['rear-delt-cable-row', 'left']] as const)('%s: hatched where it rests, a region’s line within the body', (id, side) => {
+    const problem = problemOf(id, 1.75, { side });
+    const e = solved(problem).best;
+    const view = elevationView(windowFor(problem, e.placement), 150);
+    const marks = buildSetupMarks(problem, e, view, 0);
+    expect(Math.abs((marks.rest.match(/M/g) ?? []).length / 41 - e.metrics.restShare)).toBeLessThan(0.05);
+    const { from, to } = marks.region!;
+    // No muscle of these is longer than a trunk: 0.29 of stature from hips to shoulders.
+    expect(Math.hypot(from.u - to.u, from.v - to.v) / 150).toBeLessThan(0.4 * 1.75);
+    expect(JSON.stringify(marks)).not.toMatch(/NaN|null,null/);
+  });
+});
+
+describe('looking closer', () => {
+  const problem = problemOf('cable-fly-level');
+  const w = windowFor(problem, { hole: 12, standX: 0.3, standZ: 0, yawDeg: 0 });
+  const p = [0.4, 1.2, -0.5] as const;
+  it.each([elevationView(w, 160), planView(w, 160)])('$kind: the point under the finger stays there, the ruler goes back and forth, the edges stay inside', (view) => {
+    const zoom = zoomAbout(w, wholeOf(w), 2, [...p]);
+    const near = closer(view, w, zoom);
+    expect(near.scale).toBe(320);
+    const [a, b] = [view.project([...p]), near.project([...p])];
+    expect([b.u, b.v]).toEqual([expect.closeTo(a.u, 6), expect.closeTo(a.v, 6)]);
+    expect(near.toX(b.u)).toBeCloseTo(p[0], 9);
+    expect(near.toOther(b.v)).toBeCloseTo(view.kind === 'plan' ? p[2] : p[1], 9);
+    expect(closer(view, w, zoomAbout(w, zoom, 1 / 8, [9, 9, 9]))).toBe(view);
+    const far = heldIn(w, { times: 3, at: [99, -99, 99] });
+    const corner = closer(view, w, far).project([w.maxX, 0, w.maxZ]);
+    const whole = view.project([w.maxX, 0, w.maxZ]);
+    expect([corner.u, corner.v]).toEqual([expect.closeTo(whole.u, 6), expect.closeTo(whole.v, 6)]);
   });
 });
 
@@ -111,9 +178,10 @@ describe('only working arms are drawn', () => {
     ['left', 1],
     ['right', 1],
   ] as const)('%s', (side, arms) => {
+    const AT = { hole: 12, standX: 0.3, standZ: 0, yawDeg: 0 };
     const problem = problemOf('cable-fly-level', 1.75, { side });
-    const scene = buildSetupScene(problem, { hole: 12, standX: 0.3, standZ: 0, yawDeg: 0 }, planView(windowFor(problem), 100));
-    expect([scene.arms.length, scene.cables.length, scene.ghosts.length]).toEqual([arms, arms, arms * 4]);
+    const scene = sceneOf(problem, AT, null, planView(windowFor(problem, AT), 100));
+    expect([scene.arms.length, scene.cables.length, scene.range.length]).toEqual([arms, arms, arms * 4]);
   });
 });
 

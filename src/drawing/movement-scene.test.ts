@@ -20,7 +20,7 @@ describe.each([1.5, 2])('every movement draws on a body of %d m', (statureM) => 
     const w = movementWindow(extentOf(poses, a.posed.path, both, a.placement, a.pulley), a.pulley ? 2.2 : null);
     for (const view of [elevationView(w, 120), planView(w, 120)]) {
       for (const i of [0, 40]) {
-        const scene = buildMovementScene({ body, pose: poses[i === 0 ? 0 : 2]!, path: a.posed.path, side: a.side, both, placement: a.placement, pulley: a.pulley, shared: e.load.kind === 'cable' && e.load.shared, rests: 'back', i }, view);
+        const scene = buildMovementScene({ body, pose: poses[i === 0 ? 0 : 2]!, path: a.posed.path, side: a.side, both, placement: a.placement, pulley: a.pulley, shared: e.load.kind === 'cable' && e.load.shared, rests: 'back', armOn: e.armOn !== null, anchor: null, i }, view);
         for (const s of [...scene.back, ...scene.front]) for (const d of s.paths) expect(numbers(d).every(Number.isFinite)).toBe(true);
         expect(scene.cables).toHaveLength(a.pulley ? (both && e.load.kind === 'cable' && !e.load.shared ? 2 : 1) : 0);
         for (const dot of [scene.contact, ...scene.cables.flatMap((c) => [c.from, c.to])]) {

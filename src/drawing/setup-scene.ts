@@ -1,16 +1,18 @@
 import { SIDES, type Side } from '@/core/body/active-range';
 import { toFloor } from '@/core/geometry/rotation';
-import type { Vec3 } from '@/core/geometry/vector';
-import { holeHeightM, pulleyAt } from '@/core/kit/column';
-import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
+import { add, dot, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { holeHeightM } from '@/core/kit/column';
+import type { ChainPath } from '@/core/movement/chain-path';
+import { limbOf, type Placement, type SetupProblem } from '@/core/setup/setup-problem';
 import { toRad } from '@/core/units/angle';
 import type { Dot } from './capsule';
 import { armSilhouette, bodySilhouettes, type Silhouette } from './figure';
+import { extentOf, restingArm, surfacesOf, type Rest } from './movement-scene';
 import type { View, Window3 } from './view';
 
 /** Samples shown as ghosts: the quarters of the range before the finish. */
 export const GHOST_SAMPLES = [0, 10, 20, 30] as const;
-const FINISH = 40;
+export const FINISH = 40;
 
 export interface CableLine {
   readonly side: Side;
@@ -20,47 +22,111 @@ export interface CableLine {
   readonly shoulder: Dot;
 }
 
-/** Everything to draw of a set-up in one view, in pixels. */
-export interface SetupScene {
+/** The body of a set-up in one view, in pixels: the same wherever it stands, but for its place on the sheet. */
+export interface SetupFigure {
   readonly body: readonly Silhouette[];
   readonly arms: readonly Silhouette[];
-  readonly ghosts: readonly Silhouette[];
-  readonly cables: readonly CableLine[];
-  readonly ghostCables: readonly { readonly from: Dot; readonly to: Dot; readonly key: string }[];
+  /** Arms that do not work, behind the body. */
+  readonly idle: readonly Silhouette[];
+  /** Working arms over the range. */
+  readonly range: readonly Silhouette[];
   /** Path of the hand over the range. */
   readonly handPaths: readonly string[];
-  readonly mark: Dot;
+  /** Both ends of what the body sits, lies or leans on. */
+  readonly surfaces: readonly { readonly from: Dot; readonly to: Dot; readonly key: string }[];
 }
+
+/** What runs between body and column, in pixels. */
+export interface SetupLines {
+  readonly cables: readonly CableLine[];
+  readonly ghostCables: readonly { readonly from: Dot; readonly to: Dot; readonly key: string }[];
+  readonly mark: Dot;
+  /** Shortest way from the target joint to the line of pull: the lever a trainer would measure. */
+  readonly lever: { readonly from: Dot; readonly to: Dot };
+  /** A limb laid beside the one that is shown. */
+  readonly beside: readonly Silhouette[];
+}
+
+/** Room around a body that its own drag needs, metres. */
+const AROUND_M = 0.25;
 
 /** Floor window that holds column, client and room for a station; the same while things are dragged. */
-export function windowFor(problem: SetupProblem): Window3 {
-  const { column, room, body } = problem.input;
-  const top = Math.max(holeHeightM(column, 1), holeHeightM(column, column.holes), body.statureM);
+export function windowFor(problem: SetupProblem, base: Placement): Window3 {
+  const { column, room } = problem.input;
+  const top = Math.max(holeHeightM(column, 1), holeHeightM(column, column.holes), problem.body.statureM);
   const side = Math.max(column.twinSpacingM / 2 + 0.14, 0.9);
-  return { minX: Math.min(-0.3, room.minDistanceM), maxX: Math.max(1.3, Math.min(room.maxDistanceM, 1.6)), maxY: top + 0.12, minZ: -side, maxZ: side };
+  const at = [0, 20, FINISH].map(problem.poseAt);
+  const limbs = problem.sides.map((s) => limbOf(problem, s));
+  const points = limbs.flatMap((l) => extentOf(at, l.path, false, base, null));
+  const reach = (axis: 0 | 1 | 2, sign: 1 | -1): number => Math.max(...points.map((p) => sign * p[axis])) + AROUND_M;
+  return {
+    minX: Math.min(-0.3, room.minDistanceM, -reach(0, -1)), maxX: Math.max(1.3, Math.min(room.maxDistanceM, 1.6), reach(0, 1)), maxY: Math.max(top, reach(1, 1) - AROUND_M) + 0.12,
+    minZ: -Math.max(side, reach(2, -1)), maxZ: Math.max(side, reach(2, 1)),
+  };
 }
 
-/** Build the scene of a placement. Both arms are posed; idle ones hang with the working side's ghost left out. */
-export function buildSetupScene(problem: SetupProblem, placement: Placement, view: View): SetupScene {
-  const { body, column } = problem.input;
-  const stand = { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) };
-  const carry = (v: Vec3): Vec3 => toFloor(v, stand);
-  const at = (v: Vec3): Dot => view.project(carry(v));
-  // In the elevation the far arm is hidden behind the near one when both work: draw far first.
-  const working = SIDES.filter((s) => problem.sides.includes(s));
-  const pulley = (side: Side): Dot => view.project(pulleyAt(column, placement.hole, side));
+/** A limb drawn beside the one that is shown, where it stands. */
+export interface Ghost {
+  readonly path: ChainPath;
+  readonly placement: Placement;
+}
+
+/** Foot of the perpendicular from a joint on the line through a contact and a pulley. */
+function leverFoot(joint: Vec3, contact: Vec3, pulley: Vec3): Vec3 {
+  const u = normalise(subtract(pulley, contact));
+  return add(contact, scale(u, dot(subtract(joint, contact), u)));
+}
+
+type Stand = Pick<Placement, 'standX' | 'standZ' | 'yawDeg'>;
+const carryTo = (p: Stand) => (v: Vec3): Vec3 => toFloor(v, { x: p.standX, z: p.standZ, yawRad: toRad(p.yawDeg) });
+// In the elevation the far arm is hidden behind the near one when both work: far ones come first.
+const workingSides = (problem: SetupProblem): Side[] => SIDES.filter((s) => problem.sides.includes(s));
+
+/** The body where it stands, at a sample of the range: working arms over the range, idle ones at rest. */
+export function buildSetupFigure(problem: SetupProblem, stand: Stand, rests: Rest, view: View, now = FINISH): SetupFigure {
+  const { body } = problem;
+  const carry = carryTo(stand);
+  const pose = problem.poseAt(now);
+  const working = workingSides(problem);
+  const path = (side: Side) => limbOf(problem, side).path;
   return {
-    body: bodySilhouettes(view, carry, body, problem.posed.body),
-    arms: working.map((side) => armSilhouette(view, carry, body, problem.posed.arms[side], FINISH, `arm-${side}`)),
-    ghosts: working.flatMap((side) => GHOST_SAMPLES.map((i) => armSilhouette(view, carry, body, problem.posed.arms[side], i, `ghost-${side}-${i}`))),
-    cables: working.map((side) => ({ side, from: pulley(side), to: at(problem.posed.arms[side].contact[FINISH]!), shoulder: at(problem.posed.arms[side].proximal[FINISH]!) })),
-    ghostCables: working.flatMap((side) => GHOST_SAMPLES.map((i) => ({ key: `${side}-${i}`, from: pulley(side), to: at(problem.posed.arms[side].contact[i]!) }))),
+    body: bodySilhouettes(view, carry, body, pose),
+    arms: working.map((side) => armSilhouette(view, carry, body, path(side), now, `arm-${side}`)),
+    idle: SIDES.filter((s) => !working.includes(s)).map((side) => armSilhouette(view, carry, body, restingArm(body, pose, side), 0, `idle-${side}`)),
+    range: working.flatMap((side) => GHOST_SAMPLES.map((i) => armSilhouette(view, carry, body, path(side), i, `ghost-${side}-${i}`))),
     handPaths: working.map((side) =>
-      problem.posed.arms[side].contact.map((g, i) => {
-        const d = at(g);
+      path(side).contact.map((g, i) => {
+        const d = view.project(carry(g));
         return `${i === 0 ? 'M' : 'L'}${Math.round(d.u * 10) / 10} ${Math.round(d.v * 10) / 10}`;
       }).join(''),
     ),
+    surfaces: surfacesOf(body, pose, rests).map(([from, to], k) => ({ key: String(k), from: view.project(carry(from)), to: view.project(carry(to)) })),
+  };
+}
+
+/** Cables, mark and lever of a placement at a sample of the range, and what is laid beside it. */
+export function buildSetupLines(problem: SetupProblem, placement: Placement, view: View, now = FINISH, ghost: Ghost | null = null): SetupLines {
+  const { body, shared } = problem;
+  const carry = carryTo(placement);
+  const at = (v: Vec3): Dot => view.project(carry(v));
+  const working = workingSides(problem);
+  const path = (side: Side) => limbOf(problem, side).path;
+  const pulley = (side: Side): Dot => view.project(problem.pulley(placement, side));
+  const lineAt = (side: Side, i: number): Dot => {
+    const g = path(side).contact[i]!;
+    return at(shared ? [g[0], g[1], 0] : g);
+  };
+  const lines = shared ? working.slice(-1) : working;
+  const last = working[working.length - 1]!;
+  const limb = limbOf(problem, last);
+  const joint = carry(limb.target.joint === 'middle' ? limb.path.middle[now]! : limb.path.proximal[now]!);
+  const grip = limb.path.contact[now]!;
+  const foot = leverFoot(joint, carry(shared ? [grip[0], grip[1], 0] : grip), problem.pulley(placement, last));
+  return {
+    cables: lines.map((side) => ({ side, from: pulley(side), to: lineAt(side, now), shoulder: at(path(side).proximal[now]!) })),
+    ghostCables: lines.flatMap((side) => GHOST_SAMPLES.map((i) => ({ key: `${side}-${i}`, from: pulley(side), to: lineAt(side, i) }))),
     mark: view.project([placement.standX, 0, placement.standZ]),
+    lever: { from: view.project(joint), to: view.project(foot) },
+    beside: ghost ? [armSilhouette(view, carryTo(ghost.placement), body, ghost.path, now, 'ghost')] : [],
   };
 }

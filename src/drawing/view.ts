@@ -51,3 +51,52 @@ export function planView(w: Window3, scale: number): View {
     toOther: (v) => w.minZ + (v - MARGIN.top) / scale,
   };
 }
+
+/** A closer look that both views share: the floor-frame point in the middle of them, and how many times closer. */
+export interface Zoom {
+  readonly times: number;
+  readonly at: Vec3;
+}
+
+/** Closest look. */
+export const MOST_TIMES = 4;
+
+const middle = (w: Window3): Vec3 => [(w.minX + w.maxX) / 2, w.maxY / 2, (w.minZ + w.maxZ) / 2];
+
+/** The whole window. */
+export const wholeOf = (w: Window3): Zoom => ({ times: 1, at: middle(w) });
+
+/** A look kept between whole and closest, and its edges inside the window. */
+export function heldIn(w: Window3, { times, at }: Zoom): Zoom {
+  const t = Math.min(MOST_TIMES, Math.max(1, times));
+  const from: Vec3 = [w.minX, 0, w.minZ];
+  const to: Vec3 = [w.maxX, w.maxY, w.maxZ];
+  const keep = (k: 0 | 1 | 2): number => {
+    const half = (to[k] - from[k]) / (2 * t);
+    return Math.min(to[k] - half, Math.max(from[k] + half, at[k]));
+  };
+  return { times: t, at: [keep(0), keep(1), keep(2)] };
+}
+
+/** `factor` times closer, with a floor-frame point staying where it is on the sheet. */
+export function zoomAbout(w: Window3, z: Zoom, factor: number, p: Vec3): Zoom {
+  const times = Math.min(MOST_TIMES, Math.max(1, z.times * factor));
+  const by = z.times / times;
+  return heldIn(w, { times, at: [p[0] - (p[0] - z.at[0]) * by, p[1] - (p[1] - z.at[1]) * by, p[2] - (p[2] - z.at[2]) * by] });
+}
+
+/** A view at a closer look; the same box, so that both stay beside each other. */
+export function closer(view: View, w: Window3, { times, at }: Zoom): View {
+  if (times === 1) return view;
+  const scale = view.scale * times;
+  const from = view.project(middle(w));
+  const own = view.kind === 'elevation' ? 1 : 2;
+  const down = view.kind === 'elevation' ? -1 : 1;
+  return {
+    ...view,
+    scale,
+    project: (p) => ({ u: from.u + (p[0] - at[0]) * scale, v: from.v + down * (p[own] - at[own]) * scale }),
+    toX: (u) => at[0] + (u - from.u) / scale,
+    toOther: (v) => at[own] + (down * (v - from.v)) / scale,
+  };
+}

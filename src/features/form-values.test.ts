@@ -14,14 +14,14 @@ const demoKit = () => demoPieces;
 
 const CLIENT = { id: 'c', name: 'Amaro Lindqvist', note: '', statureM: 1.83, massKg: 80, measuredM: { shoulderHeight: 1.5 }, range: { left: {}, right: { 'shoulder.horizontalAbduction': 8 } },
   notes: ['shoulder', 'does-not-feel'], unfelt: ['lat-lower'], limits: [{ subject: 'load', side: 'both', most: 12.5, setBy: 'physiotherapist', fromDay: 20_000, untilDay: 20_100 }],
-  armPath: { left: [], right: [{ belowDeg: 0, behindM: 0.02 }, { belowDeg: 15, behindM: 0.055 }] },
+  armPath: { left: [], right: [{ belowDeg: 0, behindM: 0.02 }, { belowDeg: 15, behindM: 0.055 }] }, chestLineDeg: 48,
 } as const;
 
 describe('client sheet', () => {
   it('what is shown is what would be saved', () => {
     const parsed = clientFormSchema.parse(toClientValues(CLIENT));
     expect(parsed).toMatchObject({ name: CLIENT.name, statureCm: 183, massKg: 80 });
-    expect(parsed.measuredCm.shoulderHeight).toBe(150);
+    expect([parsed.measuredCm.shoulderHeight, parsed.chestLineDeg]).toEqual([150, 48]);
     expect(parsed.measuredCm.eyeHeight).toBeUndefined();
     expect(parsed.rangeDeg.right['shoulder.horizontalAbduction']).toBe(8);
     expect(parsed).toMatchObject({ notes: CLIENT.notes, unfelt: CLIENT.unfelt, armPath: { left: [], right: [{ belowDeg: 0, behindCm: 2 }, { belowDeg: 15, behindCm: 5.5 }] } });

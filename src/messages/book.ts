@@ -109,6 +109,9 @@ export const BOOK_TEXT: Readonly<Record<string, BookText>> = {
   'lat-wake-up-drill': t('Lat wake-up drill', 'Shoulder girdle drawn down first, then the elbow brought round behind the ribs.', 'Shoulder down, then wrap your elbow behind you'),
 };
 
+/** A movement's plain name. */
+export const movementName = (id: string): string => BOOK_TEXT[id]?.name ?? id;
+
 const FACING_TEXT: Readonly<Record<Facing, string>> = { away: 'facing away from the column', towards: 'facing the column', 'working-side': 'working side to the column', 'free-side': 'free side to the column' };
 export const facingText = (f: Facing): string => FACING_TEXT[f];
 

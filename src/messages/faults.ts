@@ -1,7 +1,10 @@
-import type { CorrectionCode, FaultPhase, RemedyKind } from '@/core/fault/fault-book';
+import type { CorrectionCode, FaultCause, FaultPhase, RemedyKind } from '@/core/fault/fault-book';
+import type { FaultCost } from '@/core/fault/fault-cost';
+import type { Perturbation } from '@/core/fault/perturbation';
 import type { CauseSign } from '@/core/fault/judge-cause';
 import type { Outcome } from '@/core/fault/floor-event';
 import type { FaultCode } from '@/core/movement/fault-code';
+import { ANSWERER_NAME } from './movements';
 
 /** Short enough for one line of the pad; `seen` says it in full; `cue` is for the client, one breath. */
 export const FAULT_TEXT: Readonly<Record<FaultCode, { readonly pad: string; readonly seen: string; readonly cue: string }>> = {
@@ -97,6 +100,18 @@ export const CORRECTION_TEXT: Readonly<Record<CorrectionCode, string>> = {
 };
 
 export const CAUSE_NAME: Readonly<Record<RemedyKind, string>> = { 'set-up': 'set-up', load: 'load', cue: 'cue', range: 'range', refer: 'refer' };
+
+/** A fault's cost in one line: how much of it, what the target loses or gains, who picks up the rest. */
+export function faultCostText(p: Perturbation, size: number, c: FaultCost): string {
+  const percent = Math.round(Math.abs(c.meanChange) * 100);
+  const amount = p.unit === 'deg' ? `${Math.round(size)}° of it` : p.unit === 'm' ? `${Math.round(size * 100)} cm of it` : p.unit === 'share' ? `${Math.round(size * 100)} % less range` : `${Math.abs(size)} holes too ${size < 0 ? 'low' : 'high'}`;
+  const mean = percent === 0 ? 'leaves the target’s share as it is' : c.meanChange < 0 ? `costs ${percent} % of the resistance` : `adds ${percent} % to the resistance`;
+  const grew = c.grew ? `; ${Math.round(c.grew.by * 100)} % more goes to the ${ANSWERER_NAME[c.grew.part.answeredBy]}` : '';
+  return `${amount} ${mean}${grew}.`;
+}
+
+/** What to rule out first. */
+export const FAULT_CAUSE_NAME: Readonly<Record<FaultCause, string>> = { 'set-up': 'set-up', load: 'load', cue: 'cue', range: 'range', structure: 'the client’s build' };
 
 export const SIGN_TEXT: Readonly<Record<CauseSign, string>> = {
   'setup-differs': 'the set-up used differs from the solved one',

@@ -1,13 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { CORRECTION_CODES, CORRECTION_KIND, FAULT_BOOK } from '@/core/fault/fault-book';
 import { FAULT_CODES } from '@/core/movement/fault-code';
-import { MOVEMENT_IDS, PEAK_WISHES } from '@/core/movement/movement';
-import { MOVEMENT_BOOK } from '@/core/movement/movement-book';
+import { BOOK } from '@/core/book/book';
+import { CAUTION_CODES, cautionsOf } from '@/core/book/entry-cautions';
+import { PEAK_WISHES } from '@/core/movement/peak-wish';
 import { MEASURE_NAMES } from '@/core/body/segment-ratios';
 import { CAUTION, PAIN_ADVICE } from './cautions';
 import { CORRECTION_TEXT, FAULT_TEXT, repText } from './faults';
 import { MEASURE_LABEL } from './measures';
-import { MOVEMENT_CUE, MOVEMENT_NAME, PEAK_NAME, REGION_NAME } from './movements';
+import { BOOK_TEXT } from './book';
+import { PEAK_NAME, REGION_NAME } from './movements';
 import { heightByEye, limitText, lookAlongText, toVerdict, whereInRange } from './reasons';
 
 const alike = (texts: readonly string[]): string[] => texts.filter((t, i) => texts.indexOf(t) !== i);
@@ -20,15 +22,14 @@ describe('every code has its words, and no two the same', () => {
       expect(FAULT_TEXT[f].cue.split(' ').length).toBeLessThanOrEqual(9);
     }
     expect(alike(FAULT_CODES.map((f) => FAULT_TEXT[f].pad))).toEqual([]);
-    expect(alike([...FAULT_CODES.map((f) => FAULT_TEXT[f].cue), ...MOVEMENT_IDS.map((m) => MOVEMENT_CUE[m][0])])).toEqual([]);
+    expect(alike([...FAULT_CODES.map((f) => FAULT_TEXT[f].cue), ...BOOK.map((e) => BOOK_TEXT[e.id]!.cue)])).toEqual([]);
   });
   it('corrections: cues say that they are cues', () => {
     expect(alike(CORRECTION_CODES.map((c) => CORRECTION_TEXT[c]))).toEqual([]);
     for (const c of CORRECTION_CODES) expect(CORRECTION_TEXT[c].startsWith('Cue:')).toBe(CORRECTION_KIND[c] === 'cue');
   });
   it('movements, regions, wishes and measures', () => {
-    expect(alike(MOVEMENT_IDS.map((m) => MOVEMENT_NAME[m]))).toEqual([]);
-    for (const m of MOVEMENT_IDS) expect(REGION_NAME[MOVEMENT_BOOK[m].target]).toBeTruthy();
+    for (const e of BOOK) expect(REGION_NAME[e.target]).toBeTruthy();
     for (const p of PEAK_WISHES) expect(PEAK_NAME[p]).toBeTruthy();
     expect(alike(MEASURE_NAMES.map((n) => MEASURE_LABEL[n]))).toEqual([]);
   });
@@ -41,12 +42,15 @@ describe('every code has its words, and no two the same', () => {
 });
 
 describe('safety', () => {
-  it('each movement carries the stop signs and the pins, each beside a setting', () => {
-    for (const m of Object.values(MOVEMENT_BOOK)) {
-      expect(m.cautions).toContain('stop-signs');
-      expect(m.cautions).toContain('carriage-pin');
-      for (const c of m.cautions) expect(['hole', 'mark', 'handle', 'range', 'set']).toContain(CAUTION[c].at);
+  it('each movement carries the stop signs, and the pins of what it is done on; no caution is idle', () => {
+    for (const e of BOOK) {
+      const own = cautionsOf(e);
+      expect(own.at(-1)).toBe('stop-signs');
+      if (e.load.kind === 'cable') expect(own).toContain('carriage-pin');
+      if (e.armOn || e.posture.kind === 'lying') expect(own).toContain('bench-pins');
     }
+    for (const c of CAUTION_CODES) expect(BOOK.some((e) => cautionsOf(e).includes(c)), c).toBe(c !== 'straddle');
+    expect(alike(CAUTION_CODES.map((c) => CAUTION[c].text))).toEqual([]);
   });
   it('defers to procedure and licensed practice, and names no diagnosis', () => {
     const all = [...Object.values(CAUTION).map((c) => c.text), ...PAIN_ADVICE].join(' ');
@@ -88,8 +92,8 @@ describe('sentences', () => {
     [{ limit: 'rest', need: 0.25, have: 0.4 }, 'rest for 40 % of the range'],
   ] as const)('%j', (violation, words) => expect(limitText(violation)).toContain(words));
   it('verdicts read figure first', () => {
-    expect(toVerdict({ code: 'line', rmsDeg: 0.31, finishDeg: 0.1, pickedUpBy: null, twoLower: { deg: -4, by: 'front-deltoid' }, twoHigher: null })).toMatchObject({ figure: '0.3°', text: expect.stringContaining('front shoulder (4.0°)') });
-    expect(toVerdict({ code: 'line', rmsDeg: 9, finishDeg: 7, pickedUpBy: 'lats', twoLower: null, twoHigher: null }).text).toContain('pulls the arm up by 7.0°, and the lats');
+    expect(toVerdict({ code: 'line', rmsDeg: 0.31, finishDeg: 0.1, sense: 'up', wholeArm: true, pickedUpBy: null, twoLower: { deg: -4, by: 'front-deltoid' }, twoHigher: null })).toMatchObject({ figure: '0.3°', text: expect.stringContaining('front shoulder (4.0°)') });
+    expect(toVerdict({ code: 'line', rmsDeg: 9, finishDeg: 7, sense: 'up', wholeArm: true, pickedUpBy: 'lats', twoLower: null, twoHigher: null }).text).toContain('pulls the arm up by 7.0°; that falls to the lats');
     expect(toVerdict({ code: 'clearance', cableM: 0.01, needM: 0.05 }).text).toContain('sets down');
     expect(toVerdict({ code: 'rest-zone', share: 0.001, finishShare: 0.5, helps: false }).figure).toBe('none');
     expect(toVerdict({ code: 'peak', at: 0.12, momentNm: 97.4, rightAngleAt: 0.1, stepForwardAt: 0.05 })).toMatchObject({ figure: '12 %', text: expect.stringContaining('97 Nm') });

@@ -1,12 +1,7 @@
 import type { Answerer } from '@/core/body/answerer';
+import type { Grip } from '@/core/book/book-entry';
 import type { Region } from '@/core/body/region-line';
-import type { MovementId, PeakWish } from '@/core/movement/movement';
-
-export const MOVEMENT_NAME: Readonly<Record<MovementId, string>> = {
-  'cable-fly-high-to-low': 'Cable fly, high to low',
-  'cable-fly-level': 'Cable fly, level',
-  'cable-fly-low-to-high': 'Cable fly, low to high',
-};
+import type { PeakWish } from '@/core/movement/peak-wish';
 
 export const REGION_NAME: Readonly<Record<Region, string>> = {
   'chest-upper': 'upper chest',
@@ -63,9 +58,4 @@ export const PEAK_NAME: Readonly<Record<PeakWish, string>> = {
   contracted: 'at the finish',
 };
 
-/** Cues for the client, one breath each; the movement's own, used when nothing is on the watch list. */
-export const MOVEMENT_CUE: Readonly<Record<MovementId, readonly [string, string]>> = {
-  'cable-fly-high-to-low': ['Sweep down towards your front pocket', 'Slow hands on the way back'],
-  'cable-fly-level': ['Wrap your arms round a wide barrel', 'Slow hands on the way back'],
-  'cable-fly-low-to-high': ['Scoop up until your hands meet at your chin', 'Slow hands on the way back'],
-};
+export const GRIP_NAME: Readonly<Record<Grip, string>> = { pronated: 'palms down', neutral: 'thumbs up', supinated: 'palms up' };

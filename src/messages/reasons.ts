@@ -1,5 +1,6 @@
 import type { Side } from '@/core/body/active-range';
 import type { MeasureName } from '@/core/body/segment-ratios';
+import type { ChainPath, SweepSense } from '@/core/movement/chain-path';
 import type { RangeEnd } from '@/core/movement/limb-path';
 import type { Violation } from '@/core/setup/cost';
 import { STEP_M, type PickUp, type Reason } from '@/core/setup/reasons';
@@ -26,30 +27,33 @@ export function whereInRange(at: number): string {
   return 'at the finish';
 }
 
-const tips = (p: PickUp): string => `${p.deg > 0 ? 'pull it up, onto the lats' : 'pull it down, onto the front shoulder'} (${deg(p.deg)})`;
+const TIPS: Readonly<Record<SweepSense, readonly [above: string, below: string]>> = { up: ['up', 'down'], out: ['outward', 'inward'], ahead: ['forward', 'back'] };
+const tips = (p: PickUp, sense: SweepSense): string => `pull it ${TIPS[sense][p.deg > 0 ? 0 : 1]}, onto the ${ANSWERER_NAME[p.by]} (${deg(p.deg)})`;
+const JOINT: Readonly<Record<ChainPath['chain'], readonly [proximal: string, middle: string]>> = { arm: ['shoulder', 'elbow'], leg: ['hip', 'knee'], trunk: ['hips', 'hips'] };
 
 const RANGE_END_TEXT: Readonly<Record<RangeEnd, string>> = {
   movement: 'the movement’s own stretch; the client’s range is wider or not measured.',
   'active-range': 'the stretch stops at the client’s measured range.',
   limit: 'the stretch stops at the clinician’s limit.',
   note: 'the stretch stops level with the trunk, for the shoulder note.',
+  load: 'before it the load hardly counts.',
 };
 
 /** Text of a reason. */
 export function toVerdict(reason: Reason): Verdict {
   switch (reason.code) {
     case 'line': {
-      const neighbour = reason.twoLower ? `Two holes lower would ${tips(reason.twoLower)}.` : reason.twoHigher ? `Two holes higher would ${tips(reason.twoHigher)}.` : '';
+      const neighbour = reason.twoLower ? `Two holes lower would ${tips(reason.twoLower, reason.sense)}.` : reason.twoHigher ? `Two holes higher would ${tips(reason.twoHigher, reason.sense)}.` : '';
       const text = reason.pickedUpBy
-        ? `off the line: at the finish the cable pulls the arm ${reason.finishDeg > 0 ? 'up' : 'down'} by ${deg(reason.finishDeg)}, and the ${ANSWERER_NAME[reason.pickedUpBy]} picks it up.`
+        ? `off the line: at the finish the cable pulls the arm ${TIPS[reason.sense][reason.finishDeg > 0 ? 0 : 1]} by ${deg(reason.finishDeg)}; that falls to the ${ANSWERER_NAME[reason.pickedUpBy]}.`
         : reason.rmsDeg > 3
           ? 'off the line over the sweep, though the finish lines up.'
-          : `off the line. Cable, hand and shoulder line up at the finish. ${neighbour}`.trim();
+          : `off the line. ${reason.wholeArm ? 'Cable, hand and shoulder line up at the finish. ' : ''}${neighbour}`.trim();
       return { code: 'line', figure: deg(reason.rmsDeg), text };
     }
     case 'peak': {
-      const forward = reason.stepForwardAt === null ? '' : ` A ${cm(STEP_M)} step forward: ${percent(reason.stepForwardAt)}.`;
-      return { code: 'peak', figure: percent(reason.at), text: `of the way up: hardest ${whereInRange(reason.at)}, ${Math.round(reason.momentNm)} Nm.${forward}` };
+      const forward = reason.stepForwardAt === null ? '' : ` ${cm(STEP_M)} further from the column: ${percent(reason.stepForwardAt)}.`;
+      return { code: 'peak', figure: percent(reason.at), text: `of the way: hardest ${whereInRange(reason.at)}, ${Math.round(reason.momentNm)} Nm.${forward}` };
     }
     case 'rest-zone': {
       const end = `the finish keeps ${percent(Math.max(0, reason.finishShare))} of the peak.`;
@@ -61,12 +65,14 @@ export function toVerdict(reason: Reason): Verdict {
         ? { code: 'clearance', figure: cm(reason.cableM), text: `of cable out in the stretch: under ${cm(reason.needM)} the stack sets down. Step away from the pulleys.` }
         : { code: 'clearance', figure: cm(reason.cableM), text: 'of cable out in the stretch: the stack stays up.' };
     case 'leak': {
-      const parts = reason.parts.map((p) => `${percent(p.share)} ${p.joint === 'middle' ? 'at the elbow' : 'at the shoulder'}, for the ${ANSWERER_NAME[p.answeredBy]}`);
-      return { code: 'leak', figure: percent(reason.share), text: parts.length > 0 ? `of the moment is not the chest’s. Most of what others hold: ${parts.join('; ')}.` : 'of the moment is not the chest’s.' };
+      const parts = reason.parts.map((p) => `${percent(p.share)} at the ${JOINT[reason.chain][p.joint === 'middle' ? 1 : 0]}, for the ${ANSWERER_NAME[p.answeredBy]}`);
+      const text = `of the moment is beside what the ${REGION_NAME[reason.region]} does.`;
+      return { code: 'leak', figure: percent(reason.share), text: parts.length > 0 ? `${text} Most of what others hold: ${parts.join('; ')}.` : text };
     }
     case 'region':
       return { code: 'region', figure: deg(reason.deg), text: `between the sweep and the ${REGION_NAME[reason.region]}’s own line, which is approximate.` };
     case 'range':
+      if (reason.of !== 'sweep') return { code: 'range', figure: deg(reason.startDeg), text: `at the ${JOINT[reason.chain][reason.of === 'middle' ? 1 : 0]} where the lift begins: ${RANGE_END_TEXT[reason.from]}` };
       return {
         code: 'range',
         figure: deg(reason.startDeg),

@@ -1,9 +1,18 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { FloorEvent } from '@/core/fault/floor-event';
 
+export interface StoredEvent {
+  readonly event: FloorEvent;
+  readonly order: number;
+}
+
 interface Schema extends DBSchema {
   /** Events not yet confirmed by the server, in the order they were tapped. */
-  outbox: { key: string; value: { readonly event: FloorEvent; readonly order: number }; indexes: { order: number } };
+  outbox: { key: string; value: StoredEvent; indexes: { order: number } };
+  /** Events of the last days that the server has: a page kept by the browser may be older than they are. */
+  sent: { key: string; value: StoredEvent; indexes: { order: number } };
+  /** Events that the server will not take as they are, with its reason: kept and shown here, in nobody's way. */
+  refused: { key: string; value: StoredEvent & { readonly says: string } };
   /** `deviceId` and the running `seq`. */
   device: { key: string; value: string | number };
 }
@@ -14,11 +23,25 @@ let opened: Promise<LocalStore> | null = null;
 
 /** This device's own store in the browser. */
 export function openLocalStore(): Promise<LocalStore> {
-  opened ??= openDB<Schema>('jorvix', 1, {
-    upgrade(db) {
-      db.createObjectStore('outbox', { keyPath: 'event.id' }).createIndex('order', 'order');
-      db.createObjectStore('device');
+  opened ??= openDB<Schema>('jorvix', 2, {
+    upgrade(db, from) {
+      if (from < 1) {
+        db.createObjectStore('outbox', { keyPath: 'event.id' }).createIndex('order', 'order');
+        db.createObjectStore('device');
+      }
+      if (from < 2) {
+        db.createObjectStore('sent', { keyPath: 'event.id' }).createIndex('order', 'order');
+        db.createObjectStore('refused', { keyPath: 'event.id' });
+      }
     },
+    blocking(_was, _is, event) {
+      // Another tab brings a newer version: let it.
+      (event.target as IDBDatabase).close();
+      opened = null;
+    },
+  });
+  opened.catch(() => {
+    opened = null;
   });
   return opened;
 }

@@ -1,24 +1,28 @@
 import type { FloorEvent, FloorEventBody } from '@/core/fault/floor-event';
-import type { MovementId } from '@/core/movement/movement';
-import { openLocalStore } from './local-store';
+import type { DeliveryReply } from '@/contract/floor-event';
+import { openLocalStore, type LocalStore, type StoredEvent } from './local-store';
 
 /** What an event belongs to. */
 export interface EventPlace {
   readonly clientId: string;
   readonly itemId: string;
-  readonly movement: MovementId;
+  readonly movement: string;
 }
 
 export interface OutboxState {
-  /** Taps on this device that the server has not confirmed. */
-  readonly waiting: number;
+  /** Taps on this device that the server has not confirmed; null until they were counted. */
+  readonly waiting: number | null;
+  /** Taps that the server will not take as they are; they stay on this device. */
+  readonly refused: number;
   /** Why the last delivery did not go through; null while all is well. */
-  readonly trouble: 'offline' | 'refused' | null;
+  readonly trouble: 'offline' | 'malformed' | 'storage' | null;
 }
 
 const ENDPOINT = '/api/v1/floor-events';
 const BATCH = 100;
 const RETRY_FIRST_MS = 1000;
+/** How long a device keeps what the server has, milliseconds: longer than a day's pages are kept. */
+const KEEP_SENT_MS = 3 * 24 * 3600 * 1000;
 const RETRY_MOST_MS = 30_000;
 
 /**
@@ -27,8 +31,10 @@ const RETRY_MOST_MS = 30_000;
  */
 export class Outbox {
   private listeners = new Set<() => void>();
-  private state: OutboxState = { waiting: 0, trouble: null };
+  private state: OutboxState = { waiting: null, refused: 0, trouble: null };
   private sending = false;
+  /** Something was tapped while a delivery was under way. */
+  private again = false;
   private retryMs = RETRY_FIRST_MS;
   private timer: ReturnType<typeof setTimeout> | null = null;
 
@@ -54,42 +60,58 @@ export class Outbox {
     const event = { ...body, ...place, id: crypto.randomUUID(), deviceId, seq, atMs } as FloorEvent;
     await Promise.all([device.put(deviceId, 'deviceId'), device.put(seq, 'seq'), tx.objectStore('outbox').put({ event, order: seq })]);
     await tx.done;
-    this.set({ waiting: this.state.waiting + 1 });
+    this.set({ waiting: (this.state.waiting ?? 0) + 1 });
     void this.deliver();
     return event;
   }
 
-  /** Events of one place that are still on this device only. */
-  async pending(place: EventPlace): Promise<FloorEvent[]> {
+  /** Events of one place tapped on this device in the last days, whether the server has them or not. */
+  async held(place: EventPlace): Promise<FloorEvent[]> {
     const store = await openLocalStore();
-    const all = await store.getAllFromIndex('outbox', 'order');
+    const all: StoredEvent[] = [...(await store.getAllFromIndex('sent', 'order')), ...(await store.getAll('refused')), ...(await store.getAllFromIndex('outbox', 'order'))];
     return all.map((x) => x.event).filter((e) => e.clientId === place.clientId && e.movement === place.movement);
   }
 
   /** Send what waits, oldest first; on trouble try again later, less and less often. */
   async deliver(): Promise<void> {
-    if (this.sending) return;
+    if (this.sending) {
+      this.again = true;
+      return;
+    }
     this.sending = true;
     if (this.timer) clearTimeout(this.timer);
     try {
       const store = await openLocalStore();
       for (;;) {
         const waiting = await store.getAllFromIndex('outbox', 'order', undefined, BATCH);
-        this.set({ waiting: await store.count('outbox') });
-        if (waiting.length === 0) break;
+        this.set({ waiting: await store.count('outbox'), refused: await store.count('refused') });
+        if (waiting.length === 0) {
+          await this.forget(store, Date.now() - KEEP_SENT_MS);
+          if (!this.again) break;
+        }
+        this.again = false;
+        if (waiting.length === 0) continue;
         const reply = await fetch(ENDPOINT, {
           method: 'POST',
           headers: { 'content-type': 'application/json' },
           body: JSON.stringify({ events: waiting.map((w) => w.event) }),
         });
         if (!reply.ok) {
-          this.set({ trouble: reply.status >= 400 && reply.status < 500 ? 'refused' : 'offline' });
+          this.set({ trouble: reply.status === 503 ? 'storage' : reply.status >= 400 && reply.status < 500 ? 'malformed' : 'offline' });
           this.later();
           return;
         }
-        const { kept } = (await reply.json()) as { kept: string[] };
-        const tx = store.transaction('outbox', 'readwrite');
-        await Promise.all(kept.map((id) => tx.store.delete(id)));
+        const { kept, refused } = (await reply.json()) as DeliveryReply;
+        const confirmed = new Set(kept);
+        const says = new Map(refused.map((r) => [r.id, `${r.path}: ${r.message}`]));
+        const tx = store.transaction(['outbox', 'sent', 'refused'], 'readwrite');
+        await Promise.all(
+          waiting.flatMap((w) => {
+            const why = says.get(w.event.id);
+            if (!confirmed.has(w.event.id) && why === undefined) return [];
+            return [why === undefined ? tx.objectStore('sent').put(w) : tx.objectStore('refused').put({ ...w, says: why }), tx.objectStore('outbox').delete(w.event.id)];
+          }),
+        );
         await tx.done;
         this.retryMs = RETRY_FIRST_MS;
         this.set({ waiting: await store.count('outbox'), trouble: null });
@@ -100,6 +122,13 @@ export class Outbox {
     } finally {
       this.sending = false;
     }
+  }
+
+  /** Drop what the server has and was tapped before a time. */
+  private async forget(store: LocalStore, beforeMs: number): Promise<void> {
+    const tx = store.transaction('sent', 'readwrite');
+    for (let cursor = await tx.store.index('order').openCursor(); cursor && cursor.value.event.atMs < beforeMs; cursor = await cursor.continue()) await cursor.delete();
+    await tx.done;
   }
 
   private later(): void {

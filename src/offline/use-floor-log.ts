@@ -1,20 +1,21 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { FloorEvent, FloorEventBody } from '@/core/fault/floor-event';
-import { foldSetLog } from '@/core/fault/set-log';
+import { foldSetLog, orderEvents } from '@/core/fault/set-log';
 import { sharedOutbox, type EventPlace } from './outbox';
 
-/** The records of one client and movement: the server's, what this device still holds, and what is tapped now. */
+/** The records of one client and movement: the server's, what this device holds, and what is tapped now. `began` is how they stood when the page opened. */
 export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[]) {
   const { clientId, itemId, movement } = place;
+  const [held, setHeld] = useState<readonly FloorEvent[]>([]);
   const [own, setOwn] = useState<readonly FloorEvent[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);
   useEffect(() => {
     let gone = false;
     void sharedOutbox()
-      .pending({ clientId, itemId, movement })
+      .held({ clientId, itemId, movement })
       .then((events) => {
-        if (!gone && events.length > 0) setOwn((known) => [...known, ...events]);
+        if (!gone && events.length > 0) setHeld(events);
       })
       .catch(() => setTrouble('This browser gives no storage: taps go nowhere until it does. Leave private browsing or free some space.'));
     return () => {
@@ -35,9 +36,10 @@ export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[]
     },
     [clientId, itemId, movement],
   );
-  const events = useMemo(() => [...fromServer, ...own], [fromServer, own]);
+  const events = useMemo(() => orderEvents([...fromServer, ...held, ...own]), [fromServer, held, own]);
   const log = useMemo(() => foldSetLog(events), [events]);
-  return { log, events, append, trouble };
+  const began = useMemo(() => foldSetLog([...fromServer, ...held]), [fromServer, held]);
+  return { log, began, events, append, trouble };
 }
 
 export type FloorLog = ReturnType<typeof useFloorLog>;

@@ -30,6 +30,7 @@ export function saveClientForm(db: Db, id: string | null, typed: unknown): SaveR
     unfelt: form.unfelt,
     limits: form.limits.map((l) => ({ subject: l.subject, side: l.side, most: l.most, setBy: l.setBy, fromDay: l.from, untilDay: l.until ?? null })),
     armPath: { left: path('left'), right: path('right') },
+    chestLineDeg: form.chestLineDeg ?? null,
   });
   return { ok: true, id: clientId };
 }

@@ -1,4 +1,6 @@
 import 'server-only';
+import { findEntry } from '@/core/book/book';
+import type { LoadUnit } from '@/core/units/mass';
 import { foldSetLog } from '@/core/fault/set-log';
 import { watchList, type WatchEntry } from '@/core/fault/watch-list';
 import type { Placement } from '@/core/setup/setup-problem';
@@ -6,6 +8,7 @@ import type { Db } from '@/data/open-db';
 import { listSessions } from '@/data/queries/sessions';
 import { loadScreening, type ScreeningView } from './clients';
 import { findLastUsed, loadItem, type ItemContext } from './item-context';
+import { loadUnit } from './load-steps';
 import { findPlates, type Plates } from './plates';
 
 /** A planned movement as the floor shows it. */
@@ -15,6 +18,8 @@ export interface FloorItem {
   /** Where the last session stood on this station, when it was elsewhere. */
   readonly lastTime: Placement | null;
   readonly watch: readonly WatchEntry[];
+  /** What the load is stamped in. */
+  readonly unit: LoadUnit;
   readonly setsDone: number;
   readonly unfinishedSet: boolean;
   readonly stoppedForPain: boolean;
@@ -40,7 +45,7 @@ export function dayOf(nowMs: number): { readonly fromMs: number; readonly toMs: 
   return { fromMs: from.getTime(), toMs: to.getTime() };
 }
 
-function toFloorItem(context: ItemContext): FloorItem {
+function toFloorItem(db: Db, context: ItemContext): FloorItem {
   const { events, ...rest } = context;
   const log = foldSetLog(events);
   const here = log.sets.filter((s) => s.itemId === context.item.id);
@@ -48,8 +53,9 @@ function toFloorItem(context: ItemContext): FloorItem {
   return {
     context: rest,
     plates: findPlates(context),
-    lastTime: findLastUsed(before, context.station.id),
+    lastTime: findLastUsed(before, context.station?.id ?? null),
     watch: watchList(log.sets),
+    unit: loadUnit(db, context.session.gymId, findEntry(context.item.movement)!, context.station),
     setsDone: here.filter((s) => s.endedAtMs !== null).length,
     unfinishedSet: here.some((s) => s.endedAtMs === null),
     stoppedForPain: log.pains.some((p) => p.itemId === context.item.id),
@@ -61,7 +67,7 @@ export function loadFloor(db: Db, nowMs: number): FloorSession[] {
   const { fromMs, toMs } = dayOf(nowMs);
   return listSessions(db, fromMs, toMs).map((session) => {
     const contexts = session.items.map((i) => loadItem(db, i.id, undefined, nowMs)!);
-    const items = contexts.map(toFloorItem);
+    const items = contexts.map((c) => toFloorItem(db, c));
     const client = contexts[0]?.client;
     return {
       id: session.id,

@@ -1,17 +1,24 @@
 import 'server-only';
 import { SIDES } from '@/core/body/active-range';
 import { limitRange, limitsOn, mostLoadKg } from '@/core/body/clinician-limit';
+import { findEntry } from '@/core/book/book';
+import type { StationKit } from '@/core/book/station-kit';
 import type { SetLog } from '@/core/fault/set-log';
 import { foldSetLog } from '@/core/fault/set-log';
 import type { FloorEvent } from '@/core/fault/floor-event';
 import type { Placement } from '@/core/setup/setup-problem';
+import { retargetLoad } from '@/core/load/retarget-load';
 import { CASE_FORMAT, type CaseInput } from '@/contract/case';
 import { fromColumn } from '@/contract/column-schema';
+import { fromStationKit } from '@/contract/station-schema';
 import type { Db } from '@/data/open-db';
 import { findClient, type Client } from '@/data/queries/clients';
 import { listFloorEvents } from '@/data/queries/floor-events';
 import { findAttachment, findKit, findStation, listAttachments, listStations, type Attachment, type Station } from '@/data/queries/kit';
 import { findItem, findSession, type Session, type SessionItem } from '@/data/queries/sessions';
+import { findVariant, type Variant } from '@/data/queries/variants';
+import { stationKit } from './choosing';
+import { fitOf } from './client-fit';
 import { loadScreening, type ScreeningView } from './clients';
 import { readClock, toLocalDay } from './clock';
 
@@ -19,9 +26,14 @@ import { readClock, toLocalDay } from './clock';
 export interface ItemContext {
   readonly client: Client;
   readonly session: Session;
+  /** As planned; on another column than planned its load is what the hand feels alike there. */
   readonly item: SessionItem;
-  readonly station: Station;
-  readonly attachment: Attachment;
+  /** The stack as planned and where, when it was converted for another column. */
+  readonly converted: { readonly plannedG: number; readonly plannedOn: string } | null;
+  readonly variant: Variant | null;
+  /** Column and what hangs on it; null for a movement without a cable. */
+  readonly station: Station | null;
+  readonly attachment: Attachment | null;
   /** Planned kit that is out of order and what stands in for it here; empty when all is well. */
   readonly replaced: readonly { readonly kind: 'column' | 'attachment'; readonly planned: string; readonly by: string | null }[];
   /** Everything tapped for this client and movement, oldest first. */
@@ -33,35 +45,52 @@ export interface ItemContext {
 }
 
 /** The set-up last used for this movement on this station, whichever session. */
-export function findLastUsed(log: SetLog, stationId: string): Placement | null {
+export function findLastUsed(log: SetLog, stationId: string | null): Placement | null {
   return log.setups.findLast((s) => s.stationId === stationId)?.placement ?? null;
 }
 
+interface CaseParts {
+  readonly client: Client;
+  readonly station: Station | null;
+  readonly attachment: Attachment | null;
+  readonly item: SessionItem;
+  readonly variant: Variant | null;
+  readonly kit: StationKit;
+}
+
 /** The solver's case for a planned movement on a day: the same open format as the command line. */
-export function toCase(client: Client, station: Station, attachment: Attachment, item: SessionItem, log: SetLog, day: number): CaseInput {
-  const lastUsed = findLastUsed(log, station.id);
-  const chosen = log.setups.findLast((s) => s.stationId === station.id)?.options;
+function toCase({ client, station, attachment, item, variant, kit }: CaseParts, log: SetLog, day: number): CaseInput {
+  const { load } = findEntry(item.movement)!;
+  const lastUsed = findLastUsed(log, station?.id ?? null);
+  const chosen = log.setups.findLast((s) => s.stationId === (station?.id ?? null))?.options;
   const limits = limitsOn(client.limits, day);
   const most = mostLoadKg(limits, item.side === 'both' ? SIDES : [item.side]);
+  const fit = fitOf(client);
   return {
     format: CASE_FORMAT,
     client: {
-      statureM: client.statureM, massKg: client.massKg, measuredM: client.measuredM, activeRangeDeg: client.range, limitsDeg: limitRange(limits), notes: [...client.notes],
+      statureM: client.statureM, massKg: client.massKg, measuredM: client.measuredM, activeRangeDeg: client.range, limitsDeg: limitRange(limits), notes: [...client.notes], armPathDeg: { ...fit.armPathDeg },
+      ...(fit.chestLineDeg === null ? {} : { chestLineDeg: fit.chestLineDeg }),
       ...(most === null ? {} : { mostLoadKg: most }),
     },
-    station: { column: fromColumn(station.column), room: station.room },
-    attachment: { lengthM: attachment.lengthM },
+    station: { ...(station ? { column: fromColumn(station.column), room: station.room } : {}), ...fromStationKit(kit, load.kind === 'machine' ? load.machine : null) },
+    ...(attachment ? { attachment: { lengthM: attachment.lengthM } } : {}),
     movement: item.movement,
     side: item.side,
-    options: chosen ?? {},
+    options: chosen ?? variant?.options ?? {},
     loadKg: item.loadG / 1000,
     ...(lastUsed ? { lastUsed } : {}),
   };
 }
 
+type KitFor = Pick<ItemContext, 'station' | 'attachment' | 'replaced'>;
+const NO_KIT: KitFor = { station: null, attachment: null, replaced: [] };
+
 /** The kit to use: as planned, or in the same gym what works in place of a piece that is out of order. */
-function findKitFor(db: Db, item: SessionItem, stationId: string | undefined): Pick<ItemContext, 'station' | 'attachment' | 'replaced'> {
-  const planned = findStation(db, stationId ?? item.stationId) ?? findStation(db, item.stationId)!;
+function findKitFor(db: Db, item: SessionItem, stationId: string | undefined): KitFor {
+  const plannedId = stationId ?? item.stationId;
+  const planned = (plannedId === null ? null : findStation(db, plannedId)) ?? (item.stationId === null ? null : findStation(db, item.stationId));
+  if (!planned || item.attachmentId === null) return NO_KIT;
   const others = listStations(db, planned.gymId).filter((s) => !s.outOfOrder);
   const standIn = others.find((s) => s.column.kind === planned.column.kind) ?? others.find((s) => item.side !== 'both' || s.column.kind !== 'single');
   const station = planned.outOfOrder && stationId === undefined ? (standIn ?? planned) : planned;
@@ -75,17 +104,26 @@ function findKitFor(db: Db, item: SessionItem, stationId: string | undefined): P
   return { station, attachment, replaced };
 }
 
+/** The planned movement on the column in use: its stack converted through both pulley ratios where that is another one. */
+function onColumn(db: Db, item: SessionItem, station: Station | null): Pick<ItemContext, 'item' | 'converted'> {
+  const planned = item.stationId === null || station === null || station.id === item.stationId ? null : findStation(db, item.stationId);
+  const there = planned && station ? retargetLoad(item.loadG, planned.column.pulleyRatio, station.column.pulleyRatio, station.stackG) : null;
+  if (!planned || !there || there.loadG === item.loadG) return { item, converted: null };
+  return { item: { ...item, loadG: there.loadG }, converted: { plannedG: item.loadG, plannedOn: planned.name } };
+}
+
 /** Load a planned movement, optionally on another station of the gym. Null when there is none of that id. */
 export function loadItem(db: Db, itemId: string, stationId?: string, nowMs = readClock()): ItemContext | null {
-  const item = findItem(db, itemId);
-  if (!item) return null;
-  const session = findSession(db, item.sessionId)!;
+  const planned = findItem(db, itemId);
+  if (!planned) return null;
+  const session = findSession(db, planned.sessionId)!;
   const client = findClient(db, session.clientId)!;
-  const events = listFloorEvents(db, client.id, item.movement);
+  const events = listFloorEvents(db, client.id, planned.movement);
   const log = foldSetLog(events);
-  const usedHere = log.setups.findLast((s) => s.itemId === item.id)?.stationId;
-  const kit = findKitFor(db, item, stationId ?? usedHere);
-  const day = toLocalDay(nowMs);
-  const setupCase = toCase(client, kit.station, kit.attachment, item, log, day);
-  return { client, session, item, ...kit, events, setupCase, mostLoadKg: setupCase.client.mostLoadKg ?? null, screening: loadScreening(db, client.id, session.gymId, nowMs) };
+  const usedHere = log.setups.findLast((s) => s.itemId === planned.id)?.stationId ?? undefined;
+  const kitFor = findKitFor(db, planned, stationId ?? usedHere);
+  const { item, converted } = onColumn(db, planned, kitFor.station);
+  const variant = item.variantId === null ? null : findVariant(db, item.variantId);
+  const setupCase = toCase({ client, item, variant, kit: stationKit(db, session.gymId), ...kitFor }, log, toLocalDay(nowMs));
+  return { client, session, item, converted, variant, ...kitFor, events, setupCase, mostLoadKg: setupCase.client.mostLoadKg ?? null, screening: loadScreening(db, client.id, session.gymId, nowMs) };
 }

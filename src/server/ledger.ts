@@ -1,7 +1,7 @@
 import 'server-only';
+import { BOOK } from '@/core/book/book';
 import { foldSetLog, type PainMark, type SetRecord } from '@/core/fault/set-log';
 import { rankFaults, type WatchEntry } from '@/core/fault/watch-list';
-import { MOVEMENT_IDS, type MovementId } from '@/core/movement/movement';
 import type { Db } from '@/data/open-db';
 import { listFloorEvents } from '@/data/queries/floor-events';
 import { sessionStartsOf } from '@/data/queries/sessions';
@@ -15,16 +15,18 @@ export interface LedgerSession {
 }
 
 export interface MovementLedger {
-  readonly movement: MovementId;
+  readonly movement: string;
   readonly faults: readonly WatchEntry[];
   readonly sessions: readonly LedgerSession[];
 }
+
+const inBookOrder = (a: string, b: string): number => BOOK.findIndex((e) => e.id === a) - BOOK.findIndex((e) => e.id === b);
 
 /** What keeps coming back and what worked, per movement; movements never done are left out. */
 export function loadLedger(db: Db, clientId: string): MovementLedger[] {
   const events = listFloorEvents(db, clientId, null);
   const starts = sessionStartsOf(db, clientId);
-  return MOVEMENT_IDS.flatMap((movement) => {
+  return [...new Set(events.map((e) => e.movement))].sort(inBookOrder).flatMap((movement) => {
     const log = foldSetLog(events.filter((e) => e.movement === movement));
     if (log.sets.length === 0 && log.pains.length === 0) return [];
     const itemIds = [...new Set([...log.sets, ...log.pains].map((s) => s.itemId))];

@@ -1,12 +1,12 @@
 import 'server-only';
-import { rankMeasures, type MeasureWorth } from '@/core/setup/measuring-guide';
-import { buildProblem } from '@/core/setup/setup-problem';
+import { findProblem } from '@/core/book/build-problem';
+import { rankMeasures, type MeasureWorth } from '@/core/book/measuring-guide';
 import { solveSetup } from '@/core/setup/solve-setup';
 import { caseSchema } from '@/contract/case';
 import type { Db } from '@/data/open-db';
 import { findClient } from '@/data/queries/clients';
 import { listItemsOf } from '@/data/queries/sessions';
-import { toSetupInput } from '@/solver/to-setup-input';
+import { toQuestion } from '@/solver/to-question';
 import { loadItem } from './item-context';
 
 /** Set-ups that the guide looks at: a client's newest, one for each movement and station. */
@@ -24,10 +24,12 @@ export function loadMeasuringGuide(db: Db, clientId: string): { readonly setups:
   const setups = [...newest.values()].slice(0, MOST_SETUPS).flatMap((id) => {
     const parsed = caseSchema.safeParse(loadItem(db, id)?.setupCase);
     if (!parsed.success) return [];
-    const input = toSetupInput(parsed.data);
+    const input = toQuestion(parsed.data).setup;
+    if (!input) return [];
     if (input.lastUsed) return [{ input, at: input.lastUsed }];
-    const solution = solveSetup(buildProblem(input));
-    return solution.feasible ? [{ input, at: solution.best.placement }] : [];
+    const problem = findProblem(input);
+    const solution = problem && solveSetup(problem);
+    return solution?.feasible ? [{ input, at: solution.best.placement }] : [];
   });
   return { setups: setups.length, worth: rankMeasures(client, setups) };
 }

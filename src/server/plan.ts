@@ -2,6 +2,7 @@ import 'server-only';
 import { randomUUID } from 'node:crypto';
 import { SIDES } from '@/core/body/active-range';
 import { limitsOn, mostLoadKg } from '@/core/body/clinician-limit';
+import { findEntry } from '@/core/book/book';
 import { findNearestStep } from '@/core/load/stack-steps';
 import { gramsToKg, kgToGrams } from '@/core/units/mass';
 import { toFieldIssues } from '@/contract/field';
@@ -10,32 +11,51 @@ import type { Db } from '@/data/open-db';
 import { findClient } from '@/data/queries/clients';
 import { addItem, addSession, listSessions } from '@/data/queries/sessions';
 import { findAttachment, findStation } from '@/data/queries/kit';
+import { listGyms } from '@/data/queries/gyms';
+import { findVariant } from '@/data/queries/variants';
+import { inHandKg } from '@/core/book/entry-load';
 import { dayOf } from './floor';
+import { loadSteps } from './load-steps';
 import { toLocalDay } from './clock';
 import type { SaveResult } from './result';
 
 const SESSION_MINUTES = 60;
+
+/** Where a client trains: today's session's gym, else the first on record. */
+function gymOf(db: Db, clientId: string, nowMs: number): string | null {
+  const { fromMs, toMs } = dayOf(nowMs);
+  return listSessions(db, fromMs, toMs).find((s) => s.clientId === clientId)?.gymId ?? listGyms(db)[0]?.id ?? null;
+}
 
 /** Add a movement to a client's session today, starting one when there is none. The load must exist on the stack. */
 export function planToday(db: Db, typed: unknown, nowMs: number): SaveResult {
   const parsed = planFormSchema.safeParse(typed);
   if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
   const form = parsed.data;
-  const station = findStation(db, form.stationId);
+  const entry = findEntry(form.movement)!;
+  const onCable = entry.load.kind === 'cable';
   const missing = (path: string): SaveResult => ({ ok: false, issues: [{ path, message: 'expected one of the list' }] });
-  if (!findClient(db, form.clientId)) return missing('clientId');
-  if (!station) return missing('stationId');
-  if (!findAttachment(db, form.attachmentId)) return missing('attachmentId');
-  const client = findClient(db, form.clientId)!;
+  const client = findClient(db, form.clientId);
+  if (!client) return missing('clientId');
+  const station = onCable ? findStation(db, form.stationId!) : null;
+  if (onCable && !station) return missing('stationId');
+  if (onCable && !findAttachment(db, form.attachmentId!)) return missing('attachmentId');
+  const variant = form.variantId === undefined ? null : findVariant(db, form.variantId);
+  if (form.variantId !== undefined && variant?.movement !== form.movement) return { ok: false, issues: [{ path: 'variantId', message: 'expected a variant of this movement' }] };
+  const gymId = station?.gymId ?? gymOf(db, client.id, nowMs);
+  if (gymId === null) return { ok: false, issues: [{ path: 'movement', message: 'expected a gym on record: enter one under Kit first' }] };
   const most = mostLoadKg(limitsOn(client.limits, toLocalDay(nowMs)), form.side === 'both' ? SIDES : [form.side]);
-  if (most !== null && form.loadKg / station.column.pulleyRatio > most) {
-    return { ok: false, issues: [{ path: 'loadKg', message: `expected at most ${Math.floor(most * station.column.pulleyRatio * 100) / 100} kg on this stack: a clinician’s limit of ${most} kg in the hand` }] };
+  const ratio = station?.column.pulleyRatio ?? 1;
+  const loadKg = form.loadKg ?? 0;
+  const inHand = inHandKg(entry, loadKg, ratio);
+  if (most !== null && inHand > most) {
+    return { ok: false, issues: [{ path: 'loadKg', message: `expected at most ${Math.floor(((most * loadKg) / inHand) * 100) / 100} kg here: a clinician’s limit of ${most} kg in the hand` }] };
   }
-  if (station.column.kind === 'single' && form.side === 'both') return { ok: false, issues: [{ path: 'side', message: 'expected left or right: a single column serves one arm' }] };
-  const loadG = kgToGrams(form.loadKg);
-  const nearest = findNearestStep(station.stackG, loadG);
+  if (entry.load.kind === 'cable' && station?.column.kind === 'single' && form.side === 'both' && !entry.load.shared) return { ok: false, issues: [{ path: 'side', message: 'expected left or right: a single column serves one arm' }] };
+  const loadG = kgToGrams(loadKg);
+  const nearest = findNearestStep(loadSteps(db, gymId, entry, station), loadG);
   if (nearest !== null && nearest !== loadG) {
-    return { ok: false, issues: [{ path: 'loadKg', message: `expected a step of this stack; the nearest is ${Math.round(gramsToKg(nearest) * 100) / 100} kg` }] };
+    return { ok: false, issues: [{ path: 'loadKg', message: `expected a load that is here; the nearest is ${Math.round(gramsToKg(nearest) * 100) / 100} kg` }] };
   }
   const { fromMs, toMs } = dayOf(nowMs);
   const [hours, minutes] = form.startsAt.split(':').map(Number);
@@ -43,7 +63,7 @@ export function planToday(db: Db, typed: unknown, nowMs: number): SaveResult {
   startsAt.setHours(hours!, minutes!, 0, 0);
   const session = listSessions(db, fromMs, toMs).find((s) => s.clientId === form.clientId);
   const item = {
-    id: randomUUID(), movement: form.movement, side: form.side, stationId: form.stationId, attachmentId: form.attachmentId,
+    id: randomUUID(), movement: form.movement, variantId: variant?.id ?? null, side: form.side, stationId: station?.id ?? null, attachmentId: onCable ? form.attachmentId! : null,
     sets: form.sets, reps: form.reps, tempo: form.tempo.toUpperCase(), loadG,
   };
   if (session) {
@@ -52,7 +72,7 @@ export function planToday(db: Db, typed: unknown, nowMs: number): SaveResult {
   }
   const sessionId = randomUUID();
   addSession(db, {
-    id: sessionId, gymId: station.gymId, clientId: form.clientId, startsAtMs: startsAt.getTime(), minutes: SESSION_MINUTES,
+    id: sessionId, gymId, clientId: form.clientId, startsAtMs: startsAt.getTime(), minutes: SESSION_MINUTES,
     items: [{ ...item, sessionId, position: 0 }],
   });
   return { ok: true, id: item.id };

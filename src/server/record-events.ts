@@ -1,24 +1,39 @@
 import 'server-only';
-import { deliverySchema, type DeliveryReply } from '@/contract/floor-event';
+import type { FloorEvent } from '@/core/fault/floor-event';
+import { deliverySchema, floorEventSchema, type DeliveryReply, type RefusedEvent } from '@/contract/floor-event';
 import { toFieldIssues, type FieldIssue } from '@/contract/field';
 import type { Db } from '@/data/open-db';
 import { appendFloorEvents } from '@/data/queries/floor-events';
 
 export type RecordResult =
   | { readonly ok: true; readonly reply: DeliveryReply }
-  | { readonly ok: false; readonly reason: 'malformed' | 'unknown-reference'; readonly issues: readonly FieldIssue[] };
+  | { readonly ok: false; readonly reason: 'malformed' | 'storage'; readonly issues: readonly FieldIssue[] };
 
-/** Keep a delivery from a device's outbox. Re-sent records are kept once; nothing is kept of a delivery that is refused. */
+/** What the database says when its disk cannot be written, by SQLite's code. */
+const STORAGE: readonly (readonly [RegExp, string])[] = [
+  [/^SQLITE_FULL/, 'the server’s disk is full: free some space there'],
+  [/^SQLITE_READONLY/, 'the server’s database is read-only: give it leave to write'],
+  [/^SQLITE_(IOERR|CANTOPEN|BUSY|LOCKED)/, 'the server’s database cannot be written now'],
+];
+
+/** Keep a delivery from a device's outbox. Re-sent records are kept once; a record that is wrong is named and holds up no other. */
 export function recordEvents(db: Db, delivery: unknown, nowMs: number): RecordResult {
   const parsed = deliverySchema.safeParse(delivery);
   if (!parsed.success) return { ok: false, reason: 'malformed', issues: toFieldIssues(parsed.error) };
-  try {
-    appendFloorEvents(db, parsed.data.events, nowMs);
-  } catch (e) {
-    if ((e as { code?: string }).code === 'SQLITE_CONSTRAINT_FOREIGNKEY') {
-      return { ok: false, reason: 'unknown-reference', issues: [{ path: 'events', message: 'expected a client and a planned movement that this server has' }] };
-    }
-    throw e;
+  const refused: RefusedEvent[] = [];
+  const events: FloorEvent[] = [];
+  for (const raw of parsed.data.events) {
+    const own = floorEventSchema.safeParse(raw);
+    if (own.success) events.push(own.data);
+    else refused.push({ id: raw.id, ...toFieldIssues(own.error)[0]! });
   }
-  return { ok: true, reply: { kept: parsed.data.events.map((e) => e.id) } };
+  try {
+    const { kept, unknown } = appendFloorEvents(db, events, nowMs);
+    return { ok: true, reply: { kept, refused: [...refused, ...unknown.map((id) => ({ id, path: 'itemId', message: 'expected a client and a planned movement that this server has' }))] } };
+  } catch (e) {
+    const code = (e as { code?: unknown }).code;
+    const says = STORAGE.find(([pattern]) => pattern.test(String(code)))?.[1];
+    if (says === undefined) throw e;
+    return { ok: false, reason: 'storage', issues: [{ path: 'events', message: says }] };
+  }
 }

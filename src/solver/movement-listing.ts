@@ -1,50 +1,49 @@
-import { FRONT_FEET, PEAK_WISHES } from '@/core/movement/movement';
+import { PEAK_WISHES } from '@/core/movement/peak-wish';
+import { FRONT_FEET } from '@/core/movement/sweep-path';
 import { BOOK } from '@/core/book/book';
+import { ownArmPathDeg } from '@/core/book/arm-path';
 import { sidesOf, type BookEntry } from '@/core/book/book-entry';
 import { needsOf } from '@/core/book/choose';
+import { hasNotch, hasSeatHole } from '@/core/book/entry-options';
+import { schoolsOf } from '@/core/book/school';
 import { BOOK_TEXT } from '@/messages/book';
-import { MOVEMENT_BOOK } from '@/core/movement/movement-book';
-import { MOVEMENT_NAME, REGION_NAME } from '@/messages/movements';
-
-/** The movements that a case can name, with their options and defaults. */
-const flies = () =>
-  Object.values(MOVEMENT_BOOK).map((m) => ({
-    movement: m.id,
-    name: MOVEMENT_NAME[m.id],
-    target: REGION_NAME[m.target],
-    station: m.station,
-    solved: ['hole', 'standX', 'standZ', 'yawDeg'],
-    sides: ['left', 'right', 'both'],
-    tempo: m.tempo,
-    reps: m.reps,
-    options: {
-      peak: { default: m.wantedPeak, oneOf: PEAK_WISHES },
-      tiltDeg: { default: m.path.tiltDeg.default, from: m.path.tiltDeg.min, to: m.path.tiltDeg.max },
-      frontFoot: { default: 'left', oneOf: FRONT_FEET },
-    },
-  }));
+import { REGION_NAME } from '@/messages/movements';
 
 /** Settings that are solved or ruled for a movement of the book. */
 function settingsOf(e: BookEntry): string[] {
   return [...(e.load.kind === 'cable' ? ['hole', 'standX', 'standZ', 'yawDeg'] : []), ...e.ruled.map((r) => r.setting)];
 }
 
-/** Every movement of the book as the command line prints them: those that a case can name first, with their options. */
-export const listMovements = () => [
-  ...flies().map((m) => ({ ...m, inCases: true })),
-  ...BOOK.filter((e) => e.path !== null).map((e) => ({
+/** What `options` of a case may hold for a movement, each with its default. */
+function optionsOf(e: BookEntry) {
+  const armPath = ownArmPathDeg(e);
+  const schools = schoolsOf(e, [], 0);
+  return {
+    ...(e.load.kind === 'cable' ? { peak: { default: e.wantedPeak, oneOf: PEAK_WISHES } } : {}),
+    ...(e.path.kind === 'sweep' ? { tiltDeg: { default: e.path.tiltDeg.default, from: e.path.tiltDeg.min, to: e.path.tiltDeg.max }, frontFoot: { default: 'left', oneOf: FRONT_FEET } } : {}),
+    ...(e.grips.length > 1 ? { grip: { default: e.grips[0], oneOf: e.grips } } : {}),
+    ...(armPath === null ? {} : { armPathDeg: { default: armPath, from: -10, to: 60 } }),
+    ...(e.path.kind === 'arm' ? { tuckDeg: { default: 0, from: -45, to: 45 } } : {}),
+    ...(hasNotch(e) ? { backDeg: { default: null, from: -20, to: 90 } } : {}),
+    ...(hasSeatHole(e) ? { seatHole: { default: null, from: 1, to: 40 } } : {}),
+    ...(e.path.kind === 'sweep' ? {} : { startAt: { default: e.startAt, from: 0, to: 1 }, stopAt: { default: e.stopAt, from: 0, to: 1 } }),
+    ...(schools.length > 0 ? { schools: Object.fromEntries(schools.map((s) => [s.question, { default: s.preset, oneOf: s.options }])) } : {}),
+  };
+}
+
+/** Every movement of the book as the command line prints it; a case can name each. */
+export const listMovements = () =>
+  BOOK.map((e) => ({
     movement: e.id,
     name: BOOK_TEXT[e.id]!.name,
     target: REGION_NAME[e.target],
     secondary: e.secondary.map((r) => REGION_NAME[r]),
     station: e.load.kind,
     solved: settingsOf(e),
-    sides: sidesOf(e),
+    sides: e.path.kind === 'sweep' ? ['left', 'right', 'both'] : sidesOf(e),
     tempo: { notation: e.tempo, startsWith: e.startsWith },
     reps: e.reps,
     needs: needsOf(e),
     standIns: e.standIns,
-    options: {},
-    inCases: false,
-  })),
-];
+    options: optionsOf(e),
+  }));

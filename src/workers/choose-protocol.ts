@@ -5,11 +5,9 @@ import type { Region } from '@/core/body/region-line';
 export interface ChooseQuestion {
   readonly no: number;
   readonly region: Region;
-  readonly input: ChooseInputData;
+  readonly input: ChooseInput;
 }
 
-/** What crosses to the worker: everything but functions. */
-export type ChooseInputData = Omit<ChooseInput, 'loadKit'>;
 
 /** A choice without its entry: the page has the book itself. */
 export type ChoiceData = Omit<Choice, 'entry'> & { readonly id: string };

@@ -1,7 +1,8 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
+import type { ChooseInput } from '@/core/book/choose';
 import type { Region } from '@/core/body/region-line';
-import type { ChoiceData, ChooseInputData, ChooseQuestion, ChooseReply } from './choose-protocol';
+import type { ChoiceData, ChooseQuestion, ChooseReply } from './choose-protocol';
 
 export interface Choosing {
   readonly choices: readonly ChoiceData[] | null;
@@ -10,7 +11,7 @@ export interface Choosing {
 }
 
 /** Ask the worker for a region's movements; the newest question wins, the last answer stays until then. */
-export function useChoose(region: Region, input: ChooseInputData): Choosing {
+export function useChoose(region: Region, input: ChooseInput): Choosing {
   const worker = useRef<Worker | null>(null);
   const no = useRef(0);
   const [state, setState] = useState<Choosing>({ choices: null, progress: 0 });

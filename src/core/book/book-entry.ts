@@ -5,7 +5,8 @@ import type { KitKind } from '@/core/kit/kit-kind';
 import type { MachineKind } from '@/core/kit/machine';
 import type { BodyKey, KeyframePath } from '@/core/movement/keyframes';
 import type { JointAction } from '@/core/movement/joint-action';
-import type { PeakWish } from '@/core/movement/movement';
+import type { PeakWish } from '@/core/movement/peak-wish';
+import type { SweepPath } from '@/core/movement/sweep-path';
 
 export const GROUPS = ['chest', 'rows', 'pulldowns', 'deltoids', 'biceps', 'triceps', 'legs', 'before'] as const;
 export type Group = (typeof GROUPS)[number];
@@ -55,9 +56,17 @@ export interface RuledSetting {
   readonly setting: Extract<Setting, 'notch' | 'seatHole' | 'backHole' | 'trunkDeg' | 'block'>;
   /** Degrees for a notch, a trunk or a block; null for a fit to the body. */
   readonly wantDeg: number | null;
+  /** A hole that stands instead of the fitted one. */
+  readonly atHole?: number;
+  /** What the rule asks for, where another angle was chosen. */
+  readonly ruleDeg?: number;
 }
 
 export const PLACES = ['first', 'early', 'third', 'late', 'any'] as const;
+
+/** How the hand holds it. */
+export const GRIPS = ['pronated', 'neutral', 'supinated'] as const;
+export type Grip = (typeof GRIPS)[number];
 
 /** A movement of the book, as data. Adding one touches one file. */
 export interface BookEntry {
@@ -68,15 +77,22 @@ export interface BookEntry {
   readonly action: JointAction;
   readonly hands: 'one' | 'two';
   readonly posture: PostureRule;
-  /** Null: a sweep of its own, posed by `movement/limb-path`. */
-  readonly path: KeyframePath | null;
+  readonly path: KeyframePath | SweepPath;
   readonly motion: readonly BodyKey[];
   /** Share of the path at which the rep stops; 1 is its own finish. */
   readonly stopAt: number;
+  /** Share at which it begins, where a trainer sets a later start stop. */
+  readonly startAt: number;
+  /** Begins and ends where the resistance reaches these shares of its peak; null: where the path does. */
+  readonly loadedFrom: { readonly start: number | null; readonly finish: number | null } | null;
   readonly load: LoadRule;
+  /** Grips it can be done with, its own first; none where the hand holds nothing. */
+  readonly grips: readonly Grip[];
   readonly ruled: readonly RuledSetting[];
   /** What carries the upper arm; it has a seat of its own. */
-  readonly armOn: 'preacher' | null;
+  readonly armOn: 'preacher' | 'bench' | null;
+  /** Seated under a pulley: thighs locked under a pad, or free; null elsewhere. */
+  readonly legs: 'locked' | 'free' | null;
   readonly wantedPeak: PeakWish;
   readonly tempo: string;
   readonly startsWith: 'lifting' | 'lowering';

@@ -11,9 +11,9 @@ import { usualInput } from './solve-entry';
 
 const ALL: ChooseInput = {
   ...usualInput(bodyOf(1.75), 'both', 20, WHOLE_RANGE), notes: [],
-  kit: { columns: [{ id: 'c', name: 'C', column: COLUMN, room: ROOM }], attachments: ATTACHMENT_KINDS.map((kind) => ({ kind, ...USUAL_ATTACHMENT[kind] })), machines: MACHINE_KINDS, kinds: KIT_KINDS },
+  gym: { columns: [{ id: 'c', name: 'C', column: COLUMN, room: ROOM }], attachments: ATTACHMENT_KINDS.map((kind) => ({ kind, ...USUAL_ATTACHMENT[kind] })), machines: MACHINE_KINDS, kinds: KIT_KINDS },
 };
-const without = (...kinds: string[]): ChooseInput => ({ ...ALL, kit: { ...ALL.kit, kinds: KIT_KINDS.filter((k) => !kinds.includes(k)), machines: MACHINE_KINDS.filter((k) => !kinds.includes(k)) } });
+const without = (...kinds: string[]): ChooseInput => ({ ...ALL, gym: { ...ALL.gym, kinds: KIT_KINDS.filter((k) => !kinds.includes(k)), machines: MACHINE_KINDS.filter((k) => !kinds.includes(k)) } });
 
 describe('choosing by region', () => {
   it.each(REGIONS.filter((r) => BOOK.some((e) => e.target === r && e.group !== 'before')))('%s: with everything at hand nothing is refused, and direct movements lead', (region) => {

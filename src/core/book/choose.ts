@@ -1,15 +1,12 @@
 import type { ClientNote } from '@/core/body/client-note';
 import type { Region } from '@/core/body/region-line';
-import { clampedAcos, toDeg } from '@/core/units/angle';
-import { dot } from '@/core/geometry/vector';
 import type { AttachmentShape } from '@/core/kit/attachment';
 import type { Column, Room } from '@/core/kit/column';
 import type { KitKind } from '@/core/kit/kit-kind';
 import type { MachineKind } from '@/core/kit/machine';
-import { towards } from '@/core/movement/joint-action';
-import type { ChainPath } from '@/core/movement/chain-path';
 import { BOOK } from './book';
 import { sidesOf, type BookEntry } from './book-entry';
+import { rangeDegOf } from './range-deg';
 import { solveEntry, type EntryAnswer, type EntryInput } from './solve-entry';
 
 /** What a gym has in working order. */
@@ -22,7 +19,7 @@ export interface GymKit {
 
 export interface ChooseInput extends Omit<EntryInput, 'column' | 'side'> {
   readonly notes: readonly ClientNote[];
-  readonly kit: GymKit;
+  readonly gym: GymKit;
 }
 
 /** What speaks against a movement: kit that is missing, a note, or what the solver says. */
@@ -74,15 +71,6 @@ function noteAgainst(e: BookEntry, notes: readonly ClientNote[]): ClientNote | n
   return null;
 }
 
-/** Turn of the target joint over the range, degrees. */
-export function rangeDegOf(path: ChainPath, joint: 'proximal' | 'middle'): number {
-  const limb = path.proximal.map((p, i) => towards(p, path.middle[i]!));
-  const bend = (i: number): number => clampedAcos(dot(limb[i]!, path.chain === 'trunk' ? limb[i]! : towards(path.middle[i]!, path.distal[i]!)));
-  let sum = 0;
-  for (let i = 1; i < limb.length; i++) sum += joint === 'middle' ? Math.abs(bend(i) - bend(i - 1)) : clampedAcos(dot(limb[i]!, limb[i - 1]!));
-  return toDeg(sum);
-}
-
 /** A range this wide counts in full: about what the widest movements of the book turn. */
 const WIDE_RANGE_DEG = 140;
 const LOADED_WEIGHT = 0.6;
@@ -92,15 +80,15 @@ const INDIRECT = 0.5;
 function judge(entry: BookEntry, region: Region, input: ChooseInput): Choice {
   const direct = entry.target === region;
   const base = { entry, direct, columnId: null, loadedShare: 0, rangeDeg: 0, score: 0, standIns: entry.standIns };
-  const has = new Set<string>([...input.kit.kinds, ...input.kit.machines]);
+  const has = new Set<string>([...input.gym.kinds, ...input.gym.machines]);
   const missing = needsOf(entry).find((n) => !has.has(n));
   if (missing) return { ...base, objection: { kind: 'kit', missing } };
-  const handle = entry.load.kind === 'cable' ? input.kit.attachments.find((a) => entry.load.kind === 'cable' && entry.load.attachments.includes(a.kind)) : undefined;
+  const handle = entry.load.kind === 'cable' ? input.gym.attachments.find((a) => entry.load.kind === 'cable' && entry.load.attachments.includes(a.kind)) : undefined;
   if (entry.load.kind === 'cable' && !handle) return { ...base, objection: { kind: 'kit', missing: 'attachment' } };
   const note = noteAgainst(entry, input.notes);
   if (note) return { ...base, objection: { kind: 'note', note } };
   const side = sidesOf(entry).at(-1)!;
-  const columns = entry.load.kind === 'cable' ? input.kit.columns : [null];
+  const columns = entry.load.kind === 'cable' ? input.gym.columns : [null];
   let refusal: Extract<EntryAnswer, { ok: false }> | null = null;
   for (const c of columns) {
     const answer = solveEntry(entry, { ...input, side, column: c && { column: c.column, room: c.room, attachmentM: handle!.lengthM } });

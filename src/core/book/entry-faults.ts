@@ -20,7 +20,7 @@ const FAMILY: Readonly<Record<BookEntry['group'], readonly FaultCode[]>> = {
  * are looked for.
  */
 export function faultsOf(e: BookEntry): readonly FaultCode[] {
-  if (e.path === null) return FLY_FAULTS;
+  if (e.path.kind === 'sweep') return FLY_FAULTS;
   if (e.group === 'before') return FAMILY.before;
   const faults: FaultCode[] = [...FAMILY[e.group]];
   const { load, posture } = e;

@@ -6,7 +6,8 @@ import { clampedAcos, toDeg } from '@/core/units/angle';
 import { bodyOf } from '../../../test/support/fixtures';
 import { BOOK, findEntry } from './book';
 import { sidesOf } from './book-entry';
-import { entryLoads, USUAL_LOAD_KIT, type LoadKit } from './entry-load';
+import { entryLoads } from './entry-load';
+import { USUAL_KIT, type StationKit } from './station-kit';
 import { entryBodyAt, poseEntry, USUAL_SURFACES, WHOLE_RANGE } from './pose-entry';
 import { solveEntry, usualInput } from './solve-entry';
 
@@ -15,7 +16,7 @@ const posedOn = (id: string, statureM = 1.75) => {
   const e = findEntry(id)!;
   return { e, body: bodyOf(statureM), posed: poseEntry(e, bodyOf(statureM), 'right', WHOLE_RANGE, USUAL_SURFACES)! };
 };
-const loadOf = (id: string, kit: LoadKit = USUAL_LOAD_KIT, statureM = 1.75) => {
+const loadOf = (id: string, kit: StationKit = USUAL_KIT, statureM = 1.75) => {
   const { e, body, posed } = posedOn(id, statureM);
   return entryLoads(e, posed, body, LOAD_KG, kit)[0]!;
 };
@@ -32,13 +33,13 @@ describe('loads without a cable', () => {
   });
   it('a pull-up holds half the body in each hand, less half the band', () => {
     const body = bodyOf(1.75).massKg * GRAVITY_MS2;
-    const held = (bandN: number) => (loadOf('pull-up-band-assisted', { ...USUAL_LOAD_KIT, bandN }) as { forceN: readonly number[] }).forceN;
+    const held = (bandN: number) => (loadOf('pull-up-band-assisted', { ...USUAL_KIT, bandN }) as { forceN: readonly number[] }).forceN;
     expect(held(0)).toEqual([0, expect.closeTo(body / 2, 9), 0]);
     expect(held(200)[1]).toBeCloseTo(body / 2 - 100, 9);
   });
   it('hands carry about two thirds of the body in a push-up (remembered: 60 to 75 % over the range)', () => {
     for (const h of [1.5, 1.75, 2]) {
-      const { forceN } = loadOf('close-push-up', USUAL_LOAD_KIT, h) as { forceN: readonly number[] };
+      const { forceN } = loadOf('close-push-up', USUAL_KIT, h) as { forceN: readonly number[] };
       const share = (2 * forceN[1]!) / (bodyOf(h).massKg * GRAVITY_MS2);
       expect(share).toBeGreaterThan(0.58);
       expect(share).toBeLessThan(0.77);
@@ -51,8 +52,9 @@ describe('loads without a cable', () => {
     expect(posed.target.joint).toBe('middle');
   });
   it('a cam that falls off takes the moment with it', () => {
-    const cam: LoadKit = { ...USUAL_LOAD_KIT, momentArm: () => [{ x: 0, y: 0.3 }, { x: 90, y: 0.1 }] };
-    const { samples, metrics } = solve('leg-extension', { loadKit: cam });
+    const own = { kind: 'leg-extension', seat: null, back: null, axisOverSeatM: 0, handleHeightM: 0, independentArms: false } as const;
+    const cam: StationKit = { ...USUAL_KIT, machines: { 'leg-extension': { ...own, path: { kind: 'arc', radiusM: 0.36, momentArm: [{ x: 0, y: 0.3 }, { x: 90, y: 0.1 }] } } } };
+    const { samples, metrics } = solve('leg-extension', { kit: cam });
     expect(metrics.peakAt).toBe(0);
     expect(samples.lineNm[0]! / samples.lineNm[40]!).toBeGreaterThan(2);
   });

@@ -1,26 +1,16 @@
 import type { Body } from '@/core/body/body-model';
 import { centreOfMass, shareOnHands } from '@/core/body/centre-of-mass';
-import { normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { dot, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import type { MachineKind } from '@/core/kit/machine';
-import type { TablePoint } from '@/core/kit/force-table';
+import { readTable } from '@/core/kit/force-table';
 import type { Load } from '@/core/mechanics/load';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import type { BookEntry } from './book-entry';
 import type { PosedEntry } from './pose-entry';
+import type { StationKit } from './station-kit';
 
-/** Kit that a movement without a cable is loaded by; what is usual stands where nothing is measured. */
-export interface LoadKit {
-  /** Moment arm of a machine's arc by angle, degrees and metres. */
-  readonly momentArm: (machine: MachineKind) => readonly TablePoint[];
-  /** Force over stack on guided machines. */
-  readonly guideRatio: number;
-  readonly landmine: { readonly pivotHeightM: number; readonly barKg: number; readonly barM: number; readonly platesAtM: number };
-  /** Help of a band on a bar, both hands together, newtons. */
-  readonly bandN: number;
-}
-
-/** Usual kit (common practice); measured kit replaces it. */
-export const USUAL_LOAD_KIT: LoadKit = { momentArm: (m) => [{ x: 0, y: m === 'leg-extension' || m === 'leg-curl' ? 0.25 : 0.35 }], guideRatio: 1, landmine: { pivotHeightM: 0.09, barKg: 20, barM: 2.18, platesAtM: 1.96 }, bandN: 150 };
+/** Moment arm of a turning machine that is not measured, metres (common practice). */
+const USUAL_ARM_M: Partial<Readonly<Record<MachineKind, number>>> = { 'leg-extension': 0.25, 'leg-curl': 0.25, 'chest-fly': 0.35, 'reverse-fly': 0.35 };
 
 /** Where along the bar the hand holds it, share of its length (common practice: just inside or on the thick end). */
 const GRIP_ON_BAR = 0.88;
@@ -29,15 +19,28 @@ const STRAP_SHARE = 0.6;
 const STRAP_RISE_DEG = 35;
 
 /** A landmine's pivot for the grip at the start: on the floor behind the hand, or to its free side when standing square. */
-function landminePivot(grip: Vec3, at: 'alongside' | 'square' | 'between', side: 'left' | 'right', kit: LoadKit['landmine']): Vec3 {
+export function landminePivot(grip: Vec3, at: 'alongside' | 'square' | 'between', side: 'left' | 'right', kit: StationKit['landmine']): Vec3 {
   const reach = GRIP_ON_BAR * kit.barM;
   const level = Math.sqrt(Math.max(0.01, reach ** 2 - (grip[1] - kit.pivotHeightM) ** 2));
   if (at === 'square') return [grip[0], kit.pivotHeightM, grip[2] + (side === 'right' ? -1 : 1) * level];
   return [grip[0] - level, kit.pivotHeightM, at === 'between' ? 0 : grip[2]];
 }
 
+/** Length of a strap that is drawn, metres. */
+const STRAP_M = 1.3;
+
+/** Where a bar or strap in the hand ends, stand frame: a landmine's pivot, a point along the strap; null where nothing does. */
+export function anchorOf(entry: BookEntry, posed: PosedEntry, kit: StationKit): Vec3 | null {
+  const { load } = entry;
+  const from = posed.path.contact[0]!;
+  if (load.kind === 'landmine') return landminePivot(from, load.at, posed.path.side, kit.landmine);
+  if (load.kind !== 'body' || load.on !== 'straps') return null;
+  const rise = (STRAP_RISE_DEG * Math.PI) / 180;
+  return [from[0] + STRAP_M * Math.cos(rise), from[1] + STRAP_M * Math.sin(rise), from[2]];
+}
+
 /** Loads of a movement without a cable, on one side; `loadKg` is the dumbbell, the bar with its plates, the plates of a landmine, or the stack. */
-export function entryLoads(entry: BookEntry, posed: PosedEntry, body: Body, loadKg: number, kit: LoadKit): Load[] {
+export function entryLoads(entry: BookEntry, posed: PosedEntry, body: Body, loadKg: number, kit: StationKit): Load[] {
   const { load } = entry;
   const { path, target, pose } = posed;
   const last = path.contact.length - 1;
@@ -53,11 +56,22 @@ export function entryLoads(entry: BookEntry, posed: PosedEntry, body: Body, load
       return [{ kind: 'landmine', pivot: landminePivot(from, load.at, path.side, kit.landmine), bar: { barKg: kit.landmine.barKg, barM: kit.landmine.barM, platesKg: loadKg, platesAtM: kit.landmine.platesAtM }, share: load.share }];
     case 'machine': {
       const stackN = loadKg * GRAVITY_MS2;
-      const turns = load.machine === 'leg-extension' || load.machine === 'leg-curl' || load.machine === 'chest-fly' || load.machine === 'reverse-fly';
-      if (!turns) return [{ kind: 'guide', direction: normalise(subtract(from, to)), forceN: (stackN * kit.guideRatio) / 2 }];
+      const measured = kit.machines[load.machine];
+      const usualArmM = USUAL_ARM_M[load.machine];
+      if (usualArmM === undefined || measured?.path.kind === 'guide') {
+        // A press runs on a guide, or on an arm so long that the hand's way is nearly straight.
+        const back = normalise(subtract(from, to));
+        if (!measured) return [{ kind: 'guide', direction: back, forceN: stackN / 2 }];
+        if (measured.path.kind === 'arc') return [{ kind: 'guide', direction: back, forceN: (stackN * readTable(measured.path.momentArm, 0)) / measured.path.radiusM / 2 }];
+        // The guide's own slope, against the way the hand goes.
+        const rise = (measured.path.guideDeg * Math.PI) / 180;
+        const along: Vec3 = [Math.cos(rise), Math.sin(rise), 0];
+        return [{ kind: 'guide', direction: dot(along, back) >= 0 ? along : scale(along, -1), forceN: (stackN * measured.path.ratio) / 2 }];
+      }
+      const table = measured?.path.kind === 'arc' ? measured.path.momentArm : [{ x: 0, y: usualArmM }];
       const joint = target.joint === 'middle' ? path.middle[mid]! : path.proximal[mid]!;
       // The limb drives the arm about its own axis: the stack turns it back.
-      return [{ kind: 'arc', centre: joint, axis: target.axis[mid]!, stackN: stackN / 2, arm: { zero: subtract(from, joint), table: kit.momentArm(load.machine) } }];
+      return [{ kind: 'arc', centre: joint, axis: target.axis[mid]!, stackN: stackN / 2, arm: { zero: subtract(from, joint), table } }];
     }
     case 'body': {
       const weight = body.massKg * GRAVITY_MS2;
@@ -71,5 +85,22 @@ export function entryLoads(entry: BookEntry, posed: PosedEntry, body: Body, load
     }
     case 'none':
       return [{ kind: 'held', forceN: [0, 0, 0] }];
+  }
+}
+
+/** How much of a load is in one hand, kilograms. */
+export function inHandKg(e: BookEntry, loadKg: number, pulleyRatio: number): number {
+  const { load } = e;
+  switch (load.kind) {
+    case 'cable':
+      return loadKg / pulleyRatio / (load.shared ? 2 : 1);
+    case 'weight':
+    case 'landmine':
+      return loadKg * load.share;
+    case 'machine':
+      return loadKg / 2;
+    case 'body':
+    case 'none':
+      return 0;
   }
 }

@@ -8,10 +8,11 @@ import { findWorkingRange, targetOf, type ChainPath, type ChainTarget, type Work
 import { mirrorZ, type Vec3 } from '@/core/geometry/vector';
 import { towards } from '@/core/movement/joint-action';
 import { bodyPoseAt, poseKeyframes } from '@/core/movement/keyframes';
-import { poseMovement } from '@/core/movement/limb-path';
-import { defaultOptions, type MovementId } from '@/core/movement/movement';
-import { MOVEMENT_BOOK } from '@/core/movement/movement-book';
+import { poseSweep, type RangeEnd } from '@/core/movement/limb-path';
+import type { SweepChoice } from '@/core/movement/sweep-path';
+import { withArmPath } from './arm-path';
 import type { BookEntry, PostureRule } from './book-entry';
+import { NO_FIT, type ClientFit } from './client-fit';
 
 /** Heights of the surfaces in use, metres. */
 export interface Surfaces {
@@ -68,11 +69,13 @@ export interface PosedEntry {
   readonly path: ChainPath;
   readonly target: ChainTarget;
   readonly range: WorkingRange;
+  /** Where a sweep begins and ends, degrees ahead of straight out to the side, and what set its start; null for keyframes. */
+  readonly sweep: { readonly startDeg: number; readonly finishDeg: number; readonly from: RangeEnd } | null;
 }
 
 /** The whole body of a posed movement at a sample of its working range, for drawing. */
 export function entryBodyAt(entry: BookEntry, body: Body, posed: PosedEntry, side: Side, surfaces: Surfaces, i: number): BodyPose {
-  if (entry.path === null) return posed.pose;
+  if (entry.path.kind === 'sweep') return posed.pose;
   const s = posed.range.from + ((posed.range.to - posed.range.from) * i) / (posed.path.proximal.length - 1);
   const pose = bodyPoseAt(body, toPosture(entry.posture, side, surfaces, body), entry.path, side, entry.motion, s);
   if (posed.path.chain !== 'leg') return pose;
@@ -92,32 +95,59 @@ export interface EntryRange {
   readonly active: ActiveRangeDeg;
   readonly limits: ActiveRangeDeg;
   readonly stopLevel: boolean;
+  readonly fit: ClientFit;
 }
-export const WHOLE_RANGE: EntryRange = { active: {}, limits: {}, stopLevel: false };
+
+/** The movement's own sweep. */
+export const usualSweep = (entry: BookEntry): SweepChoice => ({ tiltDeg: entry.path.kind === 'sweep' ? entry.path.tiltDeg.default : 0, frontFoot: 'left' });
+
+export const WHOLE_RANGE: EntryRange = { active: {}, limits: {}, stopLevel: false, fit: NO_FIT };
+
+/** A movement along the client's own arm path on that side, where one was measured. */
+function fitted(e: BookEntry, fit: ClientFit, side: Side): BookEntry {
+  const belowDeg = fit.armPathDeg[side];
+  return belowDeg === undefined ? e : withArmPath(e, belowDeg);
+}
 
 /** Shortest part of its range that is still the movement (our judgement). */
 export const SHORTEST_SHARE = 0.4;
 
-const WHOLE: WorkingRange = { from: 0, to: 1, cutStart: null, cutFinish: null };
+const WHOLE: WorkingRange = { from: 0, to: 1, cutStart: null, cutFinish: null, startCutBy: 'active-range' };
 
-/** Pose one side of a movement, cut to what the client's joints allow; null when too little of the range is left. */
-export function poseEntry(entry: BookEntry, body: Body, side: Side, range: EntryRange, surfaces: Surfaces): PosedEntry | null {
-  if (entry.path === null) {
-    const movement = MOVEMENT_BOOK[entry.id as MovementId];
-    const posed = poseMovement(body, movement, defaultOptions(movement), range);
-    const arm = posed.arms[side];
-    return { pose: posed.body, path: arm, target: arm.target, range: WHOLE };
-  }
-  const posture = toPosture(entry.posture, side, surfaces, body);
-  const whole = poseKeyframes(body, posture, entry.path, side, entry.motion);
-  const cut = [range.active, range.limits].reduce<WorkingRange | null>((was, r) => {
+/** What a client's joints and limits leave of a posed path; null when nothing. */
+function cutRange(entry: BookEntry, whole: ChainPath, range: EntryRange): WorkingRange | null {
+  return ([[range.active, 'active-range'], [range.limits, 'limit']] as const).reduce<WorkingRange | null>((was, [r, by]) => {
     if (was === null) return null;
     const own = findWorkingRange(whole, r);
     if (own === null) return null;
     const [a, b] = [own.from > was.from ? own : was, own.to < was.to ? own : was];
-    return { from: a.from, to: b.to, cutStart: a.cutStart, cutFinish: b.cutFinish };
-  }, { ...WHOLE, to: entry.stopAt });
+    return { from: a.from, to: b.to, cutStart: a.cutStart, cutFinish: b.cutFinish, startCutBy: a === own ? by : was.startCutBy };
+  }, { ...WHOLE, from: entry.startAt, to: entry.stopAt });
+}
+
+/** Share of its own range that a keyframed movement keeps on a side; 0 when nothing is left. */
+export function workingShare(own: BookEntry, body: Body, side: Side, range: EntryRange, surfaces: Surfaces): number {
+  const entry = fitted(own, range.fit, side);
+  if (entry.path.kind === 'sweep') return 1;
+  const cut = cutRange(entry, poseKeyframes(body, toPosture(entry.posture, side, surfaces, body), entry.path, side, entry.motion), range);
+  return cut === null ? 0 : Math.max(0, cut.to - cut.from);
+}
+
+/**
+ * Pose one side of a movement, cut to what the client's joints allow; null when too little of the range is left. A sweep
+ * is posed whatever is left of it: how short is told by the solver, with the degrees.
+ */
+export function poseEntry(own: BookEntry, body: Body, side: Side, range: EntryRange, surfaces: Surfaces, sweep: SweepChoice = usualSweep(own)): PosedEntry | null {
+  const entry = fitted(own, range.fit, side);
+  if (entry.path.kind === 'sweep') {
+    const posed = poseSweep(body, entry.path, entry.action, sweep, range);
+    const arm = posed.arms[side];
+    return { pose: posed.body, path: arm, target: arm.target, range: WHOLE, sweep: { startDeg: arm.startDeg, finishDeg: arm.finishDeg, from: arm.startFrom } };
+  }
+  const posture = toPosture(entry.posture, side, surfaces, body);
+  const whole = poseKeyframes(body, posture, entry.path, side, entry.motion);
+  const cut = cutRange(entry, whole, range);
   if (cut === null || cut.to - cut.from < SHORTEST_SHARE) return null;
   const path = cut.from === 0 && cut.to === 1 ? whole : poseKeyframes(body, posture, entry.path, side, entry.motion, cut.from, cut.to);
-  return { pose: poseBody(body, posture), path, target: targetOf(path, entry.action), range: cut };
+  return { pose: poseBody(body, posture), path, target: targetOf(path, entry.action), range: cut, sweep: null };
 }

@@ -3,7 +3,7 @@ import type { ArmKey } from '@/core/movement/keyframes';
 import type { BookEntry } from './book-entry';
 
 /** Questions on which practitioners differ and that change how a movement is set or done. */
-export const SCHOOL_QUESTIONS = ['row-base', 'heavy-row-brace', 'row-bottom', 'lat-aim', 'range-top', 'rear-delt-elbows', 'side-raise-hand', 'blades-in-lat-pull', 'elbow-past-body'] as const;
+export const SCHOOL_QUESTIONS = ['row-base', 'heavy-row-brace', 'row-bottom', 'lat-aim', 'range-top', 'rear-delt-elbows', 'side-raise-hand', 'blades-in-lat-pull', 'elbow-past-body', 'stretch-depth', 'pulldown-legs', 'last-reps', 'breathing', 'set-order'] as const;
 export type SchoolQuestion = (typeof SCHOOL_QUESTIONS)[number];
 
 /** One question asked of a movement: its sides, and the one that is ours for this client. */
@@ -23,6 +23,13 @@ const REST_AT_TOP = 0.25;
 const REACH_M = 0.03;
 const RETRACT_M = 0.02;
 
+/** The part of its range that constant tension leaves out at the stretch (our judgement). */
+const SHORT_OF_STRETCH = 0.08;
+
+/** Movements whose stretch is loaded and can be shortened: arms that reach. */
+const stretches = (e: BookEntry): boolean => e.path.kind === 'arm' && (e.wantedPeak === 'lengthened' || isLatPull(e)) && e.loadedFrom === null;
+/** Two seconds held in the stretch. */
+const withPause = (tempo: string): string => tempo.split('-').map((p, i) => (i === 1 && Number(p) < 2 ? '2' : p)).join('-');
 const isRow = (e: BookEntry): boolean => e.group === 'rows' && e.id !== 'strap-row';
 const isLatPull = (e: BookEntry): boolean => (e.group === 'rows' || e.group === 'pulldowns') && (e.target === 'lat-lower' || e.target === 'lat-upper') && e.action !== 'trunk.extension';
 
@@ -37,14 +44,19 @@ export function schoolsOf(e: BookEntry, notes: readonly ClientNote[], finishShar
   ask(isLatPull(e) && e.group === 'rows', 'lat-aim', ['neutral-to-hip', 'supinated-tight', 'neutral-to-armpit'], 'neutral-to-hip');
   ask(isLatPull(e), 'blades-in-lat-pull', ['quiet', 'retract-first'], 'quiet');
   ask(isLatPull(e) && e.load.kind === 'cable', 'elbow-past-body', ['beside', 'slightly-behind'], finishShare < REST_AT_TOP ? 'beside' : 'slightly-behind');
-  ask(e.path?.kind === 'arm' && e.load.kind !== 'none', 'range-top', ['full', 'stop-at-ninety'], finishShare < REST_AT_TOP ? 'stop-at-ninety' : 'full');
+  ask(e.path.kind === 'arm' && e.load.kind !== 'none', 'range-top', ['full', 'stop-at-ninety'], finishShare < REST_AT_TOP ? 'stop-at-ninety' : 'full');
   ask(e.target === 'deltoid-rear' && e.action === 'shoulder.horizontalAbduction' && e.load.kind === 'cable' && e.id !== 'rear-delt-cable-row', 'rear-delt-elbows', ['soft', 'locked'], 'soft');
+  ask(stretches(e), 'stretch-depth', ['to-active-range', 'deep-paused', 'constant-tension'], 'to-active-range');
+  ask(e.legs !== null, 'pulldown-legs', ['locked', 'free'], 'locked');
+  ask(e.group !== 'before', 'last-reps', ['strict', 'little-help'], 'strict');
+  ask(e.group !== 'before', 'breathing', ['out-on-effort', 'in-on-pull'], 'out-on-effort');
+  ask(e.group !== 'before' && e.hands === 'one', 'set-order', ['straight', 'alternate'], 'straight');
   ask(e.target === 'deltoid-side', 'side-raise-hand', ['level', 'little-finger-up', 'thumb-up'], d.stopLevel ? 'thumb-up' : 'level');
   return schools;
 }
 
 const mapKeys = (e: BookEntry, change: (k: ArmKey, i: number, last: number) => ArmKey): BookEntry =>
-  e.path?.kind === 'arm' ? { ...e, path: { ...e.path, keys: e.path.keys.map((k, i, all) => change(k, i, all.length - 1)) } } : e;
+  e.path.kind === 'arm' ? { ...e, path: { ...e.path, keys: e.path.keys.map((k, i, all) => change(k, i, all.length - 1)) } } : e;
 
 /** The movement as a school does it; an option that is the entry's own way changes nothing. */
 function withOption(e: BookEntry, question: SchoolQuestion, option: string): BookEntry {
@@ -71,6 +83,13 @@ function withOption(e: BookEntry, question: SchoolQuestion, option: string): Boo
       return { ...e, stopAt: NINE_TENTHS };
     case 'rear-delt-elbows/locked':
       return mapKeys(e, (k) => ({ ...k, fore: k.upper }));
+    case 'stretch-depth/deep-paused':
+      // Never past the active range: that cuts the path whatever a school says.
+      return { ...e, tempo: withPause(e.tempo) };
+    case 'stretch-depth/constant-tension':
+      return { ...e, startAt: Math.max(e.startAt, SHORT_OF_STRETCH) };
+    case 'pulldown-legs/free':
+      return { ...e, legs: 'free' };
     case 'side-raise-hand/thumb-up':
       return { ...e, secondary: ['deltoid-front', ...e.secondary.filter((r) => r !== 'deltoid-front')] };
     case 'side-raise-hand/little-finger-up':

@@ -1,7 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { dot, length, normalise, subtract, type Vec3 } from '@/core/geometry/vector';
 import { hingeAxis } from '@/core/movement/joint-action';
+import { fitPreacher } from '@/core/fit/preacher-fit';
+import { holeHeightM } from '@/core/kit/column';
+import type { Machine } from '@/core/kit/machine';
 import { evaluatePlacement } from '@/core/setup/evaluate';
+import { explain } from '@/core/setup/reasons';
+import { solveSetup, type SolvedSetup } from '@/core/setup/solve-setup';
 import { findHingeDeg, knucklesOverKneesM } from '@/core/fit/hinge-fit';
 import { toDeg } from '@/core/units/angle';
 import { parseTempo } from '@/core/tempo/tempo';
@@ -9,7 +14,13 @@ import { bodyOf, COLUMN, ROOM } from '../../../test/support/fixtures';
 import { BOOK, findEntry } from './book';
 import { sidesOf, type BookEntry } from './book-entry';
 import { WHOLE_RANGE } from './pose-entry';
-import { entryProblem, solveEntry, usualInput, type EntryInput } from './solve-entry';
+import { findProblem } from './build-problem';
+import { usualOptions } from './entry-options';
+import { fitSettings } from './fit-entry';
+import { profileEntry } from './profile-entry';
+import { rangeDegOf } from './range-deg';
+import { entryProblem, solveEntry, toSetupInput, usualInput, type EntryInput } from './solve-entry';
+import { USUAL_KIT, type StationKit } from './station-kit';
 
 /** Common practice, asked of the answers on three statures; numbered as trainers learn them. */
 const LOAD_KG = 15;
@@ -34,6 +45,13 @@ function placed(id: string, h: number, change: { standX?: number; hole?: number 
   const base = solve(id, h).placement!;
   const at = evaluatePlacement(problem, { ...base, ...change });
   return { base, metrics: at.metrics, resistance: at.bySide[problem.sides.at(-1)!]!.samples.resistanceNm };
+}
+function settingsOf(id: string, h: number, kit: StationKit) {
+  const e = findEntry(id)!;
+  const side = sidesOf(e).at(-1)!;
+  const shown = side === 'both' ? 'right' : side;
+  const own = profileEntry(e, { ...inputFor(e, h), kit }, shown)!;
+  return fitSettings(e, bodyOf(h), kit, own.posed, shown, own);
 }
 const mean = (a: Float64Array, from = 0, to = a.length): number => a.subarray(from, to).reduce((s, v) => s + v, 0) / (to - from);
 const elevationDeg = (from: Vec3, to: Vec3): number => toDeg(Math.acos(Math.max(-1, Math.min(1, -subtract(to, from)[1] / length(subtract(to, from))))));
@@ -93,11 +111,14 @@ describe.each([1.5, 1.75, 2])('facts of the trade, %d m (common practice)', (h) 
   });
 
   it('L6 a side raise from hanging has next to nothing in its first 30 degrees; a crossing cable peaks in the stretch', () => {
-    const hanging = withKeys('dumbbell-side-raise', (k) => (k.upper.elevationDeg < 45 ? { upper: { ...k.upper, elevationDeg: 2 }, fore: { ...k.fore, elevationDeg: 2 } } : k));
+    const hanging: BookEntry = { ...findEntry('dumbbell-side-raise')!, loadedFrom: null };
     const { posed: { path }, samples: { resistanceNm }, metrics } = solve(hanging, h);
     const at30 = path.middle.findIndex((m, i) => elevationDeg(path.proximal[i]!, m) >= 15);
     expect(mean(resistanceNm, 0, at30)).toBeLessThan(0.25 * metrics.peakResistanceNm);
-    expect(metrics.restShare).toBeGreaterThan(solve('dumbbell-side-raise', h).metrics.restShare);
+    const own = solve('dumbbell-side-raise', h);
+    expect(metrics.restShare).toBeGreaterThan(own.metrics.restShare);
+    // Solved from the curve, not written down: where the load begins to count.
+    expect(Math.abs(elevationDeg(own.posed.path.proximal[0]!, own.posed.path.middle[0]!) - 30)).toBeLessThan(5);
     expect(solve('cross-body-cable-raise', h).metrics.peakAt).toBeLessThan(0.5);
   });
 
@@ -116,6 +137,24 @@ describe.each([1.5, 1.75, 2])('facts of the trade, %d m (common practice)', (h) 
   it('L8 hands stay at shoulder height on the machine fly', () => {
     const { posed: { path } } = solve('machine-fly', h);
     for (const i of [0, 20, LAST]) expect(Math.abs(path.contact[i]![1] - path.proximal[i]![1])).toBeLessThan(0.06 * h);
+  });
+
+  it('L9 lower chest: cable, arm and the chest’s lower border in one line, pulleys at the top, a step out, either foot', () => {
+    const e = findEntry('cable-fly-high-to-low')!;
+    const problem = entryProblem(e, inputFor(e, h))!;
+    const { best } = solveSetup(problem) as SolvedSetup;
+    const { placement, metrics } = best;
+    expect(metrics.offPlaneRmsDeg).toBeLessThan(3);
+    const [region] = explain(problem, best).filter((r) => r.code === 'region');
+    expect(region).toMatchObject({ region: 'chest-lower' });
+    if (region?.code === 'region') expect(region.deg).toBeLessThan(20);
+    expect(holeHeightM(COLUMN, placement.hole)).toBeGreaterThan(h);
+    expect(placement.standX).toBeGreaterThanOrEqual(0.1);
+    const other = findProblem({ ...toSetupInput(e, inputFor(e, h), inputFor(e, h).column!), options: { ...usualOptions(e), frontFoot: 'right' } })!;
+    expect((solveSetup(other) as SolvedSetup).best.placement.hole).toBe(placement.hole);
+    // Off at the start means off all set: the line does not come back by itself.
+    const off = evaluatePlacement(problem, { ...placement, hole: placement.hole - 5 });
+    expect(off.metrics.offPlaneRmsDeg).toBeGreaterThan(5);
   });
 
   it('L10 a step towards the column makes a one-arm rear-deltoid fly easier: a drop without touching the pin', () => {
@@ -192,6 +231,56 @@ describe.each([1.5, 1.75, 2])('facts of the trade, %d m (common practice)', (h) 
       return length(subtract(path.contact[0]!, path.contact[LAST]!));
     };
     expect(reach('rope-row-low-one-arm')).toBeGreaterThan(reach('rope-row-low-hinged') - 0.01);
+  });
+
+  it.each(['cable-squeeze-press', 'close-dumbbell-squeeze-press', 'plate-curl'])('%s: the hands stay together all the way (common practice)', (id) => {
+    for (const c of solve(id, h, 4).posed.path.contact) expect(Math.abs(c[2])).toBeLessThan(0.075 * h);
+  });
+
+  it('L18 bigger plates meet the floor and bigger dumbbells the chest: the range is shorter', () => {
+    const press = findEntry('close-dumbbell-squeeze-press')!;
+    const turn = (kg: number): number => rangeDegOf(solve(press, h, kg).posed.path, 'proximal');
+    expect(turn(40)).toBeLessThan(turn(4));
+    const row = findEntry('barbell-row-dead-stop')!;
+    const low = Math.min(...solve(row, h).posed.path.contact.map((c) => c[1]));
+    expect(low).toBeGreaterThanOrEqual(0.225 - 0.01);
+    // Arms long enough to hang the plates through the floor end on it.
+    if (low < 0.24) expect(profileEntry(row, inputFor(row, h), 'right')!.startBy).toBe('touch');
+  });
+
+  it('L19 axis to axis: the knee on the machine’s axis within half a hole; on the curl, of two alike, further back', () => {
+    const machine = (kind: 'leg-extension' | 'leg-curl'): Machine => ({ kind, seat: null, back: { firstHoleM: 0.4, pitchM: 0.03, holes: 12, numberedFrom: 'bottom' }, axisOverSeatM: 0.06, handleHeightM: 0, path: { kind: 'arc', radiusM: 0.36, momentArm: [{ x: 0, y: 0.2 }] }, independentArms: false });
+    for (const [id, kind] of [['leg-extension', 'leg-extension'], ['seated-leg-curl', 'leg-curl']] as const) {
+      const kit = { ...USUAL_KIT, machines: { [kind]: machine(kind) } };
+      const found = settingsOf(id, h, kit).find((s) => s.kind === 'back-hole');
+      expect(Math.abs((found as { aheadM: number }).aheadM)).toBeLessThanOrEqual(0.0181);
+    }
+  });
+
+  it('L20 preacher: the armpit on the pad’s edge; a gap means too low, and a hole up closes it', () => {
+    const seat = { firstHoleM: 0.38, pitchM: 0.03, holes: 10, numberedFrom: 'bottom' } as const;
+    const bench = { seat, padTopM: 0.98, padDeg: 50, padM: 0.36 };
+    const kit = { ...USUAL_KIT, preacher: bench };
+    const found = settingsOf('preacher-curl-neutral', h, kit).find((s) => s.kind === 'seat-hole') as { hole: number; gapM: number };
+    expect(Math.abs(found.gapM)).toBeLessThanOrEqual(0.0151);
+    const gap = (hole: number) => fitPreacher(bodyOf(h), bench).find((f) => f.hole === hole)!.gapM;
+    expect(gap(Math.max(1, found.hole - 1))).toBeGreaterThanOrEqual(found.gapM);
+    // The whole arm lies flat: the upper arm slopes as the pad does.
+    const { path } = solve('preacher-curl-neutral', h).posed;
+    for (const i of [0, 20, LAST]) expect(elevationDeg(path.proximal[i]!, path.middle[i]!)).toBeCloseTo(40, 6);
+  });
+
+  it('L21 independent arms show a side that stops early; a linked machine hides it in both', () => {
+    const fly = findEntry('machine-fly')!;
+    const range = { ...WHOLE_RANGE, active: { right: { 'shoulder.horizontalAdduction': 60 } } };
+    const left = (independentArms: boolean) => {
+      const machine: Machine = { kind: 'chest-fly', seat: null, back: null, axisOverSeatM: 0, handleHeightM: 1, path: { kind: 'arc', radiusM: 0.6, momentArm: [{ x: 0, y: 0.35 }] }, independentArms };
+      const input = { ...inputFor(fly, h), range, kit: { ...USUAL_KIT, machines: { 'chest-fly': machine } } };
+      const [l, r] = (['left', 'right'] as const).map((side) => rangeDegOf(profileEntry(fly, input, side)!.posed.path, 'proximal'));
+      return l! - r!;
+    };
+    expect(left(true)).toBeGreaterThan(10);
+    expect(Math.abs(left(false))).toBeLessThan(1e-6);
   });
 
   it('L22 the slow middle is slow: three seconds each way, hardest near the middle third', () => {

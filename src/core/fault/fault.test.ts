@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { FAULT_CODES } from '@/core/movement/fault-code';
-import { MOVEMENT_BOOK } from '@/core/movement/movement-book';
+import { BOOK } from '@/core/book/book';
+import { faultsOf } from '@/core/book/entry-faults';
 import { CORRECTION_KIND, FAULT_BOOK, REMEDY_ORDER } from './fault-book';
 import { judgeCause, type FaultEvidence } from './judge-cause';
 import type { FloorEvent, FloorEventBody } from './floor-event';
+import { sessionResults } from './judge-set';
 import { findOpenCorrection, foldSetLog } from './set-log';
 import { rankFaults, watchList } from './watch-list';
 import { seeded } from '../../../test/support/fixtures';
@@ -16,7 +18,7 @@ describe('fault book', () => {
       expect(new Set(FAULT_BOOK[code].corrections).size).toBe(ranks.length);
     }
   });
-  it('every movement names faults of the book', () => Object.values(MOVEMENT_BOOK).forEach((m) => m.faults.forEach((f) => expect(FAULT_BOOK[f]).toBeDefined())));
+  it('every movement names faults of the book', () => BOOK.forEach((e) => faultsOf(e).forEach((f) => expect(FAULT_BOOK[f]).toBeDefined())));
 });
 
 const seen = (change: Partial<FaultEvidence>): FaultEvidence => ({ fault: 'shrugs', reps: [5], repsDone: 12, sides: ['both'], setupOff: false, loadG: 15000, earlier: [], failed: [], ...change });
@@ -102,5 +104,41 @@ describe('watch list', () => {
     expect(rankFaults(foldSetLog([...before, ...quiet.slice(0, -3)]).sets)[0]!.cleared).toBe(false);
     expect(watchList(foldSetLog([...before, ...quiet]).sets)).toEqual([]);
     expect(watchList(foldSetLog([...before, ...quiet, ...aSet('z', 1, [[4, 'shrugs']], 'z')]).sets).map((e) => e.fault)).toEqual(['shrugs']);
+  });
+});
+
+describe('a set in parts, watched and noted', () => {
+  const start = event({ kind: 'set-started', setId: 'd1', setNo: 1, loadG: 30_000, targetReps: 42, tempo: '3-1-2-1', scheme: 'weight-drops' });
+  const part = (k: number, reps: number, loadG: number): FloorEvent => event({ kind: 'part', setId: 'd1', part: k, reps, loadG, standX: null });
+  const all = [start, part(1, 12, 22_500), part(2, 27, 15_000), event({ kind: 'clean', setId: 'd1', rep: 6 }), event({ kind: 'set-note', setId: 'd1', note: 'left late' }), event({ kind: 'set-note', setId: 'd1', note: 'left late, both later' })];
+  it('keeps its parts once, in order, whatever comes twice', () => {
+    const again = event({ kind: 'part', setId: 'd1', part: 1, reps: 99, loadG: 1, standX: null });
+    const [set] = foldSetLog([...all, again, ...all]).sets;
+    expect(set!.scheme).toBe('weight-drops');
+    expect(set!.parts).toEqual([{ part: 1, reps: 12, loadG: 22_500, standX: null }, { part: 2, reps: 27, loadG: 15_000, standX: null }]);
+    expect([set!.cleanTo, set!.note]).toEqual([6, 'left late, both later']);
+  });
+  it('a clean run never shrinks, and is undone like a fault', () => {
+    const later = event({ kind: 'clean', setId: 'd1', rep: 4 });
+    expect(foldSetLog([...all, later]).sets[0]!.cleanTo).toBe(6);
+    expect(foldSetLog([...all, event({ kind: 'undo', eventId: all[3]!.id })]).sets[0]!.cleanTo).toBe(0);
+  });
+  it('sets kept before there were schemes are straight ones', () => expect(foldSetLog(aSet('old', 1, [])).sets[0]).toMatchObject({ scheme: 'straight', parts: [], cleanTo: 0, note: '' }));
+});
+
+describe('what a session says about the next load', () => {
+  it('top reached and clean; faults late in the set come from the load; today and unfinished sets say nothing', () => {
+    const clean = aSet('a1', 1, [], 'i1');
+    const late = aSet('b1', 1, [[9, 'shrugs'], [11, 'shrugs']], 'i2');
+    const open = event({ kind: 'set-started', setId: 'o', setNo: 1, loadG: 15000, targetReps: 10, tempo: '3-1-2-1' }, ++n, 'i3');
+    const log = foldSetLog([...clean, ...late, open, ...aSet('t', 1, [], 'today')]);
+    expect(sessionResults(log.sets, 'today')).toEqual([
+      { loadG: 12_500, topReached: true, clean: true, loadCaused: false },
+      { loadG: 12_500, topReached: true, clean: false, loadCaused: true },
+    ]);
+  });
+  it('one set short of its reps keeps a session from the top', () => {
+    const short = [event({ kind: 'set-started', setId: 'x', setNo: 1, loadG: 15000, targetReps: 12, tempo: '3-1-2-1' }, ++n, 'i4'), event({ kind: 'set-ended', setId: 'x', reps: 11 }, ++n, 'i4')];
+    expect(sessionResults(foldSetLog(short).sets, '')).toEqual([{ loadG: 15_000, topReached: false, clean: true, loadCaused: false }]);
   });
 });

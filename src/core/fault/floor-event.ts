@@ -1,6 +1,7 @@
 import type { Side } from '@/core/body/active-range';
 import type { FaultCode } from '@/core/movement/fault-code';
-import type { MovementId, MovementOptions } from '@/core/movement/movement';
+import type { EntryOptions } from '@/core/book/entry-options';
+import type { Scheme } from '@/core/tempo/scheme';
 import type { Placement, WorkingSide } from '@/core/setup/setup-problem';
 import type { CorrectionCode, RemedyKind, Severity } from './fault-book';
 
@@ -13,7 +14,7 @@ export interface FloorEventBase {
   readonly atMs: number;
   readonly clientId: string;
   readonly itemId: string;
-  readonly movement: MovementId;
+  readonly movement: string;
 }
 
 export const OUTCOMES = ['held', 'partly', 'not', 'not-checked'] as const;
@@ -21,21 +22,27 @@ export type Outcome = (typeof OUTCOMES)[number];
 
 /** A set-up as really used, with the solved one it was measured against. */
 export interface SavedSetup {
-  readonly placement: Placement;
+  /** Null for a movement without a place at a column. */
+  readonly placement: Placement | null;
   readonly solved: Placement | null;
   /** Outside the tolerance of the solved set-up. */
   readonly off: boolean;
-  readonly stationId: string;
-  readonly attachmentId: string;
+  readonly stationId: string | null;
+  readonly attachmentId: string | null;
   readonly side: WorkingSide;
-  readonly options: MovementOptions;
+  readonly options: EntryOptions;
 }
 
 export type FloorEventBody =
   | ({ readonly kind: 'setup-saved' } & SavedSetup)
-  | { readonly kind: 'set-started'; readonly setId: string; readonly setNo: number; readonly loadG: number; readonly targetReps: number; readonly tempo: string }
+  | { readonly kind: 'set-started'; readonly setId: string; readonly setNo: number; readonly loadG: number; readonly targetReps: number; readonly tempo: string; readonly scheme?: Scheme | undefined }
+  /** The set goes on with another part of its scheme; `reps` were done before it. */
+  | { readonly kind: 'part'; readonly setId: string; readonly part: number; readonly reps: number; readonly loadG: number; readonly standX: number | null }
   | { readonly kind: 'rep'; readonly setId: string; readonly rep: number }
   | { readonly kind: 'fault'; readonly setId: string; readonly rep: number; readonly fault: FaultCode; readonly side: Side | 'both'; readonly severity: Severity }
+  /** Every rep up to this one was watched and clean, but for the faults tapped. */
+  | { readonly kind: 'clean'; readonly setId: string; readonly rep: number }
+  | { readonly kind: 'set-note'; readonly setId: string; readonly note: string }
   | { readonly kind: 'undo'; readonly eventId: string }
   | { readonly kind: 'set-ended'; readonly setId: string; readonly reps: number }
   | { readonly kind: 'set-confirmed'; readonly setId: string; readonly loadG: number; readonly reps: number }
@@ -50,8 +57,11 @@ export type FloorEventKind = FloorEvent['kind'];
 export const FLOOR_EVENT_KINDS = [
   'setup-saved',
   'set-started',
+  'part',
   'rep',
   'fault',
+  'clean',
+  'set-note',
   'undo',
   'set-ended',
   'set-confirmed',

@@ -1,5 +1,6 @@
 import type { Side } from '@/core/body/active-range';
 import type { FaultCode } from '@/core/movement/fault-code';
+import type { Scheme } from '@/core/tempo/scheme';
 import type { CorrectionCode, RemedyKind, Severity } from './fault-book';
 import type { FloorEvent, Outcome, SavedSetup } from './floor-event';
 
@@ -34,6 +35,12 @@ export interface SetRecord {
   readonly reps: number;
   readonly targetReps: number;
   readonly tempo: string;
+  readonly scheme: Scheme;
+  /** Parts after the first, as they were begun. */
+  readonly parts: readonly { readonly part: number; readonly reps: number; readonly loadG: number; readonly standX: number | null }[];
+  /** Watched and clean up to this rep; 0 when nothing was said. */
+  readonly cleanTo: number;
+  readonly note: string;
   readonly confirmed: boolean;
   readonly setup: SavedSetup | null;
   readonly faults: readonly FaultMark[];
@@ -54,6 +61,9 @@ export interface SetLog {
   readonly sets: readonly SetRecord[];
   readonly pains: readonly PainMark[];
 }
+
+/** Choices that records made before the book had more than flies do not know. */
+const NO_CHOICE = { schools: {}, grip: null, armPathDeg: null, tuckDeg: 0, backDeg: null, seatHole: null, startAt: 0, stopAt: 1 } as const;
 
 type Draft<T> = { -readonly [K in keyof T]: T[K] };
 
@@ -77,21 +87,30 @@ export function foldSetLog(events: readonly FloorEvent[]): SetLog {
     switch (e.kind) {
       case 'setup-saved': {
         const { placement, solved, off, stationId, attachmentId, side, options } = e;
-        setups.push({ id: e.id, atMs: e.atMs, itemId: e.itemId, placement, solved, off, stationId, attachmentId, side, options });
+        setups.push({ id: e.id, atMs: e.atMs, itemId: e.itemId, placement, solved, off, stationId, attachmentId, side, options: { ...NO_CHOICE, ...options } });
         break;
       }
       case 'set-started':
         sets.set(e.setId, {
           setId: e.setId, itemId: e.itemId, setNo: e.setNo, startedAtMs: e.atMs, endedAtMs: null, loadG: e.loadG, reps: 0,
-          targetReps: e.targetReps, tempo: e.tempo, confirmed: false, faults: [], corrections: [],
+          targetReps: e.targetReps, tempo: e.tempo, scheme: e.scheme ?? 'straight', parts: [], cleanTo: 0, note: '', confirmed: false, faults: [], corrections: [],
           setup: setups.findLast((s) => s.itemId === e.itemId) ?? null,
         });
+        break;
+      case 'part':
+        if (set && !set.parts.some((p) => p.part === e.part)) set.parts = [...set.parts, { part: e.part, reps: e.reps, loadG: e.loadG, standX: e.standX }];
         break;
       case 'rep':
         if (set) set.reps = Math.max(set.reps, e.rep);
         break;
       case 'fault':
         if (set) set.faults = [...set.faults, { id: e.id, rep: e.rep, fault: e.fault, side: e.side, severity: e.severity }];
+        break;
+      case 'clean':
+        if (set) set.cleanTo = Math.max(set.cleanTo, e.rep);
+        break;
+      case 'set-note':
+        if (set) set.note = e.note;
         break;
       case 'set-ended':
         if (set) Object.assign(set, { endedAtMs: e.atMs, reps: e.reps });

@@ -3,10 +3,11 @@ import { describe, expect, it } from 'vitest';
 import { add, cross, dot, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { UPRIGHT } from '@/core/geometry/frame';
 import { toBody, toFloor } from '@/core/geometry/rotation';
-import { MOVEMENT_IDS } from '@/core/movement/movement';
+import { findEntry } from '@/core/book/book';
 import { evaluatePlacement } from '@/core/setup/evaluate';
+import { limbOf } from '@/core/setup/setup-problem';
 import { GRAVITY_MS2 } from '@/core/units/mass';
-import { COLUMN, problemOf, seeded } from '../../../test/support/fixtures';
+import { COLUMN, FLIES, problemOf, seeded } from '../../../test/support/fixtures';
 import { limbWeightMomentNm } from './limb-weight';
 import { allocateSamples, profileLine, shareBelow } from './line-profile';
 import { TRACK_STRIDE, type LimbTrack } from './limb-track';
@@ -65,20 +66,20 @@ describe('virtual work: moment = tension x d(cable length)/d(angle), derivative 
   const slope = derivative(`sqrt((qx-${turned('x')})^2 + (qy-${turned('y')})^2 + (qz-${turned('z')})^2)`, 't').compile();
   const named = (p: string, v: Vec3) => ({ [`${p}x`]: v[0], [`${p}y`]: v[1], [`${p}z`]: v[2] });
 
-  it.each(MOVEMENT_IDS)('%s on seeded bodies and places', (movement) => {
+  it.each(FLIES)('%s on seeded bodies and places', (movement) => {
     const random = seeded(7);
     for (let k = 0; k < 25; k++) {
       const p = problemOf(movement, 1.45 + 0.6 * random(), { loadKg: 5 + 20 * random() });
       const place = { hole: 1 + Math.floor(20 * random()), standX: 1.5 * random(), standZ: 0.4 * random() - 0.2, yawDeg: 40 * random() - 20 };
       const e = evaluatePlacement(p, place);
       for (const side of ['left', 'right'] as const) {
-        const arm = p.posed.arms[side];
+        const { path: arm, target } = limbOf(p, side);
         const stand = { x: place.standX, z: place.standZ, yawRad: (place.yawDeg * Math.PI) / 180 };
         const q = subtract(toBody(pulleyAt(COLUMN, place.hole, side), stand), arm.proximal[0]!);
         for (const i of [0, 13, 40]) {
           const r = subtract(arm.contact[i]!, arm.proximal[0]!);
-          const w = cross(arm.target.axis[0]!, r);
-          const rate = slope.evaluate({ t: 0, d: dot(arm.target.axis[0]!, r), ...named('r', r), ...named('w', w), ...named('a', arm.target.axis[0]!), ...named('q', q) }) as number;
+          const w = cross(target.axis[0]!, r);
+          const rate = slope.evaluate({ t: 0, d: dot(target.axis[0]!, r), ...named('r', r), ...named('w', w), ...named('a', target.axis[0]!), ...named('q', q) }) as number;
           expect(e.bySide[side]!.samples.lineNm[i]).toBeCloseTo(p.tensionN * rate, 6);
         }
       }
@@ -89,7 +90,7 @@ describe('virtual work: moment = tension x d(cable length)/d(angle), derivative 
 describe('limb weight', () => {
   it('of a level straight arm is the arm hung at its two centres (Winter)', () => {
     const p = problemOf('cable-fly-level', 1.75);
-    const { body } = p.input;
+    const { body } = p;
     const at = (x: number): Vec3[] => [[x, 0, 0]];
     const straight = { side: 'right', chain: 'arm', proximal: at(0), middle: at(body.length.upperArm.m), distal: at(body.length.upperArm.m + body.length.forearm.m), contact: at(0.6), frame: [UPRIGHT] } as const;
     const m = limbWeightMomentNm(body, straight, 0, 'proximal');
@@ -100,7 +101,7 @@ describe('limb weight', () => {
 });
 
 describe('symmetry and scale', () => {
-  it.each(MOVEMENT_IDS)('%s: left mirrors right', (movement) => {
+  it.each(FLIES)('%s: left mirrors right', (movement) => {
     const both = problemOf(movement, 1.8);
     for (const [standZ, yawDeg] of [[0, 0], [0.13, 9]] as const) {
       const a = evaluatePlacement(both, { hole: 12, standX: 0.3, standZ, yawDeg });
@@ -112,18 +113,19 @@ describe('symmetry and scale', () => {
     }
   });
   it('a world twice as big keeps every angle and share, and doubles the lever', () => {
+    const fly = findEntry('cable-fly-level')!;
     const small = problemOf('cable-fly-level', 1.1, { loadKg: 20, column: COLUMN });
     const big = problemOf('cable-fly-level', 2.2, {
-      loadKg: 20, attachmentM: 0.28, movement: { ...small.input.movement, path: { ...small.input.movement.path, finishGapM: 0.2 } },
+      loadKg: 20, attachmentM: 0.28, entry: { ...fly, path: { ...fly.path, finishGapM: 0.2 } as typeof fly.path },
       column: { ...COLUMN, firstHoleM: 0.5, pitchM: 0.2, twinSpacingM: 4.8 },
-      body: { ...small.input.body, ...scaleBody(small.input.body, 2) },
+      body: { ...small.body, ...scaleBody(small.body, 2) },
     });
     const a = evaluatePlacement(small, { hole: 8, standX: 0.2, standZ: 0, yawDeg: 0 }).bySide.right!;
     const b = evaluatePlacement(big, { hole: 8, standX: 0.4, standZ: 0, yawDeg: 0 }).bySide.right!;
     expect(b.metrics.peakLeverM).toBeCloseTo(2 * a.metrics.peakLeverM, 9);
     for (let i = 0; i < 41; i += 8) expect(b.samples.offPlaneRad[i]).toBeCloseTo(a.samples.offPlaneRad[i]!, 12);
   });
-  const scaleBody = (body: ReturnType<typeof problemOf>['input']['body'], k: number) => ({
+  const scaleBody = (body: ReturnType<typeof problemOf>['body'], k: number) => ({
     statureM: body.statureM * k,
     height: Object.fromEntries(Object.entries(body.height).map(([n, s]) => [n, { ...s, m: s.m * k }])) as typeof body.height,
     seated: Object.fromEntries(Object.entries(body.seated).map(([n, s]) => [n, { ...s, m: s.m * k }])) as typeof body.seated,

@@ -29,8 +29,15 @@ export interface ChainTarget {
   readonly joint: 'proximal' | 'middle';
   /** Right-handed, so that resistance is minus the moment along it. */
   readonly axis: readonly Vec3[];
-  /** Normal of the sweep on the side called above: up, or out to the limb's side for an upright sweep. */
+  /** Normal of the sweep on the side called above, see `senseOf`. */
   readonly above: readonly Vec3[];
+}
+
+/** Which way the upper side of a sweep looks: up for a level one, out to the limb's side or ahead for an upright one. */
+export type SweepSense = 'up' | 'out' | 'ahead';
+export function senseOf(normal: Vec3): SweepSense {
+  if (Math.abs(normal[1]) > 0.5) return 'up';
+  return Math.abs(normal[0]) > Math.abs(normal[2]) ? 'ahead' : 'out';
 }
 
 /** Steps of the limb below this are a limb that stands still, metres per sample. */
@@ -68,9 +75,8 @@ export function targetOf(path: ChainPath, action: JointAction): ChainTarget {
           nominal,
         );
   const above = axis.map((a) => {
-    const out = path.side === 'right' ? a[2] : -a[2];
-    // Level sweeps are seen from above, upright ones from the limb's own side.
-    return (Math.abs(a[1]) > 0.5 ? a[1] : out) >= 0 ? a : scale(a, -1);
+    const sense = senseOf(a);
+    return (sense === 'up' ? a[1] : sense === 'ahead' ? a[0] : path.side === 'right' ? a[2] : -a[2]) >= 0 ? a : scale(a, -1);
   });
   return { action, joint, axis, above };
 }
@@ -83,6 +89,8 @@ export interface WorkingRange {
   /** Which motion cut each end; null where the movement's own end stands. */
   readonly cutStart: RangeName | null;
   readonly cutFinish: RangeName | null;
+  /** Whose limit the cut start is. */
+  readonly startCutBy: 'active-range' | 'limit';
 }
 
 /**
@@ -118,5 +126,6 @@ export function findWorkingRange(path: ChainPath, range: ActiveRangeDeg): Workin
     to: (b === last ? last : cross0(b + 1, b)) / last,
     cutStart: a === 0 ? null : excess[a - 1]![1],
     cutFinish: b === last ? null : excess[b + 1]![1],
+    startCutBy: 'active-range',
   };
 }

@@ -71,6 +71,12 @@ export function jointAngles(chain: 'arm' | 'leg' | 'trunk', upperInFrame: Vec3, 
   return angles;
 }
 
+/** Angle of a path's target joint at a sample, degrees: bend of the hinge, or the limb from hanging. */
+export function jointDegAt(path: { readonly chain: 'arm' | 'leg' | 'trunk'; readonly proximal: readonly Vec3[]; readonly middle: readonly Vec3[]; readonly distal: readonly Vec3[] }, joint: 'proximal' | 'middle', i: number): number {
+  const upper = towards(path.proximal[i]!, path.middle[i]!);
+  return toDeg(clampedAcos(joint === 'middle' && path.chain !== 'trunk' ? dot(upper, towards(path.middle[i]!, path.distal[i]!)) : -upper[1]));
+}
+
 /** An arm this near to level moves forward and back, not up and down. */
 const LEVEL_WITHIN_DEG = 40;
 

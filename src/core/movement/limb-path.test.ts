@@ -1,22 +1,30 @@
 import { describe, expect, it } from 'vitest';
 import { cross, dot, length, mirrorZ, normalise, subtract } from '@/core/geometry/vector';
 import { toDeg } from '@/core/units/angle';
-import { bodyOf } from '../../../test/support/fixtures';
+import { bodyOf, FLIES } from '../../../test/support/fixtures';
 import type { ActiveRangeDeg } from '@/core/body/active-range';
 import { SAMPLES } from './chain-path';
-import { poseMovement } from './limb-path';
-import { MOVEMENT_BOOK } from './movement-book';
-import { defaultOptions, MOVEMENT_IDS } from './movement';
+import { findEntry } from '@/core/book/book';
+import { poseSweep } from './limb-path';
+import type { SweepPath } from './sweep-path';
+
+const sweepOf = (id: string): SweepPath => {
+  const { path } = findEntry(id)!;
+  if (path.kind !== 'sweep') throw new Error(id);
+  return path;
+};
+const own = (path: SweepPath) => ({ tiltDeg: path.tiltDeg.default, frontFoot: 'left' as const });
+const ACTION = 'shoulder.horizontalAdduction';
 
 const STATURES = [1.45, 1.75, 2.05];
-const CASES = MOVEMENT_IDS.flatMap((id) => STATURES.map((h) => [id, h] as const));
+const CASES = FLIES.flatMap((id) => STATURES.map((h) => [id, h] as const));
 
 const WHOLE = { active: {}, limits: {}, stopLevel: false };
 
 describe.each(CASES)('%s at %d m', (id, statureM) => {
   const body = bodyOf(statureM);
-  const movement = MOVEMENT_BOOK[id];
-  const { arms } = poseMovement(body, movement, defaultOptions(movement), WHOLE);
+  const path = sweepOf(id);
+  const { arms } = poseSweep(body, path, ACTION, own(path), WHOLE);
 
   it('keeps arm lengths at every sample', () => {
     for (const arm of Object.values(arms)) {
@@ -42,7 +50,7 @@ describe.each(CASES)('%s at %d m', (id, statureM) => {
   });
   it('ends with the hands the asked gap apart, in front', () => {
     const [l, r] = [arms.left.contact[SAMPLES - 1]!, arms.right.contact[SAMPLES - 1]!];
-    expect(length(subtract(l, r))).toBeCloseTo(movement.path.finishGapM, 6);
+    expect(length(subtract(l, r))).toBeCloseTo(path.finishGapM, 6);
     expect(r[0]).toBeGreaterThan(arms.right.proximal[0]![0] + 0.2);
   });
   it('bends the elbow in the stretch and nearly straightens it at the finish', () => {
@@ -64,8 +72,8 @@ describe.each(CASES)('%s at %d m', (id, statureM) => {
 });
 
 describe('active range cuts the sweep', () => {
-  const movement = MOVEMENT_BOOK['cable-fly-level'];
-  const pose = (active: ActiveRangeDeg) => poseMovement(bodyOf(1.75), movement, defaultOptions(movement), { ...WHOLE, active }).arms;
+  const path = sweepOf('cable-fly-level');
+  const pose = (active: ActiveRangeDeg) => poseSweep(bodyOf(1.75), path, ACTION, own(path), { ...WHOLE, active }).arms;
   it.each([
     [undefined, -10, 'movement'],
     [25, -10, 'movement'],
@@ -86,13 +94,13 @@ describe('active range cuts the sweep', () => {
 });
 
 describe('tilt', () => {
-  const movement = MOVEMENT_BOOK['cable-fly-high-to-low'];
+  const path = sweepOf('cable-fly-high-to-low');
   it.each([
     [30, 60],
     [45, 45],
     [60, 30],
   ])('%d degrees down ends with the arm about %d degrees from hanging', (tiltDeg, elevation) => {
-    const { arms } = poseMovement(bodyOf(1.75), movement, { ...defaultOptions(movement), tiltDeg }, WHOLE);
+    const { arms } = poseSweep(bodyOf(1.75), path, ACTION, { ...own(path), tiltDeg }, WHOLE);
     const r = normalise(subtract(arms.right.contact[SAMPLES - 1]!, arms.right.proximal[0]!));
     expect(Math.abs(toDeg(Math.acos(-r[1])) - elevation)).toBeLessThan(6);
   });

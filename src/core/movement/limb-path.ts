@@ -7,7 +7,8 @@ import { slerp } from '@/core/geometry/rotation';
 import { add, along, cross, dot, mirrorZ, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { toDeg, toRad } from '@/core/units/angle';
 import { SAMPLES, type ChainPath, type ChainTarget } from './chain-path';
-import type { Movement, MovementOptions } from './movement';
+import type { JointAction } from './joint-action';
+import type { SweepChoice, SweepPath } from './sweep-path';
 
 /** A sweep shorter than this is not the movement any more, degrees. */
 export const SHORTEST_SWEEP_DEG = 40;
@@ -23,10 +24,10 @@ export interface LimbPath extends ChainPath {
   readonly finishFrom: RangeEnd;
 }
 
-/** The movement's own end, the client's measured range, a clinician's limit, or what a note changes. */
-export type RangeEnd = 'movement' | 'active-range' | 'limit' | 'note';
+/** The movement's own end, the client's measured range, a clinician's limit, what a note changes, or where the load begins to count. */
+export type RangeEnd = 'movement' | 'active-range' | 'limit' | 'note' | 'load';
 
-export interface PosedMovement {
+export interface PosedSweep {
   readonly body: BodyPose;
   readonly arms: Readonly<Record<Side, LimbPath>>;
 }
@@ -53,8 +54,7 @@ function azimuthWhereHandsMeet(gripZ: (azimuthRad: number) => number, halfGapM: 
   return (lo + hi) / 2;
 }
 
-function sweepArm(body: Body, pose: BodyPose, movement: Movement, tiltDeg: number, ends: RangeEnds, side: Side): LimbPath {
-  const path = movement.path;
+function sweepArm(body: Body, pose: BodyPose, path: SweepPath, action: JointAction, tiltDeg: number, ends: RangeEnds, side: Side): LimbPath {
   const { out, ahead, up } = sweepPlane(path.sideElevationDeg, tiltDeg);
   const at = (azimuthRad: number): Vec3 => add(scale(out, Math.cos(azimuthRad)), scale(ahead, Math.sin(azimuthRad)));
   const upperM = body.length.upperArm.m;
@@ -95,7 +95,7 @@ function sweepArm(body: Body, pose: BodyPose, movement: Movement, tiltDeg: numbe
     distal: wrist,
     contact: grip,
     frame: each(pose.trunkFrame),
-    target: { action: movement.action, joint: 'proximal', axis: each(axis), above: each(sweepUp) },
+    target: { action, joint: 'proximal', axis: each(axis), above: each(sweepUp) },
     startDeg: toDeg(start.rad),
     finishDeg: toDeg(finish.rad),
     startFrom: start.from,
@@ -128,11 +128,11 @@ function narrowest(which: 'start' | 'finish', own: number, ends: RangeEnds, side
 }
 
 /**
- * The movement on this body: trunk pose and both arms over the range, body frame. The working range is the movement's
- * own cut to the client's active range; compare `finishDeg - startDeg` with `SHORTEST_SWEEP_DEG` before using it.
+ * A sweep on this body: trunk pose and both arms over the range, body frame. The working range is the movement's own cut
+ * to the client's active range; compare `finishDeg - startDeg` with `SHORTEST_SWEEP_DEG` before using it.
  */
-export function poseMovement(body: Body, movement: Movement, options: MovementOptions, ends: RangeEnds): PosedMovement {
-  const pose = poseBody(body, { kind: 'staggered', frontFoot: options.frontFoot }, { leanDeg: movement.trunkLeanDeg, sideBendDeg: 0, turnDeg: 0 });
-  const [left, right] = SIDES.map((side) => sweepArm(body, pose, movement, options.tiltDeg, ends, side));
+export function poseSweep(body: Body, path: SweepPath, action: JointAction, choice: SweepChoice, ends: RangeEnds): PosedSweep {
+  const pose = poseBody(body, { kind: 'staggered', frontFoot: choice.frontFoot }, { leanDeg: path.leanDeg, sideBendDeg: 0, turnDeg: 0 });
+  const [left, right] = SIDES.map((side) => sweepArm(body, pose, path, action, choice.tiltDeg, ends, side));
   return { body: pose, arms: { left: left!, right: right! } };
 }

@@ -1,6 +1,6 @@
 import { allocateSamples, profileLine, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
 import { SAMPLES } from '@/core/movement/chain-path';
-import type { PeakWish } from '@/core/movement/movement';
+import type { PeakWish } from '@/core/movement/peak-wish';
 import { toBody } from '@/core/geometry/rotation';
 import { toDeg, toRad } from '@/core/units/angle';
 import { THIN, type Placement, type SearchProblem } from './setup-problem';
@@ -53,7 +53,7 @@ function peakCost(wish: PeakWish, m: LineMetrics): number {
 /** Profile of one side at a placement; `thin` uses the coarse limb. */
 export function profileSide(problem: SearchProblem, index: number, placement: Placement, out: ProfileSamples, thin = false): LineMetrics {
   const { attachmentM } = problem.input;
-  const pulley = problem.pulley(placement.hole, problem.sides[index]!);
+  const pulley = problem.pulley(placement, problem.sides[index]!);
   const stand = { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) };
   const track = (thin ? problem.thinTracks : problem.tracks)[index]!;
   return profileLine(track, toBody(pulley, stand), problem.tensionN, attachmentM, out);
@@ -123,7 +123,7 @@ export function findViolations(problem: SearchProblem, placement: Placement, sid
   }
   const sweep = problem.sweepDeg;
   const { loadKg, mostLoadKg } = problem.input;
-  const inHandKg = loadKg / column.pulleyRatio;
+  const inHandKg = loadKg / column.pulleyRatio / (problem.shared ? 2 : 1);
   if (mostLoadKg !== null && inHandKg > mostLoadKg) broken.push({ limit: 'load', need: inHandKg, have: mostLoadKg });
   if (clearance < column.clearanceM) broken.push({ limit: 'clearance', need: column.clearanceM, have: clearance });
   if (travel > column.travelM) broken.push({ limit: 'travel', need: travel, have: column.travelM });

@@ -1,6 +1,6 @@
 import { totalCost } from './cost';
 import { evaluatePlacement, type Evaluation } from './evaluate';
-import { buildProblem, PLACEMENT_KEYS, type Placement, type SetupProblem } from './setup-problem';
+import { PLACEMENT_KEYS, withFixed, type Placement, type SearchProblem } from './setup-problem';
 import { solveSetup } from './solve-setup';
 import { isInLine } from './tolerance';
 
@@ -19,7 +19,7 @@ const EFFORT_PER_DEG = 0.1;
 const NEAR_BEST_DEG = 3;
 
 function effort(from: Placement, to: Placement): number {
-  const holes = Math.abs(to.hole - from.hole);
+  const holes = Math.abs(to.hole - from.hole) + Math.abs((to.leftBy ?? 0) - (from.leftBy ?? 0));
   return (
     (holes > 0 ? EFFORT_PER_CARRIAGE + EFFORT_PER_HOLE * holes : 0) +
     EFFORT_PER_M * Math.hypot(to.standX - from.standX, to.standZ - from.standZ) +
@@ -27,8 +27,11 @@ function effort(from: Placement, to: Placement): number {
   );
 }
 
+const CHANGED = ['hole', 'leftBy', 'standX', 'standZ', 'yawDeg'] as const satisfies readonly (keyof Placement)[];
+
 /** Which settings may move together, fewest first. */
-const FREEDOMS: readonly (readonly (keyof Placement)[])[] = [
+const FREEDOMS: readonly (readonly (typeof PLACEMENT_KEYS)[number][])[] = [
+  [],
   ['hole'],
   ['standX'],
   ['standZ'],
@@ -43,16 +46,17 @@ const FREEDOMS: readonly (readonly (keyof Placement)[])[] = [
  * Least change, in a trainer's effort, that brings a set-up as found into line, close to the best, and inside the hard
  * limits. Settings in `input.fixed` may not move (a hole that is stuck). Null when nothing does.
  */
-export function findLeastChange(problem: SetupProblem, found: Placement, best: Evaluation): LeastChange | null {
-  const held = Object.keys(problem.input.fixed);
-  const right = (e: Evaluation): boolean => isInLine(e) && e.cost <= best.cost + NEAR_BEST_DEG;
+export function findLeastChange(problem: SearchProblem, found: Placement, best: Evaluation): LeastChange | null {
+  const { fixed: held } = problem.input;
+  const right = (e: Evaluation): boolean => isInLine(e, best) && e.cost <= best.cost + NEAR_BEST_DEG;
   const asFound = evaluatePlacement(problem, found);
   if (right(asFound)) return { changes: [], result: asFound };
   let least: { readonly result: Evaluation; readonly effort: number } | null = null;
   for (const free of FREEDOMS) {
-    if (free.some((k) => held.includes(k))) continue;
-    const fixed = Object.fromEntries(PLACEMENT_KEYS.filter((k) => !free.includes(k)).map((k) => [k, found[k]]));
-    const freed = buildProblem({ ...problem.input, fixed, lastUsed: null });
+    if (free.some((k) => held[k] !== undefined)) continue;
+    // Carriages apart are brought level first, unless they are stuck so.
+    const fixed = { ...Object.fromEntries(PLACEMENT_KEYS.filter((k) => !free.includes(k)).map((k) => [k, found[k]])), ...(held.leftBy === undefined ? {} : { leftBy: held.leftBy }) };
+    const freed = withFixed(problem, fixed);
     const solution = solveSetup(freed);
     if (!solution.feasible || !right(solution.best)) continue;
     const to = walkBack(freed, found, solution.best.placement, right);
@@ -62,15 +66,15 @@ export function findLeastChange(problem: SetupProblem, found: Placement, best: E
   if (!least) return null;
   const to = least.result.placement;
   return {
-    changes: PLACEMENT_KEYS.filter((k) => to[k] !== found[k]).map((setting) => ({ setting, from: found[setting], to: to[setting] })),
+    changes: CHANGED.filter((k) => (to[k] ?? 0) !== (found[k] ?? 0)).map((setting) => ({ setting, from: found[setting] ?? 0, to: to[setting] ?? 0 })),
     result: least.result,
   };
 }
 
 /** From an answer that is right, back towards the set-up as found for as long as it stays right. */
-function walkBack(problem: SetupProblem, found: Placement, solved: Placement, right: (e: Evaluation) => boolean): Placement {
+function walkBack(problem: SearchProblem, found: Placement, solved: Placement, right: (e: Evaluation) => boolean): Placement {
   let at = solved;
-  const step: Placement = { hole: 1, standX: 0.01, standZ: 0.01, yawDeg: 1 };
+  const step = { hole: 1, standX: 0.01, standZ: 0.01, yawDeg: 1 };
   for (let moved = true; moved; ) {
     moved = false;
     for (const key of PLACEMENT_KEYS) {

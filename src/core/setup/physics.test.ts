@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { MOVEMENT_IDS } from '@/core/movement/movement';
-import { COLUMN, inputOf, problemOf, seeded, solved } from '../../../test/support/fixtures';
+import { COLUMN, FLIES, inputOf, problemOf, seeded, solved } from '../../../test/support/fixtures';
 import { evaluatePlacement } from './evaluate';
 import { findLeastChange } from './least-change';
 import { explain, nearestLandmark } from './reasons';
-import { buildProblem } from './setup-problem';
+import { buildProblem } from '@/core/book/build-problem';
 
 const PLACE = { hole: 14, standX: 0.3, standZ: 0.05, yawDeg: 4 };
 
@@ -32,7 +31,7 @@ describe('what load, ratio, handle and numbering do', () => {
     expect(empty.samples.lineNm.every((x) => x === 0)).toBe(true);
     expect(Number.isFinite(empty.metrics.evenness)).toBe(true);
   });
-  it.each(MOVEMENT_IDS)('%s: holes counted from the top are the same holes', (id) => {
+  it.each(FLIES)('%s: holes counted from the top are the same holes', (id) => {
     const up = solved(problemOf(id)).best.placement;
     const fromTop = { ...COLUMN, numberedFrom: 'top' as const, firstHoleM: 2.15 };
     const down = solved(problemOf(id, 1.75, { column: fromTop })).best.placement;
@@ -40,7 +39,7 @@ describe('what load, ratio, handle and numbering do', () => {
     expect(down.standX).toBe(up.standX);
   });
   it('left and right alone solve to mirror images', () => {
-    for (const id of MOVEMENT_IDS) {
+    for (const id of FLIES) {
       const right = solved(problemOf(id, 1.8, { side: 'right' })).best;
       const left = solved(problemOf(id, 1.8, { side: 'left' })).best;
       expect(left.cost).toBeCloseTo(right.cost, 6);
@@ -51,7 +50,7 @@ describe('what load, ratio, handle and numbering do', () => {
 });
 
 describe('least change, on seeded stations as found', () => {
-  it.each(MOVEMENT_IDS)('%s: is in line, breaks no limit, and costs no more effort than the full way', (id) => {
+  it.each(FLIES)('%s: is in line, breaks no limit, and costs no more effort than the full way', (id) => {
     const problem = problemOf(id, 1.8);
     const { best } = solved(problem);
     const random = seeded(19);
@@ -98,6 +97,6 @@ describe('reasons', () => {
   });
   it('the range reason tells the client’s own limit from the movement’s', () => {
     const own = buildProblem(inputOf('cable-fly-level', 1.75, { side: 'right', range: { right: { 'shoulder.horizontalAbduction': 3 } } }));
-    expect(explain(own, solved(own).best).find((r) => r.code === 'range')).toEqual({ code: 'range', startDeg: expect.closeTo(-3, 9), from: 'active-range' });
+    expect(explain(own, solved(own).best).find((r) => r.code === 'range')).toEqual({ code: 'range', startDeg: expect.closeTo(-3, 9), from: 'active-range', of: 'sweep', chain: 'arm' });
   });
 });

@@ -1,12 +1,16 @@
 import { MEASURE_NAMES, HEIGHT_RATIO, type MeasureName } from '@/core/body/segment-ratios';
-import type { Side } from '@/core/body/active-range';
+import type { Body } from '@/core/body/body-model';
+import type { BodyPose } from '@/core/body/posture';
 import { regionOffPlaneDeg, type Region } from '@/core/body/region-line';
 import { resolveLeak, type LeakPart } from '@/core/mechanics/leak';
+import type { LineMetrics, ProfileSamples } from '@/core/mechanics/line-profile';
+import { senseOf, type ChainPath, type SweepSense } from '@/core/movement/chain-path';
 import { holeHeightM, holeStepUp } from '@/core/kit/column';
 import type { Answerer } from '@/core/body/answerer';
+import { regionPoseAt } from '@/core/movement/region-pose';
 import type { RangeEnd } from '@/core/movement/limb-path';
 import { evaluatePlacement, type Evaluation } from './evaluate';
-import type { SetupProblem } from './setup-problem';
+import { limbOf, type PosedLimb, type SetupProblem } from './setup-problem';
 import { LINE_TOLERANCE_DEG } from './tolerance';
 
 /** Who picks up a line that leaves the sweep, and by how much at the finish. */
@@ -15,22 +19,25 @@ export interface PickUp {
   readonly by: Answerer;
 }
 
+/** What a limb is, for words about its joints. */
+type Chain = ChainPath['chain'];
+
 /** One verdict with the numbers a person needs; texts are in messages/. */
 export type Reason =
-  | { readonly code: 'line'; readonly rmsDeg: number; readonly finishDeg: number; readonly pickedUpBy: Answerer | null; readonly twoLower: PickUp | null; readonly twoHigher: PickUp | null }
+  | { readonly code: 'line'; readonly rmsDeg: number; readonly finishDeg: number; readonly sense: SweepSense; readonly wholeArm: boolean; readonly pickedUpBy: Answerer | null; readonly twoLower: PickUp | null; readonly twoHigher: PickUp | null }
   | { readonly code: 'peak'; readonly at: number; readonly momentNm: number; readonly rightAngleAt: number | null; readonly stepForwardAt: number | null }
   | { readonly code: 'rest-zone'; readonly share: number; readonly finishShare: number; readonly helps: boolean }
   | { readonly code: 'clearance'; readonly cableM: number; readonly needM: number }
-  | { readonly code: 'leak'; readonly share: number; readonly parts: readonly LeakPart[] }
+  | { readonly code: 'leak'; readonly share: number; readonly parts: readonly LeakPart[]; readonly region: Region; readonly chain: Chain }
   | { readonly code: 'region'; readonly region: Region; readonly deg: number }
-  | { readonly code: 'range'; readonly startDeg: number; readonly from: RangeEnd };
+  | { readonly code: 'range'; readonly startDeg: number; readonly from: RangeEnd; readonly of: 'sweep' | 'proximal' | 'middle'; readonly chain: Chain };
 
 /** How far "a step" goes in a verdict line, metres. */
 export const STEP_M = 0.2;
 const VERDICT_HOLES = 2;
 
 /** Who has to answer a line that is `deg` above (positive) or below the sweep. */
-export const answererOf = (problem: SetupProblem, deg: number): Answerer => problem.input.movement.offPlane[deg > 0 ? 'above' : 'below'];
+export const answererOf = (problem: SetupProblem, deg: number): Answerer => problem.pickUp[deg > 0 ? 'above' : 'below'];
 
 /** Where the moment goes beside the target, largest first; of the side that leaves its line more. */
 export function findLeak(problem: SetupProblem, e: Evaluation): LeakPart[] {
@@ -38,13 +45,35 @@ export function findLeak(problem: SetupProblem, e: Evaluation): LeakPart[] {
   return resolveLeak(problem.leakTracks()[problem.sides.indexOf(e.worse)]!, e.bySide[e.worse]!.samples.load);
 }
 
-/** How far the target region's own line leaves the sweep in the stretch, where it is longest; null for a region without a line. */
-function regionDeg(problem: SetupProblem, side: Side): number | null {
-  const arm = problem.posed.arms[side];
-  const { body } = problem.posed;
-  const { trunkFrame, neckBase, pelvisFrame, pelvis } = body;
-  const pose = { statureM: problem.input.body.statureM, trunkFrame, neckBase, pelvisFrame, pelvis, proximal: arm.proximal[0]!, middle: arm.middle[0]!, distal: arm.distal[0]! };
-  return regionOffPlaneDeg(problem.input.movement.target, pose, side, arm.target.above[0]!);
+/** How far a region's own line leaves the sweep in the stretch, where it is longest; null for a region without a line. */
+function regionDeg(region: Region, statureM: number, pose: BodyPose, { path, target }: PosedLimb): number | null {
+  return regionOffPlaneDeg(region, regionPoseAt(statureM, pose, path, 0), path.side, target.above[0]!);
+}
+
+/** What every load's profile tells, with or without a cable. */
+export interface Explained {
+  readonly body: Body;
+  readonly pose: BodyPose;
+  readonly limb: PosedLimb;
+  readonly region: Region;
+  readonly metrics: LineMetrics;
+  readonly samples: ProfileSamples;
+  readonly leak: readonly LeakPart[];
+}
+
+/** Verdicts that need no place at a column: peak, rest zone, range, leak, region. */
+export function explainProfile(x: Explained, stepForwardAt: number | null = null): Reason[] {
+  const { metrics: m, samples, limb, region } = x;
+  const { chain } = limb.path;
+  const deg = regionDeg(region, x.body.statureM, x.pose, limb);
+  const finish = samples.resistanceNm[samples.resistanceNm.length - 1]!;
+  return [
+    { code: 'peak', at: m.peakAt, momentNm: m.peakResistanceNm, rightAngleAt: m.rightAngleAt, stepForwardAt },
+    { code: 'rest-zone', share: m.restShare, finishShare: m.peakResistanceNm > 0 ? finish / m.peakResistanceNm : 0, helps: m.helps },
+    { code: 'range', startDeg: limb.start.deg, from: limb.start.from, of: limb.start.of, chain },
+    { code: 'leak', share: m.leakShare, parts: x.leak.slice(0, NAMED_PARTS), region, chain },
+    ...(deg === null ? [] : [{ code: 'region' as const, region, deg }]),
+  ];
 }
 
 /** How many parts of a leak are worth a word. */
@@ -54,8 +83,6 @@ const NAMED_PARTS = 2;
 export function explain(problem: SetupProblem, e: Evaluation): Reason[] {
   const { column } = problem.input;
   const m = e.metrics;
-  const side = e.bySide[e.worse]!;
-  const last = side.samples.resistanceNm.length - 1;
   const other = (holesUp: number): PickUp | null => {
     const hole = e.placement.hole + holesUp * holeStepUp(column);
     if (hole < 1 || hole > column.holes) return null;
@@ -64,29 +91,26 @@ export function explain(problem: SetupProblem, e: Evaluation): Reason[] {
   };
   const stepped = { ...e.placement, standX: e.placement.standX + STEP_M };
   const forward = stepped.standX <= problem.input.room.maxDistanceM ? evaluatePlacement(problem, stepped).metrics.peakAt : null;
-  const arm = problem.posed.arms[e.worse];
-  const region = regionDeg(problem, e.worse);
-  return [
-    {
-      code: 'line',
-      rmsDeg: m.offPlaneRmsDeg,
-      finishDeg: m.offPlaneFinishDeg,
-      pickedUpBy: Math.abs(m.offPlaneFinishDeg) > LINE_TOLERANCE_DEG ? answererOf(problem, m.offPlaneFinishDeg) : null,
-      twoLower: other(-VERDICT_HOLES),
-      twoHigher: other(VERDICT_HOLES),
-    },
-    { code: 'peak', at: m.peakAt, momentNm: m.peakResistanceNm, rightAngleAt: m.rightAngleAt, stepForwardAt: forward },
-    { code: 'rest-zone', share: m.restShare, finishShare: side.samples.resistanceNm[last]! / m.peakResistanceNm, helps: m.helps },
-    { code: 'clearance', cableM: m.minClearanceM, needM: column.clearanceM },
-    { code: 'range', startDeg: arm.startDeg, from: arm.startFrom },
-    { code: 'leak', share: m.leakShare, parts: findLeak(problem, e).slice(0, NAMED_PARTS) },
-    ...(region === null ? [] : [{ code: 'region' as const, region: problem.input.movement.target, deg: region }]),
-  ];
+  const limb = limbOf(problem, e.worse);
+  const rest = explainProfile({ body: problem.body, pose: problem.pose, limb, region: problem.region, metrics: m, samples: e.bySide[e.worse]!.samples, leak: findLeak(problem, e) }, forward);
+  const line: Reason = {
+    code: 'line',
+    rmsDeg: m.offPlaneRmsDeg,
+    finishDeg: m.offPlaneFinishDeg,
+    sense: senseOf(limb.target.above.at(-1)!),
+    wholeArm: limb.start.of === 'sweep',
+    pickedUpBy: Math.abs(m.offPlaneFinishDeg) > LINE_TOLERANCE_DEG ? answererOf(problem, m.offPlaneFinishDeg) : null,
+    twoLower: other(-VERDICT_HOLES),
+    twoHigher: other(VERDICT_HOLES),
+  };
+  const clearance: Reason = { code: 'clearance', cableM: m.minClearanceM, needM: column.clearanceM };
+  return [line, ...rest.slice(0, 2), clearance, ...rest.slice(2)];
 }
 
 /** Landmark of the client nearest to the pulley's height, to check the hole by eye; centimetres matter, so with the gap. */
 export function nearestLandmark(problem: SetupProblem, hole: number): { readonly landmark: MeasureName | 'stature'; readonly aboveM: number } {
-  const { body, column } = problem.input;
+  const { body } = problem;
+  const { column } = problem.input;
   const pulleyM = holeHeightM(column, hole);
   let landmark: MeasureName | 'stature' = 'stature';
   let aboveM = pulleyM - body.statureM;

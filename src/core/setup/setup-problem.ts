@@ -1,22 +1,34 @@
-import type { ActiveRangeDeg, Side } from '@/core/body/active-range';
+import type { Answerer } from '@/core/body/answerer';
+import type { Side } from '@/core/body/active-range';
 import type { Body } from '@/core/body/body-model';
+import type { BodyPose } from '@/core/body/posture';
+import type { Region } from '@/core/body/region-line';
 import type { Vec3 } from '@/core/geometry/vector';
-import { pulleyAt, type Column, type Room } from '@/core/kit/column';
-import { buildLeakTrack, type LeakTrack } from '@/core/mechanics/leak';
-import { buildLimbTrack, thinTrack, type LimbTrack } from '@/core/mechanics/limb-track';
-import { poseMovement, SHORTEST_SWEEP_DEG, type PosedMovement } from '@/core/movement/limb-path';
-import type { Movement, MovementOptions, PeakWish } from '@/core/movement/movement';
-import { GRAVITY_MS2 } from '@/core/units/mass';
+import type { Column, Room } from '@/core/kit/column';
+import type { LeakTrack } from '@/core/mechanics/leak';
+import type { LimbTrack } from '@/core/mechanics/limb-track';
+import type { ChainPath, ChainTarget } from '@/core/movement/chain-path';
+import { SHORTEST_SWEEP_DEG, type RangeEnd } from '@/core/movement/limb-path';
+import type { PeakWish } from '@/core/movement/peak-wish';
 
 export type WorkingSide = Side | 'both';
 
 /** Where the carriage and the client are: floor-frame metres, degrees; yaw 0 faces away from the columns. */
 export interface Placement {
+  /** Of the right carriage, and of the left one too unless `leftBy` says otherwise. */
   readonly hole: number;
+  /** Hole numbers that the left carriage stands above (negative: below) the right one; absent where both stand alike. */
+  readonly leftBy?: number | undefined;
   readonly standX: number;
   readonly standZ: number;
   readonly yawDeg: number;
 }
+
+/** Where the carriages are. */
+export type Carriages = Pick<Placement, 'hole' | 'leftBy'>;
+
+/** Hole number of a side's carriage. */
+export const holeOf = (at: Carriages, side: Side): number => (side === 'left' ? at.hole + (at.leftBy ?? 0) : at.hole);
 
 export const PLACEMENT_KEYS = ['hole', 'standX', 'standZ', 'yawDeg'] as const;
 
@@ -59,12 +71,14 @@ export interface SearchProblem {
   readonly input: SearchInput;
   readonly bounds: SearchBounds;
   /** Pulley of a side in the floor frame. */
-  readonly pulley: (hole: number, side: Side) => Vec3;
+  readonly pulley: (at: Carriages, side: Side) => Vec3;
   readonly sides: readonly Side[];
   readonly tracks: readonly LimbTrack[];
   /** The same limbs at every fourth sample, for coarse search. */
   readonly thinTracks: readonly LimbTrack[];
   readonly tensionN: number;
+  /** Both hands hold one attachment. */
+  readonly shared: boolean;
   /** Both arms work and move alike, so the best place is midway and square. */
   readonly symmetric: boolean;
   /** Shortest sweep of the working arms, degrees. */
@@ -73,25 +87,37 @@ export interface SearchProblem {
   readonly along: readonly Float64Array[] | null;
 }
 
-/** Everything a fly's set-up is solved from. */
-export interface SetupInput extends SearchInput {
-  readonly body: Body;
-  /** Measured active range, and what a clinician allows. */
-  readonly range: ActiveRangeDeg;
-  readonly limits: ActiveRangeDeg;
-  /** Loaded stretches stop level with the trunk (a shoulder note). */
-  readonly stopLevel: boolean;
-  readonly movement: Movement;
-  readonly options: MovementOptions;
-  readonly side: WorkingSide;
+/** One working limb as a set-up poses it. */
+export interface PosedLimb {
+  readonly path: ChainPath;
+  readonly target: ChainTarget;
+  /** Where its range begins and why: degrees ahead of straight out to the side for a sweep, degrees at the target joint else. */
+  readonly start: { readonly deg: number; readonly of: 'sweep' | 'proximal' | 'middle'; readonly from: RangeEnd };
 }
 
 /** A set-up question with the client's limbs already posed and flattened; placement does not change them. */
 export interface SetupProblem extends SearchProblem {
-  readonly input: SetupInput;
-  readonly posed: PosedMovement;
+  readonly body: Body;
+  /** At the start of the range, stand frame. */
+  readonly pose: BodyPose;
+  /** At a sample of the range, for drawing. */
+  readonly poseAt: (i: number) => BodyPose;
+  readonly limbs: Readonly<Partial<Record<Side, PosedLimb>>>;
+  readonly region: Region;
+  /** Who takes over when the line leaves the sweep to its upper side, and to its lower one. */
+  readonly pickUp: { readonly above: Answerer; readonly below: Answerer };
   /** For the moments beside the target, in the order of `sides`. */
   readonly leakTracks: () => readonly LeakTrack[];
+}
+
+/** The same question with other settings held; nothing is posed anew. */
+export const withFixed = <P extends SearchProblem>(problem: P, fixed: Partial<Placement>): P => ({ ...problem, input: { ...problem.input, fixed, lastUsed: null } });
+
+/** The limb of a working side. */
+export function limbOf(problem: SetupProblem, side: Side): PosedLimb {
+  const limb = problem.limbs[side];
+  if (!limb) throw new Error(`setup: the ${side} side does not work here`);
+  return limb;
 }
 
 /** Coarse search reads every fourth sample. */
@@ -102,27 +128,3 @@ export const THIN = 4;
  * only by letting the load rest for more than a quarter of the range is no set-up (our judgement).
  */
 export const FLY_BOUNDS: SearchBounds = { yawDeg: 0, turnDeg: 30, standZ: 0, sidewaysM: 0.4, lineDeg: 8, restShare: 0.25, shortestSweepDeg: SHORTEST_SWEEP_DEG, startsZ: [0], heightM: [0, 9] };
-
-/** Pose and flatten. Precondition: input checked at the border (`contract/case`). */
-export function buildProblem(input: SetupInput): SetupProblem {
-  const posed = poseMovement(input.body, input.movement, input.options, { active: input.range, limits: input.limits, stopLevel: input.stopLevel });
-  const sides: Side[] = input.side === 'both' ? ['left', 'right'] : [input.side];
-  const tracks = sides.map((side) => buildLimbTrack(input.body, posed.arms[side], posed.arms[side].target));
-  const { left, right } = posed.arms;
-  // Only an evaluation that is explained needs these; the search does not.
-  let leakTracks: readonly LeakTrack[] | null = null;
-  return {
-    input,
-    bounds: FLY_BOUNDS,
-    pulley: (hole, side) => pulleyAt(input.column, hole, side),
-    leakTracks: () => (leakTracks ??= sides.map((side) => buildLeakTrack(input.body, posed.arms[side], posed.arms[side].target))),
-    posed,
-    sides,
-    along: null,
-    tracks,
-    thinTracks: tracks.map((t) => thinTrack(t, THIN)),
-    tensionN: (input.loadKg * GRAVITY_MS2) / input.column.pulleyRatio,
-    symmetric: input.side === 'both' && left.startDeg === right.startDeg && left.finishDeg === right.finishDeg,
-    sweepDeg: Math.min(...sides.map((side) => posed.arms[side].finishDeg - posed.arms[side].startDeg)),
-  };
-}

@@ -1,17 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import { MOVEMENT_IDS } from '@/core/movement/movement';
 import { searchExhaustively } from '../../../test/support/exhaustive-grid';
-import { COLUMN, inputOf, problemOf, solved } from '../../../test/support/fixtures';
+import { COLUMN, FLIES, inputOf, problemOf, solved } from '../../../test/support/fixtures';
 import { evaluatePlacement } from './evaluate';
 import { findLeastChange } from './least-change';
-import { findSensitivity } from './sensitivity';
-import { buildProblem } from './setup-problem';
+import { buildProblem } from '@/core/book/build-problem';
+import { findSensitivity } from '@/core/book/sensitivity';
+import { findStandIn } from '@/core/book/stand-in';
 import { solveSetup } from './solve-setup';
-import { findStandIn } from './stand-in';
 import { findTolerance, isWithin } from './tolerance';
 
 describe('against the exhaustive fine grid', () => {
-  it.each(MOVEMENT_IDS.flatMap((id) => [1.45, 1.6, 1.75, 1.9, 2.05].map((h) => [id, h] as const)))('%s, both arms, %d m: every hole, every centimetre', (id, statureM) => {
+  it.each(FLIES.flatMap((id) => [1.45, 1.6, 1.75, 1.9, 2.05].map((h) => [id, h] as const)))('%s, both arms, %d m: every hole, every centimetre', (id, statureM) => {
     const p = problemOf(id, statureM);
     const { best } = solved(p);
     const grid = searchExhaustively(p, 0.01, 0, 1, 0);
@@ -19,7 +18,7 @@ describe('against the exhaustive fine grid', () => {
     expect(Math.abs(best.placement.standX - grid.placement.standX)).toBeLessThanOrEqual(0.0101);
     expect(best.placement.hole).toBe(grid.placement.hole);
   });
-  it.each(MOVEMENT_IDS.flatMap((id) => [1.5, 1.75, 2.0].map((h) => [id, h] as const)))('%s, one arm, %d m: place and facing too', (id, statureM) => {
+  it.each(FLIES.flatMap((id) => [1.5, 1.75, 2.0].map((h) => [id, h] as const)))('%s, one arm, %d m: place and facing too', (id, statureM) => {
     const p = problemOf(id, statureM, { side: 'right' });
     expect(solved(p).best.cost - searchExhaustively(p, 0.05, 0.4, 5, 30).cost).toBeLessThan(0.5);
   });
@@ -57,8 +56,8 @@ describe('fixed settings and limits', () => {
     if (!s.feasible) expect(s.nearest.violations.map((v) => v.limit)).toContain(limit);
   });
   it('a column that stops at the hip serves the low fly instead', () => {
-    const p = problemOf('cable-fly-high-to-low', 1.75, { column: { ...COLUMN, holes: 9 } });
-    expect(findStandIn(p)).toMatchObject({ movement: 'cable-fly-low-to-high' });
+    const p = inputOf('cable-fly-high-to-low', 1.75, { column: { ...COLUMN, holes: 9 } });
+    expect(findStandIn(p)!.entry.id).toBe('cable-fly-low-to-high');
   });
 });
 
@@ -80,6 +79,24 @@ describe('as found', () => {
   it('facing the columns is turned round', () => {
     const change = findLeastChange(p, { ...best.placement, yawDeg: 180 }, best)!;
     expect(change.changes.map((c) => c.setting)).toEqual(['yawDeg']);
+  });
+});
+
+describe('carriages apart', () => {
+  const p = problemOf('cable-fly-level');
+  const { best } = solved(p);
+  const apart = { ...best.placement, leftBy: -4 };
+  it('only the left arm’s line changes', () => {
+    const e = evaluatePlacement(p, apart);
+    expect(e.bySide.right!.metrics).toEqual(best.bySide.right!.metrics);
+    expect(e.worse).toBe('left');
+    expect(e.metrics.offPlaneFinishDeg).toBeLessThan(-5);
+    expect(isWithin(findTolerance(p, best), best.placement, apart)).toBe(false);
+  });
+  it('the least change is to level them; stuck so, the rest is solved round it', () => {
+    expect(findLeastChange(p, apart, best)!.changes).toEqual([{ setting: 'leftBy', from: -4, to: 0 }]);
+    const stuck = solveSetup(problemOf('cable-fly-level', 1.75, { fixed: { hole: best.placement.hole, leftBy: -1 } }));
+    expect((stuck.feasible ? stuck.best : stuck.nearest).placement).toMatchObject({ hole: best.placement.hole, leftBy: -1 });
   });
 });
 

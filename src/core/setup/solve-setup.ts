@@ -37,11 +37,15 @@ function grid(fixed: number | undefined, min: number, max: number, step: number)
   return values.length ? values : [round(min)];
 }
 
+/** Carriages that are held apart stay so; else both stand alike. */
+const apartOf = (problem: SearchProblem): { readonly leftBy?: number } => (problem.input.fixed.leftBy ? { leftBy: problem.input.fixed.leftBy } : {});
+
 /** Steepest descent over neighbouring marks, diagonals included, at each stride in turn. */
 function refine(problem: SearchProblem, start: Placement): { readonly placement: Placement; readonly cost: number } {
   const { fixed, room } = problem.input;
   const { bounds } = problem;
   const midway = problem.symmetric;
+  const apart = apartOf(problem);
   const movesX = fixed.standX === undefined ? [-1, 0, 1] : [0];
   const movesZ = fixed.standZ === undefined && !midway ? [-1, 0, 1] : [0];
   const movesYaw = fixed.yawDeg === undefined && !midway ? [-1, 0, 1] : [0];
@@ -66,6 +70,7 @@ function refine(problem: SearchProblem, start: Placement): { readonly placement:
             if (dx === 0 && dz === 0 && dyaw === 0) continue;
             const next = {
               hole: at.hole,
+              ...apart,
               standX: round(at.standX + dx * stride * MARK_M),
               standZ: round(at.standZ + dz * stride * MARK_M),
               yawDeg: at.yawDeg + dyaw * stride,
@@ -97,22 +102,23 @@ function refine(problem: SearchProblem, start: Placement): { readonly placement:
 export function solveSetup(problem: SearchProblem): SetupSolution {
   const { fixed, room, column } = problem.input;
   const { bounds } = problem;
+  const apart = apartOf(problem);
   const all = Array.from({ length: column.holes }, (_, i) => i + 1);
   const reachable = all.filter((h) => holeHeightM(column, h) >= bounds.heightM[0] && holeHeightM(column, h) <= bounds.heightM[1]);
   // A column that has none of the wanted heights is still asked for its nearest.
   const holes = fixed.hole !== undefined ? [fixed.hole] : reachable.length > 0 ? reachable : [nearestHole(column, (bounds.heightM[0] + Math.min(bounds.heightM[1], 3)) / 2)];
   const xs = grid(fixed.standX, room.minDistanceM, room.maxDistanceM, COARSE_M);
   // Free to stand anywhere, a client stands near midway and square; a held setting may force a turn or a side step.
-  const held = Object.keys(fixed).some((k) => k !== 'hole');
+  const held = Object.keys(fixed).some((k) => k !== 'hole' && k !== 'leftBy');
   const zs = fixed.standZ !== undefined ? [fixed.standZ] : (problem.symmetric ? [0] : held ? [-0.2, 0, 0.2] : bounds.startsZ).map((z) => round(bounds.standZ + z));
   const yaws = fixed.yawDeg !== undefined ? [fixed.yawDeg] : (held && !problem.symmetric ? [-20, 0, 20] : [0]).map((y) => bounds.yawDeg + y);
   const coarse = holes.map((hole) => {
-    let best: Placement = { hole, standX: xs[0]!, standZ: zs[0]!, yawDeg: yaws[0]! };
+    let best: Placement = { hole, ...apart, standX: xs[0]!, standZ: zs[0]!, yawDeg: yaws[0]! };
     let cost = Infinity;
     for (const standX of xs) {
       for (const standZ of zs) {
         for (const yawDeg of yaws) {
-          const candidate = { hole, standX, standZ, yawDeg };
+          const candidate = { hole, ...apart, standX, standZ, yawDeg };
           const c = totalCost(problem, candidate, true);
           if (c < cost) {
             cost = c;

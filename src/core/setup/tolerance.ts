@@ -1,7 +1,7 @@
 import type { Evaluation } from './evaluate';
 import { evaluatePlacement } from './evaluate';
 import { MARK_M } from './solve-setup';
-import type { SetupProblem, Placement } from './setup-problem';
+import { holeOf, type SearchProblem, type Placement } from './setup-problem';
 
 /** A line this far out is seen and felt; inside it a set-up counts as right, degrees (common practice: by eye). */
 export const LINE_TOLERANCE_DEG = 3;
@@ -20,9 +20,17 @@ export interface Tolerance {
   readonly yawDeg: readonly [number, number];
 }
 
-/** The line is within tolerance and no hard limit is broken. */
-export const isInLine = (e: Evaluation): boolean =>
-  e.violations.length === 0 && e.metrics.offPlaneRmsDeg <= LINE_TOLERANCE_DEG && Math.abs(e.metrics.offPlaneFinishDeg) <= LINE_TOLERANCE_DEG;
+/**
+ * The line is within tolerance and no hard limit is broken. Where a movement of several joints lets even the best line
+ * leave its sweep, half the tolerance more than the best is in line.
+ */
+export function isInLine(e: Evaluation, best: Evaluation): boolean {
+  const most = (ofBest: number): number => Math.max(LINE_TOLERANCE_DEG, Math.abs(ofBest) + LINE_TOLERANCE_DEG / 2);
+  return e.violations.length === 0 && e.metrics.offPlaneRmsDeg <= most(best.metrics.offPlaneRmsDeg) && Math.abs(e.metrics.offPlaneFinishDeg) <= most(best.metrics.offPlaneFinishDeg);
+}
+
+/** In line by itself, whatever the best. */
+export const isStraight = (e: Evaluation): boolean => e.violations.length === 0 && e.metrics.offPlaneRmsDeg <= LINE_TOLERANCE_DEG && Math.abs(e.metrics.offPlaneFinishDeg) <= LINE_TOLERANCE_DEG;
 
 /** Steps in one direction before `holds` fails. */
 function reach(step: number, most: number, holds: (delta: number) => boolean): number {
@@ -35,11 +43,11 @@ function reach(step: number, most: number, holds: (delta: number) => boolean): n
 }
 
 /** Span of each setting, the others held, that keeps the line within 3 degrees and the peak within 5 % of the range. */
-export function findTolerance(problem: SetupProblem, solved: Evaluation): Tolerance {
+export function findTolerance(problem: SearchProblem, solved: Evaluation): Tolerance {
   const { column } = problem.input;
   const keeps = (change: Partial<Placement>): boolean => {
     const e = evaluatePlacement(problem, { ...solved.placement, ...change });
-    return isInLine(e) && Math.abs(e.metrics.peakAt - solved.metrics.peakAt) <= PEAK_TOLERANCE;
+    return isInLine(e, solved) && Math.abs(e.metrics.peakAt - solved.metrics.peakAt) <= PEAK_TOLERANCE;
   };
   const { hole, standX, standZ, yawDeg } = solved.placement;
   const span = (step: number, most: number, holds: (d: number) => boolean): readonly [number, number] => [
@@ -60,6 +68,7 @@ export function isWithin(tolerance: Tolerance, solved: Placement, used: Placemen
   const inside = (delta: number, [lo, hi]: readonly [number, number], slack: number): boolean => delta >= lo - slack && delta <= hi + slack;
   return (
     inside(used.hole - solved.hole, tolerance.holes, 0) &&
+    inside(holeOf(used, 'left') - holeOf(solved, 'left'), tolerance.holes, 0) &&
     inside(used.standX - solved.standX, tolerance.standXM, MARK_M / 2) &&
     inside(used.standZ - solved.standZ, tolerance.standZM, MARK_M / 2) &&
     inside(used.yawDeg - solved.yawDeg, tolerance.yawDeg, 0.5)

@@ -3,11 +3,14 @@ import { holeHeightM, nearestHole } from '@/core/kit/column';
 import { COLUMN, problemOf, solved } from '../../../test/support/fixtures';
 import { evaluatePlacement } from './evaluate';
 import { regionOffPlaneDeg, type Region } from '@/core/body/region-line';
+import { findEntry } from '@/core/book/book';
+import { usualOptions } from '@/core/book/entry-options';
 import { answererOf, explain } from './reasons';
+import { limbOf } from './setup-problem';
 
 /** Facts of the trade (common practice), checked on the solver's answers. */
 const STATURES = [1.52, 1.75, 1.98];
-const shoulderM = (p: ReturnType<typeof problemOf>) => p.posed.body.shoulder.right[1];
+const shoulderM = (p: ReturnType<typeof problemOf>) => p.pose.shoulder.right[1];
 
 describe.each(STATURES)('cable flies for a client of %d m (common practice)', (statureM) => {
   const highLow = problemOf('cable-fly-high-to-low', statureM);
@@ -24,7 +27,7 @@ describe.each(STATURES)('cable flies for a client of %d m (common practice)', (s
     expect(Math.abs(solved(level).best.placement.hole - nearestHole(COLUMN, shoulderM(level)))).toBeLessThanOrEqual(1);
   });
   it('low to high: below the hip', () => {
-    expect(holeHeightM(COLUMN, solved(lowHigh).best.placement.hole)).toBeLessThan(lowHigh.input.body.height.hipHeight.m);
+    expect(holeHeightM(COLUMN, solved(lowHigh).best.placement.hole)).toBeLessThan(lowHigh.body.height.hipHeight.m);
   });
   it.each([highLow, level, lowHigh])('solved lines lie along the arm, mark midway and square', (p) => {
     const { best } = solved(p);
@@ -42,16 +45,16 @@ describe.each(STATURES)('cable flies for a client of %d m (common practice)', (s
     expect(answererOf(p, down)).toBe('front-deltoid');
   });
   it.each([[highLow, 'chest-lower'], [level, 'chest-mid'], [lowHigh, 'chest-upper']] as const)('of the chest’s parts the sweep lies nearest its own (high to low: lower; level: mid; low to high: upper)', (p, own) => {
-    const arm = p.posed.arms.right;
-    const { trunkFrame, neckBase, pelvisFrame, pelvis } = p.posed.body;
+    const { path: arm, target } = limbOf(p, 'right');
+    const { trunkFrame, neckBase, pelvisFrame, pelvis } = p.pose;
     const pose = { statureM, trunkFrame, neckBase, pelvisFrame, pelvis, proximal: arm.proximal[0]!, middle: arm.middle[0]!, distal: arm.distal[0]! };
-    const off = (r: Region) => regionOffPlaneDeg(r, pose, 'right', arm.target.above[0]!)!;
+    const off = (r: Region) => regionOffPlaneDeg(r, pose, 'right', target.above[0]!)!;
     expect((['chest-upper', 'chest-mid', 'chest-lower'] as const).toSorted((a, b) => off(a) - off(b))[0]).toBe(own);
     expect(explain(p, solved(p).best).find((r) => r.code === 'region')).toEqual({ code: 'region', region: own, deg: expect.closeTo(off(own), 6) });
   });
   it('level fly, hole held: just behind the pulleys peaks in the contracted half and the weight helps in the stretch; level with them near the middle; a step forward in the lengthened third', () => {
     const hole = nearestHole(COLUMN, shoulderM(level));
-    const shoulderX = level.posed.body.shoulder.right[0];
+    const shoulderX = level.pose.shoulder.right[0];
     const at = (x: number) => evaluatePlacement(level, { hole, standX: x - shoulderX, standZ: 0, yawDeg: 0 }).metrics;
     const behind = at(-0.17 * statureM);
     expect(behind.peakAt).toBeGreaterThan(0.5);
@@ -68,7 +71,7 @@ describe.each(STATURES)('cable flies for a client of %d m (common practice)', (s
   });
   it('asked for a contracted, middle or lengthened peak, it stands further forward for each', () => {
     const x = (['contracted', 'mid', 'lengthened'] as const).map((peak) => {
-      const p = problemOf('cable-fly-level', statureM, { options: { ...level.input.options, peak }, room: { minDistanceM: -1, maxDistanceM: 2 } });
+      const p = problemOf('cable-fly-level', statureM, { options: { ...usualOptions(findEntry('cable-fly-level')!), peak }, room: { minDistanceM: -1, maxDistanceM: 2 } });
       return solved(p).best.placement.standX;
     });
     expect(x[0]!).toBeLessThan(x[1]!);

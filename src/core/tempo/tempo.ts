@@ -1,39 +1,59 @@
 /** The four phases of a rep by the names used everywhere. */
 export const PHASES = ['lowering', 'stretch', 'lifting', 'finish'] as const;
 export type Phase = (typeof PHASES)[number];
+export type StartPhase = 'lifting' | 'lowering';
 
 /** Seconds of each phase; `stretch` and `finish` are the pauses at the two ends. */
 export type Tempo = Readonly<Record<Phase, number>>;
 
+/** A part of the range between two angles of the target joint that takes its own time, each way. */
+export interface Section {
+  readonly fromDeg: number;
+  readonly toDeg: number;
+  readonly seconds: number;
+}
+
+/** A tempo as written: its four numbers, where the rep begins when that is not the movement's own, and its section. */
+export interface WrittenTempo {
+  readonly tempo: Tempo;
+  readonly startsWith: StartPhase | null;
+  readonly section: Section | null;
+}
+
 /** "As fast as is controlled" is paced as one second (our assumption; the mark needs a length). */
 export const FAST_S = 1;
 export const LONGEST_PHASE_S = 20;
+const WIDEST_DEG = 180;
 
-/**
- * Tempo from `lower-pause-lift-pause`, whole seconds or X for as fast as is controlled, e.g. `3-1-2-1` or `4-0-X-1`.
- * Null when it is not four such parts, a phase is over 20 s, or lifting or lowering takes no time.
- */
-export function parseTempo(notation: string): Tempo | null {
-  const parts = notation.trim().toUpperCase().split('-');
+function parseNumbers(notation: string): Tempo | null {
+  const parts = notation.split('-');
   if (parts.length !== 4 || !parts.every((p) => /^(X|\d{1,2})$/.test(p))) return null;
   const [lowering, stretch, lifting, finish] = parts.map((p) => (p === 'X' ? FAST_S : Number(p))) as [number, number, number, number];
   if (Math.max(lowering, stretch, lifting, finish) > LONGEST_PHASE_S || lowering === 0 || lifting === 0) return null;
   return { lowering, stretch, lifting, finish };
 }
 
-/** Seconds of one rep. */
-export const repSeconds = (tempo: Tempo): number => PHASES.reduce((a, p) => a + tempo[p], 0);
-
-/** Where the resistance counts: shares and ends of the range at or above a quarter of its peak. */
-export interface TensionShape {
-  readonly tensionShare: number;
-  readonly stretchLoaded: boolean;
-  readonly finishLoaded: boolean;
+/**
+ * A tempo as it is written: `lower-pause-lift-pause`, whole seconds or X for as fast as is controlled, then, after commas, what
+ * it may carry: `lift first` or `lower first`, and one section like `30-65deg: 4s`. Null when it is not of that form, a time is
+ * over 20 s, lifting or lowering takes no time, or the section's angles do not rise within 0 to 180 degrees.
+ */
+export function parseWrittenTempo(notation: string): WrittenTempo | null {
+  const [numbers, ...more] = notation.toUpperCase().split(',').map((p) => p.trim());
+  const tempo = parseNumbers(numbers!);
+  if (!tempo) return null;
+  let startsWith: StartPhase | null = null;
+  let section: Section | null = null;
+  for (const piece of more) {
+    const first = /^(LIFT|LOWER) FIRST$/.exec(piece);
+    const slow = /^(\d{1,3})-(\d{1,3}) ?(?:DEG|°): ?(\d{1,2}) ?S$/.exec(piece);
+    if (first && startsWith === null) startsWith = first[1] === 'LIFT' ? 'lifting' : 'lowering';
+    else if (slow && section === null) section = { fromDeg: Number(slow[1]), toDeg: Number(slow[2]), seconds: Number(slow[3]) };
+    else return null;
+  }
+  if (section && (section.fromDeg >= section.toDeg || section.toDeg > WIDEST_DEG || section.seconds === 0 || section.seconds > LONGEST_PHASE_S)) return null;
+  return { tempo, startsWith, section };
 }
 
-/** Seconds under tension of a set; a phase counts where resistance is at least a quarter of its peak, all of it when unknown. */
-export function timeUnderTensionS(tempo: Tempo, reps: number, shape: TensionShape | null): number {
-  if (!shape) return reps * repSeconds(tempo);
-  const moving = (tempo.lifting + tempo.lowering) * shape.tensionShare;
-  return reps * (moving + (shape.stretchLoaded ? tempo.stretch : 0) + (shape.finishLoaded ? tempo.finish : 0));
-}
+/** The four numbers of a tempo as written; null when it cannot be read. */
+export const parseTempo = (notation: string): Tempo | null => parseWrittenTempo(notation)?.tempo ?? null;

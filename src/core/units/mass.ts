@@ -13,5 +13,9 @@ export const gramsToKg = (grams: number): number => grams / 1000;
 /** Pounds to whole grams. */
 export const lbToGrams = (lb: number): number => Math.round(lb * KG_PER_LB * 1000);
 
+/** What kit is stamped in. */
+export const LOAD_UNITS = ['kg', 'lb'] as const;
+export type LoadUnit = (typeof LOAD_UNITS)[number];
+
 /** Grams to pounds. */
 export const gramsToLb = (grams: number): number => grams / 1000 / KG_PER_LB;

@@ -17,10 +17,12 @@ export interface Client extends BodyInput {
   readonly unfelt: readonly Region[];
   readonly limits: readonly ClinicianLimit[];
   readonly armPath: Readonly<Record<Side, readonly ArmPathTrial[]>>;
+  /** Lower border of the chest, degrees below level; null when not measured. */
+  readonly chestLineDeg: number | null;
 }
 
 interface ClientRow {
-  id: string; name: string; stature_m: number; mass_kg: number; note: string;
+  id: string; name: string; stature_m: number; mass_kg: number; note: string; chest_line_deg: number | null;
 }
 
 function toClient(db: Db, row: ClientRow): Client {
@@ -33,7 +35,7 @@ function toClient(db: Db, row: ClientRow): Client {
   for (const r of ranges) range[r.side][r.motion] = r.value_deg;
   const path = (side: Side): ArmPathTrial[] => trials.filter((t) => t.side === side).map(({ belowDeg, behindM }) => ({ belowDeg, behindM }));
   return {
-    id: row.id, name: row.name, note: row.note, statureM: row.stature_m, massKg: row.mass_kg, range,
+    id: row.id, name: row.name, note: row.note, statureM: row.stature_m, massKg: row.mass_kg, range, chestLineDeg: row.chest_line_deg,
     measuredM: Object.fromEntries(measures.map((m) => [m.measure, m.value_m])) as MeasuredM,
     notes: [...new Set(notes.map((n) => n.note))],
     unfelt: notes.flatMap((n) => (n.note === 'does-not-feel' && n.detail !== '' ? [n.detail as Region] : [])),
@@ -53,9 +55,9 @@ export function findClient(db: Db, id: string): Client | null {
 export function saveClient(db: Db, c: Client): void {
   db.transaction(() => {
     db.prepare(
-      `INSERT INTO client (id, name, stature_m, mass_kg, note) VALUES (?, ?, ?, ?, ?)
-       ON CONFLICT (id) DO UPDATE SET name = excluded.name, stature_m = excluded.stature_m, mass_kg = excluded.mass_kg, note = excluded.note`,
-    ).run(c.id, c.name, c.statureM, c.massKg, c.note);
+      `INSERT INTO client (id, name, stature_m, mass_kg, note, chest_line_deg) VALUES (?, ?, ?, ?, ?, ?)
+       ON CONFLICT (id) DO UPDATE SET name = excluded.name, stature_m = excluded.stature_m, mass_kg = excluded.mass_kg, note = excluded.note, chest_line_deg = excluded.chest_line_deg`,
+    ).run(c.id, c.name, c.statureM, c.massKg, c.note, c.chestLineDeg);
     for (const table of ['client_measure', 'client_range', 'client_note', 'client_limit', 'client_arm_path']) db.prepare(`DELETE FROM ${table} WHERE client_id = ?`).run(c.id);
     const measure = db.prepare('INSERT INTO client_measure (client_id, measure, value_m) VALUES (?, ?, ?)');
     for (const [name, m] of Object.entries(c.measuredM)) if (m !== undefined) measure.run(c.id, name, m);

@@ -1,6 +1,7 @@
 import type { AttachmentShape } from '@/core/kit/attachment';
 import type { Column, Room } from '@/core/kit/column';
 import type { KitKind } from '@/core/kit/kit-kind';
+import type { LoadUnit } from '@/core/units/mass';
 import { KIT_SPEC, type KitSpec } from '@/contract/kit-spec';
 import { toAttachmentShape, toCoreColumn } from '@/contract/to-kit';
 import type { Db } from '../open-db';
@@ -51,6 +52,8 @@ export interface Station {
   readonly column: Column;
   readonly room: Room;
   readonly stackG: readonly number[];
+  /** What its stack is stamped in. */
+  readonly stackUnit: LoadUnit;
 }
 
 export const toStation = ({ id, gymId, name, outOfOrder, spec }: KitPiece<'column'>): Station => ({ id, gymId, name, outOfOrder, ...toCoreColumn(spec) });

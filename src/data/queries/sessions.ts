@@ -1,4 +1,3 @@
-import type { MovementId } from '@/core/movement/movement';
 import type { WorkingSide } from '@/core/setup/setup-problem';
 import type { Db } from '../open-db';
 
@@ -6,10 +5,13 @@ export interface SessionItem {
   readonly id: string;
   readonly sessionId: string;
   readonly position: number;
-  readonly movement: MovementId;
+  readonly movement: string;
+  /** A trainer's own way of doing it; null: as the book has it. */
+  readonly variantId: string | null;
   readonly side: WorkingSide;
-  readonly stationId: string;
-  readonly attachmentId: string;
+  /** Column and what hangs on it; null for a movement without a cable. */
+  readonly stationId: string | null;
+  readonly attachmentId: string | null;
   readonly sets: number;
   readonly reps: number;
   readonly tempo: string;
@@ -25,7 +27,7 @@ export interface Session {
   readonly items: readonly SessionItem[];
 }
 
-const ITEM = 'SELECT i.id, i.session_id AS sessionId, i.position, i.movement, i.side, i.station_id AS stationId, i.attachment_id AS attachmentId, i.sets, i.reps, i.tempo, i.load_g AS loadG FROM session_item i';
+const ITEM = 'SELECT i.id, i.session_id AS sessionId, i.position, i.movement, i.variant_id AS variantId, i.side, i.station_id AS stationId, i.attachment_id AS attachmentId, i.sets, i.reps, i.tempo, i.load_g AS loadG FROM session_item i';
 const SESSION = 'SELECT id, gym_id AS gymId, client_id AS clientId, starts_at_ms AS startsAtMs, minutes FROM session';
 
 const withItems = (db: Db, s: Omit<Session, 'items'>): Session => ({
@@ -57,8 +59,8 @@ export const listItemsOf = (db: Db, clientId: string): SessionItem[] =>
 /** Add one planned movement to a session. */
 export function addItem(db: Db, i: SessionItem): void {
   db.prepare(
-    'INSERT INTO session_item (id, session_id, position, movement, side, station_id, attachment_id, sets, reps, tempo, load_g) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
-  ).run(i.id, i.sessionId, i.position, i.movement, i.side, i.stationId, i.attachmentId, i.sets, i.reps, i.tempo, i.loadG);
+    'INSERT INTO session_item (id, session_id, position, movement, variant_id, side, station_id, attachment_id, sets, reps, tempo, load_g) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+  ).run(i.id, i.sessionId, i.position, i.movement, i.variantId, i.side, i.stationId, i.attachmentId, i.sets, i.reps, i.tempo, i.loadG);
 }
 
 /** Add a session with its items; a session already there stays as it is. */

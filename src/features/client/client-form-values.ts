@@ -32,6 +32,7 @@ export interface ClientValues extends Record<string, unknown> {
   unfelt: Region[];
   limits: LimitValues[];
   armPath: Record<Side, TrialValues[]>;
+  chestLineDeg: number | '';
 }
 
 export interface ClientSheetData extends BodyInput {
@@ -43,6 +44,7 @@ export interface ClientSheetData extends BodyInput {
   readonly unfelt: readonly Region[];
   readonly limits: readonly ClinicianLimit[];
   readonly armPath: Readonly<Record<Side, readonly ArmPathTrial[]>>;
+  readonly chestLineDeg: number | null;
 }
 
 const tenth = (m: number): number => Math.round(m * 1000) / 10;
@@ -72,6 +74,7 @@ export function toClientValues(c: ClientSheetData | null): ClientValues {
     unfelt: [...(c?.unfelt ?? [])],
     limits: (c?.limits ?? []).map((l) => ({ subject: l.subject, side: l.side, most: l.most, setBy: l.setBy, from: dayText(l.fromDay), until: l.untilDay === null ? '' : dayText(l.untilDay) })),
     armPath: { left: toTrials(c?.armPath.left ?? []), right: toTrials(c?.armPath.right ?? []) },
+    chestLineDeg: c?.chestLineDeg ?? '',
   };
 }
 

@@ -34,7 +34,7 @@ const check = (v: ClientValues) => {
   return parsed.success ? [] : toFieldIssues(parsed.error);
 };
 
-const PARTS = [['measure', 'Measure'], ['range', 'Range'], ['path', 'Rear-deltoid path'], ['notes', 'Notes'], ['limits', 'Limits'], ['screening', 'Screening']] as const;
+const PARTS = [['measure', 'Measure'], ['range', 'Range'], ['path', 'Rear-deltoid path'], ['chest', 'Chest line'], ['notes', 'Notes'], ['limits', 'Limits'], ['setup-book', 'Set-up book'], ['screening', 'Screening']] as const;
 
 /** What fits this body: stature, what the tape says and the figure that follows, what the joints allow, notes and limits. */
 export function ClientSheet({ client, guide, today, save }: Props) {
@@ -94,7 +94,7 @@ export function ClientSheet({ client, guide, today, save }: Props) {
       <div>
         <RestoredNote restored={restored} onStartOver={startOver} />
         <nav className={styles.parts} aria-label="Parts of the sheet">
-          {PARTS.filter(([id]) => client !== null || id !== 'screening').map(([id, name]) => (
+          {PARTS.filter(([id]) => client !== null || (id !== 'screening' && id !== 'setup-book')).map(([id, name]) => (
             <a key={id} href={`#${id}`}>
               {name}
             </a>
@@ -126,6 +126,9 @@ export function ClientSheet({ client, guide, today, save }: Props) {
         <h2 id="path">Rear-deltoid path</h2>
         <p className={styles.hint}>Arm out to the side, elbow drawn straight back as far as it goes without help; the tape from the line of the back to the elbow. Once on each path, at least three a side. Sides may differ.</p>
         <ArmPathForm form={form} />
+        <h2 id="chest">Lower-chest line</h2>
+        <p className={styles.hint}>The lower border of the chest from the breastbone towards the armpit, below level. High-to-low flies sweep along it; left empty, the movement’s own 55° is used.</p>
+        <NumberInput label="Below level" suffix="°" decimalScale={0} className={styles.chestLine} {...form.getInputProps('chestLineDeg')} />
         <h2 id="notes">Notes that change defaults</h2>
         <NotesForm form={form} />
         <h2 id="limits">Clinician’s limits</h2>

@@ -1,5 +1,5 @@
 'use client';
-import type { MeasureWorth } from '@/core/setup/measuring-guide';
+import type { MeasureWorth } from '@/core/book/measuring-guide';
 import type { MeasureName } from '@/core/body/segment-ratios';
 import { MEASURE_LABEL } from '@/messages/measures';
 import styles from './client.module.css';

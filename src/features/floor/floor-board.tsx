@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import { FAULT_TEXT } from '@/messages/faults';
-import { MOVEMENT_NAME } from '@/messages/movements';
+import { movementName } from '@/messages/book';
+import { KeepAhead } from '@/offline/keep-pages';
 import { ScreeningWarning } from '@/features/shell/screening-warning';
 import type { FloorItemView, FloorSessionView, FloorView } from './floor-view';
 import styles from './floor.module.css';
@@ -64,9 +65,9 @@ function NextItem({ item }: { readonly item: FloorItemView }) {
   return (
     <article className={styles.next}>
       <header>
-        <h3>{MOVEMENT_NAME[item.movement]}</h3>
+        <h3>{movementName(item.movement)}{item.variant ? `, ${item.variant}` : ''}</h3>
         <p>
-          {item.station}. {item.progress}. <b>{STATE_WORD[item.state]}</b>
+          {item.station && `${item.station}. `}{item.progress}. <b>{STATE_WORD[item.state]}</b>
         </p>
       </header>
       {item.blocked && (
@@ -96,17 +97,25 @@ function NextItem({ item }: { readonly item: FloorItemView }) {
   );
 }
 
+/** "seat hole 3", "mark 51 cm". */
+function plateInLine(p: FloorItemView['plates'][number]): string {
+  const label = p.label.split(',')[0]!.toLowerCase();
+  const words = p.unit === 'hole' || p.unit === 'notch' ? `${label} ${p.unit} ${p.value}` : `${label} ${p.value}${p.unit ? ` ${p.unit}` : ''}`;
+  // One setting stays on one line.
+  return words.replaceAll(' ', '\u00a0');
+}
+
 function LaterItem({ item }: { readonly item: FloorItemView }) {
   const big = item.plates.filter((p) => p.big);
   return (
     <li className={styles.later}>
       <Link href={`/setup/${item.id}`}>
-        <b>{MOVEMENT_NAME[item.movement]}</b>
+        <b>{movementName(item.movement)}{item.variant ? `, ${item.variant}` : ''}</b>
         <span className={styles.quiet}>
-          {item.station}. {item.progress}. {STATE_WORD[item.state]}
+          {item.station && `${item.station}. `}{item.progress}. {STATE_WORD[item.state]}
         </span>
       </Link>
-      <span className={styles.laterPlates}>{item.blocked ? 'blocked' : item.replaced ? 'other kit' : big.map((p) => `${p.label.split(',')[0]!.toLowerCase()} ${p.value}${p.unit ? ` ${p.unit}` : ''}`).join('   ')}</span>
+      <span className={styles.laterPlates}>{item.blocked ? 'blocked' : item.replaced ? 'other kit' : big.map(plateInLine).join('   ')}</span>
     </li>
   );
 }
@@ -152,6 +161,7 @@ export function FloorBoard({ view }: { readonly view: FloorView }) {
   const ordered = [...view.sessions.filter((s) => s.id === view.nextId), ...view.sessions.filter((s) => s.id !== view.nextId)];
   return (
     <div className={styles.board}>
+      <KeepAhead paths={(view.sessions.find((s) => s.id === view.nextId)?.items ?? []).flatMap((i) => [`/set/${i.id}`, `/setup/${i.id}`])} />
       <DayStrip view={view} />
       {ordered.map((s) => (
         <SessionBlock key={s.id} session={s} isNext={s.id === view.nextId} />

@@ -1,12 +1,13 @@
 import type { ScreeningSummary } from '@/features/shell/screening-warning';
-import type { MovementId } from '@/core/movement/movement';
 import type { FaultCode } from '@/core/movement/fault-code';
 
 /** One planned movement on the floor board; all words and numbers, nothing to compute. */
 export interface FloorItemView {
   readonly id: string;
-  readonly movement: MovementId;
-  readonly station: string;
+  readonly movement: string;
+  readonly variant: string | null;
+  /** Column it hangs on; null for a movement without one. */
+  readonly station: string | null;
   readonly plates: readonly { readonly label: string; readonly value: string; readonly unit?: string; readonly big: boolean; readonly estimated?: boolean }[];
   readonly platesNote: string;
   readonly blocked: string | null;

@@ -1,30 +1,54 @@
 'use client';
 import { Button, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { MOVEMENT_IDS } from '@/core/movement/movement';
+import { BOOK, findEntry } from '@/core/book/book';
+import { GROUPS } from '@/core/book/book-entry';
+import type { AttachmentKind } from '@/core/kit/attachment';
 import { toFieldIssues } from '@/contract/field';
 import { planFormSchema } from '@/contract/plan-form';
 import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm, type SaveOutcome } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
-import { MOVEMENT_NAME } from '@/messages/movements';
+import { GROUP_NAME, movementName } from '@/messages/book';
+import { loadLabel } from '@/messages/loads';
 
 interface Choice {
   readonly value: string;
   readonly label: string;
 }
+export interface PlanChoices {
+  readonly clients: readonly (Choice & { readonly oneArm: boolean })[];
+  readonly stations: readonly Choice[];
+  readonly attachments: readonly (Choice & { readonly kind: AttachmentKind })[];
+  readonly variants: readonly (Choice & { readonly movement: string })[];
+}
 interface Props {
-  readonly choices: { readonly clients: (Choice & { readonly oneArm: boolean })[]; readonly stations: Choice[]; readonly attachments: Choice[] };
+  readonly choices: PlanChoices;
   readonly action: (typed: unknown) => Promise<SaveOutcome>;
+  /** What another place asked to be planned. */
+  readonly asked: { readonly movement: string; readonly variantId: string; readonly clientId: string } | null;
 }
 
+/** What a movement usually is planned with, on what is here. */
+function usualPlan(movement: string, choices: PlanChoices) {
+  const e = findEntry(movement)!;
+  const handle = e.load.kind === 'cable' ? choices.attachments.find((a) => e.load.kind === 'cable' && e.load.attachments.includes(a.kind)) : undefined;
+  return {
+    movement, side: e.hands === 'two' ? 'both' : 'right', reps: e.reps.max as number | '', tempo: e.tempo, variantId: '',
+    stationId: e.load.kind === 'cable' ? (choices.stations[0]?.value ?? '') : '', attachmentId: e.load.kind === 'cable' ? (handle?.value ?? choices.attachments[0]?.value ?? '') : '',
+  };
+}
+
+const plainChoice = ({ value, label }: Choice): Choice => ({ value, label });
+const MOVEMENTS = GROUPS.map((g) => ({ group: GROUP_NAME[g], items: BOOK.filter((e) => e.group === g).map((e) => ({ value: e.id, label: movementName(e.id) })) }));
+
 /** Add a movement to today. */
-export function PlanForm({ choices, action }: Props) {
+export function PlanForm({ choices, action, asked }: Props) {
   const [added, setAdded] = useState(false);
   const { form, onSubmit, busy, trouble } = useSavedForm(
     {
-      clientId: choices.clients[0]?.value ?? '', movement: MOVEMENT_IDS[0] as string, side: 'both', stationId: choices.stations[0]?.value ?? '', attachmentId: choices.attachments[0]?.value ?? '',
-      startsAt: '', sets: 3 as number | '', reps: 12 as number | '', tempo: '3-1-2-1', loadKg: '' as number | '',
+      ...usualPlan(asked?.movement ?? 'cable-fly-level', choices), clientId: asked?.clientId || (choices.clients[0]?.value ?? ''), startsAt: '', sets: 3 as number | '', loadKg: '' as number | '',
+      ...(asked ? { variantId: asked.variantId } : {}),
     },
     (v) => {
       const parsed = planFormSchema.safeParse(v);
@@ -32,23 +56,52 @@ export function PlanForm({ choices, action }: Props) {
     },
     action,
     () => setAdded(true),
-    'plan-today',
+    asked ? null : 'plan-today',
   );
-  const oneArm = choices.clients.find((c) => c.value === form.values.clientId)?.oneArm ?? false;
+  const { values } = form;
+  const oneArm = choices.clients.find((c) => c.value === values.clientId)?.oneArm ?? false;
+  const entry = findEntry(values.movement)!;
+  const sweep = entry.path.kind === 'sweep';
+  const sides = sweep ? ['both', 'left', 'right'] : entry.hands === 'two' ? ['both'] : ['left', 'right'];
+  const variants = choices.variants.filter((v) => v.movement === values.movement);
+  const handles = choices.attachments.filter((a) => entry.load.kind !== 'cable' || a.kind === 'own' || entry.load.attachments.includes(a.kind));
+  const label = loadLabel(entry, values.side === 'both' ? 'both' : 'right');
   return (
-    <details className={forms.fold}>
+    <details className={forms.fold} id="plan" open={asked !== null || undefined}>
       <summary>Add a movement to today</summary>
       <SheetForm onSubmit={onSubmit} className={forms.grid} onChange={() => setAdded(false)}>
-        <NativeSelect label="Client" data={choices.clients.map(({ value, label }) => ({ value, label }))} {...form.getInputProps('clientId')} />
-        <NativeSelect label="Movement" data={MOVEMENT_IDS.map((m) => ({ value: m, label: MOVEMENT_NAME[m] }))} {...form.getInputProps('movement')} />
-        <NativeSelect label="Working" description={oneArm ? 'one arm first: does not feel a region yet' : undefined} data={[{ value: 'both', label: 'both arms' }, { value: 'left', label: 'left arm' }, { value: 'right', label: 'right arm' }]} {...form.getInputProps('side')} />
-        <NativeSelect label="Columns" data={choices.stations} {...form.getInputProps('stationId')} />
-        <NativeSelect label="Handle" data={choices.attachments} {...form.getInputProps('attachmentId')} />
+        <NativeSelect label="Client" data={choices.clients.map(plainChoice)} {...form.getInputProps('clientId')} />
+        <NativeSelect
+          label="Movement"
+          data={MOVEMENTS}
+          {...form.getInputProps('movement')}
+          onChange={(e) => form.setValues({ ...usualPlan(e.currentTarget.value, choices), loadKg: label === null ? '' : values.loadKg })}
+        />
+        {variants.length > 0 && <NativeSelect label="Done" data={[{ value: '', label: 'as in the book' }, ...variants.map(plainChoice)]} {...form.getInputProps('variantId')} />}
+        {sides.length > 1 && (
+          <NativeSelect
+            label="Working"
+            description={oneArm && sweep ? 'one arm first: does not feel a region yet' : undefined}
+            data={sides.map((s) => ({ value: s, label: s === 'both' ? 'both arms' : `${s} ${sweep ? 'arm' : 'side'}` }))}
+            {...form.getInputProps('side')}
+          />
+        )}
+        {entry.load.kind === 'cable' && (
+          <>
+            <NativeSelect label="Columns" data={choices.stations.map(plainChoice)} {...form.getInputProps('stationId')} />
+            <NativeSelect
+              label="Handle"
+              description={handles.length === 0 ? 'none here is made for it' : undefined}
+              data={(handles.length > 0 ? handles : choices.attachments).map(plainChoice)}
+              {...form.getInputProps('attachmentId')}
+            />
+          </>
+        )}
         <TextInput label="Starts" placeholder="14:30" {...form.getInputProps('startsAt')} />
         <NumberInput label="Sets" {...form.getInputProps('sets')} />
         <NumberInput label="Reps" {...form.getInputProps('reps')} />
-        <TextInput label="Tempo: lowering-pause-lifting-pause" {...form.getInputProps('tempo')} />
-        <NumberInput label="Stack, each side, kg" {...form.getInputProps('loadKg')} />
+        <TextInput label="Tempo: lowering-pause-lifting-pause" inputWrapperOrder={['label', 'input', 'description', 'error']} description="may go on: “, lower first” or “, 30-65deg: 4s”" {...form.getInputProps('tempo')} />
+        {label ? <NumberInput label={`${label}, kg`} {...form.getInputProps('loadKg')} /> : null}
         {trouble && (
           <p className={forms.trouble} role="alert">
             {trouble}

@@ -1,5 +1,5 @@
 import { CAUSE_NAME, CORRECTION_TEXT, FAULT_TEXT, OUTCOME_TEXT } from '@/messages/faults';
-import { MOVEMENT_NAME } from '@/messages/movements';
+import { movementName } from '@/messages/book';
 import type { LedgerCell, LedgerMovementView } from './ledger-view';
 import styles from './ledger.module.css';
 
@@ -33,7 +33,7 @@ export function LedgerTable({ ledger }: { readonly ledger: LedgerMovementView })
   const pains = ledger.sessions.flatMap((s) => s.pains.map((p) => ({ ...p, date: s.date })));
   return (
     <section className={styles.movement}>
-      <h2>{MOVEMENT_NAME[ledger.movement]}</h2>
+      <h2>{movementName(ledger.movement)}</h2>
       {pains.map((p) => (
         <p key={p.id} className={styles.pain}>
           <b>
@@ -43,7 +43,7 @@ export function LedgerTable({ ledger }: { readonly ledger: LedgerMovementView })
         </p>
       ))}
       {sets.length > 0 && (
-        <div className={styles.scroll} tabIndex={0} role="region" aria-label={`Ledger of ${MOVEMENT_NAME[ledger.movement]}`}>
+        <div className={styles.scroll} tabIndex={0} role="region" aria-label={`Ledger of ${movementName(ledger.movement)}`}>
           <table className={styles.table}>
             <thead>
               <tr>

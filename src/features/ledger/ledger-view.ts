@@ -1,7 +1,6 @@
 import type { Outcome } from '@/core/fault/floor-event';
 import type { CorrectionCode, RemedyKind } from '@/core/fault/fault-book';
 import type { FaultCode } from '@/core/movement/fault-code';
-import type { MovementId } from '@/core/movement/movement';
 
 export interface LedgerCell {
   readonly reps: readonly number[];
@@ -44,7 +43,7 @@ export interface LedgerCorrection {
 }
 
 export interface LedgerMovementView {
-  readonly movement: MovementId;
+  readonly movement: string;
   readonly sessions: readonly LedgerSessionView[];
   readonly faults: readonly LedgerFaultRow[];
   readonly corrections: readonly LedgerCorrection[];

@@ -1,4 +1,5 @@
 'use client';
+import type { ReactNode } from 'react';
 import type { Column } from '@/core/kit/column';
 import { holeHeightM } from '@/core/kit/column';
 import type { MovementScene } from '@/drawing/movement-scene';
@@ -15,19 +16,21 @@ interface Props {
   readonly column: Column | null;
   readonly hole: number | null;
   readonly label: string;
+  /** What can be taken hold of on it. */
+  readonly handles?: ReactNode;
 }
 
 const STEP_CM = 50;
 
 /** One view of the movement at one moment: the column's holes and the floor's centimetres are its rulers. */
-export function MovementFigure({ scene, view, window: w, column, hole, label }: Props) {
+export function MovementFigure({ scene, view, window: w, column, hole, label, handles }: Props) {
   const floor = view.kind === 'elevation' ? view.project([0, 0, 0]).v : view.height - MARGIN.bottom;
   const marks: number[] = [];
   for (let cm = Math.ceil((w.minX * 100) / STEP_CM) * STEP_CM; cm <= w.maxX * 100; cm += STEP_CM) marks.push(cm);
   const foot = view.project([0, 0, 0]);
   const heights = column ? Array.from({ length: column.holes }, (_, i) => holeHeightM(column, i + 1)) : [];
   return (
-    <svg className={styles.toScale} viewBox={`0 0 ${px(view.width)} ${px(view.height)}`} width={px(view.width)} role="img" aria-label={label}>
+    <svg className={styles.toScale} viewBox={`0 0 ${px(view.width)} ${px(view.height)}`} width={px(view.width)} role={handles ? 'group' : 'img'} aria-label={label}>
       <line className={drawing.rule} x1={px(view.project([w.minX, 0, 0]).u)} x2={px(view.project([w.maxX, 0, 0]).u)} y1={px(floor)} y2={px(floor)} />
       {marks.map((cm) => {
         const { u } = view.project([cm / 100, 0, 0]);
@@ -55,12 +58,15 @@ export function MovementFigure({ scene, view, window: w, column, hole, label }: 
       {view.kind === 'elevation' &&
         scene.surfaces.map((s) => <line key={s.key} className={styles.surface} x1={px(s.from.u)} y1={px(s.from.v)} x2={px(s.to.u)} y2={px(s.to.v)} />)}
       <path className={drawing.handPath} d={scene.handPath} />
+      {scene.held && <line className={styles.heldBar} x1={px(scene.held.from.u)} y1={px(scene.held.from.v)} x2={px(scene.held.to.u)} y2={px(scene.held.to.v)} />}
       <Silhouettes shapes={scene.back} />
+      {view.kind === 'elevation' && scene.armPad && <line className={styles.surface} x1={px(scene.armPad.from.u)} y1={px(scene.armPad.from.v)} x2={px(scene.armPad.to.u)} y2={px(scene.armPad.to.v)} />}
       <Silhouettes shapes={scene.front} />
       {scene.cables.map((c) => (
         <line key={c.key} className={drawing.cable} x1={px(c.from.u)} y1={px(c.from.v)} x2={px(c.to.u)} y2={px(c.to.v)} />
       ))}
       <circle className={drawing.hand} cx={px(scene.contact.u)} cy={px(scene.contact.v)} r={6} />
+      {handles}
     </svg>
   );
 }

@@ -37,8 +37,12 @@ function objectionText(o: Objection): string {
 
 const reasonText = (c: ChoiceData): string => `loaded over ${Math.round(c.loadedShare * 100)} % of ${Math.round(c.rangeDeg)}°${c.direct ? '' : ', beside its own target'}`;
 
-function Line({ entry, choice, query, columns }: { readonly entry: BookEntry; readonly choice: ChoiceData; readonly query: string; readonly columns: ChoosingData['kit']['columns'] }) {
-  const column = columns.find((c) => c.id === choice.columnId);
+/** What a movement hangs on or is held by. */
+const WITH = [{ value: '', label: 'whatever is here' }, { value: 'cable', label: 'a cable' }, { value: 'weight', label: 'dumbbells, plates or a bar' }, { value: 'machine', label: 'a machine' }, { value: 'landmine', label: 'a landmine' }, { value: 'body', label: 'the body itself' }] as const;
+
+function Line({ entry, choice, query, data }: { readonly entry: BookEntry; readonly choice: ChoiceData; readonly query: string; readonly data: ChoosingData }) {
+  const column = data.gym.columns.find((c) => c.id === choice.columnId);
+  const own = data.variants.filter((v) => v.movement === entry.id);
   return (
     <li className={choice.objection ? styles.greyed : styles.line} data-entry={entry.id}>
       <Link href={`/movements/${entry.id}${query}`}>
@@ -51,6 +55,16 @@ function Line({ entry, choice, query, columns }: { readonly entry: BookEntry; re
       {!choice.objection && (
         <span className={styles.share} aria-hidden>
           <span style={{ width: `${Math.round(choice.loadedShare * 100)}%` }} />
+        </span>
+      )}
+      {own.length > 0 && (
+        <span className={styles.standIns}>
+          your own:{' '}
+          {own.map((v) => (
+            <Link key={v.id} href={`/movements/${entry.id}${query}&variant=${v.id}`}>
+              {v.name}
+            </Link>
+          ))}
         </span>
       )}
       {choice.objection && choice.standIns.length > 0 && (
@@ -72,8 +86,10 @@ export function MovementList({ data }: { readonly data: ChoosingData }) {
   const router = useRouter();
   const listening = useMounted();
   const [region, setRegion] = useState<Region>('chest-mid');
-  const input = useMemo(() => ({ body: data.body, range: data.range, notes: data.notes, surfaces: data.surfaces, kit: data.kit, loadKg: 15 }), [data]);
+  const [using, setUsing] = useState('');
+  const input = useMemo(() => ({ body: data.body, range: data.range, notes: data.notes, kit: data.kit, gym: data.gym, loadKg: 15 }), [data]);
   const { choices, progress } = useChoose(region, input);
+  const shown = choices?.filter((c) => using === '' || BOOK.find((e) => e.id === c.id)!.load.kind === using) ?? null;
   const query = `?${new URLSearchParams({ ...(data.clientId ? { client: data.clientId } : {}), ...(data.gymId ? { gym: data.gymId } : {}) })}`;
   const go = (client: string, gym: string): void => router.push(`/movements?${new URLSearchParams({ client, gym })}`);
   return (
@@ -81,6 +97,7 @@ export function MovementList({ data }: { readonly data: ChoosingData }) {
       <fieldset disabled={!listening} className={styles.side}>
         <NativeSelect label="For" data={[{ value: '', label: 'anybody of middle height' }, ...data.clients.map((c) => ({ value: c.id, label: c.name }))]} value={data.clientId ?? ''} onChange={(e) => go(e.currentTarget.value, data.gymId ?? '')} />
         <NativeSelect label="At" data={data.gyms.map((g) => ({ value: g.id, label: g.name }))} value={data.gymId ?? ''} onChange={(e) => go(data.clientId ?? '', e.currentTarget.value)} />
+        <NativeSelect label="With" data={WITH} value={using} onChange={(e) => setUsing(e.currentTarget.value)} />
         <div role="radiogroup" aria-label="Region" className={styles.regions}>
           {REGIONS.map((r) => (
             <button key={r} type="button" role="radio" aria-checked={r === region} onClick={() => setRegion(r)}>
@@ -94,10 +111,10 @@ export function MovementList({ data }: { readonly data: ChoosingData }) {
           What loads the {REGION_NAME[region]}
           <span role="status">{progress === null ? '' : `solving, ${Math.round(progress * 100)} %`}</span>
         </h2>
-        {choices?.length === 0 && <p className={styles.quiet}>Nothing in the book is made for it.</p>}
+        {shown?.length === 0 && <p className={styles.quiet}>{choices?.length === 0 ? 'Nothing in the book is made for it.' : 'Nothing with this kit. Choose other kit above.'}</p>}
         <ul className={styles.list} data-testid="choices">
-          {choices?.map((c) => (
-            <Line key={c.id} entry={BOOK.find((e) => e.id === c.id)!} choice={c} query={query} columns={data.kit.columns} />
+          {shown?.map((c) => (
+            <Line key={c.id} entry={BOOK.find((e) => e.id === c.id)!} choice={c} query={query} data={data} />
           ))}
         </ul>
       </section>

@@ -2,39 +2,21 @@
 import { IconMinus, IconPlus } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { CORRECTION_KIND, FAULT_BOOK, type CorrectionCode } from '@/core/fault/fault-book';
+import { CORRECTION_KIND, type CorrectionCode } from '@/core/fault/fault-book';
 import { OUTCOMES } from '@/core/fault/floor-event';
-import { judgeCause, type JudgedCause } from '@/core/fault/judge-cause';
+import type { JudgedCause } from '@/core/fault/judge-cause';
+import { judgeSet } from '@/core/fault/judge-set';
 import type { SetRecord } from '@/core/fault/set-log';
 import { findNeighbourStep } from '@/core/load/stack-steps';
-import { timeUnderTensionS } from '@/core/tempo/tempo';
-import type { FaultCode } from '@/core/movement/fault-code';
+import { estimateMax, loadForReps } from '@/core/load/one-rep-max';
+import { timeUnderTensionS } from '@/core/tempo/pace';
 import { CAUSE_NAME, CORRECTION_TEXT, FAULT_TEXT, OUTCOME_TEXT, repText, SIGN_TEXT } from '@/messages/faults';
+import { loadNumber, loadText } from '@/messages/loads';
+import { TracePanel } from './trace-panel';
 import type { LiveSet } from './use-live-set';
+import type { Tracker } from './use-tracker';
 import type { SetScreenContext } from './set-screen-context';
 import styles from './set.module.css';
-
-/** Judge every fault of the set just done, worst first. */
-export function judgeSet(set: SetRecord, all: readonly SetRecord[]): JudgedCause[] {
-  const before = all.slice(0, all.indexOf(set));
-  const codes = [...new Set(set.faults.map((f) => f.fault))];
-  const failed = before.flatMap((s) => s.corrections.filter((c) => c.outcome === 'not' && s.itemId === set.itemId).map((c) => c.correction));
-  return codes
-    .map((fault: FaultCode) => {
-      const marks = set.faults.filter((f) => f.fault === fault);
-      return judgeCause({
-        fault,
-        reps: marks.map((m) => m.rep),
-        repsDone: set.reps,
-        sides: marks.map((m) => m.side),
-        setupOff: set.setup?.off ?? null,
-        loadG: set.loadG,
-        earlier: before.map((s) => ({ loadG: s.loadG, seen: s.faults.some((f) => f.fault === fault) })),
-        failed,
-      });
-    })
-    .sort((a, b) => FAULT_BOOK[b.fault].severity - FAULT_BOOK[a.fault].severity);
-}
 
 function Confirm({ set, live, context }: { readonly set: SetRecord; readonly live: LiveSet; readonly context: SetScreenContext }) {
   const [reps, setReps] = useState(set.reps);
@@ -59,8 +41,8 @@ function Confirm({ set, live, context }: { readonly set: SetRecord; readonly liv
         </div>
       </div>
       <div className={styles.confirmCell}>
-        <span>Stack used, kg</span>
-        <b data-testid="confirm-load">{Math.round(loadG / 10) / 100}</b>
+        <span>{context.loadLabel ?? 'Load'}, used, {context.unit}</span>
+        <b data-testid="confirm-load">{loadNumber(loadG, context.unit)}</b>
         <div className={styles.steppers}>
           <button type="button" aria-label="Used one step less" onClick={() => step(-1)}>
             <IconMinus stroke={1.5} aria-hidden />
@@ -134,18 +116,39 @@ function FaultToCorrect({ judged, set, live, context }: { readonly judged: Judge
   );
 }
 
+/** A free note, kept when the field is left. */
+function SetNote({ set, live }: { readonly set: SetRecord; readonly live: LiveSet }) {
+  const [note, setNote] = useState(set.note);
+  return (
+    <label className={styles.note}>
+      Note on this set, for next time
+      <textarea value={note} maxLength={1000} rows={2} onChange={(e) => setNote(e.currentTarget.value)} onBlur={() => note !== set.note && void live.append({ kind: 'set-note', setId: set.setId, note })} />
+    </label>
+  );
+}
+
 /** Resting: confirm what was done, ask about the last correction, then give one for the next set. */
-export function BetweenSets({ set, live, context }: { readonly set: SetRecord; readonly live: LiveSet; readonly context: SetScreenContext }) {
+export function BetweenSets({ set, live, tracker, context }: { readonly set: SetRecord; readonly live: LiveSet; readonly tracker: Tracker; readonly context: SetScreenContext }) {
   const judged = useMemo(() => judgeSet(set, live.log.sets), [set, live.log.sets]);
   const given = set.corrections.at(-1) ?? null;
-  const tension = Math.round(timeUnderTensionS(live.tempo, set.reps, context.tension));
+  /** An estimate has no more digits than it is good for. */
+  const whole = (g: number): string => Number(loadNumber(g, context.unit)).toFixed(1);
+  // A set to its limit speaks for other reps too; one without a load does not.
+  const most = set.loadG > 0 ? estimateMax(set.loadG, set.reps) : null;
+  const twenty = set.loadG > 0 ? loadForReps(set.loadG, set.reps, 20) : null;
+  const tension = Math.round(Array.from({ length: set.reps }, (_, i) => timeUnderTensionS(live.paceOfRep(set, i + 1), 1, context.loaded)).reduce((a, b) => a + b, 0));
   return (
     <div className={styles.between} data-testid="between">
       {!set.confirmed ? (
         <Confirm key={set.setId} set={set} live={live} context={context} />
       ) : (
         <p className={styles.done}>
-          Set {set.setNo}: <b>{set.reps} reps</b> with <b>{Math.round(set.loadG / 10) / 100} kg</b>, {tension} s under tension as paced.
+          Set {set.setNo}: <b>{set.reps} reps</b> with <b>{loadText(set.loadG, context.unit)}</b>, {tension} s under tension as paced{set.cleanTo > 0 ? `, watched clean to rep ${set.cleanTo}` : ''}.
+          {most && twenty && (
+            <span className={styles.estimate} data-testid="estimate">
+              If that was the limit: {whole(most.least)} to {whole(most.most)} {context.unit} once, {whole(twenty.least)} to {whole(twenty.most)} {context.unit} twenty times.
+            </span>
+          )}
         </p>
       )}
       <AskOutcome set={set} live={live} />
@@ -168,6 +171,8 @@ export function BetweenSets({ set, live, context }: { readonly set: SetRecord; r
       ) : (
         <p className={styles.done}>No faults tapped in this set.</p>
       )}
+      <SetNote key={`note-${set.setId}-${set.note}`} set={set} live={live} />
+      <TracePanel key={`trace-${set.setId}`} set={set} live={live} tracker={tracker} />
     </div>
   );
 }

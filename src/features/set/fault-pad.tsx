@@ -1,4 +1,5 @@
 'use client';
+import { useRef } from 'react';
 import { FAULT_BOOK, FAULT_PHASES, type FaultPhase, type Severity } from '@/core/fault/fault-book';
 import type { FaultMark } from '@/core/fault/set-log';
 import type { WatchEntry } from '@/core/fault/watch-list';
@@ -11,14 +12,31 @@ interface Props {
   readonly ranked: readonly WatchEntry[];
   readonly marks: readonly FaultMark[];
   readonly disabled: boolean;
-  readonly onTap: (fault: FaultCode) => void;
+  /** Keys of the pad's buttons, in the order they stand. */
+  readonly keyOf: (fault: FaultCode) => string | undefined;
+  readonly onTap: (fault: FaultCode, severity: Severity) => void;
 }
+
+/** A press this long says it is worse than usual, milliseconds. */
+const LONG_PRESS_MS = 500;
+const worse = (s: Severity): Severity => (s === 1 ? 2 : 3);
 
 /** Start and lifting share a column: a start fault is seen as the lift begins. */
 const COLUMNS: readonly (readonly FaultPhase[])[] = [['start', 'lifting'], ['finish'], ['lowering'], ['stretch']];
 
+/** A column of the pad: this client's likeliest first. */
+function padColumn(faults: readonly FaultCode[], ranked: readonly WatchEntry[], phases: readonly FaultPhase[]): FaultCode[] {
+  const weight = new Map(ranked.map((r) => [r.fault, r.weight]));
+  return faults
+    .filter((f) => phases.includes(FAULT_BOOK[f].phase))
+    .toSorted((a, b) => (weight.get(b) ?? 0) - (weight.get(a) ?? 0) || FAULT_PHASES.indexOf(FAULT_BOOK[b].phase) - FAULT_PHASES.indexOf(FAULT_BOOK[a].phase));
+}
+
+/** Every fault of the pad in the order it stands there, column by column. */
+export const padOrder = (faults: readonly FaultCode[], ranked: readonly WatchEntry[]): FaultCode[] => COLUMNS.flatMap((phases) => padColumn(faults, ranked, phases));
+
 /** Severity in words and shape: a bar for each step, never colour alone. */
-const SEVERITY_BARS: Readonly<Record<Severity, string>> = { 1: 'watch', 2: 'correct', 3: 'stop the set' };
+export const SEVERITY_BARS: Readonly<Record<Severity, string>> = { 1: 'watch', 2: 'correct', 3: 'stop the set' };
 
 /** Reps by side: both together, then those of one side. */
 function sidesText(marks: readonly FaultMark[]): string {
@@ -30,14 +48,12 @@ function sidesText(marks: readonly FaultMark[]): string {
 }
 
 /** Faults by phase of the rep in order; this client's likeliest first in each column. */
-export function FaultPad({ faults, ranked, marks, disabled, onTap }: Props) {
-  const weight = new Map(ranked.map((r) => [r.fault, r.weight]));
+export function FaultPad({ faults, ranked, marks, disabled, keyOf, onTap }: Props) {
+  const pressedAt = useRef(0);
   return (
     <div className={styles.pad} data-testid="fault-pad">
       {COLUMNS.map((phases) => {
-        const column = faults
-          .filter((f) => phases.includes(FAULT_BOOK[f].phase))
-          .toSorted((a, b) => (weight.get(b) ?? 0) - (weight.get(a) ?? 0) || FAULT_PHASES.indexOf(FAULT_BOOK[b].phase) - FAULT_PHASES.indexOf(FAULT_BOOK[a].phase));
+        const column = padColumn(faults, ranked, phases);
         return (
           <div key={phases.join()} className={styles.column}>
             <h2>{PHASE_NAME[phases[phases.length - 1]!]}</h2>
@@ -54,10 +70,15 @@ export function FaultPad({ faults, ranked, marks, disabled, onTap }: Props) {
                   data-severity={severity}
                   disabled={disabled}
                   title={`${FAULT_TEXT[fault].seen} (${SEVERITY_BARS[severity]})`}
-                  onClick={() => onTap(fault)}
+                  onPointerDown={() => {
+                    pressedAt.current = performance.now();
+                  }}
+                  onContextMenu={(e) => e.preventDefault()}
+                  onClick={(e) => onTap(fault, e.detail > 0 && performance.now() - pressedAt.current > LONG_PRESS_MS ? worse(severity) : severity)}
                 >
                   {FAULT_TEXT[fault].pad}
-                  {seen.length > 0 && <small>{sidesText(seen)}</small>}
+                  {keyOf(fault) && <kbd aria-hidden>{keyOf(fault)}</kbd>}
+                  {seen.length > 0 && <small>{sidesText(seen)}{Math.max(...seen.map((m) => m.severity)) > severity ? `, ${SEVERITY_BARS[Math.max(...seen.map((m) => m.severity)) as Severity]}` : ''}</small>}
                 </button>
               );
             })}

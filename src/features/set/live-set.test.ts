@@ -1,33 +1,56 @@
 import { describe, expect, it } from 'vitest';
 import type { SetRecord } from '@/core/fault/set-log';
+import { buildRep, wholePace } from '@/core/tempo/pace';
 import { parseTempo } from '@/core/tempo/tempo';
-import { judgeSet } from './between-sets';
+import { judgeSet } from '@/core/fault/judge-set';
+import { heardAt } from './heard-at';
 import { buildTrack } from './pacer';
 
-const tempo = parseTempo('3-1-2-1')!;
+const pace = wholePace(parseTempo('3-1-2-1')!, 'lifting');
 
 describe('the paced line', () => {
   it('names the legs in the order they are done', () => {
-    expect(buildTrack(tempo, 'lifting', 0).names.map((n) => n.word)).toEqual(['lift 2', 'hold 1', 'lower 3', 'stretch 1', 'lift 2']);
-    expect(buildTrack(tempo, 'lowering', 0).names[0]!.word).toBe('lower 3');
+    expect(buildTrack(pace, 0).names.map((n) => n.word)).toEqual(['lift 2', 'hold 1', 'lower 3']);
+    expect(buildTrack({ ...pace, startsWith: 'lowering' }, 0).names[0]!.word).toBe('lower 3');
   });
   it('waits flat at the start during the lead-in', () => {
-    const { d } = buildTrack(tempo, 'lifting', -5);
+    const { d } = buildTrack(pace, -5);
     const heights = [...d.matchAll(/[ML]-?[\d.]+ (-?[\d.]+)/g)].map((m) => Number(m[1]));
     expect(heights[0]).toBe(heights[1]);
   });
   it('moves left as time goes on, without a jump', () => {
-    const x = (t: number): number => buildTrack(tempo, 'lifting', t).names.find((n) => n.word === 'lower 3')!.x;
+    const x = (t: number): number => buildTrack(pace, t).names.find((n) => n.word === 'lower 3')!.x;
     for (let t = 1; t < 4; t += 0.1) expect(x(t) - x(t + 0.1)).toBeCloseTo(4.8, 6);
   });
   it('never breaks, whenever it is drawn', () => {
-    for (let t = -5; t < 200; t += 1.7) expect(buildTrack(tempo, 'lifting', t).d).toMatch(/^M[-\d. ]+(L[-\d. ]+)+$/);
+    for (let t = -5; t < 200; t += 1.7) expect(buildTrack(pace, t).d).toMatch(/^M[-\d. ]+(L[-\d. ]+)+$/);
+  });
+});
+
+describe('what is heard', () => {
+  it.each([0, 0.005, -0.005])('over five minutes of an audio clock %d off the page’s, with stalls between ticks, every tick comes within 2 ms', (off) => {
+    const legs = buildRep(pace);
+    let stalledS = 0;
+    for (let k = 0, dueMs = 0; dueMs < 300_000; k++) {
+      dueMs += legs[k % legs.length]!.seconds * 1000;
+      if (k % 7 === 0) stalledS += 0.15;
+      const audioAt = (ms: number): number => 3 + (ms / 1000) * (1 + off) - stalledS;
+      const toldMs = dueMs - 200;
+      // What is heard lags behind what the graph makes by the device's delay.
+      const at = heardAt({ currentTime: audioAt(toldMs) + 0.04, contextTime: audioAt(toldMs), performanceTime: toldMs }, dueMs, toldMs);
+      const heardMs = ((at - 3 + stalledS) / (1 + off)) * 1000;
+      expect(Math.abs(heardMs - dueMs)).toBeLessThan(2);
+    }
+  });
+  it('comes at once when it is late, and by the graph’s clock before anything was heard', () => {
+    expect(heardAt({ currentTime: 10, contextTime: 9.9, performanceTime: 5000 }, 4900, 5000)).toBe(10);
+    expect(heardAt({ currentTime: 10, contextTime: 0, performanceTime: 0 }, 5200, 5000)).toBeCloseTo(10.2, 9);
   });
 });
 
 describe('judging a set', () => {
   const set = (change: Partial<SetRecord>): SetRecord => ({
-    setId: 's', itemId: 'i', setNo: 1, startedAtMs: 1, endedAtMs: 2, loadG: 15000, reps: 12, targetReps: 12, tempo: '3-1-2-1', confirmed: true, setup: null, faults: [], corrections: [], ...change,
+    setId: 's', itemId: 'i', setNo: 1, startedAtMs: 1, endedAtMs: 2, loadG: 15000, reps: 12, targetReps: 12, tempo: '3-1-2-1', scheme: 'straight', parts: [], cleanTo: 0, note: '', confirmed: true, setup: null, faults: [], corrections: [], ...change,
   });
   const mark = (fault: 'shrugs' | 'past-control' | 'chin-forward', rep: number) => ({ id: `${fault}${rep}`, fault, rep, side: 'both' as const, severity: 2 as const });
   it('puts what can hurt first and lists each fault once', () => {

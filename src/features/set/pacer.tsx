@@ -1,25 +1,35 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
-import { buildRep, type PaceAt } from '@/core/tempo/pace';
-import { repSeconds, type Phase, type Tempo } from '@/core/tempo/tempo';
+import { buildRep, paceAt, repSeconds, type Pace, type PaceAt } from '@/core/tempo/pace';
+import type { Phase } from '@/core/tempo/tempo';
 import { px } from '@/drawing/svg-number';
 import styles from './set.module.css';
 
 interface Props {
-  readonly tempo: Tempo;
-  readonly startsWith: 'lifting' | 'lowering';
+  readonly pace: Pace;
   readonly paceNow: () => PaceAt | null;
   readonly elapsedS: () => number | null;
   readonly running: boolean;
+  /** What the stack did in the last seconds; empty without a sensor. */
+  readonly recent: (spanS: number, sinceS: number) => readonly { readonly agoS: number; readonly share: number }[];
   readonly onRep: (rep: number) => void;
   readonly onPhase: (phase: Phase | 'ready') => void;
+  /** The next phase begins at this moment of the page's clock, milliseconds: told a little ahead, so that it can be heard on time. */
+  readonly onSoon: (phase: Phase, atMs: number) => void;
 }
+
+/** How far ahead a change of phase is told, seconds: several frames and an audio device's delay. */
+const AHEAD_S = 0.2;
 
 const WIDTH = 480;
 const HEIGHT = 230;
 const BEFORE_S = 3;
 const AFTER_S = 7;
+/** Drawn past both edges: a narrow screen shows more to the sides, seconds. */
+const BEYOND_S = 4;
 const TOP = 26;
+/** Half of the longest name of a leg. */
+const NAME_HALF = 30;
 const BOTTOM = HEIGHT - 40;
 export const PHASE_WORD: Readonly<Record<Phase | 'ready', string>> = { lifting: 'lift', finish: 'hold', lowering: 'lower', stretch: 'stretch', ready: 'get set' };
 
@@ -27,34 +37,41 @@ const xOf = (secondsFromNow: number): number => ((secondsFromNow + BEFORE_S) / (
 const yOf = (position: number): number => BOTTOM - position * (BOTTOM - TOP);
 
 /** The asked line around now: points of the legs of every rep in sight, and where their names go. */
-export function buildTrack(tempo: Tempo, startsWith: 'lifting' | 'lowering', nowS: number): { readonly d: string; readonly names: readonly { readonly x: number; readonly word: string }[] } {
-  const legs = buildRep(tempo, startsWith);
-  const whole = repSeconds(tempo);
-  const first = Math.max(0, Math.floor((nowS - BEFORE_S) / whole));
-  const last = Math.max(0, Math.floor((nowS + AFTER_S) / whole));
-  const ready = yOf(legs[0]!.from);
-  let d = `M${px(xOf(-BEFORE_S))} ${px(ready)}`;
-  if (nowS - BEFORE_S > 0) d = '';
+export function buildTrack(pace: Pace, nowS: number): { readonly d: string; readonly names: readonly { readonly x: number; readonly word: string }[] } {
+  const legs = buildRep(pace);
+  const whole = repSeconds(pace);
+  const first = Math.max(0, Math.floor((nowS - BEFORE_S - BEYOND_S) / whole));
+  const last = Math.max(0, Math.floor((nowS + AFTER_S + BEYOND_S) / whole));
+  const lead = nowS - BEFORE_S - BEYOND_S;
+  let d = lead > 0 ? '' : `M${px(xOf(-BEFORE_S - BEYOND_S))} ${px(yOf(legs[0]!.from))}`;
   const names: { x: number; word: string }[] = [];
   for (let rep = first; rep <= last; rep++) {
+    const at = (s: number): number => xOf(rep * whole + s - nowS);
     for (const leg of legs) {
-      const a = xOf(rep * whole + leg.startS - nowS);
-      const b = xOf(rep * whole + leg.startS + leg.seconds - nowS);
-      if (b < -40 || a > WIDTH + 40) continue;
-      d += `${d === '' ? 'M' : 'L'}${px(a)} ${px(yOf(leg.from))}L${px(b)} ${px(yOf(leg.to))}`;
-      names.push({ x: (a + b) / 2, word: `${PHASE_WORD[leg.phase]} ${leg.seconds}` });
+      const [a, b] = [at(leg.startS), at(leg.startS + leg.seconds)];
+      if (b >= xOf(-BEFORE_S - BEYOND_S) && a <= xOf(AFTER_S + BEYOND_S)) d += `${d === '' ? 'M' : 'L'}${px(a)} ${px(yOf(leg.from))}L${px(b)} ${px(yOf(leg.to))}`;
+    }
+    for (const phase of new Set(legs.map((l) => l.phase))) {
+      const own = legs.filter((l) => l.phase === phase);
+      const [startS, seconds] = [own[0]!.startS, own.reduce((sum, l) => sum + l.seconds, 0)];
+      const x = at(startS + seconds / 2);
+      // A name is whole or not there.
+      if (x > NAME_HALF && x < WIDTH - NAME_HALF) names.push({ x, word: `${PHASE_WORD[phase]} ${Math.round(10 * seconds) / 10}` });
     }
   }
   return { d, names };
 }
 
 /** A line that rises and falls with the asked tempo and a mark that follows it; the rep count reads from two metres. */
-export function Pacer({ tempo, startsWith, paceNow, elapsedS, running, onRep, onPhase }: Props) {
+export function Pacer({ pace: asked, paceNow, elapsedS, running, recent, onRep, onPhase, onSoon }: Props) {
   const track = useRef<SVGPathElement>(null);
   const mark = useRef<SVGCircleElement>(null);
+  const stack = useRef<SVGPathElement>(null);
   const names = useRef<SVGGElement>(null);
   const [shown, setShown] = useState<{ rep: number; phase: Phase | 'ready'; left: number } | null>(null);
   const seen = useRef<{ done: number; phase: string; left: number; rep: number }>({ done: 0, phase: '', left: -1, rep: -1 });
+  /** End of the phase that was told, seconds into the pace. */
+  const told = useRef(-Infinity);
   useEffect(() => {
     let frame = 0;
     const start = paceNow();
@@ -63,9 +80,10 @@ export function Pacer({ tempo, startsWith, paceNow, elapsedS, running, onRep, on
       const pace = paceNow();
       const t = elapsedS();
       const nowS = t ?? -3;
-      const { d, names: words } = buildTrack(tempo, startsWith, nowS);
+      const { d, names: words } = buildTrack(asked, nowS);
       track.current?.setAttribute('d', d);
-      const y = px(yOf(pace?.position ?? (startsWith === 'lifting' ? 0 : 1)));
+      stack.current?.setAttribute('d', recent(BEFORE_S + BEYOND_S, nowS).map((p, i) => `${i === 0 ? 'M' : 'L'}${px(xOf(-p.agoS))} ${px(yOf(p.share))}`).join(''));
+      const y = px(yOf(pace?.position ?? buildRep(asked)[0]!.from));
       mark.current?.setAttribute('cy', String(y));
       const group = names.current;
       if (group) {
@@ -81,6 +99,11 @@ export function Pacer({ tempo, startsWith, paceNow, elapsedS, running, onRep, on
         const left = Math.max(1, Math.ceil(pace.leftS));
         if (pace.done > was.done) for (let rep = was.done + 1; rep <= pace.done; rep++) onRep(rep);
         if (pace.phase !== was.phase) onPhase(pace.phase);
+        const endS = nowS + pace.leftS;
+        if (running && pace.leftS < AHEAD_S && Math.abs(endS - told.current) > AHEAD_S) {
+          told.current = endS;
+          onSoon(paceAt(asked, endS + 1e-6).phase as Phase, performance.now() + pace.leftS * 1000);
+        }
         if (pace.rep !== was.rep || pace.phase !== was.phase || left !== was.left) setShown({ rep: pace.rep, phase: pace.phase, left });
         seen.current = { done: Math.max(was.done, pace.done), phase: pace.phase, left, rep: pace.rep };
       }
@@ -88,7 +111,7 @@ export function Pacer({ tempo, startsWith, paceNow, elapsedS, running, onRep, on
     };
     draw();
     return () => cancelAnimationFrame(frame);
-  }, [running, tempo, startsWith, paceNow, elapsedS, onRep, onPhase]);
+  }, [running, asked, paceNow, elapsedS, recent, onRep, onPhase, onSoon]);
   return (
     <div className={styles.pacer}>
       <div className={styles.count}>
@@ -102,8 +125,9 @@ export function Pacer({ tempo, startsWith, paceNow, elapsedS, running, onRep, on
         </div>
       </div>
       <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className={styles.track} aria-hidden>
-        <rect className={styles.past} x={0} y={0} width={px(xOf(0))} height={HEIGHT} />
+        <rect className={styles.past} x={px(xOf(-BEFORE_S - BEYOND_S))} y={0} width={px(xOf(0) - xOf(-BEFORE_S - BEYOND_S))} height={HEIGHT} />
         <path ref={track} className={styles.asked} />
+        <path ref={stack} className={styles.stackLine} data-testid="stack-line" />
         <line className={styles.nowLine} x1={px(xOf(0))} x2={px(xOf(0))} y1={4} y2={HEIGHT - 24} />
         <g ref={names}>
           <text className={styles.legName} y={HEIGHT - 8} textAnchor="middle" x={-99} />

@@ -1,23 +1,34 @@
 'use client';
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react';
+import type { Severity } from '@/core/fault/fault-book';
 import type { FloorEventBody } from '@/core/fault/floor-event';
-import { findOpenCorrection } from '@/core/fault/set-log';
+import { findOpenCorrection, type SetRecord } from '@/core/fault/set-log';
+import { sessionResults } from '@/core/fault/judge-set';
+import { nextLoad } from '@/core/load/progress';
 import { rankFaults, watchList } from '@/core/fault/watch-list';
-import { MOVEMENT_BOOK } from '@/core/movement/movement-book';
-import { paceAt, type PaceAt } from '@/core/tempo/pace';
-import { parseTempo, repSeconds } from '@/core/tempo/tempo';
+import { findEntry } from '@/core/book/book';
+import { faultsOf } from '@/core/book/entry-faults';
+import { dropsInRow } from '@/core/load/drop-steps';
+import { loadForReps } from '@/core/load/one-rep-max';
+import { findNearestStep } from '@/core/load/stack-steps';
+import { paceAt, paceOfPart, repSeconds, type Pace, type PaceAt } from '@/core/tempo/pace';
+import { buildParts, DROP_FRACTION, runsOn, SCHEMES, type Scheme, type SchemePart } from '@/core/tempo/scheme';
+import { parseTempo } from '@/core/tempo/tempo';
 import { useFloorLog } from '@/offline/use-floor-log';
 import { LEAD_IN_MS, elapsedMs, reduceSet } from './set-machine';
 import type { SetScreenContext } from './set-screen-context';
 
-const UNDOABLE: readonly FloorEventBody['kind'][] = ['fault', 'set-confirmed', 'correction', 'outcome', 'pain', 'set-ended'];
+const UNDOABLE: readonly FloorEventBody['kind'][] = ['fault', 'clean', 'set-confirmed', 'correction', 'outcome', 'pain', 'set-ended'];
+
+/** Reps that the load of slow work is good for (common practice). */
+const GOOD_FOR = 20;
 
 /** The set under way: records, pacer and what can be done next. */
 export function useLiveSet(context: SetScreenContext) {
   const { client, item } = context;
   const { log, events, append, trouble } = useFloorLog({ clientId: client.id, itemId: item.id, movement: item.movement }, context.events);
-  const movement = MOVEMENT_BOOK[item.movement];
-  const tempo = useMemo(() => parseTempo(item.tempo) ?? parseTempo(movement.tempo.notation)!, [item.tempo, movement]);
+  const movement = findEntry(item.movement)!;
+  const faults = useMemo(() => faultsOf(movement), [movement]);
   const [live, dispatch] = useReducer(reduceSet, { mode: 'idle' });
   const liveRef = useRef(live);
   useEffect(() => {
@@ -30,28 +41,93 @@ export function useLiveSet(context: SetScreenContext) {
   const pain = log.pains.findLast((p) => p.itemId === item.id) ?? null;
   const [chosenLoadG, setChosenLoadG] = useState<number | null>(null);
   const loadG = chosenLoadG ?? last?.loadG ?? item.loadG;
+  const [chosenScheme, setScheme] = useState<Scheme | null>(null);
+  const scheme = open?.scheme ?? chosenScheme ?? last?.scheme ?? 'straight';
+  const partLoadG = open?.loadG ?? loadG;
+  // A set to its limit says what is good for about 20 reps.
+  const done = here.findLast((s) => s.confirmed && s.reps > 0 && s.scheme === 'straight') ?? log.sets.findLast((s) => s.confirmed && s.reps > 0 && s.scheme === 'straight');
+  const parts = useMemo(() => {
+    const good = done ? loadForReps(done.loadG, done.reps, GOOD_FOR) : null;
+    const input = {
+      reps: item.reps, tempo: parseTempo(item.tempo) ? item.tempo : movement.tempo, loadG: partLoadG, dropsG: dropsInRow(context.stackG, partLoadG, [DROP_FRACTION, DROP_FRACTION]),
+      twentyG: good && findNearestStep(context.stackG, good.middle), stances: context.stances, stepIns: context.stepIns, peakAt: context.peakAt,
+    };
+    return Object.fromEntries(SCHEMES.map((s) => [s, buildParts(s, input)])) as Record<Scheme, SchemePart[]>;
+  }, [done, item, movement, partLoadG, context]);
+  const schemes = SCHEMES.filter((s) => parts[s].length > 0);
+  const own = parts[scheme].length > 0 ? parts[scheme] : parts.straight;
+  const index = open?.parts.at(-1)?.part ?? 0;
+  const part = own[Math.min(index, own.length - 1)]!;
+  const next = own[index + 1] ?? null;
+  /** Reps done before this part. */
+  const base = open?.parts.at(-1)?.reps ?? 0;
+  const paceOf = useCallback((p: SchemePart): Pace => paceOfPart(p, movement.startsWith, context.jointDegs)!, [movement, context.jointDegs]);
+  const pace = useMemo(() => paceOf(part), [paceOf, part]);
+  /** How a rep of a set was asked for, 1 for the first. */
+  const paceOfRep = useCallback(
+    (set: SetRecord, rep: number): Pace => {
+      const begun = set.parts.findLast((p) => p.reps < rep)?.part ?? 0;
+      const of = parts[set.scheme].length > 0 ? parts[set.scheme] : parts.straight;
+      return paceOf(of[Math.min(begun, of.length - 1)]!);
+    },
+    [paceOf, parts],
+  );
 
   /** Pace now, straight from the clock; the drawing asks for it every frame. */
   const paceNow = useCallback((): PaceAt | null => {
     const ms = elapsedMs(liveRef.current, performance.now());
-    return ms === null ? null : paceAt(tempo, movement.tempo.startsWith, ms / 1000);
-  }, [tempo, movement]);
+    if (ms === null) return null;
+    const at = paceAt(pace, ms / 1000);
+    return { ...at, rep: at.rep === 0 ? 0 : at.rep + base, done: at.done + base };
+  }, [pace, base]);
 
   const start = useCallback(async () => {
     const setId = crypto.randomUUID();
-    const kept = await append({ kind: 'set-started', setId, setNo: here.length + 1, loadG, targetReps: item.reps, tempo: item.tempo });
+    const first = own[0]!;
+    const kept = await append({ kind: 'set-started', setId, setNo: here.length + 1, loadG: first.loadG, targetReps: own.reduce((sum, p) => sum + p.reps, 0), tempo: item.tempo, scheme });
     if (kept) dispatch({ type: 'started', setId, nowMs: performance.now(), leadInMs: LEAD_IN_MS, skipMs: 0 });
-  }, [append, here.length, loadG, item]);
+  }, [append, here.length, own, scheme, item]);
 
   const goOn = useCallback(() => {
-    if (open) dispatch({ type: 'started', setId: open.setId, nowMs: performance.now(), leadInMs: LEAD_IN_MS, skipMs: open.reps * repSeconds(tempo) * 1000 });
-  }, [open, tempo]);
+    if (open) dispatch({ type: 'started', setId: open.setId, nowMs: performance.now(), leadInMs: LEAD_IN_MS, skipMs: (open.reps - base) * repSeconds(pace) * 1000 });
+  }, [open, pace, base]);
+
+  /** On with the next part: at once where nothing has to be changed, else with time to change it. */
+  const goNext = useCallback(async () => {
+    if (!open || !next) return;
+    const reps = Math.max(open.reps, paceNow()?.done ?? 0);
+    const kept = await append({ kind: 'part', setId: open.setId, part: index + 1, reps, loadG: next.loadG, standX: next.standX });
+    if (kept) dispatch({ type: 'started', setId: open.setId, nowMs: performance.now(), leadInMs: runsOn(part, next) ? 0 : Math.max(LEAD_IN_MS, next.restS * 1000), skipMs: 0 });
+  }, [append, open, next, index, part, paceNow]);
 
   const recordRep = useCallback(
     (rep: number) => {
       if (open) void append({ kind: 'rep', setId: open.setId, rep });
+      // Slow reps run straight into the normal ones.
+      if (next && rep - base >= part.reps && runsOn(part, next)) void goNext();
     },
-    [append, open],
+    [append, open, next, base, part, goNext],
+  );
+
+  /** A rep counted by the trainer while the pacer rests. */
+  const tapRep = useCallback(async () => {
+    if (open && liveRef.current.mode !== 'running') await append({ kind: 'rep', setId: open.setId, rep: open.reps + 1 });
+  }, [append, open]);
+
+  const markClean = useCallback(async () => {
+    if (open) await append({ kind: 'clean', setId: open.setId, rep: Math.max(1, paceNow()?.rep ?? 0, open.reps) });
+  }, [append, open, paceNow]);
+
+  /** The last fault of the set again, at another severity. */
+  const remark = useCallback(
+    async (severity: Severity) => {
+      const set = open ?? last;
+      const was = set?.faults.at(-1);
+      if (!set || !was || was.severity === severity) return;
+      const kept = await append({ kind: 'fault', setId: set.setId, rep: was.rep, fault: was.fault, side: was.side, severity });
+      if (kept) await append({ kind: 'undo', eventId: was.id });
+    },
+    [append, open, last],
   );
 
   const end = useCallback(async () => {
@@ -73,11 +149,15 @@ export function useLiveSet(context: SetScreenContext) {
     if (undoable) await append({ kind: 'undo', eventId: undoable.id });
   }, [append, undoable]);
 
+  const advice = useMemo(() => {
+    const own = log.sets.filter((s) => s.setup === null || s.setup.side === item.side);
+    return nextLoad(sessionResults(own, item.id), item.loadG, context.stackG, context.mostLoadG);
+  }, [log, item, context.stackG, context.mostLoadG]);
   const openCorrection = useMemo(() => findOpenCorrection(here.slice(0, -1)), [here]);
   const ranked = useMemo(() => rankFaults(log.sets), [log]);
   const watch = useMemo(() => watchList(log.sets), [log]);
   return {
-    log, here, last, open, pain, live, dispatch, tempo, movement, loadG, setChosenLoadG, paceNow, start, goOn, recordRep, end, stopForPain, undo, undoable, append, trouble, openCorrection, ranked, watch,
+    log, here, last, open, pain, live, dispatch, pace, paceOfRep, movement, faults, loadG, setChosenLoadG, paceNow, start, goOn, recordRep, end, stopForPain, undo, undoable, append, trouble, openCorrection, ranked, watch, advice, schemes, scheme, setScheme, part, parts: own, index, base, next, goNext, tapRep, markClean, remark,
   };
 }
 

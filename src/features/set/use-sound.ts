@@ -1,11 +1,15 @@
 'use client';
 import { useCallback, useRef, useState } from 'react';
 import type { Phase } from '@/core/tempo/tempo';
+import { heardAt } from './heard-at';
 
 /** Pitch of each phase's tick, hertz: up for lifting, down for lowering, middle for the pauses. */
 const PITCH: Readonly<Record<Phase | 'ready', number>> = { lifting: 880, finish: 660, lowering: 440, stretch: 550, ready: 330 };
 
-/** Optional ticks at the changes of phase; never the only channel. */
+/** A buzz where the device offers it: long for lowering, short for lifting, milliseconds. */
+const BUZZ_MS = { lifting: 40, lowering: 120 } as const;
+
+/** Optional ticks and buzzes at the changes of phase; never the only channel. */
 export function useSound() {
   const [on, setOn] = useState(false);
   const audio = useRef<AudioContext | null>(null);
@@ -15,19 +19,22 @@ export function useSound() {
     setOn((was) => !was);
   }, []);
   const tick = useCallback(
-    (phase: Phase | 'ready') => {
+    (phase: Phase | 'ready', atMs: number) => {
       const ctx = audio.current;
       if (!on || !ctx) return;
+      const { contextTime = 0, performanceTime = 0 } = ctx.getOutputTimestamp();
+      const at = heardAt({ currentTime: ctx.currentTime, contextTime, performanceTime }, atMs, performance.now());
       const tone = ctx.createOscillator();
       const gain = ctx.createGain();
       tone.frequency.value = PITCH[phase];
-      gain.gain.setValueAtTime(0.2, ctx.currentTime);
-      gain.gain.exponentialRampToValueAtTime(0.001, ctx.currentTime + 0.14);
+      gain.gain.setValueAtTime(0.2, at);
+      gain.gain.exponentialRampToValueAtTime(0.001, at + 0.14);
       tone.connect(gain).connect(ctx.destination);
-      tone.start();
-      tone.stop(ctx.currentTime + 0.15);
+      tone.start(at);
+      tone.stop(at + 0.15);
     },
     [on],
   );
-  return { on, toggle, tick };
+  const buzz = useCallback((phase: Phase | 'ready') => void (on && (phase === 'lifting' || phase === 'lowering') && navigator.vibrate?.(BUZZ_MS[phase])), [on]);
+  return { on, toggle, tick, buzz };
 }

@@ -2,6 +2,8 @@
 import { useMemo } from 'react';
 import { toBody } from '@/core/geometry/rotation';
 import type { Vec3 } from '@/core/geometry/vector';
+import { senseOf } from '@/core/movement/chain-path';
+import { limbOf } from '@/core/setup/setup-problem';
 import { toRad } from '@/core/units/angle';
 import { armSilhouette } from '@/drawing/figure';
 import { capsulePath } from '@/drawing/capsule';
@@ -11,34 +13,41 @@ import type { View } from '@/drawing/view';
 import styles from '@/drawing/drawing.module.css';
 import { CURVE_GRID } from '@/charts/resistance-series';
 import type { SetupView } from './use-setup';
-import { pulleyAt } from '@/core/kit/column';
 
 const HEIGHT = 58;
 const SCALE = 62;
+const SIDE_SCALE = 36;
 const SAMPLES = [0, 10, 20, 30, 40] as const;
 
-/** The arm at five points of the rep, from above, right below the same points of the curve. */
+/** The arm at five points of the rep, from above or from the side, right below the same points of the curve. */
 export function ArmStrip({ setup, width }: { readonly setup: SetupView; readonly width: number }) {
   const { problem, placement, shown } = setup;
   const side = shown.worse;
   const figures = useMemo(() => {
-    const arm = problem.posed.arms[side];
+    const { path: arm, target } = limbOf(problem, side);
+    // A level sweep is read from above, an upright one from the side.
+    const level = senseOf(target.above[20]!) === 'up';
     const stand = { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) };
-    const q = toBody(pulleyAt(problem.input.column, placement.hole, side), stand);
+    const q = toBody(problem.pulley(placement, side), stand);
     const flip = side === 'left' ? -1 : 1;
+    // Seen as in the elevation above: the columns to the left.
+    const ahead = Math.cos(stand.yawRad) < 0 ? -1 : 1;
     return SAMPLES.map((i) => {
       const shoulderAt = arm.proximal[i]!;
       const left = CURVE_GRID.left + (i / 40) * (width - CURVE_GRID.left - CURVE_GRID.right);
       // Facing up the page here, so that the strip reads like the client's own view.
-      const project = ([x, , z]: Vec3) => ({ u: left + (z - shoulderAt[2]) * flip * SCALE, v: HEIGHT - 14 - (x - shoulderAt[0]) * SCALE });
-      const view = { kind: 'plan', scale: SCALE, width, height: HEIGHT, project, toX: () => 0, toOther: () => 0 } satisfies View;
+      const project = ([x, y, z]: Vec3) =>
+        level
+          ? { u: left + (z - shoulderAt[2]) * flip * SCALE, v: HEIGHT - 14 - (x - shoulderAt[0]) * SCALE }
+          : { u: left + (x - shoulderAt[0]) * ahead * SIDE_SCALE, v: HEIGHT / 2 - (y - shoulderAt[1]) * SIDE_SCALE };
+      const view = { kind: level ? 'plan' : 'elevation', scale: level ? SCALE : SIDE_SCALE, width, height: HEIGHT, project, toX: () => 0, toOther: () => 0 } satisfies View;
       const grip = project(arm.contact[i]!);
       const pulley = project(q);
       const d = Math.hypot(pulley.u - grip.u, pulley.v - grip.v);
       const end = { u: grip.u + ((pulley.u - grip.u) / d) * 30, v: grip.v + ((pulley.v - grip.v) / d) * 30 };
       const shoulder = project(shoulderAt);
-      const neck = { u: shoulder.u - 13, v: shoulder.v };
-      return { i, silhouette: armSilhouette(view, (v) => v, problem.input.body, arm, i, `strip-${i}`), trunk: capsulePath({ a: neck, b: shoulder, ra: 5, rb: 4 }), grip, end };
+      const neck = level ? { u: shoulder.u - 13, v: shoulder.v } : project(problem.poseAt(i).pelvis);
+      return { i, silhouette: armSilhouette(view, (v) => v, problem.body, arm, i, `strip-${i}`), trunk: capsulePath({ a: neck, b: shoulder, ra: 5, rb: 4 }), grip, end };
     });
   }, [problem, placement, side, width]);
   return (

@@ -4,15 +4,18 @@ import type { ClientNote } from '@/core/body/client-note';
 import type { Region } from '@/core/body/region-line';
 import type { ScreeningSummary } from '@/features/shell/screening-warning';
 import type { FloorEvent } from '@/core/fault/floor-event';
-import type { MovementId } from '@/core/movement/movement';
 import type { WorkingSide } from '@/core/setup/setup-problem';
 
 /** What the bench needs to know beside the solver's case: names, plan and records, plain data. */
 export interface BenchContext {
   readonly client: BodyInput & { readonly id: string; readonly name: string; readonly note: string; readonly range: ActiveRangeDeg; readonly notes: readonly ClientNote[]; readonly unfelt: readonly Region[] };
-  readonly item: { readonly id: string; readonly movement: MovementId; readonly attachmentId: string; readonly loadG: number; readonly side: WorkingSide; readonly reps: number; readonly sets: number; readonly tempo: string };
-  readonly station: { readonly id: string; readonly name: string };
-  readonly attachment: { readonly name: string; readonly lengthM: number };
+  readonly item: { readonly id: string; readonly movement: string; readonly attachmentId: string | null; readonly loadG: number; readonly side: WorkingSide; readonly reps: number; readonly sets: number; readonly tempo: string };
+  /** Null for a movement without a cable. */
+  readonly station: { readonly id: string; readonly name: string } | null;
+  readonly attachment: { readonly name: string; readonly lengthM: number } | null;
+  /** The stack as planned elsewhere, when it was converted for this column. */
+  readonly converted: { readonly plannedG: number; readonly plannedOn: string } | null;
+  readonly variant: { readonly id: string; readonly name: string } | null;
   readonly stations: readonly { readonly id: string; readonly name: string }[];
   readonly events: readonly FloorEvent[];
   /** Planned kit that is out of order and what stands in for it. */

@@ -1,16 +1,22 @@
 'use client';
-import { useMemo, useRef, type KeyboardEvent } from 'react';
+import { Fragment, useMemo, useRef, type KeyboardEvent } from 'react';
+import type { Side } from '@/core/body/active-range';
 import { holeHeightM, nearestHole } from '@/core/kit/column';
-import type { Placement } from '@/core/setup/setup-problem';
-import { buildSetupScene } from '@/drawing/setup-scene';
+import { holeOf, type Placement } from '@/core/setup/setup-problem';
+import { buildSetupMarks } from '@/drawing/setup-marks';
+import type { Ghost } from '@/drawing/setup-scene';
+import { backOnSheet } from '@/drawing/back-on-sheet';
 import { Silhouettes } from '@/drawing/silhouettes';
 import { px } from '@/drawing/svg-number';
 import { holeText } from '@/messages/holes';
 import type { View, Window3 } from '@/drawing/view';
 import styles from '@/drawing/drawing.module.css';
+import { BenchHandles } from './bench-handles';
+import type { FitMoves } from './fit-plates';
 import type { Move } from './move-placement';
 import { ColumnRuler, FloorRuler } from './rulers';
 import { useDrag } from './use-drag';
+import { useScene } from './use-scene';
 import type { SetupView } from './use-setup';
 
 interface Props {
@@ -18,21 +24,51 @@ interface Props {
   readonly view: View;
   readonly window: Window3;
   readonly onMove: (move: Move) => void;
+  /** Sample of the range that the body is shown at. */
+  readonly now: number;
+  /** A limb with a fault in it, or of a rival set-up, drawn as a ghost instead of the range. */
+  readonly ghost: Ghost | null;
+  /** Left and right carriage are moved each on its own. */
+  readonly apart: boolean;
+  readonly zoomed: boolean;
+  readonly moves: FitMoves;
 }
 
 /** Side view to scale. The carriage is dragged up and down the holes, the client along the floor. */
-export function Elevation({ setup, view, window: w, onMove }: Props) {
-  const { problem, placement, base, tolerance, off } = setup;
-  const { column, body } = problem.input;
-  const scene = useMemo(() => buildSetupScene(problem, placement, view), [problem, placement, view]);
+export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, zoomed, moves }: Props) {
+  const { problem, placement, shown, base, tolerance, off, entry } = setup;
+  const { column } = problem.input;
+  const { figure, lines: scene, surfaces, move } = useScene(setup, view, now, ghost);
+  // The same elements while things are dragged: only their place on the sheet changes.
+  const origin = useMemo(() => view.project([0, 0, 0]), [view]);
+  const range = useMemo(() => <Silhouettes shapes={figure.range} ghost />, [figure]);
+  const body = useMemo(
+    () => (
+      <>
+        {figure.surfaces.map((s) => (
+          <line key={s.key} className={styles.surface} x1={px(s.from.u)} y1={px(s.from.v)} x2={px(s.to.u)} y2={px(s.to.v)} />
+        ))}
+        <Silhouettes shapes={figure.idle} />
+        <Silhouettes shapes={figure.body} />
+        <Silhouettes shapes={figure.arms.slice(-1)} />
+        <path className={styles.carriage} d={`M${px(origin.u)} ${px(origin.v + 3)}l9 13h-18Z`} />
+        <path className={styles.grip} d={`M${px(origin.u - 16)} ${px(origin.v + 10)}l-7 0m3 -3l-4 3l4 3M${px(origin.u + 16)} ${px(origin.v + 10)}l7 0m-3 -3l4 3l-4 3`} />
+      </>
+    ),
+    [figure, origin],
+  );
+  const handPath = useMemo(() => <path className={styles.handPath} d={figure.handPaths.at(-1)} />, [figure]);
+  const marks = useMemo(() => buildSetupMarks(problem, shown, view, now), [problem, shown, view, now]);
   const picked = useRef<Placement>(placement);
-  const carriage = useDrag(({ v }) => onMove({ what: 'hole', to: nearestHole(column, view.toOther(v)) }));
+  const to = (v: number, only?: Side): Move => ({ what: 'hole', to: nearestHole(column, view.toOther(v)), only });
+  const carriage = useDrag(({ v }) => onMove(to(v, apart ? 'right' : undefined)));
+  const leftCarriage = useDrag(({ v }) => onMove(to(v, 'left')));
   const client = useDrag(({ du }) => onMove({ what: 'stand', x: picked.current.standX + du / view.scale }));
   const cable = scene.cables[scene.cables.length - 1]!;
   const floor = view.project([0, 0, 0]);
   const solvedMark = view.project([base.placement.standX, 0, 0]);
   const solvedPulley = view.project([0, holeHeightM(column, base.placement.hole), 0]);
-  const shoulderSource = body.height.shoulderHeight.source;
+  const shoulderSource = problem.body.height.shoulderHeight.source;
   const rulerX = Math.min(view.width - 20, view.project([placement.standX + 0.62, 0, 0]).u);
   const keys = (e: KeyboardEvent, moves: Partial<Record<string, Move>>) => {
     const move = moves[e.key];
@@ -45,8 +81,19 @@ export function Elevation({ setup, view, window: w, onMove }: Props) {
   const reach = Math.hypot(cable.shoulder.u - cable.to.u, cable.shoulder.v - cable.to.v);
   const pull = Math.hypot(cable.to.u - cable.from.u, cable.to.v - cable.from.v);
   const beyond = { u: cable.to.u + ((cable.to.u - cable.from.u) / pull) * 0.35 * reach, v: cable.to.v + ((cable.to.v - cable.from.v) / pull) * 0.35 * reach };
+  const carriages = apart
+    ? [
+        { side: 'left' as const, drag: leftCarriage, at: view.project(problem.pulley(placement, 'left')), label: 'Left carriage, hole', testId: 'drag-carriage-left' },
+        { side: 'right' as const, drag: carriage, at: view.project(problem.pulley(placement, 'right')), label: 'Right carriage, hole', testId: 'drag-carriage' },
+      ]
+    : [{ side: undefined, drag: carriage, at: cable.from, label: 'Carriage, hole', testId: 'drag-carriage' }];
+  // The end of the cable where it is shortest: a stroke square to it.
+  const { from: q, to: end } = marks.clearance;
+  const run = Math.max(1, Math.hypot(end.u - q.u, end.v - q.v));
+  const [nu, nv] = [(-7 * (end.v - q.v)) / run, (7 * (end.u - q.u)) / run];
+  const across = `M${px(end.u - nu)} ${px(end.v - nv)}L${px(end.u + nu)} ${px(end.v + nv)}`;
   return (
-    <svg className={styles.sheet} width={px(view.width)} height={px(view.height)} data-testid="elevation" aria-label="Side view, to scale">
+    <svg className={styles.sheet} width={px(view.width)} height={px(view.height)} data-testid="elevation" data-view="elevation" data-zoomed={zoomed || undefined} aria-label="Side view, to scale">
       <ColumnRuler view={view} column={column} hole={placement.hole} />
       <FloorRuler view={view} window={w} at="floor" />
       {tolerance && (
@@ -58,19 +105,20 @@ export function Elevation({ setup, view, window: w, onMove }: Props) {
           height={10}
         />
       )}
-      <line className={shoulderSource === 'measured' ? styles.measured : styles.estimate} x1={px(rulerX)} x2={px(rulerX)} y1={px(cable.shoulder.v)} y2={px(floor.v)} />
-      <line className={shoulderSource === 'measured' ? styles.measured : styles.estimate} x1={px(cable.shoulder.u)} x2={px(rulerX)} y1={px(cable.shoulder.v)} y2={px(cable.shoulder.v)} />
-      <text className={styles.quiet} transform={`translate(${px(rulerX + 14)} ${px(floor.v - 14)}) rotate(-90)`}>
-        shoulder {Math.round(problem.posed.body.shoulder.right[1] * 100)} in stance, {shoulderSource === 'measured' ? 'measured' : 'estimated'}
-      </text>
-      <Silhouettes shapes={scene.ghosts} ghost />
+      <g transform={`translate(${px(rulerX)} 0)`}>
+        <path className={shoulderSource === 'measured' ? styles.measured : styles.estimate} d={`M0 ${px(floor.v)}V${px(cable.shoulder.v)}H${px(cable.shoulder.u - rulerX)}`} />
+        <text className={styles.quiet} transform={`translate(14 ${px(floor.v - 14)}) rotate(-90)`}>
+          shoulder {Math.round(problem.pose.shoulder.right[1] * 100)} in stance, {shoulderSource === 'measured' ? 'measured' : 'estimated'}
+        </text>
+      </g>
+      {ghost ? <Silhouettes shapes={scene.beside} ghost /> : <g transform={move}>{range}</g>}
       <g
         role="slider"
         tabIndex={0}
         className={styles.grab}
         aria-label="Client, distance from the columns"
         aria-valuenow={Math.round(placement.standX * 100)}
-        aria-valuetext={`${Math.round(placement.standX * 100)} centimetres in front`}
+        aria-valuetext={`${Math.abs(Math.round(placement.standX * 100))} centimetres ${placement.standX < 0 ? 'behind' : 'in front'}`}
         aria-valuemin={Math.round(problem.input.room.minDistanceM * 100)}
         aria-valuemax={Math.round(problem.input.room.maxDistanceM * 100)}
         data-testid="drag-client"
@@ -81,11 +129,10 @@ export function Elevation({ setup, view, window: w, onMove }: Props) {
           client.onPointerDown(e);
         }}
       >
-        <rect className={styles.halo} x={px(scene.mark.u - 70)} y={px(cable.shoulder.v - 70)} width={140} height={px(floor.v - cable.shoulder.v + 90)} />
-        <Silhouettes shapes={scene.body} />
-        <Silhouettes shapes={scene.arms.slice(-1)} />
-        <path className={styles.carriage} d={`M${px(scene.mark.u)} ${px(floor.v + 3)}l9 13h-18Z`} />
-        <path className={styles.grip} d={`M${px(scene.mark.u - 16)} ${px(floor.v + 10)}l-7 0m3 -3l-4 3l4 3M${px(scene.mark.u + 16)} ${px(floor.v + 10)}l7 0m-3 -3l4 3l-4 3`} />
+        <g transform={move}>
+          <rect className={styles.halo} x={px(origin.u - 70)} y={px(cable.shoulder.v - 70)} width={140} height={px(floor.v - cable.shoulder.v + 90)} />
+          {body}
+        </g>
       </g>
       {off && (
         <>
@@ -93,32 +140,50 @@ export function Elevation({ setup, view, window: w, onMove }: Props) {
           <rect className={styles.was} x={px(solvedPulley.u - 19)} y={px(solvedPulley.v - 13)} width={26} height={26} />
         </>
       )}
-      {scene.handPaths.slice(-1).map((d) => (
-        <path key={d} className={styles.handPath} d={d} />
-      ))}
+      {marks.region && <line className={styles.region} x1={px(marks.region.from.u)} y1={px(marks.region.from.v)} x2={px(marks.region.to.u)} y2={px(marks.region.to.v)} />}
+      {marks.rest && <path className={styles.rest} d={marks.rest} />}
+      <g transform={move}>{handPath}</g>
       <line className={styles.cable} x1={px(cable.from.u)} y1={px(cable.from.v)} x2={px(cable.to.u)} y2={px(cable.to.v)} />
       <line className={styles.through} x1={px(cable.to.u)} y1={px(cable.to.v)} x2={px(beyond.u)} y2={px(beyond.v)} />
+      <line className={styles.lever} x1={px(scene.lever.from.u)} y1={px(scene.lever.from.v)} x2={px(scene.lever.to.u)} y2={px(scene.lever.to.v)} />
       <circle className={styles.joint} cx={px(cable.shoulder.u)} cy={px(cable.shoulder.v)} r={4} />
       <circle className={styles.hand} cx={px(cable.to.u)} cy={px(cable.to.v)} r={6} />
-      <g
-        role="slider"
-        tabIndex={0}
-        className={styles.grab}
-        aria-label="Carriage, hole"
-        aria-valuenow={placement.hole}
-        aria-valuemin={1}
-        aria-valuemax={column.holes}
-        aria-valuetext={`hole ${placement.hole} of ${column.holes}`}
-        data-testid="drag-carriage"
-        onKeyDown={(e) => keys(e, { ArrowUp: { what: 'carriage-up', by: 1 }, ArrowDown: { what: 'carriage-up', by: -1 } })}
-        {...carriage}
-      >
-        <rect className={styles.halo} x={px(cable.from.u - 58)} y={px(cable.from.v - 28)} width={86} height={56} />
-        <rect className={styles.carriage} x={px(cable.from.u - 19)} y={px(cable.from.v - 13)} width={26} height={26} />
-        <path className={styles.grip} d={`M${px(cable.from.u + 16)} ${px(cable.from.v - 6)}l0 -8m-3 3l3 -4l3 4M${px(cable.from.u + 16)} ${px(cable.from.v + 6)}l0 8m-3 -3l3 4l3 -4`} />
-        <text className={styles.setThis} x={px(cable.from.u - 24)} y={px(cable.from.v + 9)} textAnchor="end" fontSize={26}>
-          {holeText(column, placement.hole, problem.input.side)}
-        </text>
+      {carriages.map(({ side, drag, at, label, testId }) => (
+        <Fragment key={testId}>
+          {side === 'left' && <line className={styles.cable} x1={px(scene.cables[0]!.from.u)} y1={px(scene.cables[0]!.from.v)} x2={px(scene.cables[0]!.to.u)} y2={px(scene.cables[0]!.to.v)} opacity={0.5} />}
+          <g
+            role="slider"
+            tabIndex={0}
+            className={styles.grab}
+            aria-label={label}
+            aria-valuenow={holeOf(placement, side ?? 'right')}
+            aria-valuemin={1}
+            aria-valuemax={column.holes}
+            aria-valuetext={`hole ${holeOf(placement, side ?? 'right')} of ${column.holes}`}
+            data-testid={testId}
+            onKeyDown={(e) => keys(e, { ArrowUp: { what: 'carriage-up', by: 1, only: side }, ArrowDown: { what: 'carriage-up', by: -1, only: side } })}
+            {...drag}
+          >
+            <rect className={styles.halo} x={px(at.u - 58)} y={px(at.v - 28)} width={86} height={56} />
+            <rect className={side === 'left' ? styles.carriageLeft : styles.carriage} x={px(at.u - 19)} y={px(at.v - 13)} width={26} height={26} />
+            {side && (
+              <text className={side === 'left' ? styles.letterLeft : styles.letter} x={px(at.u - 6)} y={px(at.v + 5.5)} textAnchor="middle">
+                {side === 'left' ? 'L' : 'R'}
+              </text>
+            )}
+            <path className={styles.grip} d={`M${px(at.u + 16)} ${px(at.v - 6)}l0 -8m-3 3l3 -4l3 4M${px(at.u + 16)} ${px(at.v + 6)}l0 8m-3 -3l3 4l3 -4`} />
+            <text className={styles.setThis} x={px(at.u - 24)} y={px(at.v + 9)} textAnchor="end" fontSize={26}>
+              {holeText(column, placement, side ?? setup.state.side)}
+            </text>
+          </g>
+        </Fragment>
+      ))}
+      <BenchHandles settings={setup.described.settings} moves={moves} back={backOnSheet(entry, surfaces, null)} seat={null} />
+      <g className={styles.clearance}>
+        <path d={across} />
+        <g transform={`translate(${px(marks.clearance.from.u + 30)} ${px(marks.clearance.from.v - 18)})`}>
+          <text>{marks.clearance.cm} cm clear</text>
+        </g>
       </g>
     </svg>
   );

@@ -1,16 +1,19 @@
 'use client';
 import { useMemo, useRef, type KeyboardEvent } from 'react';
 import { toFloor } from '@/core/geometry/rotation';
-import type { Placement } from '@/core/setup/setup-problem';
+import { holeOf, type Placement } from '@/core/setup/setup-problem';
 import { toDeg, toRad } from '@/core/units/angle';
-import { buildSetupScene } from '@/drawing/setup-scene';
+import { buildSetupMarks } from '@/drawing/setup-marks';
+import type { Ghost } from '@/drawing/setup-scene';
 import { Silhouettes } from '@/drawing/silhouettes';
 import { px } from '@/drawing/svg-number';
 import type { View, Window3 } from '@/drawing/view';
 import styles from '@/drawing/drawing.module.css';
 import type { Move } from './move-placement';
+import { facingNote, sidewaysText } from './place-text';
 import { FloorRuler } from './rulers';
 import { useDrag } from './use-drag';
+import { useScene } from './use-scene';
 import type { SetupView } from './use-setup';
 import { pulleyAt } from '@/core/kit/column';
 
@@ -19,15 +22,41 @@ interface Props {
   readonly view: View;
   readonly window: Window3;
   readonly onMove: (move: Move) => void;
+  /** Sample of the range that the body is shown at. */
+  readonly now: number;
+  /** A limb with a fault in it, or of a rival set-up, drawn as a ghost instead of the range. */
+  readonly ghost: Ghost | null;
+  readonly zoomed: boolean;
 }
 
 const NOSE_M = 0.42;
 
 /** View from above, same scale and same floor ruler. The client is dragged over the floor and turned by the nose. */
-export function Plan({ setup, view, window: w, onMove }: Props) {
-  const { problem, placement } = setup;
+export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Props) {
+  const { problem, placement, shown, entry } = setup;
   const { column } = problem.input;
-  const scene = useMemo(() => buildSetupScene(problem, placement, view), [problem, placement, view]);
+  const { figure, lines: scene, move } = useScene(setup, view, now, ghost);
+  // The same elements while things are dragged: only their place on the sheet changes.
+  const origin = useMemo(() => view.project([0, 0, 0]), [view]);
+  const range = useMemo(() => <Silhouettes shapes={figure.range} ghost />, [figure]);
+  const handPaths = useMemo(() => <path className={styles.handPath} d={figure.handPaths.join('')} />, [figure]);
+  const body = useMemo(
+    () => (
+      <>
+        <circle className={styles.halo} cx={px(origin.u)} cy={px(origin.v)} r={48} />
+        {figure.surfaces.map((s) => (
+          <line key={s.key} className={styles.surface} x1={px(s.from.u)} y1={px(s.from.v)} x2={px(s.to.u)} y2={px(s.to.v)} />
+        ))}
+        <Silhouettes shapes={figure.body.slice(0, 2)} ghost />
+        <Silhouettes shapes={figure.idle} />
+        <Silhouettes shapes={figure.arms} />
+        <Silhouettes shapes={figure.body.slice(2)} />
+        <path className={styles.grip} d={`M${px(origin.u - 12)} ${px(origin.v)}h24M${px(origin.u)} ${px(origin.v - 12)}v24`} />
+      </>
+    ),
+    [figure, origin],
+  );
+  const marks = useMemo(() => buildSetupMarks(problem, shown, view, now), [problem, shown, view, now]);
   const picked = useRef<Placement>(placement);
   const client = useDrag(({ du, dv }) => onMove({ what: 'stand', x: picked.current.standX + du / view.scale, z: picked.current.standZ + dv / view.scale }));
   const facing = useDrag(({ u, v }) => {
@@ -48,39 +77,35 @@ export function Plan({ setup, view, window: w, onMove }: Props) {
   const at = (dx: number, dz: number): Move => ({ what: 'stand', x: placement.standX + dx, z: placement.standZ + dz });
   const sideways = Math.round(placement.standZ * 100);
   return (
-    <svg className={styles.sheet} width={px(view.width)} height={px(view.height)} data-testid="plan" aria-label="View from above, same scale">
+    <svg className={styles.sheet} width={px(view.width)} height={px(view.height)} data-testid="plan" data-view="plan" data-zoomed={zoomed || undefined} aria-label="View from above, same scale">
       <line className={styles.hair} x1={px(midline.u)} x2={px(view.project([w.maxX, 0, 0]).u)} y1={px(midline.v)} y2={px(midline.v)} />
       <FloorRuler view={view} window={w} at="midline" />
-      {(['left', 'right'] as const).map((side) => {
-        const p = view.project(pulleyAt(column, placement.hole, side));
-        const idle = !problem.sides.includes(side);
+      {(column.kind === 'single' ? (['right'] as const) : (['left', 'right'] as const)).map((side) => {
+        const p = view.project(pulleyAt(column, holeOf(placement, side), side));
+        const idle = !scene.cables.some((c) => Math.hypot(c.from.u - p.u, c.from.v - p.v) < 1);
         return (
           <g key={side} opacity={idle ? 0.35 : 1}>
             <rect className={styles.rule} x={px(p.u - 26)} y={px(p.v - 15)} width={26} height={30} />
             <rect className={styles.carriage} x={px(p.u - 7)} y={px(p.v - 7)} width={14} height={14} />
             <text className={styles.quiet} x={px(p.u - 30)} y={px(p.v + 4)} textAnchor="end">
-              {side}
+              {column.kind === 'single' ? '' : side}
             </text>
           </g>
         );
       })}
       <line className={styles.hair} x1={px(view.project([0, 0, 0]).u)} x2={px(view.project([0, 0, 0]).u)} y1={px(view.project([0, 0, w.minZ]).v)} y2={px(view.project([0, 0, w.maxZ]).v)} />
-      {scene.ghostCables.map((c) => (
-        <line key={c.key} className={styles.ghostCable} x1={px(c.from.u)} y1={px(c.from.v)} x2={px(c.to.u)} y2={px(c.to.v)} />
-      ))}
-      <Silhouettes shapes={scene.ghosts} ghost />
-      {scene.handPaths.map((d) => (
-        <path key={d} className={styles.handPath} d={d} />
-      ))}
+      <path className={styles.ghostCable} d={scene.ghostCables.map((c) => `M${px(c.from.u)} ${px(c.from.v)}L${px(c.to.u)} ${px(c.to.v)}`).join('')} />
+      {ghost ? <Silhouettes shapes={scene.beside} ghost /> : <g transform={move}>{range}</g>}
+      <g transform={move}>{handPaths}</g>
       <g
         role="slider"
         tabIndex={0}
         className={styles.grab}
         aria-label="Client, sideways place"
         aria-valuenow={sideways}
-        aria-valuemin={-60}
-        aria-valuemax={60}
-        aria-valuetext={sideways === 0 ? 'midway' : `${Math.abs(sideways)} centimetres towards the ${sideways > 0 ? 'right' : 'left'} pulley`}
+        aria-valuemin={Math.round(problem.bounds.standZ * 100) - 60}
+        aria-valuemax={Math.round(problem.bounds.standZ * 100) + 60}
+        aria-valuetext={sidewaysText(problem, placement)}
         data-testid="drag-client-plan"
         onKeyDown={(e) => keys(e, { ArrowUp: at(0, -0.01), ArrowDown: at(0, 0.01), ArrowLeft: at(-0.01, 0), ArrowRight: at(0.01, 0) })}
         {...client}
@@ -89,12 +114,10 @@ export function Plan({ setup, view, window: w, onMove }: Props) {
           client.onPointerDown(e);
         }}
       >
-        <circle className={styles.halo} cx={px(scene.mark.u)} cy={px(scene.mark.v)} r={48} />
-        <Silhouettes shapes={scene.body.slice(0, 2)} ghost />
-        <Silhouettes shapes={scene.arms} />
-        <Silhouettes shapes={scene.body.slice(2)} />
-        <path className={styles.grip} d={`M${px(scene.mark.u - 12)} ${px(scene.mark.v)}h24M${px(scene.mark.u)} ${px(scene.mark.v - 12)}v24`} />
+        <g transform={move}>{body}</g>
       </g>
+      {marks.region && <line className={styles.region} x1={px(marks.region.from.u)} y1={px(marks.region.from.v)} x2={px(marks.region.to.u)} y2={px(marks.region.to.v)} />}
+      {marks.rest && <path className={styles.rest} d={marks.rest} />}
       {scene.cables.map((c) => (
         <g key={c.side}>
           <line className={styles.cable} x1={px(c.from.u)} y1={px(c.from.v)} x2={px(c.to.u)} y2={px(c.to.v)} />
@@ -109,7 +132,7 @@ export function Plan({ setup, view, window: w, onMove }: Props) {
         aria-valuenow={placement.yawDeg}
         aria-valuemin={-180}
         aria-valuemax={180}
-        aria-valuetext={placement.yawDeg === 0 ? 'square, facing away' : `turned ${Math.abs(placement.yawDeg)} degrees ${placement.yawDeg > 0 ? 'left' : 'right'}`}
+        aria-valuetext={facingNote(entry, problem, placement)}
         data-testid="drag-facing"
         onKeyDown={(e) => keys(e, { ArrowLeft: { what: 'yaw', to: placement.yawDeg + 1 }, ArrowRight: { what: 'yaw', to: placement.yawDeg - 1 }, ArrowUp: { what: 'yaw', to: placement.yawDeg + 1 }, ArrowDown: { what: 'yaw', to: placement.yawDeg - 1 } })}
         {...facing}

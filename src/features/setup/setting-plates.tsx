@@ -1,51 +1,23 @@
 'use client';
-import { IconMinus, IconPlus } from '@tabler/icons-react';
-import type { ReactNode } from 'react';
-import type { BenchContext } from './bench-context';
+import { SIDES } from '@/core/body/active-range';
+import { holeOf } from '@/core/setup/setup-problem';
+import { postureText } from '@/messages/book';
 import { holeText } from '@/messages/holes';
+import { GRIP_NAME } from '@/messages/movements';
+import type { BenchContext } from './bench-context';
+import { FitPlates, type FitMoves } from './fit-plates';
 import type { Move } from './move-placement';
+import { facingNote, sidewaysText, twoCables } from './place-text';
+import { HoldButton, SteppedPlate } from './stepped-plate';
 import type { SetupView } from './use-setup';
 import styles from './setup.module.css';
-
-interface StepperProps {
-  readonly label: string;
-  readonly onLess: () => void;
-  readonly onMore: () => void;
-  readonly children: ReactNode;
-  readonly note?: ReactNode;
-  readonly less: string;
-  readonly more: string;
-  readonly testId: string;
-  /** Solved from a body height that was not measured. */
-  readonly estimated?: boolean;
-}
-
-function SteppedPlate({ label, onLess, onMore, children, note, less, more, testId, estimated = false }: StepperProps) {
-  return (
-    <div className={styles.plate}>
-      <div className={styles.plateLabel}>{label}</div>
-      <div className={styles.plateValue} data-testid={testId} data-estimated={estimated || undefined}>
-        {children}
-      </div>
-      <div className={styles.plateNote}>{note}</div>
-      <div className={styles.steppers}>
-          <button type="button" className={styles.stepper} onClick={onLess} aria-label={less}>
-            <IconMinus stroke={1.5} aria-hidden />
-          </button>
-          <button type="button" className={styles.stepper} onClick={onMore} aria-label={more}>
-            <IconPlus stroke={1.5} aria-hidden />
-          </button>
-      </div>
-    </div>
-  );
-}
 
 const cm = (m: number): number => Math.round(m * 100);
 
 /** What is set on steel, biggest first: hole, mark, then handle and feet. */
-export function SettingPlates({ context, setup, onMove }: { readonly context: BenchContext; readonly setup: SetupView; readonly onMove: (move: Move) => void }) {
-  const { placement, base, problem, tolerance, off } = setup;
-  const { hole, standX, standZ, yawDeg } = placement;
+export function SettingPlates({ context, setup, onMove, apart, onApart, moves }: { readonly context: BenchContext; readonly setup: SetupView; readonly onMove: (move: Move) => void; readonly apart: boolean; readonly onApart: (apart: boolean) => void; readonly moves: FitMoves }) {
+  const { placement, base, problem, tolerance, off, entry, described } = setup;
+  const { standX } = placement;
   const behind = standX < 0;
   const solved = base.placement;
   const span = tolerance
@@ -53,21 +25,30 @@ export function SettingPlates({ context, setup, onMove }: { readonly context: Be
     : '';
   return (
     <div className={styles.plates}>
-      <SteppedPlate
-        label={problem.sides.length === 2 ? 'Hole, both sides' : 'Hole'}
-        testId="plate-hole"
-        estimated={problem.input.body.height.shoulderHeight.source !== 'measured'}
-        less="Lower hole number"
-        more="Higher hole number"
-        onLess={() => onMove({ what: 'hole', to: hole - 1 })}
-        onMore={() => onMove({ what: 'hole', to: hole + 1 })}
-        note={hole === solved.hole ? `of ${problem.input.column.holes}, hole 1 at the ${problem.input.column.numberedFrom}` : `solved: ${solved.hole}`}
-      >
-        {holeText(problem.input.column, hole, problem.input.side)}
-      </SteppedPlate>
+      {(apart ? SIDES : [undefined]).map((side) => {
+        const own = holeOf(placement, side ?? 'right');
+        const was = holeOf(solved, side ?? 'right');
+        return (
+          <SteppedPlate
+            key={side ?? 'both'}
+            label={side ? `Hole, ${side}` : twoCables(problem) ? 'Hole, both sides' : 'Hole'}
+            testId={side === 'left' ? 'plate-hole-left' : 'plate-hole'}
+            middle={<HoldButton what="hole" held={setup.state.held.hole !== undefined} onHold={() => setup.dispatch({ type: 'hold-toggled', at: { hole: placement.hole, leftBy: placement.leftBy ?? 0 } })} />}
+            estimated={problem.body.height.shoulderHeight.source !== 'measured'}
+            less={`Lower hole number${side ? `, ${side}` : ''}`}
+            more={`Higher hole number${side ? `, ${side}` : ''}`}
+            onLess={() => onMove({ what: 'hole', to: own - 1, only: side })}
+            onMore={() => onMove({ what: 'hole', to: own + 1, only: side })}
+            note={own === was ? `of ${problem.input.column.holes}, hole 1 at the ${problem.input.column.numberedFrom}` : `solved: ${was}`}
+          >
+            {holeText(problem.input.column, placement, side ?? setup.state.side)}
+          </SteppedPlate>
+        );
+      })}
       <SteppedPlate
         label={behind ? 'Mark, behind the pulleys' : 'Mark, in front of the pulleys'}
         testId="plate-mark"
+        middle={<HoldButton what="mark" held={setup.state.held.standX !== undefined} onHold={() => setup.dispatch({ type: 'hold-toggled', at: { standX } })} />}
         less="One centimetre nearer"
         more="One centimetre further"
         onLess={() => onMove({ what: 'stand', x: standX - 0.01 })}
@@ -79,19 +60,24 @@ export function SettingPlates({ context, setup, onMove }: { readonly context: Be
       </SteppedPlate>
       <div className={styles.plate}>
         <div className={styles.plateLabel}>Handle</div>
-        <div className={styles.plateWords}>{context.attachment.name}, thumbs up</div>
-      </div>
-      <div className={styles.plate}>
-        <div className={styles.plateLabel}>Feet</div>
-        <div className={styles.plateWords}>staggered, either in front</div>
-        <div className={styles.plateNote}>
-          {standZ === 0 && yawDeg === 0
-            ? 'mark midway between feet, square'
-            : [standZ === 0 ? null : `${Math.abs(cm(standZ))} cm to the ${standZ > 0 ? 'right' : 'left'}`, yawDeg === 0 ? null : `turned ${Math.abs(yawDeg)}° ${yawDeg > 0 ? 'left' : 'right'}`]
-                .filter(Boolean)
-                .join(', ')}
+        <div className={styles.plateWords}>
+          {context.attachment?.name}
+          {entry.grips[0] ? `, ${GRIP_NAME[entry.grips[0]]}` : ''}
         </div>
       </div>
+      <div className={styles.plate} data-wide={apart || undefined}>
+        <div className={styles.plateLabel}>Stance</div>
+        <div className={styles.plateWords}>{postureText(entry.posture)}{entry.path.kind === 'sweep' ? ', either in front' : ''}</div>
+        <div className={styles.plateNote}>
+          mark {sidewaysText(problem, placement)}, {facingNote(entry, problem, placement)}
+        </div>
+      </div>
+      {twoCables(problem) && (
+        <button type="button" className={styles.apart} aria-pressed={apart} onClick={() => onApart(!apart)}>
+          {apart ? 'Left and right alike again' : 'Left and right hole apart'}
+        </button>
+      )}
+      <FitPlates settings={described.settings.filter((s) => s.kind !== 'stops')} moves={moves} />
     </div>
   );
 }

@@ -1,149 +1,151 @@
 'use client';
-import { useElementSize } from '@mantine/hooks';
-import dynamic from 'next/dynamic';
-import { useMemo, useState } from 'react';
-import type { Placement } from '@/core/setup/setup-problem';
-import { defaultOptions } from '@/core/movement/movement';
-import { peakTensionN } from '@/core/mechanics/fast-lift';
-import { parseTempo } from '@/core/tempo/tempo';
-import { GRAVITY_MS2 } from '@/core/units/mass';
-import { evaluatePlacement } from '@/core/setup/evaluate';
+import { useRouter } from 'next/navigation';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { between } from '@/core/geometry/vector';
+import { toFloor } from '@/core/geometry/rotation';
+import { toRad } from '@/core/units/angle';
+import { limbOf } from '@/core/setup/setup-problem';
 import { windowFor } from '@/drawing/setup-scene';
-import { elevationView, MARGIN, planView } from '@/drawing/view';
-import { useFloorLog } from '@/offline/use-floor-log';
-import { CAUTION } from '@/messages/cautions';
-import { MOVEMENT_NAME } from '@/messages/movements';
-import { NOTE_TEXT } from '@/messages/notes';
-import { replacedText } from '@/messages/replaced';
-import { ScreeningWarning } from '@/features/shell/screening-warning';
+import { useFloorLog, type FloorLog } from '@/offline/use-floor-log';
+import type { SavedSetup } from '@/core/fault/floor-event';
+import { jointDegAt, jointOf } from '@/core/movement/joint-action';
+import { movementName } from '@/messages/book';
+import { usePlaying } from '@/features/movements/use-playing';
+import { useLatest } from '@/features/shell/use-latest';
+import { useShortcuts } from '@/features/shell/use-shortcuts';
+import { BenchCurve } from './bench-curve';
+import { BenchNotices, ClientNotes } from './bench-notices';
+import { BenchPanels } from './bench-panels';
 import { Elevation } from './elevation';
+import { fitMoves } from './fit-moves';
 import { Plan } from './plan';
-import { ArmStrip } from './arm-strip';
+import { PlayButton } from './rep-scrubber';
 import { withMove, type Move } from './move-placement';
-import { OptionsBar } from './options-bar';
 import { SettingPlates } from './setting-plates';
-import { VerdictLines } from './verdict-lines';
 import { SidePanel } from './side-panel';
 import { samePlacement } from './setup-machine';
+import { twoCables } from './place-text';
 import type { BenchContext } from './bench-context';
+import { useBeside } from './use-beside';
+import { useFollowing } from './use-following';
 import { useSetup } from './use-setup';
-import type { toSetupInput } from '@/solver/to-setup-input';
+import { useBenchViews } from './use-bench-views';
+import { ZoomSteps } from './zoom-steps';
+import type { Question } from '@/solver/to-question';
 import styles from './setup.module.css';
 
-const ResistanceChart = dynamic(() => import('@/charts/resistance-chart'), { ssr: false, loading: () => <div style={{ height: CHART_PX }} /> });
-const CHART_PX = 150;
-/** The client's name stands above the elevation. */
-const TITLE_PX = 46;
-const FIRST_WIDTH_PX = 820;
-const FIRST_HEIGHT_PX = 440;
+interface Props {
+  readonly context: BenchContext;
+  readonly question: Question;
+}
 
-/** The set-up bench: the drawing is the control, the plates are the answer. */
-export function SetupBench({ context, input }: { readonly context: BenchContext; readonly input: ReturnType<typeof toSetupInput> }) {
+/** The set-up bench: the drawing is the control, the plates are the answer. Opens as it was last saved here. */
+export function SetupBench({ context, question }: Props) {
   const { client, item, station } = context;
-  const { log, append, trouble } = useFloorLog({ clientId: client.id, itemId: item.id, movement: item.movement }, context.events);
-  const savedHere = log.setups.findLast((s) => s.itemId === item.id && s.stationId === station.id) ?? null;
+  const floor = useFloorLog({ clientId: client.id, itemId: item.id, movement: item.movement }, context.events);
+  const saved = floor.began.setups.findLast((s) => s.itemId === item.id && s.stationId === (station?.id ?? null)) ?? null;
+  return <Bench key={saved?.id ?? ''} context={context} question={question} floor={floor} savedHere={saved} />;
+}
+
+function Bench({ context, question, floor, savedHere }: Props & { readonly floor: FloorLog; readonly savedHere: SavedSetup | null }) {
+  const { client, item } = context;
+  const stationId = context.station?.id ?? null;
+  const { append, trouble } = floor;
   const [initial] = useState(() => ({
-    options: savedHere?.options ?? { ...defaultOptions(input.movement), ...input.options },
-    side: savedHere?.side ?? input.side,
+    options: savedHere?.options ?? question.options,
+    side: savedHere?.side ?? question.input.side,
     moved: savedHere?.placement ?? null,
+    held: {},
     saved: savedHere?.placement ?? null,
   }));
-  const setup = useSetup(input, client, initial);
-  const { dispatch, problem, placement, shown, base, off, solution } = setup;
-  const { ref, width, height } = useElementSize();
-  const window3 = useMemo(() => windowFor(problem), [problem]);
-  const { elevation, plan, chartWidth } = useMemo(() => {
-    const w = width || FIRST_WIDTH_PX;
-    const h = height || FIRST_HEIGHT_PX;
-    const edges = MARGIN.left + MARGIN.right;
-    const wide = w > 640;
-    const metres = window3.maxX - window3.minX;
-    const byWidth = (w / (wide ? 2 : 1) - edges - (wide ? 8 : 0)) / metres;
-    const rulers = MARGIN.top + MARGIN.bottom;
-    const byHeight = Math.min((h - rulers - TITLE_PX) / window3.maxY, (h - rulers) / (window3.maxZ - window3.minZ));
-    const scale = wide ? Math.min(byWidth, Math.max(byHeight, 90)) : byWidth;
-    return { elevation: elevationView(window3, scale), plan: planView(window3, scale), chartWidth: w };
-  }, [width, height, window3]);
+  const setup = useSetup(question, client, initial);
+  const { dispatch, problem, placement, shown, base, off, solution, entry } = setup;
+  const degs = useMemo(() => {
+    const { path } = limbOf(problem, problem.sides[0]!);
+    return path.proximal.map((_, i) => jointDegAt(path, jointOf(entry.action), i));
+  }, [problem, entry]);
+  const { i: now, playing, moveTo, toggle } = usePlaying(item.tempo, entry.startsWith, degs);
+  const window3 = useMemo(() => windowFor(problem, base.placement), [problem, base]);
+  const { ref, elevation, plan, width, times, step, showWhole } = useBenchViews(window3);
+  const zoomed = times > 1;
+  const hands = toFloor(limbOf(problem, shown.worse).path.contact[now]!, { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) });
+  const [apartChosen, setApart] = useState((savedHere?.placement?.leftBy ?? 0) !== 0);
+  const apart = twoCables(problem) && (apartChosen || (placement.leftBy ?? 0) !== 0);
+  // The drawing and the plates follow the finger at once, the rest when there is time.
+  const { late, moving } = useFollowing(setup);
   const onMove = (move: Move): void => {
-    const next = withMove(placement, move, problem.input.column, problem.input.room);
-    if (!samePlacement(next, placement)) dispatch({ type: 'placed', placement: next });
+    const next = withMove(placement, move, problem.input.column, problem.input.room, problem.bounds.standZ);
+    if (samePlacement(next, placement)) return;
+    moving();
+    dispatch({ type: 'placed', placement: next });
   };
-  const lastUsed = input.lastUsed;
-  const other = useMemo(() => {
-    const compare = (name: string, p: Placement) => ({ name, resistanceNm: evaluatePlacement(problem, p).bySide[shown.worse]!.samples.resistanceNm });
-    if (off) return compare(`solved: hole ${base.placement.hole}`, base.placement);
-    if (lastUsed && !samePlacement(lastUsed, placement)) return compare(`last used: hole ${lastUsed.hole}`, lastUsed);
-    return null;
-  }, [problem, off, base, lastUsed, placement, shown.worse]);
-  const main = useMemo(() => ({ name: 'now', resistanceNm: shown.bySide[shown.worse]!.samples.resistanceNm }), [shown]);
-  const { metrics } = shown;
+  const onApart = (to: boolean): void => {
+    setApart(to);
+    if (!to) onMove({ what: 'carriages-alike' });
+  };
+  const moves = fitMoves(question.input.kit, dispatch);
+  const lateNow = useDeferredValue(now);
+  const beside = useBeside(question, late, client.notes);
+  const { ghost } = beside;
   const save = async (): Promise<void> => {
     const event = await append({
-      kind: 'setup-saved', placement, solved: solution.feasible ? base.placement : null, off: off || shown.violations.length > 0, stationId: station.id, attachmentId: item.attachmentId,
+      kind: 'setup-saved', placement, solved: solution.feasible ? base.placement : null, off: off || shown.violations.length > 0, stationId, attachmentId: item.attachmentId,
       side: setup.state.side, options: setup.state.options,
     });
     if (event) dispatch({ type: 'saved', placement });
   };
-  const perSide = item.loadG / 1000;
-  const fast = useMemo(() => {
-    const tempo = parseTempo(item.tempo);
-    if (!tempo || problem.tensionN <= 0) return null;
-    const pathM = metrics.maxTravelM - metrics.minClearanceM;
-    return { timeS: tempo.lifting, peakN: peakTensionN(problem.tensionN / GRAVITY_MS2, pathM, tempo.lifting), restN: problem.tensionN };
-  }, [item.tempo, problem.tensionN, metrics]);
+  const closerBy = useLatest((s: 1 | -1) => step(s, between(problem.pulley(placement, shown.worse), hands, 0.6)));
+  const play = useLatest(toggle);
+  const toPlace = useLatest(moveTo);
+  const whole = useLatest(showWhole);
+  const keep = useLatest(() => void save());
+  const router = useRouter();
+  const keys = useShortcuts([
+    { key: '+', does: 'look closer', run: () => closerBy(1) },
+    { key: '-', does: 'look from further', run: () => closerBy(-1) },
+    { key: '0', does: 'whole drawing', run: showWhole },
+    { key: 'p', does: playing ? 'pause the rep' : 'play the rep', run: toggle },
+    { key: 'r', does: 'put it right', run: () => dispatch({ type: 'put-right' }) },
+    { key: 's', does: 'save as used', run: () => void save() },
+    { key: 't', does: 'to the set', run: () => router.push(`/set/${item.id}`) },
+    { key: 'k', does: 'station card', run: () => window.open(`/api/v1/cards/${item.id}`, '_blank', 'noreferrer') },
+  ]);
+  const tools = useMemo(
+    () => (
+      <>
+        {keys}
+        <ZoomSteps times={times} onStep={closerBy} onWhole={whole} />
+        <PlayButton playing={playing} tempo={item.tempo} onToggle={play} />
+      </>
+    ),
+    [keys, times, closerBy, whole, playing, item.tempo, play],
+  );
   return (
     <div className={styles.bench}>
       <section className={styles.sheet} aria-label="Set-up drawing">
         <h1 className={styles.who}>
-          {client.name} <span>{MOVEMENT_NAME[item.movement]}</span>
+          {client.name} <span>{movementName(item.movement)}{context.variant ? `, ${context.variant.name}` : ''}</span>
         </h1>
         <div ref={ref} className={styles.views}>
-          <Elevation setup={setup} view={elevation} window={window3} onMove={onMove} />
-          <Plan setup={setup} view={plan} window={window3} onMove={onMove} />
+          <Elevation setup={setup} view={elevation} window={window3} onMove={onMove} now={now} ghost={ghost} apart={apart} zoomed={zoomed} moves={moves} />
+          <Plan setup={setup} view={plan} window={window3} onMove={onMove} now={now} ghost={ghost} zoomed={zoomed} />
         </div>
-        <div className={styles.curve}>
-          <h2 className={styles.curveTitle}>
-            Resistance at the shoulder{problem.sides.length === 2 ? ', each side' : ''}, {perSide} kg on the stack
-            <span>hatched: rest zone{metrics.rightAngleAt !== null && '; dotted: pull at a right angle'}</span>
-          </h2>
-          <ResistanceChart
-            main={main}
-            other={other}
-            peakAt={metrics.peakAt}
-            peakNm={metrics.peakResistanceNm}
-            rightAngleAt={metrics.rightAngleAt}
-            height={CHART_PX}
-            label={`Resistance over the rep: peak ${Math.round(metrics.peakResistanceNm)} newton metres at ${Math.round(metrics.peakAt * 100)} percent of the range, rest zone ${Math.round(metrics.restShare * 100)} percent`}
-          />
-          <ArmStrip setup={setup} width={chartWidth} />
-        </div>
+        <BenchCurve
+          setup={late}
+          other={beside.other}
+          loadKg={item.loadG / 1000}
+          width={width}
+          now={now}
+          onNow={toPlace}
+          tools={tools}
+        />
       </section>
       <aside className={styles.answer} aria-label="Answer">
-        <SettingPlates context={context} setup={setup} onMove={onMove} />
-        <ScreeningWarning screening={context.screening} clientId={client.id} />
-        {context.replaced.map((r) => (
-          <p key={r.planned} className={styles.blocked}>
-            {replacedText(r)}
-          </p>
-        ))}
-        {context.mostLoadKg !== null && (
-          <p className={styles.atPlates}>
-            <b>Clinician’s limit:</b> {context.mostLoadKg} kg in the hand.
-          </p>
-        )}
-        <p className={styles.atPlates}>{input.movement.cautions.filter((c) => ['hole', 'handle', 'mark'].includes(CAUTION[c].at)).map((c) => CAUTION[c].text).join(' ')}</p>
-        <SidePanel context={context} setup={setup} onSave={save} trouble={trouble} />
-        {client.notes.length > 0 && (
-          <ul className={styles.notes} aria-label="Notes on this client">
-            {client.notes.map((n) => (
-              <li key={n}>
-                <b>{NOTE_TEXT[n].name}:</b> {NOTE_TEXT[n].does}
-              </li>
-            ))}
-          </ul>
-        )}
-        <VerdictLines setup={setup} clientId={client.id} fast={fast} />
-        <OptionsBar context={context} setup={setup} />
+        <SettingPlates context={context} setup={setup} onMove={onMove} apart={apart} onApart={onApart} moves={moves} />
+        <BenchNotices context={context} entry={entry} />
+        <SidePanel context={context} setup={late} onSave={keep} trouble={trouble} />
+        <ClientNotes notes={client.notes} />
+        <BenchPanels context={context} question={question} setup={late} beside={beside} now={lateNow} />
       </aside>
     </div>
   );

@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest';
+import { findEntry } from '@/core/book/book';
+import { usualOptions } from '@/core/book/entry-options';
 import { COLUMN, ROOM } from '../../../test/support/fixtures';
 import { withMove, type Move } from './move-placement';
 import { reduceSetup, samePlacement, type SetupState } from './setup-machine';
 
 const AT = { hole: 10, standX: 0.3, standZ: 0, yawDeg: 0 };
-const START: SetupState = { options: { peak: 'even', tiltDeg: 55, frontFoot: 'left' }, side: 'both', moved: null, saved: null };
+const START: SetupState = { options: usualOptions(findEntry('cable-fly-high-to-low')!), side: 'both', moved: null, held: {}, saved: null };
 
 describe('the bench', () => {
   const moved = reduceSetup(START, { type: 'placed', placement: AT });
@@ -16,6 +18,13 @@ describe('the bench', () => {
     [{ type: 'options-chosen', options: { peak: 'mid' } }],
     [{ type: 'side-chosen', side: 'left' }],
   ] as const)('a new question gives way to the new answer: %j', (event) => expect(reduceSetup(moved, event).moved).toBeNull());
+  it('what is held stays held until it is let go, and nothing moved by hand is lost', () => {
+    const held = reduceSetup(moved, { type: 'hold-toggled', at: { hole: 10, leftBy: -2 } });
+    expect([held.held, held.moved]).toEqual([{ hole: 10, leftBy: -2 }, AT]);
+    const both = reduceSetup(held, { type: 'hold-toggled', at: { standX: 0.3 } });
+    expect(both.held).toEqual({ hole: 10, leftBy: -2, standX: 0.3 });
+    expect(reduceSetup(both, { type: 'hold-toggled', at: { hole: 12, leftBy: 0 } }).held).toEqual({ standX: 0.3 });
+  });
   it('the foot in front moves nothing', () => {
     const next = reduceSetup(moved, { type: 'foot-chosen', foot: 'right' });
     expect(next.moved).toEqual(AT);

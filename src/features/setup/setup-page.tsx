@@ -1,8 +1,10 @@
 'use client';
 import { useMemo, type ReactNode } from 'react';
 import type { CaseInput } from '@/contract/case';
-import { MOVEMENT_NAME } from '@/messages/movements';
+import { movementName } from '@/messages/book';
+import { describeQuestion } from '@/solver/describe';
 import type { BenchContext } from './bench-context';
+import { FitBench } from './fit-bench';
 import { SetupBench } from './setup-bench';
 import { checkCase } from './use-setup';
 import styles from './setup.module.css';
@@ -17,29 +19,26 @@ interface Props {
 /** The bench for a case that holds; for one that does not, what is wrong and where to mend it. */
 export function SetupPage({ setupCase, context, measureLink, kitLink }: Props) {
   const checked = useMemo(() => checkCase(setupCase), [setupCase]);
-  const title = `${context.client.name}: ${MOVEMENT_NAME[context.item.movement]}`;
+  const tooShort = useMemo(() => checked.ok && describeQuestion(checked.question) === null, [checked]);
+  const title = `${context.client.name}: ${movementName(context.item.movement)}`;
+  if (checked.ok && !tooShort) return checked.question.setup ? <SetupBench context={context} question={checked.question} /> : <FitBench context={context} question={checked.question} />;
+  const issues = checked.ok ? [{ path: 'client.activeRangeDeg', message: 'the measured range or a clinician’s limit leaves too little of this movement; choose another one' }] : checked.issues;
   return (
-    checked.ok ? (
-        <SetupBench context={context} input={checked.input} />
-      ) : (
-        <div className="page">
-          <h1>{title}</h1>
-          <div className={styles.blocked} role="alert">
-            <p>
-              This cannot be set up on {context.station.name} yet:
-            </p>
-            <ul>
-              {checked.issues.map((i) => (
-                <li key={i.path}>
-                  {i.path}: {i.message}
-                </li>
-              ))}
-            </ul>
-            <p>
-              Mend it in the {measureLink} or under {kitLink}.
-            </p>
-          </div>
-        </div>
-      )
+    <div className="page">
+      <h1>{title}</h1>
+      <div className={styles.blocked} role="alert">
+        <p>This cannot be set up{context.station ? ` on ${context.station.name}` : ''} yet:</p>
+        <ul>
+          {issues.map((i) => (
+            <li key={i.path}>
+              {i.path}: {i.message}
+            </li>
+          ))}
+        </ul>
+        <p>
+          Mend it in the {measureLink} or under {kitLink}.
+        </p>
+      </div>
+    </div>
   );
 }

@@ -1,20 +1,23 @@
 'use client';
 import { IconCheck } from '@tabler/icons-react';
 import Link from 'next/link';
+import { memo } from 'react';
 import { limitText } from '@/messages/reasons';
-import { MOVEMENT_NAME } from '@/messages/movements';
-import type { LeastChange } from '@/core/setup/least-change';
+import { movementName } from '@/messages/book';
+import type { LeastChangeData } from '@/workers/least-change-protocol';
 import type { BenchContext } from './bench-context';
 import { samePlacement } from './setup-machine';
 import type { SetupView } from './use-setup';
 import styles from './setup.module.css';
 
-function changeText(change: LeastChange): string {
+function changeText(change: LeastChangeData): string {
   if (change.changes.length === 0) return 'Nothing needs changing: this stands as well as the solved one.';
   const words = change.changes.map((c) => {
     switch (c.setting) {
       case 'hole':
         return `hole ${c.from} to ${c.to}`;
+      case 'leftBy':
+        return c.to === 0 ? 'both carriages alike' : `left carriage ${c.to} from the right`;
       case 'standX':
         return `${Math.round(Math.abs(c.to - c.from) * 100)} cm ${c.to > c.from ? 'further out' : 'further in'}`;
       case 'standZ':
@@ -27,25 +30,30 @@ function changeText(change: LeastChange): string {
 }
 
 /** What to do next: why it is blocked, the least change, put it right, save as used, go to the set. */
-export function SidePanel({ context, setup, onSave, trouble }: { readonly context: BenchContext; readonly setup: SetupView; readonly onSave: () => Promise<void>; readonly trouble: string | null }) {
+export const SidePanel = memo(function SidePanel({ context, setup, onSave, trouble }: { readonly context: BenchContext; readonly setup: SetupView; readonly onSave: () => void; readonly trouble: string | null }) {
   const { solution, standIn, shown, leastChange, state, dispatch, placement, off } = setup;
   const saved = samePlacement(state.saved, placement);
-  const others = context.stations.filter((s) => s.id !== context.station.id);
+  const others = context.stations.filter((s) => s.id !== context.station?.id);
   return (
     <div className={styles.actions}>
+      {setup.tooShort && (
+        <p className={styles.blocked} role="alert">
+          With this choice the client’s range leaves too little of the movement. The drawing shows the movement without it.
+        </p>
+      )}
       {!solution.feasible && (
         <div className={styles.blocked} role="alert">
           <p>
-            <b>{context.station.name} cannot serve this.</b> {solution.nearest.violations.map((v) => limitText(v)).join(' ')}
+            <b>{context.station?.name ?? 'This'} cannot serve this.</b> {solution.nearest.violations.map((v) => limitText(v)).join(' ')}
           </p>
           <p>
             {standIn
-              ? `Nearest that works here: ${MOVEMENT_NAME[standIn.movement].toLowerCase()}, sweep at ${standIn.tiltDeg}°, hole ${standIn.solution.best.placement.hole}, mark ${Math.round(standIn.solution.best.placement.standX * 100)} cm.`
+              ? `Nearest that works here: ${movementName(standIn.entry.id).toLowerCase()}, ${standIn.tiltDeg === null ? '' : `sweep at ${standIn.tiltDeg}°, `}hole ${standIn.solution.best.placement.hole}, mark ${Math.round(standIn.solution.best.placement.standX * 100)} cm.`
               : 'Nothing in the book works on this column.'}
             {others.length > 0 && ` Or choose ${others.map((o) => o.name).join(' or ')} above.`}
           </p>
-          {standIn && standIn.movement === context.item.movement && (
-            <button type="button" className={styles.plain} onClick={() => dispatch({ type: 'options-chosen', options: { tiltDeg: standIn.tiltDeg } })}>
+          {standIn && standIn.tiltDeg !== null && standIn.entry.id === context.item.movement && (
+            <button type="button" className={styles.plain} onClick={() => dispatch({ type: 'options-chosen', options: { tiltDeg: standIn.tiltDeg ?? 0 } })}>
               Use the {standIn.tiltDeg}° sweep
             </button>
           )}
@@ -62,7 +70,7 @@ export function SidePanel({ context, setup, onSave, trouble }: { readonly contex
           className={styles.least}
           data-testid="least-change"
           disabled={leastChange.changes.length === 0}
-          onClick={() => dispatch({ type: 'placed', placement: leastChange.result.placement })}
+          onClick={() => dispatch({ type: 'placed', placement: leastChange.placement })}
         >
           {changeText(leastChange)}
         </button>
@@ -71,7 +79,7 @@ export function SidePanel({ context, setup, onSave, trouble }: { readonly contex
         <button type="button" className={styles.plain} onClick={() => dispatch({ type: 'put-right' })} disabled={state.moved === null}>
           Put it right
         </button>
-        <button type="button" className={styles.strong} onClick={() => void onSave()} disabled={saved}>
+        <button type="button" className={styles.strong} onClick={onSave} disabled={saved}>
           {saved ? (
             <>
               <IconCheck stroke={2} size={20} aria-hidden /> Saved
@@ -91,4 +99,4 @@ export function SidePanel({ context, setup, onSave, trouble }: { readonly contex
       )}
     </div>
   );
-}
+});

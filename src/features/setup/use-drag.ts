@@ -7,15 +7,19 @@ export function useDrag(onMove: (at: { u: number; v: number; du: number; dv: num
   const locate = (e: PointerEvent<SVGElement>) => {
     const svg = e.currentTarget.ownerSVGElement ?? (e.currentTarget as SVGSVGElement);
     const box = svg.getBoundingClientRect();
-    return { u: e.clientX - box.left, v: e.clientY - box.top };
+    // A drawing shown at another size than its own is read in its own pixels.
+    const k = svg.viewBox.baseVal?.width ? svg.viewBox.baseVal.width / box.width : 1;
+    return { u: (e.clientX - box.left) * k, v: (e.clientY - box.top) * k };
   };
   const onPointerDown = useCallback((e: PointerEvent<SVGElement>) => {
+    if (!e.isPrimary) return;
     e.currentTarget.setPointerCapture(e.pointerId);
     start.current = locate(e);
   }, []);
   const onPointerMove = useCallback(
     (e: PointerEvent<SVGElement>) => {
-      if (!start.current) return;
+      // A second finger looks closer: what the first one held stays where it is.
+      if (!start.current || e.currentTarget.closest('[data-pinching]')) return;
       const at = locate(e);
       onMove({ ...at, du: at.u - start.current.u, dv: at.v - start.current.v });
     },

@@ -1,6 +1,11 @@
 'use client';
 import Link from 'next/link';
+import { useMemo } from 'react';
+import { explain } from '@/core/setup/reasons';
+import { toVerdict } from '@/messages/reasons';
+import { cautionsOf } from '@/core/book/entry-cautions';
 import { CAUTION } from '@/messages/cautions';
+import { RegionLines } from './region-lines';
 import type { SetupView } from './use-setup';
 import styles from './setup.module.css';
 
@@ -15,8 +20,9 @@ const markText = (standX: number): string => `${Math.abs(Math.round(standX * 100
 
 /** Numbers with their reasons, the two next best set-ups, what an estimate could change, and the cautions. */
 export function VerdictLines({ setup, clientId, fast }: { readonly setup: SetupView; readonly clientId: string; readonly fast: FastLift | null }) {
-  const { verdicts, problem, solution, sensitivity, dispatch, base, placement } = setup;
-  const cautionsAt = (places: readonly string[]): string[] => problem.input.movement.cautions.flatMap((c) => (places.includes(CAUTION[c].at) ? [CAUTION[c].text] : []));
+  const { entry, described, problem, shown, solution, sensitivity, dispatch, base, placement } = setup;
+  const verdicts = useMemo(() => explain(problem, shown).map(toVerdict), [problem, shown]);
+  const cautionsAt = (places: readonly string[]): string[] => cautionsOf(entry).flatMap((c) => (places.includes(CAUTION[c].at) ? [CAUTION[c].text] : []));
   return (
     <>
       <dl className={styles.verdicts} data-testid="verdicts">
@@ -56,6 +62,7 @@ export function VerdictLines({ setup, clientId, fast }: { readonly setup: SetupV
           </div>
         )}
       </dl>
+      <RegionLines region={described.region} />
       {solution.feasible && solution.alternatives.length > 0 && (
         <div className={styles.alternatives} aria-label="Next best set-ups">
           {solution.alternatives.map((a) => (

@@ -14,14 +14,17 @@ const PLACES = [
   { href: '/kit', name: 'Kit', within: ['/kit'] },
 ] as const;
 
+const TROUBLE = { offline: 'kept here, no network', storage: 'kept here, the server cannot write: its disk is full or read-only', malformed: 'kept here, the server does not take them' } as const;
+
 /** One small place that says what has not reached the server. */
 function Waiting() {
-  const { waiting, trouble } = useOutboxState();
-  const words = waiting === 0 ? 'all sent' : `${waiting} ${waiting === 1 ? 'tap' : 'taps'} waiting`;
+  const { waiting, refused, trouble } = useOutboxState();
+  const words = waiting === null ? 'counting' : waiting === 0 ? 'all sent' : `${waiting} ${waiting === 1 ? 'tap' : 'taps'} waiting`;
   return (
-    <span className={styles.waiting} role="status" data-testid="waiting" data-waiting={waiting}>
+    <span className={styles.waiting} role="status" data-testid="waiting" data-waiting={waiting ?? undefined}>
       {words}
-      {waiting > 0 && trouble && <small>{trouble === 'offline' ? 'kept here, no network' : 'kept here, server refuses'}</small>}
+      {waiting !== null && waiting > 0 && trouble && <small>{TROUBLE[trouble]}</small>}
+      {refused > 0 && <small>{refused} kept here only: the server does not know what {refused === 1 ? 'it belongs' : 'they belong'} to</small>}
     </span>
   );
 }

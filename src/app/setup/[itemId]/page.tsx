@@ -14,21 +14,23 @@ export default async function SetupRoute({ params, searchParams }: { readonly pa
   const { client, item, attachment, events, setupCase } = loaded;
   return (
     <SetupPage
-      key={loaded.station.id}
+      key={loaded.station?.id ?? item.id}
       setupCase={setupCase}
       context={{
         client,
         item,
-        station: { id: loaded.station.id, name: loaded.station.name },
+        station: loaded.station && { id: loaded.station.id, name: loaded.station.name },
         attachment,
-        stations: listStations(db, loaded.station.gymId).map((s) => ({ id: s.id, name: s.outOfOrder ? `${s.name} (out of order)` : s.name })),
+        converted: loaded.converted,
+        variant: loaded.variant && { id: loaded.variant.id, name: loaded.variant.name },
+        stations: (loaded.station ? listStations(db, loaded.station.gymId) : []).map((s) => ({ id: s.id, name: s.outOfOrder ? `${s.name} (out of order)` : s.name })),
         events,
         replaced: loaded.replaced,
         screening: loaded.screening,
         mostLoadKg: loaded.mostLoadKg,
       }}
       measureLink={<Link href={`/clients/${client.id}`}>Client sheet</Link>}
-      kitLink={<Link href={`/kit/${loaded.station.id}`}>Kit</Link>}
+      kitLink={<Link href={loaded.station ? `/kit/${loaded.station.id}` : '/kit'}>Kit</Link>}
     />
   );
 }

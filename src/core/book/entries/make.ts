@@ -27,7 +27,7 @@ const ANYWHERE = [0, 2] as const;
 export const dumbbell = (share = 1): LoadRule => ({ kind: 'weight', kit: 'dumbbells', share });
 export const bar: LoadRule = { kind: 'weight', kit: 'bar', share: 0.5 };
 
-const USUAL = { motion: [], stopAt: 1, secondary: [], ruled: [], armOn: null, wantedPeak: 'even', tempo: '3-1-1-1', startsWith: 'lifting', reps: { min: 8, max: 12 }, restS: 90, place: 'any', standIns: [] } as const;
+const USUAL = { grips: [], motion: [], startAt: 0, loadedFrom: null, stopAt: 1, secondary: [], ruled: [], armOn: null, legs: null, wantedPeak: 'even', tempo: '3-1-1-1', startsWith: 'lifting', reps: { min: 8, max: 12 }, restS: 90, place: 'any', standIns: [] } as const;
 
 /** An entry with what is usual filled in; a family's secondary regions without the entry's own target. */
 export const entry = (

@@ -1,0 +1,59 @@
+import Database from 'better-sqlite3';
+import { expect, itemId, test } from './support/app';
+
+test('the set screen opens and works after a full reload without a server; everything arrives once it is back', async ({ page, app }) => {
+  const item = itemId('sefina', 1);
+  await page.goto(`${app.url}/set/${item}`);
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.getByRole('button', { name: 'Start set' }).click();
+  await page.locator('[data-fault="shrugs"]').click();
+  await expect(page.locator('[data-fault="shrugs"]')).toContainText('rep 1');
+  await expect(page.getByTestId('waiting')).toHaveText('all sent');
+  // Kept once the worker has this page's files.
+  await expect.poll(() => page.evaluate(async () => (await (await caches.open('pages')).keys()).some((r) => r.url === location.href)), { timeout: 20_000 }).toBe(true);
+  await app.stop('SIGKILL');
+
+  await page.reload();
+  await expect(page.getByText('This set was left after rep 0')).toBeVisible();
+  // The page is older than the tap: this device still has it.
+  await expect(page.locator('[data-fault="shrugs"]')).toContainText('rep 1');
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.locator('[data-fault="chin-forward"]').click();
+  await page.getByRole('button', { name: 'End set' }).click();
+  await page.getByRole('button', { name: 'Keep this' }).click();
+  await expect(page.getByTestId('waiting')).toContainText('3 taps waiting');
+  await page.goto(`${app.url}/ledger?client=nobody-here`);
+  await expect(page.getByRole('heading', { name: /No network/ })).toBeVisible();
+
+  await app.start();
+  await page.goto(`${app.url}/set/${item}`);
+  await expect(page.getByTestId('waiting')).toHaveText('all sent', { timeout: 35_000 });
+  const db = new Database(app.database, { readonly: true });
+  const kinds = db.prepare('SELECT kind, count(*) AS n FROM floor_event WHERE item_id = ? AND kind <> ? GROUP BY kind').all(item, 'rep') as { kind: string; n: number }[];
+  db.close();
+  expect(Object.fromEntries(kinds.map((k) => [k.kind, k.n]))).toEqual({ 'set-started': 1, fault: 2, 'set-ended': 1, 'set-confirmed': 1 });
+});
+
+test('a tap for what the server no longer has is kept here and said, and holds up no other', async ({ page, app }) => {
+  await page.goto(`${app.url}/set/${itemId('sefina', 0)}`);
+  await expect(page.getByTestId('waiting')).toHaveText('all sent');
+  // As an older device might: an event of a session that was taken away, first in the outbox.
+  await page.evaluate(async () => {
+    const open = indexedDB.open('jorvix');
+    const db = await new Promise<IDBDatabase>((resolve) => (open.onsuccess = () => resolve(open.result)));
+    const event = { id: crypto.randomUUID(), deviceId: 'old', seq: 0, atMs: 1, clientId: 'sefina', itemId: 'gone', movement: 'cable-fly-level', kind: 'rep', setId: 's', rep: 1 };
+    await new Promise((resolve) => {
+      const tx = db.transaction('outbox', 'readwrite');
+      tx.objectStore('outbox').put({ event, order: 0 });
+      tx.oncomplete = resolve;
+    });
+    db.close();
+  });
+  await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
+  await expect(page.getByTestId('waiting')).toContainText('all sent');
+  await expect(page.getByTestId('waiting')).toContainText('1 kept here only');
+  await page.getByRole('button', { name: 'End set' }).click();
+  await page.getByRole('button', { name: 'Keep this' }).click();
+  await page.getByRole('button', { name: 'Keep this' }).waitFor({ state: 'hidden' });
+  await expect(page.getByTestId('waiting')).toContainText('all sent');
+});

@@ -1,0 +1,97 @@
+import Database from 'better-sqlite3';
+import { expect, itemId, test } from './support/app';
+
+test('a drop set from mark to mark: the next mark is shown big, taken in a tap, and kept', async ({ page, app }) => {
+  const item = itemId('sefina', 0);
+  await page.goto(`${app.url}/set/${item}`);
+  const marks = (await page.getByTestId('drop-marks').first().locator('b').textContent())!;
+  await page.getByLabel('How the set is done').selectOption('stance-drops');
+  const all = marks.split(',').length;
+  await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
+  await expect(page.getByTestId('part')).toContainText(`Part 1 of ${all}: 8 at`);
+  await page.getByRole('button', { name: 'Pause' }).click();
+  for (let i = 1; i <= 3; i++) await page.getByTestId('tap-rep').click();
+  const second = /(\d+)( behind)?/.exec(marks.split(',')[1]!)![1]!;
+  await expect(page.getByTestId('next-part')).toContainText(`Now mark ${second} cm`);
+  await page.keyboard.press('n');
+  await expect(page.getByTestId('part')).toContainText(`Part 2 of ${all}`);
+  await expect(page.getByRole('region', { name: 'Plates' })).toContainText(`${second}cm`);
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await page.getByTestId('tap-rep').click();
+  await page.getByRole('button', { name: 'End set' }).click();
+  await expect(page.getByTestId('confirm-reps')).toHaveText('4');
+  await page.getByRole('button', { name: 'Keep this' }).click();
+  await expect(page.getByTestId('waiting')).toHaveText('all sent');
+  const db = new Database(app.database, { readonly: true });
+  const bodies = db.prepare("SELECT body FROM floor_event WHERE item_id = ? AND kind IN ('set-started', 'part') ORDER BY at_ms").all(item) as { body: string }[];
+  db.close();
+  // By the clock: each device counts for itself, and the journeys before had their own.
+  expect(bodies.slice(-2).map((b) => JSON.parse(b.body) as object)).toMatchObject([{ scheme: 'stance-drops' }, { part: 1, reps: 3, standX: expect.closeTo(Number(second) / 100, 9) }]);
+});
+
+test('by keys alone: start, faults by letter, worse by a second thought, clean so far, undo, end', async ({ page, app }) => {
+  await page.goto(`${app.url}/set/${itemId('sefina', 1)}`);
+  await expect(page.getByRole('button', { name: /^Start set|^One more set/ })).toBeEnabled();
+  // A set of before has its own marks on the pad until the next begins.
+  await expect(page.getByTestId('waiting')).toHaveText('all sent');
+  await page.keyboard.press('e');
+  await expect(page.getByTestId('phase')).toHaveText('get set');
+  await page.keyboard.press('1');
+  await page.keyboard.press('2');
+  await expect(page.locator('[data-seen]')).toHaveCount(2);
+  await page.keyboard.press('u');
+  await expect(page.locator('[data-seen]')).toHaveCount(1);
+  await page.getByRole('radio', { name: 'stop the set' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'stop the set' })).toBeVisible();
+  await expect(page.locator('[data-seen]')).toContainText('stop the set');
+  await page.keyboard.press('c');
+  await expect(page.getByTestId('clean')).toHaveText('Clean to rep 1');
+  await page.keyboard.press('e');
+  await page.getByRole('button', { name: 'One rep more' }).click();
+  await page.getByRole('button', { name: 'Keep this' }).click();
+  await expect(page.getByTestId('between')).toContainText('watched clean to rep 1');
+  await expect(page.getByTestId('estimate')).toContainText('If that was the limit: 5.0 to 5.0 kg once');
+  await page.getByLabel('Note on this set, for next time').fill('Left hand arrives late');
+  await page.getByLabel('Note on this set, for next time').blur();
+  await expect(page.getByTestId('waiting')).toHaveText('all sent');
+  await page.reload();
+  await expect(page.getByLabel('Note on this set, for next time')).toHaveValue('Left hand arrives late');
+});
+
+test('a long press says it is worse than usual; the offered load says why', async ({ page, app }) => {
+  await page.goto(`${app.url}/set/${itemId('wilhelmina', 4)}`);
+  const advice = page.getByTestId('advice');
+  await expect(advice).toContainText(/90 lb (one step|the same|as planned|the heaviest|the clinician)/);
+  await page.getByRole('button', { name: /^Start set/ }).click();
+  const fault = page.locator('[data-fault]').first();
+  await fault.click({ delay: 700 });
+  await expect(fault).toContainText(/, (correct|stop the set)$/);
+  await page.getByRole('button', { name: 'End set' }).click();
+});
+
+test('a trace from a file: reps counted, phases told, findings proposed and taken in a tap, never by themselves', async ({ page, app }) => {
+  const jerk = (s: number): number => 10 * s ** 3 - 15 * s ** 4 + 6 * s ** 5;
+  // Six reps at 3-1-2-1 whose last lowering is let go.
+  const legs = Array.from({ length: 6 }, (_, k) => [[2, 0, 0.5], [1, 0.5, 0.5], [k === 5 ? 0.6 : 3, 0.5, 0], [1, 0, 0]] as const).flat();
+  const lines = ['t_s,x_m'];
+  for (let t = 0; t < 1 + legs.reduce((a, l) => a + l[0], 0); t += 0.02) {
+    let [left, x] = [t - 1, 0];
+    for (const [s, a, b] of legs) {
+      if (left >= 0) x = a + (b - a) * jerk(Math.min(1, left / s));
+      left -= s;
+    }
+    lines.push(`${t.toFixed(2)},${(x + 0.1).toFixed(4)}`);
+  }
+  await page.goto(`${app.url}/set/${itemId('sefina', 1)}`);
+  await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
+  await page.getByRole('button', { name: 'End set' }).click();
+  await page.getByText('Trace of the stack, from a sensor or a file').click();
+  const file = page.getByLabel(/CSV with the columns/);
+  await file.setInputFiles({ name: 'wrong.csv', mimeType: 'text/csv', buffer: Buffer.from('t_s,x_m\n0,1\n1,far\n') });
+  await expect(page.getByText('wrong.csv: line 3, x_m: expected a number, got “far”')).toBeVisible();
+  await file.setInputFiles({ name: 'set.csv', mimeType: 'text/csv', buffer: Buffer.from(lines.join('\n')) });
+  await expect(page.getByTestId('trace-reps')).toContainText('6 reps. Lifted in 2.0 s of 2.0 asked, lowered in 2.6 s of 3.0');
+  await expect(page.locator('[data-fault="lowering-dropped"]')).not.toContainText('rep');
+  await page.getByRole('button', { name: 'Take: drops it' }).click();
+  await expect(page.locator('[data-fault="lowering-dropped"]')).toContainText('rep 6');
+});

@@ -1,0 +1,170 @@
+import { expect, itemId, test } from './support/app';
+
+test('the rep under the finger: figure, line, lever and curve move together, by keys and at its tempo', async ({ page, app }) => {
+  await page.goto(`${app.url}/setup/${itemId('sefina', 1)}`);
+  const rep = page.getByRole('slider', { name: 'Place in the rep' });
+  await expect(rep).toHaveAttribute('aria-valuetext', /^100 percent of the way: \d+ newton metres, lever \d+ centimetres$/);
+  const hand = page.getByTestId('elevation').locator('circle').last();
+  const finish = await hand.getAttribute('cy');
+  await rep.focus();
+  await page.keyboard.press('Home');
+  await expect(rep).toHaveAttribute('aria-valuetext', /^0 percent/);
+  expect(await hand.getAttribute('cy')).not.toBe(finish);
+  const play = page.getByRole('button', { name: 'Play the rep at 3-1-2-1' });
+  await expect(async () => {
+    if (await play.isVisible()) await play.click();
+    await expect.poll(() => rep.inputValue(), { timeout: 3000 }).not.toBe('0');
+  }).toPass();
+  await page.getByRole('button', { name: 'Pause the rep' }).click();
+});
+
+test('what a fault costs: chosen, slid, told, drawn', async ({ page, app }) => {
+  await page.goto(`${app.url}/setup/${itemId('wilhelmina', 2)}`);
+  const choose = page.getByLabel('What a fault costs');
+  await expect(choose).toBeEnabled();
+  await choose.selectOption('elbow-flares');
+  const told = page.getByTestId('fault-cost');
+  await expect(told).toHaveText(/^25° of it (costs|adds|leaves)/);
+  const usual = await told.textContent();
+  await page.getByRole('slider', { name: 'Size of the fault' }).focus();
+  await page.keyboard.press('End');
+  await expect(told).not.toHaveText(usual!);
+  await choose.selectOption('stack-touches');
+  await page.getByRole('slider', { name: 'Size of the fault' }).focus();
+  await page.keyboard.press('End');
+  await expect(told).toContainText('80 cm of it');
+  await choose.selectOption('');
+  await expect(told).toBeHidden();
+});
+
+test('stance drops: marks for each third, a step that cannot be used says why', async ({ page, app }) => {
+  await page.goto(`${app.url}/setup/${itemId('anselm', 0)}`);
+  await page.getByText(/^Stance drops at hole/).click();
+  const drops = page.getByTestId('stance-drops').getByRole('listitem');
+  await expect(drops).toHaveCount(3);
+  const usable = drops.getByRole('button');
+  expect(await usable.count()).toBeGreaterThan(0);
+  const mark = (await usable.last().locator('b').textContent())!.replace('cm', '');
+  await usable.last().click();
+  await expect(page.getByTestId('plate-mark')).toHaveText(`${mark.replace('-', '')}cm`);
+  await page.getByRole('button', { name: 'Put it right' }).click();
+});
+
+test('line check: the device’s own sensor agrees, a wrong pin is asked about', async ({ page, app }) => {
+  await page.goto(`${app.url}/setup/${itemId('wilhelmina', 2)}`);
+  await page.getByText('Check the line with an inclinometer').click();
+  const computed = Number(/computed (-?\d+)°/.exec((await page.getByText(/^Along the cable/).textContent())!)![1]);
+  const read = async (beta: number) => {
+    await page.getByRole('button', { name: 'this device' }).click();
+    await page.evaluate((b) => window.dispatchEvent(new DeviceOrientationEvent('deviceorientation', { beta: b, alpha: 0, gamma: 0 })), beta);
+  };
+  await read(Math.abs(computed));
+  await expect(page.getByTestId('line-verdict')).toContainText('Agrees within');
+  await read(Math.abs(computed) + 12);
+  await expect(page.getByTestId('line-verdict')).toContainText('Which measurement to distrust?');
+  await expect(page.getByTestId('line-verdict')).toContainText(/the pin sits in hole \d+, not \d+/);
+  for (let i = 0; i < 12; i++) await page.getByRole('button', { name: computed < 0 ? 'One degree more' : 'One degree less' }).click();
+  await expect(page.getByTestId('line-verdict')).toContainText('Agrees within');
+});
+
+test('as found: a stuck hole is held, the rest is solved round it', async ({ page, app }) => {
+  await page.goto(`${app.url}/setup/${itemId('anselm', 1)}`);
+  const hole = Number(await page.getByTestId('drag-carriage').getAttribute('aria-valuenow'));
+  for (let i = 0; i < 3; i++) await page.getByTestId('drag-carriage').press('ArrowDown');
+  await page.getByRole('button', { name: 'Hold the hole where it is' }).click();
+  await expect(page.getByTestId('least-change')).not.toContainText('hole');
+  await page.getByTestId('least-change').click();
+  await expect(page.getByTestId('drag-carriage')).toHaveAttribute('aria-valuenow', String(hole - 3));
+  await page.getByRole('button', { name: 'Put it right' }).click();
+  await expect(page.getByTestId('drag-carriage')).toHaveAttribute('aria-valuenow', String(hole - 3));
+  await page.getByRole('button', { name: 'Hold the hole where it is' }).click();
+  await expect(page.getByTestId('drag-carriage')).toHaveAttribute('aria-valuenow', String(hole));
+});
+
+test('compare: last used, another solution or another school beside this one, on one curve and in numbers', async ({ page, app }) => {
+  await page.goto(`${app.url}/setup/${itemId('wilhelmina', 2)}`);
+  const beside = page.getByLabel('Beside it');
+  await expect(beside).toBeEnabled();
+  await beside.selectOption('alternative/0');
+  const table = page.getByTestId('beside');
+  await expect(table.getByRole('row', { name: /^hardest at/ })).toContainText(/\d+ %.*\d+ %/);
+  await beside.selectOption('school/lat-aim/neutral-to-armpit');
+  const armpit = await table.textContent();
+  await beside.selectOption('school/elbow-past-body/beside');
+  await expect(table).not.toHaveText(armpit!);
+  await beside.selectOption('');
+  await expect(table).toBeHidden();
+});
+
+test('retarget: on another column the hole is solved anew and the stack converted for the same pull', async ({ page, app }) => {
+  await page.goto(`${app.url}/setup/${itemId('anselm', 0)}`);
+  const hole = await page.getByTestId('plate-hole').textContent();
+  await page.getByLabel('Columns', { exact: true }).selectOption({ label: 'Short pair at the stairs' });
+  await expect(page.getByTestId('converted')).toContainText('30 kg here for the 15 kg planned on Long pair by the window');
+  await expect(page.getByTestId('plate-hole')).not.toHaveText(hole!);
+});
+
+test('looking closer by wheel, by steps and by key; the hand still lands on what it takes hold of', async ({ page, app }) => {
+  await page.goto(`${app.url}/setup/${itemId('anselm', 0)}`);
+  const hole = Number(await page.getByTestId('drag-carriage').getAttribute('aria-valuenow'));
+  const carriage = (await page.getByTestId('drag-carriage').locator('rect').nth(1).boundingBox())!;
+  await page.mouse.move(carriage.x + carriage.width / 2, carriage.y + carriage.height / 2);
+  await page.mouse.wheel(0, -480);
+  await expect(page.getByRole('button', { name: 'Whole drawing' })).toHaveText('2.3 ×');
+  // What was under the pointer stays there, and is dragged one hole at the closer scale.
+  const near = (await page.getByTestId('drag-carriage').locator('rect').nth(1).boundingBox())!;
+  expect(Math.abs(near.y - carriage.y)).toBeLessThan(25);
+  const at = [near.x + near.width / 2, near.y + near.height / 2] as const;
+  await page.mouse.move(...at);
+  await page.mouse.down();
+  await page.mouse.move(at[0], at[1] + 40, { steps: 6 });
+  await page.mouse.up();
+  expect(Number(await page.getByTestId('drag-carriage').getAttribute('aria-valuenow'))).toBeLessThan(hole);
+  await page.keyboard.press('0');
+  await expect(page.getByRole('button', { name: 'Whole drawing' })).toHaveText('whole');
+  await page.keyboard.press('+');
+  await expect(page.getByRole('button', { name: 'Whole drawing' })).toHaveText('1.5 ×');
+  await page.keyboard.press('r');
+  await expect(page.getByTestId('drag-carriage')).toHaveAttribute('aria-valuenow', String(hole));
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('look closer');
+});
+
+test('left and right carriage apart: one arm leaves its line, the least change levels them, the saved set-up tells both', async ({ page, app }) => {
+  await page.goto(`${app.url}/setup/${itemId('anselm', 1)}`);
+  const hole = Number(await page.getByTestId('plate-hole').textContent());
+  await page.getByRole('button', { name: 'Left and right hole apart' }).click();
+  for (let i = 0; i < 3; i++) await page.getByTestId('drag-carriage-left').press('ArrowDown');
+  await expect(page.getByTestId('plate-hole-left')).toHaveText(String(hole - 3));
+  await expect(page.getByTestId('plate-hole')).toHaveText(String(hole));
+  await expect(page.getByTestId('least-change')).toContainText('both carriages alike');
+  await page.getByRole('button', { name: 'Save as used' }).click();
+  await page.getByRole('link', { name: 'To the set' }).click();
+  await expect(page.getByText(`${hole - 3} | ${hole}`)).toBeVisible();
+  await page.goBack();
+  await page.getByTestId('least-change').click();
+  await expect(page.getByTestId('plate-hole-left')).toHaveText(String(hole));
+  await page.getByRole('button', { name: 'Save as used' }).click();
+});
+
+test('a bench as it is found: the seat in another hole tells the gap, and goes back to what fits', async ({ page, app }) => {
+  await page.goto(`${app.url}/setup/${itemId('wilhelmina', 3)}`);
+  const seat = page.getByTestId('plate-seat-hole');
+  const fits = parseInt((await seat.textContent())!, 10);
+  await page.getByTestId('drag-seat').press('ArrowDown');
+  await expect(seat).toHaveText(`${fits - 1}hole`);
+  await expect(page.getByText(`hole ${fits} fits best`)).toBeVisible();
+  await page.getByRole('button', { name: 'Seat back to what fits' }).click();
+  await expect(seat).toHaveText(`${fits}hole`);
+});
+
+test('the station card opens as a PDF, and the set carries the marks of its drops', async ({ page, app }) => {
+  await page.goto(`${app.url}/setup/${itemId('anselm', 0)}`);
+  const href = (await page.getByRole('link', { name: 'Station card, to print' }).getAttribute('href'))!;
+  const card = await page.request.get(`${app.url}${href}`);
+  expect(card.headers()['content-type']).toBe('application/pdf');
+  expect((await card.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  expect((await page.request.get(`${app.url}/api/v1/cards/nothing`)).status()).toBe(404);
+  await page.goto(`${app.url}/set/${itemId('anselm', 0)}`);
+  await expect(page.getByTestId('drop-marks').first()).toContainText(/\d+( behind)?, \d+.* cm/);
+});

@@ -1,0 +1,23 @@
+import { z } from 'zod';
+import { findEntry } from '@/core/book/book';
+import { movementSchema } from './case';
+import { text } from './field';
+import { optionGaps, optionsSchema } from './options-schema';
+
+/** Words that a client takes in one breath. */
+const MOST_WORDS = 10;
+
+/** A trainer's own way of doing a movement, as typed and set. */
+export const variantFormSchema = z
+  .object({
+    id: z.string().min(1).max(64).nullable(),
+    movement: movementSchema,
+    name: text(1, 60),
+    cue: text(0, 60).refine((c) => c.split(/\s+/).filter(Boolean).length <= MOST_WORDS, { error: `expected at most ${MOST_WORDS} words: one breath` }),
+    options: optionsSchema,
+  })
+  .superRefine((v, ctx) => {
+    const entry = findEntry(v.movement);
+    if (entry) for (const gap of optionGaps(entry, v.options)) ctx.addIssue({ code: 'custom', path: ['options', ...gap.path], message: gap.message });
+  });
+export type VariantForm = z.output<typeof variantFormSchema>;

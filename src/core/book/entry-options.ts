@@ -1,0 +1,78 @@
+import type { PeakWish } from '@/core/movement/peak-wish';
+import type { FrontFoot } from '@/core/movement/sweep-path';
+import { withArmPath } from './arm-path';
+import type { BookEntry, Grip, RuledSetting } from './book-entry';
+import { fittedTiltDeg, NO_FIT, type ClientFit } from './client-fit';
+import { lowerArm, tuckArm } from './bend-arm';
+import { withSchools, type SchoolChoice } from './school';
+
+/** What a trainer can choose of a movement. Null: the movement's own, fitted to the client where it can be. */
+export interface EntryOptions {
+  readonly peak: PeakWish;
+  /** Fall of a sweep ahead of the client, degrees; 0 for other paths. */
+  readonly tiltDeg: number;
+  readonly frontFoot: FrontFoot;
+  readonly schools: SchoolChoice;
+  readonly grip: Grip | null;
+  /** How far below shoulder level the arm path ends behind the body, degrees; rear-deltoid pulls. */
+  readonly armPathDeg: number | null;
+  /** Upper arm nearer to the side at the finish (positive) or further out, degrees. */
+  readonly tuckDeg: number;
+  /** Angle of the bench's back instead of the rule's, degrees above level. */
+  readonly backDeg: number | null;
+  /** Hole of the seat, or of the back pad that puts the knee to the axis, instead of the fitted one. */
+  readonly seatHole: number | null;
+  /** Range stops, shares of the movement's own range. */
+  readonly startAt: number;
+  readonly stopAt: number;
+}
+
+/** A movement's own choices, fitted to a client. */
+export const usualOptions = (e: BookEntry, fit: ClientFit = NO_FIT): EntryOptions => ({
+  peak: e.wantedPeak, tiltDeg: fittedTiltDeg(e, fit), frontFoot: 'left', schools: {}, grip: null, armPathDeg: null, tuckDeg: 0, backDeg: null, seatHole: null, startAt: e.startAt, stopAt: e.stopAt,
+});
+
+/** How much a grip turns the elbow towards the side, degrees: pronated grips bring it higher, supinated lower (common practice; the size is our judgement). */
+const GRIP_TUCK_DEG: Readonly<Record<Grip, number>> = { pronated: -15, neutral: 0, supinated: 12 };
+
+const isPull = (e: BookEntry): boolean => e.group === 'rows' || e.group === 'pulldowns';
+
+/** A movement with another grip than its own: in pulls the elbow rises or sinks over the range. */
+function withGrip(e: BookEntry, grip: Grip): BookEntry {
+  const own = e.grips[0];
+  const turned = { ...e, grips: [grip, ...e.grips.filter((g) => g !== grip)] };
+  if (!own || own === grip || !isPull(e) || e.path.kind !== 'arm') return turned;
+  // The hand keeps its way; at the start the arm is long whatever the grip.
+  return tuckArm(turned, GRIP_TUCK_DEG[grip] - GRIP_TUCK_DEG[own], true);
+}
+
+export const hasNotch = (e: BookEntry): boolean => e.ruled.some((r) => r.setting === 'notch' && r.wantDeg !== null);
+export const hasSeatHole = (e: BookEntry): boolean => e.ruled.some(isSeat);
+const isSeat = (r: RuledSetting): boolean => r.setting === 'seatHole' || r.setting === 'backHole';
+
+/** The movement with the bench's back at another angle than the rule's: body or arm follows it. */
+function withBack(e: BookEntry, backDeg: number): BookEntry {
+  const rule = e.ruled.find((r) => r.setting === 'notch')?.wantDeg;
+  if (rule == null) return e;
+  const own = { ...e, ruled: e.ruled.map((r) => (r.setting === 'notch' ? { ...r, wantDeg: backDeg, ruleDeg: rule } : r)) };
+  if (own.posture.kind === 'lying' || own.posture.kind === 'seated') return { ...own, posture: { ...own.posture, backDeg } };
+  return own.armOn === 'bench' ? lowerArm(own, () => backDeg - rule) : own;
+}
+
+/** The movement with the seat, or the back pad, as it stands. */
+const withSeat = (e: BookEntry, hole: number): BookEntry => ({ ...e, ruled: e.ruled.map((r) => (isSeat(r) ? { ...r, atHole: hole } : r)) });
+
+/** The movement as chosen: schools, grip, arm path, tuck and range stops. Wanted peak and sweep are the solver's own. */
+export function withOptions(e: BookEntry, o: EntryOptions): BookEntry {
+  let own = withSchools(e, o.schools);
+  if (o.grip !== null) own = withGrip(own, o.grip);
+  if (o.armPathDeg !== null) own = withArmPath(own, o.armPathDeg);
+  own = tuckArm(own, o.tuckDeg);
+  if (o.backDeg !== null) own = withBack(own, o.backDeg);
+  if (o.seatHole !== null) own = withSeat(own, o.seatHole);
+  const stopAt = Math.min(own.stopAt, o.stopAt);
+  return { ...own, startAt: Math.max(own.startAt, o.startAt), stopAt, wantedPeak: o.peak };
+}
+
+/** A client's fit, less what was chosen by hand for this movement. */
+export const fitUnder = (fit: ClientFit, o: EntryOptions): ClientFit => (o.armPathDeg === null ? fit : { ...fit, armPathDeg: {} });

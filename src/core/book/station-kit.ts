@@ -1,0 +1,19 @@
+import type { Bench } from '@/core/kit/bench';
+import type { Machine, MachineKind, PreacherBench } from '@/core/kit/machine';
+import { USUAL_SURFACES, type Surfaces } from './pose-entry';
+
+/** Kit beside the columns that a movement is posed on and loaded by; what is usual stands where nothing is measured. */
+export interface StationKit {
+  readonly surfaces: Surfaces;
+  readonly bench: Bench | null;
+  readonly preacher: PreacherBench | null;
+  readonly machines: Partial<Readonly<Record<MachineKind, Machine>>>;
+  readonly landmine: { readonly pivotHeightM: number; readonly barKg: number; readonly barM: number; readonly platesAtM: number };
+  /** Help of a band on a bar, both hands together, newtons. */
+  readonly bandN: number;
+}
+
+/** Usual kit (common practice); measured kit replaces it. */
+export const USUAL_KIT: StationKit = {
+  surfaces: USUAL_SURFACES, bench: null, preacher: null, machines: {}, landmine: { pivotHeightM: 0.09, barKg: 20, barM: 2.18, platesAtM: 1.96 }, bandN: 150,
+};

@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest';
+import { COLUMN, FLIES, problemOf, solved } from '../../../test/support/fixtures';
+import { evaluatePlacement } from './evaluate';
+import { DROP_ORDER, findStanceDrops, findStepIns } from './stance-drops';
+
+const WIDE = { room: { minDistanceM: -1, maxDistanceM: 2 } };
+const CENTRE = { contracted: 5 / 6, mid: 1 / 2, lengthened: 1 / 6 } as const;
+
+describe.each([1.5, 1.75, 2])('stance drops, %d m', (h) => {
+  it('a level fly: each usable mark puts the peak into its third, further out for each (common practice)', () => {
+    const p = problemOf('cable-fly-level', h, WIDE);
+    const at = solved(p).best.placement;
+    const drops = findStanceDrops(p, at);
+    expect(drops.map((d) => d.wish)).toEqual(DROP_ORDER);
+    const usable = drops.filter((d) => d.blocked === null);
+    expect(usable.length).toBeGreaterThanOrEqual(2);
+    for (const d of usable) {
+      const e = evaluatePlacement(p, { ...at, standX: d.standX! });
+      expect(Math.abs(e.metrics.peakAt - CENTRE[d.wish])).toBeLessThanOrEqual(1 / 6 + 0.02);
+      expect(e.metrics.minClearanceM).toBeGreaterThanOrEqual(COLUMN.clearanceM);
+      expect(e.metrics.offPlaneRmsDeg).toBeLessThanOrEqual(evaluatePlacement(p, at).metrics.offPlaneRmsDeg + 3 + 1e-9);
+    }
+    const x = usable.map((d) => d.standX!);
+    expect(x).toEqual(x.toSorted((a, b) => a - b));
+  });
+});
+
+it('finds the mark that an exhaustive walk over the floor finds', () => {
+  for (const id of FLIES) {
+    const p = problemOf(id, 1.75, WIDE);
+    const at = solved(p).best.placement;
+    for (const d of findStanceDrops(p, at)) {
+      if (d.blocked !== null) continue;
+      for (let cm = -100; cm <= 200; cm++) {
+        const e = evaluatePlacement(p, { ...at, standX: cm / 100 });
+        const fine = e.metrics.minClearanceM >= COLUMN.clearanceM && e.metrics.maxTravelM <= COLUMN.travelM && e.metrics.offPlaneRmsDeg <= evaluatePlacement(p, at).metrics.offPlaneRmsDeg + 3;
+        if (fine) expect(Math.abs(e.metrics.peakAt - CENTRE[d.wish])).toBeGreaterThanOrEqual(Math.abs(d.peakAt - CENTRE[d.wish]) - 0.02);
+      }
+    }
+  }
+});
+
+it('a step that lets the stack down or leaves the line is named, not offered', () => {
+  const high = problemOf('cable-fly-high-to-low', 1.75, WIDE);
+  const blocked = findStanceDrops(high, solved(high).best.placement).filter((d) => d.blocked !== null);
+  expect(blocked.length).toBeGreaterThan(0);
+  for (const d of blocked) expect(['line', 'stack', 'room']).toContain(d.blocked);
+  const touchy = problemOf('cable-fly-level', 1.75, { ...WIDE, column: { ...COLUMN, clearanceM: 0.5 } });
+  expect(findStanceDrops(touchy, { hole: 13, standX: 0.5, standZ: 0, yawDeg: 0 }).some((d) => d.blocked === 'stack')).toBe(true);
+});
+
+it('stepping in makes a one-arm rear-deltoid fly easier each time, until the stack would touch (common practice)', () => {
+  const p = problemOf('rear-delt-cable-fly-one-arm', 1.75, { side: 'right' });
+  const at = { ...solved(p).best.placement, standX: 1.2 };
+  const steps = findStepIns(p, at, 0.2);
+  expect(steps[0]).toMatchObject({ standX: 1.2, share: 1 });
+  expect(steps.length).toBeGreaterThanOrEqual(3);
+  for (let i = 1; i < steps.length; i++) expect(steps[i]!.share).toBeLessThan(steps[i - 1]!.share + 0.02);
+  for (const s of steps) expect(s.clearanceM).toBeGreaterThanOrEqual(COLUMN.clearanceM);
+});

@@ -1,0 +1,90 @@
+import { allocateSamples } from '@/core/mechanics/line-profile';
+import { SAMPLES } from '@/core/movement/chain-path';
+import { findViolations, PEAK_CENTRE, profileSide } from './cost';
+import { evaluatePlacement } from './evaluate';
+import { MARK_M } from './solve-setup';
+import type { Placement, SearchProblem } from './setup-problem';
+import { LINE_TOLERANCE_DEG } from './tolerance';
+
+/** The thirds of the range in the order that a set drops through them: contracted first, the stretch last. */
+export const DROP_ORDER = ['contracted', 'mid', 'lengthened'] as const;
+export type DropWish = (typeof DROP_ORDER)[number];
+export type DropBlock = 'stack' | 'line' | 'room';
+
+/** One stance of a drop set at a held hole. `standX` is null where nowhere in the room puts the peak into this third. */
+export interface StanceDrop {
+  readonly wish: DropWish;
+  readonly standX: number | null;
+  readonly peakAt: number;
+  readonly clearanceM: number;
+  readonly offPlaneRmsDeg: number;
+  /** Why the step is left out; null when it can be used. */
+  readonly blocked: DropBlock | null;
+}
+
+/** Half a third: a peak further from the middle of its third is in another. */
+const HALF_THIRD = 1 / 6;
+
+interface Spot {
+  readonly standX: number;
+  readonly peakAt: number;
+  readonly clearanceM: number;
+  readonly offPlaneRmsDeg: number;
+  readonly blocked: DropBlock | null;
+}
+
+/**
+ * Floor marks that put the peak at the contracted, middle and lengthened third with the hole held: the mark whose peak is
+ * nearest the middle of its third. A step that would let the stack down, leave the line by more than 3 degrees beyond what
+ * the set-up itself does, or leave the room, is named with why.
+ */
+export function findStanceDrops(problem: SearchProblem, at: Placement): StanceDrop[] {
+  const { room, column } = problem.input;
+  const samples = allocateSamples(SAMPLES);
+  const own = evaluatePlacement(problem, at).metrics.offPlaneRmsDeg;
+  const spots: Spot[] = [];
+  const last = Math.floor((room.maxDistanceM - room.minDistanceM) / MARK_M + 1e-9);
+  for (let k = 0; k <= last; k++) {
+    const standX = Math.round((room.minDistanceM + k * MARK_M) * 100) / 100;
+    const m = problem.sides.map((_, i) => profileSide(problem, i, { ...at, standX }, samples));
+    const clearanceM = Math.min(...m.map((x) => x.minClearanceM));
+    const offPlaneRmsDeg = Math.max(...m.map((x) => x.offPlaneRmsDeg));
+    const broken = findViolations(problem, { ...at, standX }, m).filter((v) => v.limit === 'travel' || v.limit === 'room');
+    const blocked = clearanceM < column.clearanceM ? 'stack' : offPlaneRmsDeg > own + LINE_TOLERANCE_DEG ? 'line' : broken.length > 0 ? 'room' : null;
+    spots.push({ standX, peakAt: m.reduce((s, x) => s + x.peakAt, 0) / m.length, clearanceM, offPlaneRmsDeg, blocked });
+  }
+  return DROP_ORDER.map((wish): StanceDrop => {
+    const away = (s: Spot): number => Math.abs(s.peakAt - PEAK_CENTRE[wish]);
+    const inThird = spots.filter((s) => away(s) <= HALF_THIRD + 1e-9);
+    const usable = inThird.filter((s) => s.blocked === null);
+    const best = (usable.length > 0 ? usable : inThird).reduce<Spot | null>((b, s) => (b === null || away(s) < away(b) - 1e-9 ? s : b), null);
+    if (!best) return { wish, standX: null, peakAt: PEAK_CENTRE[wish], clearanceM: 0, offPlaneRmsDeg: 0, blocked: 'room' };
+    return { wish, ...best };
+  });
+}
+
+/** A step towards the column: what is left of the first stance's resistance. */
+export interface StepIn {
+  readonly standX: number;
+  /** Mean resistance over that of the stance it started from. */
+  readonly share: number;
+  readonly clearanceM: number;
+}
+
+/** Steps in towards the column, `stepM` each, for as long as the stack stays up; the first is where the client stands. */
+export function findStepIns(problem: SearchProblem, at: Placement, stepM: number): StepIn[] {
+  const { room, column } = problem.input;
+  const samples = allocateSamples(SAMPLES);
+  const mean = (standX: number) => {
+    const m = problem.sides.map((_, i) => profileSide(problem, i, { ...at, standX }, samples));
+    return { nm: m.reduce((s, x) => s + x.meanResistanceNm, 0) / m.length, clearanceM: Math.min(...m.map((x) => x.minClearanceM)) };
+  };
+  const first = mean(at.standX);
+  const steps: StepIn[] = [];
+  for (let standX = at.standX; standX >= room.minDistanceM - 1e-9; standX = Math.round((standX - stepM) * 100) / 100) {
+    const here = mean(standX);
+    if (here.clearanceM < column.clearanceM) break;
+    steps.push({ standX, share: here.nm / first.nm, clearanceM: here.clearanceM });
+  }
+  return steps;
+}

@@ -1,0 +1,76 @@
+/** Ways to do a set. Alternating sides and opposite muscles in turn are two sets, not ways to do one. */
+export const SCHEMES = ['straight', 'slow-then-normal', 'weight-drops', 'stance-drops', 'step-in-drops', 'rest-pause', 'partials'] as const;
+export type Scheme = (typeof SCHEMES)[number];
+
+/** One part of a set, done without racking for good. */
+export interface SchemePart {
+  readonly reps: number;
+  readonly tempo: string;
+  /** Integer grams. */
+  readonly loadG: number;
+  /** Mark to stand on, metres from the column; null: where the client stands. */
+  readonly standX: number | null;
+  /** Rest before it, seconds. */
+  readonly restS: number;
+  /** Part of the range, shares of it. */
+  readonly from: number;
+  readonly to: number;
+}
+
+export interface SchemeInput {
+  readonly reps: number;
+  readonly tempo: string;
+  readonly loadG: number;
+  /** Loads of two drops on the steps there are; shorter where nothing lighter is left. */
+  readonly dropsG: readonly number[];
+  /** Load good for about 20 normal reps; null when nothing is known of it. */
+  readonly twentyG: number | null;
+  /** Marks that put the peak at the contracted, middle and lengthened third, as far as they can be used. */
+  readonly stances: readonly number[];
+  /** Marks of steps in, the first where the client stands. */
+  readonly stepIns: readonly number[];
+  /** Where the rep is hardest, share of the range; the other half is the stronger one. */
+  readonly peakAt: number;
+}
+
+/** Common practice, all of them: slow work is 8 x 5-5-5-5 straight into 12; drops of 25-30 % for 15, then 15 faster over the middle 80 %. */
+const SLOW = { reps: 8, tempo: '5-5-5-5', then: 12 } as const;
+const DROP_REPS = 15;
+const FAST_TEMPO = '1-0-1-0';
+const MIDDLE = [0.1, 0.9] as const;
+const STANCE_REPS = 8;
+const STEP_IN_REPS = 7;
+const PAUSE_S = 15;
+const HALF_REPS = 6;
+/** Fraction off at each weight drop. */
+export const DROP_FRACTION = 0.275;
+
+/** Parts of a set; empty when the scheme cannot be done with what is here. */
+export function buildParts(scheme: Scheme, i: SchemeInput): SchemePart[] {
+  const part = (change: Partial<SchemePart>): SchemePart => ({ reps: i.reps, tempo: i.tempo, loadG: i.loadG, standX: null, restS: 0, from: 0, to: 1, ...change });
+  switch (scheme) {
+    case 'straight':
+      return [part({})];
+    case 'slow-then-normal': {
+      const loadG = i.twentyG ?? i.loadG;
+      return [part({ reps: SLOW.reps, tempo: SLOW.tempo, loadG }), part({ reps: SLOW.then, loadG })];
+    }
+    case 'weight-drops':
+      return i.dropsG.length === 0 ? [] : [part({}), ...i.dropsG.map((loadG, k) => part(k === 0 ? { loadG, reps: DROP_REPS } : { loadG, reps: DROP_REPS, tempo: FAST_TEMPO, from: MIDDLE[0], to: MIDDLE[1] }))];
+    case 'stance-drops':
+      return i.stances.length < 2 ? [] : i.stances.map((standX) => part({ reps: STANCE_REPS, standX }));
+    case 'step-in-drops':
+      return i.stepIns.length < 2 ? [] : i.stepIns.map((standX) => part({ reps: STEP_IN_REPS, standX }));
+    case 'rest-pause': {
+      const third = Math.max(1, Math.ceil(i.reps / 3));
+      return [part({}), part({ reps: third, restS: PAUSE_S }), part({ reps: third, restS: PAUSE_S })];
+    }
+    case 'partials': {
+      const [from, to] = i.peakAt > 0.5 ? [0, 0.5] : [0.5, 1];
+      return [part({}), part({ reps: HALF_REPS, tempo: FAST_TEMPO, from, to })];
+    }
+  }
+}
+
+/** The part runs on from the one before without a hand on pin or floor. */
+export const runsOn = (before: SchemePart, p: SchemePart): boolean => p.restS === 0 && p.loadG === before.loadG && p.standX === before.standX;

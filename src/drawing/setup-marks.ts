@@ -1,0 +1,53 @@
+import { regionLine } from '@/core/body/region-line';
+import { toFloor } from '@/core/geometry/rotation';
+import { add, length, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { REST_BELOW } from '@/core/mechanics/line-profile';
+import { regionPoseAt } from '@/core/movement/region-pose';
+import type { Evaluation } from '@/core/setup/evaluate';
+import { limbOf, type SetupProblem } from '@/core/setup/setup-problem';
+import { toRad } from '@/core/units/angle';
+import type { Dot } from './capsule';
+import { px } from './svg-number';
+import type { View } from './view';
+
+/** Where a set-up's verdicts happen on the drawing, for the side that leaves its line more. */
+export interface SetupMarks {
+  /** Line of the target region at the shown sample, approximate; null for a region without one. */
+  readonly region: { readonly from: Dot; readonly to: Dot } | null;
+  /** Hatching along the hand's path where the load rests; empty without a rest zone. */
+  readonly rest: string;
+  /** The cable at its shortest, from the pulley to its end, and its length in whole centimetres. */
+  readonly clearance: { readonly from: Dot; readonly to: Dot; readonly cm: number };
+}
+
+/** Half a stroke of the hatching, pixels. */
+const HATCH_PX = 5;
+
+/** Marks of an evaluated placement; `now` is the sample that the body is shown at. */
+export function buildSetupMarks(problem: SetupProblem, e: Evaluation, view: View, now: number): SetupMarks {
+  const { placement, worse, metrics } = e;
+  const { path } = limbOf(problem, worse);
+  const { samples } = e.bySide[worse]!;
+  const carry = (v: Vec3): Vec3 => toFloor(v, { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) });
+  const contact = (i: number): Vec3 => {
+    const g = path.contact[i]!;
+    return carry(problem.shared ? [g[0], g[1], 0] : g);
+  };
+  const line = regionLine(problem.region, regionPoseAt(problem.body.statureM, problem.poseAt(now), path, now), worse);
+  let rest = '';
+  let least = 0;
+  samples.travelM.forEach((m, i) => {
+    if (m < samples.travelM[least]!) least = i;
+    if (samples.resistanceNm[i]! >= REST_BELOW * metrics.peakResistanceNm) return;
+    const d = view.project(carry(path.contact[i]!));
+    rest += `M${px(d.u - HATCH_PX)} ${px(d.v + HATCH_PX)}l${2 * HATCH_PX} ${-2 * HATCH_PX}`;
+  });
+  const pulley = problem.pulley(placement, worse);
+  const hand = contact(least);
+  const end = add(hand, scale(normalise(subtract(pulley, hand)), Math.min(problem.input.attachmentM, length(subtract(pulley, hand)))));
+  return {
+    region: line && { from: view.project(carry(line.from)), to: view.project(carry(line.to)) },
+    rest,
+    clearance: { from: view.project(pulley), to: view.project(end), cm: Math.round(samples.travelM[least]! * 100) },
+  };
+}

@@ -1,0 +1,44 @@
+import type { SetupEntryView, SetupPageView } from './setup-book-view';
+import styles from './client.module.css';
+
+function Entry({ e }: { readonly e: SetupEntryView }) {
+  return (
+    <li>
+      <b>{e.plates}</b>
+      <span>
+        {e.when}
+        {e.where && `, ${e.where}`}
+        {e.off && ', off the solved one'}
+      </span>
+      {e.changed && <span>{e.changed}</span>}
+    </li>
+  );
+}
+
+/** Every set-up as it was used, newest first, left and right apart, with what changed since the one before. */
+export function SetupBook({ pages }: { readonly pages: readonly SetupPageView[] }) {
+  return (
+    <section className={styles.setupBook} aria-labelledby="setup-book">
+      <h2 id="setup-book">Set-up book</h2>
+      {pages.length === 0 && <p className={styles.hint}>Nothing saved yet. What is saved as used on the bench is kept here.</p>}
+      {pages.map((p) => (
+        <div key={p.key} data-testid="setup-page">
+          <h3>{p.name}</h3>
+          <ul>
+            <Entry e={p.entries[0]!} />
+          </ul>
+          {p.entries.length > 1 && (
+            <details>
+              <summary>{p.entries.length === 2 ? 'the one before' : `${p.entries.length - 1} before it`}</summary>
+              <ul>
+                {p.entries.slice(1).map((e) => (
+                  <Entry key={e.id} e={e} />
+                ))}
+              </ul>
+            </details>
+          )}
+        </div>
+      ))}
+    </section>
+  );
+}

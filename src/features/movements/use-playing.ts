@@ -1,0 +1,37 @@
+'use client';
+import { useEffect, useRef, useState } from 'react';
+import { paceAt, paceOfPart } from '@/core/tempo/pace';
+import type { StartPhase } from '@/core/tempo/tempo';
+
+/** Last sample of a range. */
+const LAST = 40;
+
+/** Position in the range, 0 to 1, `t` seconds into the tempo; a rep after another. */
+function positionAt(tempo: string, startsWith: StartPhase, degs: readonly number[] | null, t: number): number {
+  const pace = paceOfPart({ tempo, from: 0, to: 1 }, startsWith, degs);
+  return pace ? paceAt(pace, t).position : 1;
+}
+
+/** A sample of the range that is moved by hand or played at a tempo. `degs`: the target joint's angle over the range, for a tempo with a section. */
+export function usePlaying(tempo: string, startsWith: StartPhase, degs: readonly number[] | null = null) {
+  const [i, setI] = useState(LAST);
+  const [playing, setPlaying] = useState(false);
+  const clock = useRef(0);
+  useEffect(() => {
+    if (!playing) return;
+    let frame = 0;
+    const began = performance.now() - clock.current;
+    const draw = (now: number): void => {
+      clock.current = now - began;
+      setI(Math.round(positionAt(tempo, startsWith, degs, clock.current / 1000) * LAST));
+      frame = requestAnimationFrame(draw);
+    };
+    frame = requestAnimationFrame(draw);
+    return () => cancelAnimationFrame(frame);
+  }, [playing, tempo, startsWith, degs]);
+  const moveTo = (to: number): void => {
+    setPlaying(false);
+    setI(Math.min(LAST, Math.max(0, to)));
+  };
+  return { i, playing, moveTo, toggle: () => setPlaying(!playing) };
+}

@@ -1,0 +1,100 @@
+'use client';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { buildRep, type Pace } from '@/core/tempo/pace';
+import { between, clockOffsetS, NO_TRACE, withDelivery, type LiveTrace } from '@/core/trace/live-trace';
+import type { TracePoint } from '@/core/trace/segment-reps';
+import { deliverySchema, sensorListSchema, type CalledSet, type Sensor } from '@/contract/tracker';
+import type { SetState } from './set-machine';
+
+const AT = '/api/v1/tracker/sensors';
+/** The sensor chosen in this tab: a reload goes on with it. */
+const CHOSEN = 'jorvix-tracker';
+/** Way of a stack that nothing is known of, metres (our judgement). */
+const USUAL_RANGE_M = 0.4;
+
+export type TrackerLink = 'off' | 'asking' | 'none' | 'connected' | 'lost';
+const nowS = (): number => Date.now() / 1000;
+
+async function post(id: string, what: 'set' | 'rest', body: CalledSet | null): Promise<void> {
+  // A sensor that does not hear it still tells what the stack does.
+  await fetch(`${AT}/${id}/${what}`, { method: 'POST', body: body ? JSON.stringify(body) : '{}' }).catch(() => undefined);
+}
+
+/** A sensor on the stack: found, listened to, told when a set is called, and read by this device's clock. */
+export function useTracker(live: SetState, pace: Pace, repsLeft: number, stackTravelM: number | null) {
+  const [link, setLink] = useState<TrackerLink>('off');
+  const [sensors, setSensors] = useState<readonly Sensor[]>([]);
+  const [id, setId] = useState<string | null>(null);
+  const trace = useRef<LiveTrace>(NO_TRACE);
+  const find = useCallback(async () => {
+    setLink('asking');
+    const list = await fetch(AT).then((r) => r.json(), () => null).catch(() => null);
+    const read = sensorListSchema.safeParse(list);
+    setSensors(read.success ? read.data.sensors : []);
+    setLink(read.success ? 'off' : 'none');
+  }, []);
+  const choose = useCallback((next: string | null) => {
+    if (next === null) sessionStorage.removeItem(CHOSEN);
+    else sessionStorage.setItem(CHOSEN, next);
+    setSensors([]);
+    setLink(next === null ? 'off' : 'asking');
+    setId(next);
+  }, []);
+  useEffect(() => {
+    const first = setTimeout(() => setId(sessionStorage.getItem(CHOSEN)), 0);
+    return () => clearTimeout(first);
+  }, []);
+  useEffect(() => {
+    if (id === null) return;
+    trace.current = NO_TRACE;
+    const line = new EventSource(`${AT}/${id}/line`);
+    line.onmessage = (e: MessageEvent<string>) => {
+      const read = deliverySchema.safeParse(JSON.parse(e.data));
+      if (!read.success) return;
+      trace.current = withDelivery(trace.current, read.data.n, read.data.points.map(([tS, xM]) => ({ tS, xM })), nowS());
+      setLink('connected');
+    };
+    line.onerror = () => setLink(line.readyState === EventSource.CLOSED ? 'none' : 'lost');
+    return () => line.close();
+  }, [id]);
+  const firstRepAtMs = live.mode === 'running' ? live.firstRepAtMs : null;
+  const rangeM = stackTravelM ?? USUAL_RANGE_M;
+  const called = useRef(false);
+  const latest = useRef({ pace, repsLeft, rangeM });
+  useEffect(() => {
+    latest.current = { pace, repsLeft, rangeM };
+  }, [pace, repsLeft, rangeM]);
+  useEffect(() => {
+    if (id === null) return;
+    if (firstRepAtMs === null) {
+      if (called.current) void post(id, 'rest', null);
+      called.current = false;
+      return;
+    }
+    called.current = true;
+    const { pace: asked, repsLeft: reps, rangeM: range_m } = latest.current;
+    void post(id, 'set', { legs: buildRep(asked).map(({ seconds, from, to }) => ({ seconds, from, to })), reps: Math.max(1, reps), lead_in_s: Math.max(0, (firstRepAtMs - performance.now()) / 1000), range_m });
+  }, [id, firstRepAtMs]);
+
+  /** Readings between two times of this device's clock, milliseconds. */
+  const readings = useCallback((fromMs: number, toMs: number): TracePoint[] => between(trace.current, fromMs / 1000, toMs / 1000), []);
+  /** The last seconds as shares of the range, for the pacer: seconds before now, 0 stretch, 1 finish. `sinceS`: seconds since the first rep began. Empty while nothing is heard. */
+  const recent = useCallback((spanS: number, sinceS: number): { readonly agoS: number; readonly share: number }[] => {
+    const offset = clockOffsetS(trace.current);
+    if (offset === null || sinceS < 0) return [];
+    const { points } = trace.current;
+    const now = nowS() - offset;
+    let [low, high, first] = [Infinity, -Infinity, points.length];
+    for (let i = points.length - 1; i >= 0 && points[i]!.tS >= now - sinceS; i--) {
+      [low, high] = [Math.min(low, points[i]!.xM), Math.max(high, points[i]!.xM)];
+      if (points[i]!.tS >= now - spanS) first = i;
+    }
+    const { pace: asked, rangeM: expected } = latest.current;
+    const range = Math.max(expected, high - low);
+    const base = asked.startsWith === 'lifting' ? low : high - range;
+    return points.slice(first).map((p) => ({ agoS: now - p.tS, share: (p.xM - base) / range }));
+  }, []);
+  return useMemo(() => ({ link, sensors, id, find, choose, readings, recent }), [link, sensors, id, find, choose, readings, recent]);
+}
+
+export type Tracker = ReturnType<typeof useTracker>;

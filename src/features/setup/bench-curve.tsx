@@ -1,0 +1,81 @@
+'use client';
+import { useDebouncedValue } from '@mantine/hooks';
+import dynamic from 'next/dynamic';
+import { memo, useMemo, type ReactNode } from 'react';
+import { LiveCurve } from '@/charts/live-curve';
+import { momentSpan } from '@/charts/resistance-series';
+import { limbOf } from '@/core/setup/setup-problem';
+import { jointName } from '@/messages/joints';
+import { REGION_NAME } from '@/messages/movements';
+import { RepScrubber } from './rep-scrubber';
+import type { Beside } from './use-beside';
+import type { SetupView } from './use-setup';
+import styles from './setup.module.css';
+
+const ResistanceChart = dynamic(() => import('@/charts/resistance-chart'), { ssr: false, loading: () => <div style={{ height: CHART_PX }} /> });
+const CHART_PX = 150;
+const SETTLED_MS = 140;
+
+interface Props {
+  readonly setup: SetupView;
+  readonly other: Beside['other'];
+  readonly loadKg: number;
+  readonly width: number;
+  readonly now: number;
+  readonly onNow: (i: number) => void;
+  /** Keys, closer look and playing, beside the title. */
+  readonly tools: ReactNode;
+}
+
+interface AxesProps {
+  readonly min: number;
+  readonly max: number;
+  readonly step: number;
+  readonly label: string;
+}
+
+/** The axes: drawn anew only when they change. */
+const Axes = memo(function Axes({ min, max, step, label }: AxesProps) {
+  const span = useMemo(() => ({ min, max, step }), [min, max, step]);
+  return <ResistanceChart main={null} span={span} other={null} peakAt={0} peakNm={0} rightAngleAt={null} height={CHART_PX} label={label} />;
+});
+
+const curveOf = ({ shown }: SetupView) => ({ name: 'now', resistanceNm: shown.bySide[shown.worse]!.samples.resistanceNm });
+
+/** The resistance over the rep, with the rep under the finger below it. */
+export const BenchCurve = memo(function BenchCurve({ setup, other, loadKg, width, now, onNow, tools }: Props) {
+  const { problem, shown } = setup;
+  // Axes and words hold still until the finger rests.
+  const held = useMemo(() => ({ setup, other }), [setup, other]);
+  const [settled] = useDebouncedValue(held, SETTLED_MS);
+  const told = settled.setup.shown.metrics;
+  const span = momentSpan(curveOf(settled.setup), settled.other, told.peakResistanceNm);
+  return (
+    <div className={styles.curve}>
+      <h2 className={styles.curveTitle}>
+        <span>
+          Resistance at the {jointName(limbOf(problem, shown.worse))}
+          {problem.sides.length === 2 ? ', each side' : ''}, {loadKg} kg on the stack
+          <small>
+            hatched: rest zone{shown.metrics.rightAngleAt !== null && '; dotted: right angle'}; dashes on the body: line of the {REGION_NAME[problem.region]}, approximate
+          </small>
+        </span>
+        {tools}
+      </h2>
+      <div className={styles.chart}>
+        <Axes {...span} label={`Resistance over the rep: peak ${Math.round(told.peakResistanceNm)} newton metres at ${Math.round(told.peakAt * 100)} percent of the range, rest zone ${Math.round(told.restShare * 100)} percent`} />
+        <LiveCurve
+          main={curveOf(setup)}
+          other={other}
+          peakAt={shown.metrics.peakAt}
+          peakNm={shown.metrics.peakResistanceNm}
+          rightAngleAt={shown.metrics.rightAngleAt}
+          span={span}
+          width={width}
+          height={CHART_PX}
+        />
+      </div>
+      <RepScrubber setup={setup} width={width} now={now} curvePx={CHART_PX} onNow={onNow} />
+    </div>
+  );
+});

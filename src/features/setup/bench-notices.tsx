@@ -1,0 +1,53 @@
+import { memo } from 'react';
+import type { ClientNote } from '@/core/body/client-note';
+import type { BookEntry } from '@/core/book/book-entry';
+import { cautionsOf } from '@/core/book/entry-cautions';
+import { CAUTION, type CautionPlace } from '@/messages/cautions';
+import { NOTE_TEXT } from '@/messages/notes';
+import { replacedText } from '@/messages/replaced';
+import { ScreeningWarning } from '@/features/shell/screening-warning';
+import type { BenchContext } from './bench-context';
+import styles from './setup.module.css';
+
+/** Cautions that concern what is set on steel. */
+const AT_PLATES: readonly CautionPlace[] = ['hole', 'handle', 'mark', 'bench', 'load'];
+
+/** What has to be known beside the plates: screening, what was replaced or converted, limits and cautions. */
+export const BenchNotices = memo(function BenchNotices({ context, entry }: { readonly context: BenchContext; readonly entry: BookEntry }) {
+  const { client, item, converted, replaced, mostLoadKg } = context;
+  return (
+    <>
+      <ScreeningWarning screening={context.screening} clientId={client.id} />
+      {replaced.map((r) => (
+        <p key={r.planned} className={styles.blocked}>
+          {replacedText(r)}
+        </p>
+      ))}
+      {converted && (
+        <p className={styles.atPlates} data-testid="converted">
+          <b>{item.loadG / 1000} kg here</b> for the {converted.plannedG / 1000} kg planned on {converted.plannedOn}: the nearest step with the same pull in the hand.
+        </p>
+      )}
+      {mostLoadKg !== null && (
+        <p className={styles.atPlates}>
+          <b>Clinician’s limit:</b> {mostLoadKg} kg in the hand.
+        </p>
+      )}
+      <p className={styles.atPlates}>{cautionsOf(entry).filter((c) => AT_PLATES.includes(CAUTION[c].at)).map((c) => CAUTION[c].text).join(' ')}</p>
+    </>
+  );
+});
+
+/** What is noted of this client, with what it changes. */
+export const ClientNotes = memo(function ClientNotes({ notes }: { readonly notes: readonly ClientNote[] }) {
+  if (notes.length === 0) return null;
+  return (
+    <ul className={styles.notes} aria-label="Notes on this client">
+      {notes.map((n) => (
+        <li key={n}>
+          <b>{NOTE_TEXT[n].name}:</b> {NOTE_TEXT[n].does}
+        </li>
+      ))}
+    </ul>
+  );
+});

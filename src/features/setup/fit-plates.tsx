@@ -1,0 +1,72 @@
+import type { FitSetting } from '@/core/book/fit-entry';
+import { settingText } from '@/messages/settings';
+import { FittedButton, SteppedPlate } from './stepped-plate';
+import styles from './setup.module.css';
+
+/** Moves a setting by rule or fit to what is really there; null lets it go back. */
+export interface FitMoves {
+  /** Angles of the bench's notches, degrees; empty where no bench was measured. */
+  readonly notchesDeg: readonly number[];
+  readonly onBack: (backDeg: number | null) => void;
+  readonly onSeat: (hole: number | null) => void;
+}
+
+/** What is set by rule or fit, one plate each; notch and hole can be stepped to what is found. */
+export function FitPlates({ settings, moves }: { readonly settings: readonly FitSetting[]; readonly moves: FitMoves }) {
+  return settings.map((s) => {
+    const t = settingText(s);
+    const figure = (
+      <>
+        {t.figure}
+        <small>{t.unit}</small>
+      </>
+    );
+    if (s.kind === 'notch' && s.notch !== null && moves.notchesDeg.length > 1) {
+      const to = (notch: number): void => moves.onBack(moves.notchesDeg[Math.min(moves.notchesDeg.length, Math.max(1, notch)) - 1]!);
+      const { notch } = s;
+      return (
+        <SteppedPlate
+          key={s.kind}
+          label={t.label}
+          testId={`plate-${s.kind}`}
+          note={t.note}
+          less="One notch lower"
+          more="One notch higher"
+          onLess={() => to(notch - 1)}
+          onMore={() => to(notch + 1)}
+          middle={<FittedButton what="Notch" disabled={s.ruleDeg === null} onFitted={() => moves.onBack(null)} />}
+        >
+          {figure}
+        </SteppedPlate>
+      );
+    }
+    if (s.kind === 'seat-hole' || s.kind === 'back-hole') {
+      const to = (hole: number): void => moves.onSeat(Math.min(s.holes, Math.max(1, hole)));
+      return (
+        <SteppedPlate
+          key={s.kind}
+          label={t.label}
+          testId={`plate-${s.kind}`}
+          note={t.note}
+          estimated={t.estimated}
+          less="Lower hole number"
+          more="Higher hole number"
+          onLess={() => to(s.hole - 1)}
+          onMore={() => to(s.hole + 1)}
+          middle={<FittedButton what={t.label} disabled={s.hole === s.fits} onFitted={() => moves.onSeat(null)} />}
+        >
+          {figure}
+        </SteppedPlate>
+      );
+    }
+    return (
+      <div key={s.kind} className={styles.plate} data-testid={`plate-${s.kind}`}>
+        <div className={styles.plateLabel}>{t.label}</div>
+        <div className={styles.plateValue} data-estimated={t.estimated || undefined} data-span={s.kind === 'stops' || undefined}>
+          {figure}
+        </div>
+        <div className={styles.plateNote}>{t.note}</div>
+      </div>
+    );
+  });
+}

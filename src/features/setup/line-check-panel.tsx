@@ -1,0 +1,74 @@
+'use client';
+import { IconDeviceMobileRotated, IconMinus, IconPlus } from '@tabler/icons-react';
+import { useMounted } from '@mantine/hooks';
+import { useState } from 'react';
+import type { LineCheck } from '@/core/setup/line-check';
+import styles from './setup.module.css';
+
+interface Props {
+  /** The check of a reading at the sample of the range that is shown. */
+  readonly check: (measuredDeg: number) => LineCheck;
+  readonly where: string;
+  readonly hole: number;
+  readonly shoulderMeasured: boolean;
+}
+
+const cm = (m: number): string => `${Math.abs(Math.round(m * 100))} cm`;
+
+function doubtText(c: LineCheck, hole: number, shoulderMeasured: boolean): string {
+  const causes = [
+    c.hole === hole ? null : `the pin sits in hole ${c.hole}, not ${hole}`,
+    `the hand is ${cm(c.handHigherM)} ${c.handHigherM > 0 ? 'higher' : 'lower'} than computed${shoulderMeasured ? '' : ', and the shoulder with it: it is only estimated'}`,
+    c.furtherM === null ? null : `the client stands ${cm(c.furtherM)} ${c.furtherM > 0 ? 'further out' : 'nearer'}`,
+  ].filter((t) => t !== null);
+  return `Which measurement to distrust? Either ${causes.join(', or ')}.`;
+}
+
+/** Hold an inclinometer, or this device, along the cable and compare. */
+export function LineCheckPanel({ check, where, hole, shoulderMeasured }: Props) {
+  const mounted = useMounted();
+  const computed = check(0).computedDeg;
+  const [measured, setMeasured] = useState<number | null>(null);
+  const [listening, setListening] = useState(false);
+  const shown = measured ?? Math.round(computed);
+  const result = measured === null ? null : check(measured);
+  const fromDevice = (): void => {
+    setListening(true);
+    // The long edge lies along the cable: the slope is the tilt front to back, whichever end is up.
+    const read = (e: DeviceOrientationEvent): void => {
+      if (e.beta === null) return;
+      const tilt = Math.abs(e.beta) > 90 ? 180 - Math.abs(e.beta) : Math.abs(e.beta);
+      setMeasured(Math.round(Math.sign(computed || 1) * tilt * 10) / 10);
+      setListening(false);
+      window.removeEventListener('deviceorientation', read);
+    };
+    window.addEventListener('deviceorientation', read);
+  };
+  return (
+    <details className={styles.more}>
+      <summary>Check the line with an inclinometer</summary>
+      <p>
+        Along the cable, {where}: computed {computed.toFixed(0)}° {computed < 0 ? 'down' : 'up'} to the pulley.
+      </p>
+      <div className={styles.reading}>
+        <button type="button" aria-label="One degree less" onClick={() => setMeasured(Math.max(-89, shown - 1))}>
+          <IconMinus stroke={1.5} aria-hidden />
+        </button>
+        <output data-testid="line-reading">{measured === null ? 'not read' : `${measured.toFixed(0)}°`}</output>
+        <button type="button" aria-label="One degree more" onClick={() => setMeasured(Math.min(89, shown + 1))}>
+          <IconPlus stroke={1.5} aria-hidden />
+        </button>
+        {mounted && 'DeviceOrientationEvent' in window && (
+          <button type="button" onClick={fromDevice} aria-pressed={listening}>
+            <IconDeviceMobileRotated stroke={1.5} aria-hidden /> this device
+          </button>
+        )}
+      </div>
+      {result && (
+        <p role="status" data-testid="line-verdict">
+          {result.agrees ? `Agrees within ${Math.abs(result.differsDeg).toFixed(0)}°.` : `${Math.abs(result.differsDeg).toFixed(0)}° apart. ${doubtText(result, hole, shoulderMeasured)}`}
+        </p>
+      )}
+    </details>
+  );
+}

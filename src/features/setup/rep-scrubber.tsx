@@ -1,0 +1,56 @@
+'use client';
+import { IconPlayerPause, IconPlayerPlay } from '@tabler/icons-react';
+import { CURVE_GRID } from '@/charts/resistance-series';
+import { FINISH } from '@/drawing/setup-scene';
+import { ArmStrip } from './arm-strip';
+import type { SetupView } from './use-setup';
+import styles from './setup.module.css';
+
+interface Props {
+  readonly setup: SetupView;
+  readonly width: number;
+  readonly now: number;
+  /** Height of the curve above, pixels: the marker runs up through it. */
+  readonly curvePx: number;
+  readonly onNow: (i: number) => void;
+}
+
+/** The rep under the finger: the strip of arms is the track, and one line runs through it and the curve above. */
+export function RepScrubber({ setup, width, now, curvePx, onNow }: Props) {
+  const { shown, problem } = setup;
+  const { samples } = shown.bySide[shown.worse]!;
+  const nm = Math.round(samples.resistanceNm[now]!);
+  const leverCm = problem.tensionN > 0 ? Math.abs(Math.round((samples.lineNm[now]! / problem.tensionN) * 100)) : 0;
+  const left = CURVE_GRID.left + (now / FINISH) * (width - CURVE_GRID.left - CURVE_GRID.right);
+  return (
+    <div className={styles.scrubber}>
+      <ArmStrip setup={setup} width={width} />
+      <div className={styles.marker} style={{ left, top: -curvePx }} aria-hidden>
+        <span data-left={now > FINISH * 0.75 || undefined}>
+          {nm} Nm, lever {leverCm} cm
+        </span>
+      </div>
+      <input
+        type="range"
+        min={0}
+        max={FINISH}
+        step={1}
+        value={now}
+        style={{ left: CURVE_GRID.left - 14, width: width - CURVE_GRID.left - CURVE_GRID.right + 28 }}
+        aria-label="Place in the rep"
+        aria-valuetext={`${Math.round((now / FINISH) * 100)} percent of the way: ${nm} newton metres, lever ${leverCm} centimetres`}
+        onChange={(e) => onNow(Number(e.currentTarget.value))}
+      />
+    </div>
+  );
+}
+
+/** Start and stop playing the rep at its tempo. */
+export function PlayButton({ playing, tempo, onToggle }: { readonly playing: boolean; readonly tempo: string; readonly onToggle: () => void }) {
+  return (
+    <button type="button" className={styles.play} onClick={onToggle} aria-label={playing ? 'Pause the rep' : `Play the rep at ${tempo}`}>
+      {playing ? <IconPlayerPause stroke={1.5} aria-hidden /> : <IconPlayerPlay stroke={1.5} aria-hidden />}
+      {tempo}
+    </button>
+  );
+}

@@ -1,0 +1,58 @@
+'use client';
+import { Modal } from '@mantine/core';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import styles from './shell.module.css';
+
+/** A key of this page and what it does. Keys are what the keyboard types, lower case. */
+export interface Shortcut {
+  readonly key: string;
+  readonly does: string;
+  readonly run: () => void;
+}
+
+const typing = (t: EventTarget | null): boolean => t instanceof HTMLElement && (t.isContentEditable || t.closest('input:not([type=range]), select, textarea, [role=dialog]') !== null);
+
+/** One-letter keys of a page; `?` lists them. Nothing happens while somebody types, or with Ctrl, Alt or Meta held. */
+export function useShortcuts(shortcuts: readonly Shortcut[]) {
+  const [open, setOpen] = useState(false);
+  const now = useRef(shortcuts);
+  useEffect(() => {
+    now.current = shortcuts;
+  });
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent): void => {
+      if (e.ctrlKey || e.altKey || e.metaKey || e.repeat || typing(e.target)) return;
+      if (e.key === '?') setOpen(true);
+      const found = now.current.find((s) => s.key === e.key.toLowerCase());
+      if (!found) return;
+      e.preventDefault();
+      found.run();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+  // While it is closed, the list is not drawn anew with every change of the page.
+  const listed = open ? shortcuts : null;
+  return useMemo(
+    () => (
+    <>
+      <button type="button" className={styles.keysButton} onClick={() => setOpen(true)} aria-label="Keys of this page">
+        ?
+      </button>
+      {listed && <Modal opened onClose={() => setOpen(false)} title="Keys of this page" closeButtonProps={{ 'aria-label': 'Close' }}>
+        <dl className={styles.keys}>
+          {[...listed, { key: '?', does: 'this list' }].map((s) => (
+            <div key={s.key}>
+              <dt>
+                <kbd>{s.key.toUpperCase()}</kbd>
+              </dt>
+              <dd>{s.does}</dd>
+            </div>
+          ))}
+        </dl>
+      </Modal>}
+    </>
+    ),
+    [listed],
+  );
+}

@@ -1,0 +1,13 @@
+import type { ProgressReason } from '@/core/load/progress';
+
+/** Why a load is offered for today, after "15 kg". */
+export const PROGRESS_TEXT: Readonly<Record<ProgressReason, string>> = {
+  first: 'as planned: nothing on record yet',
+  up: 'one step up: two sessions clean at the top of the reps',
+  limit: 'the clinician’s limit allows no more',
+  'end-of-stack': 'the heaviest there is',
+  'one-more-clean': 'the same once more: clean at the top, then a step up',
+  'reps-first': 'the same: all reps first',
+  'form-first': 'the same: clean sets first',
+  down: 'one step down: faults from the load in two sessions',
+};

@@ -1,0 +1,140 @@
+import { describe, expect, it } from 'vitest';
+import { findEntry } from '@/core/book/book';
+import { foldSetLog } from '@/core/fault/set-log';
+import { openDb, type Db } from '@/data/open-db';
+import { findClient, saveClient } from '@/data/queries/clients';
+import { listItemsOf } from '@/data/queries/sessions';
+import { findVariant, listVariants } from '@/data/queries/variants';
+import { loadFloor } from '@/server/floor';
+import { loadItem } from '@/server/item-context';
+import { loadSteps } from '@/server/load-steps';
+import { planToday } from '@/server/plan';
+import { loadSet } from '@/server/set-context';
+import { dropsInWords } from '@/app/plates-view';
+import { platesPerSide } from '@/core/load/plates-per-side';
+import { keepVariant } from '@/server/variants';
+import { loadDemoWorld } from '../demo/world';
+
+const NOW = new Date('2026-11-24T09:20:00').getTime();
+function world(): Db {
+  const db = openDb(':memory:');
+  loadDemoWorld(db, NOW);
+  return db;
+}
+const PLAN = { clientId: 'anselm', movement: 'cable-row-level-one-arm', variantId: '', side: 'right', stationId: 'long-pair', attachmentId: 'd-handle', startsAt: '18:00', sets: 3, reps: 12, tempo: '3-1-1-1', loadKg: 20 };
+const plan = (db: Db, change: object = {}) => {
+  const r = planToday(db, { ...PLAN, ...change }, NOW);
+  return r.ok ? r.id : r.issues.map((i) => `${i.path}: ${i.message}`);
+};
+const VARIANT = { id: null, movement: 'cable-row-level-one-arm', name: 'Wider', cue: 'Elbow a hand wide', options: { tuckDeg: -20, grip: 'pronated' } };
+const keep = (db: Db, change: object = {}) => {
+  const r = keepVariant(db, { ...VARIANT, ...change }, NOW);
+  return r.ok ? r.id : r.issues.map((i) => `${i.path}: ${i.message}`);
+};
+
+describe('planning any movement of the book', () => {
+  it.each<[object, string[]]>([
+    [{ stationId: '' }, ['stationId: expected a choice']],
+    [{ attachmentId: 'nothing' }, ['attachmentId: expected one of the list']],
+    [{ side: 'both' }, ['side: expected left or right: it is done one side at a time']],
+    [{ movement: 'barbell-curl' }, ['side: expected both: it is done with both sides']],
+    [{ movement: 'barbell-curl', side: 'both', loadKg: 21 }, ['loadKg: expected a load that is here; the nearest is 20 kg']],
+    [{ movement: 'kickback', loadKg: 11 }, ['loadKg: expected a load that is here; the nearest is 10 kg']],
+    [{ movement: 'kickback', loadKg: '' }, ['loadKg: expected a number from 0 to 500 kg']],
+    [{ movement: 'swim' }, ['movement: expected a movement of the book, like cable-fly-level']],
+    [{ movement: 'pull-up-band-assisted', side: 'both', loadKg: 5 }, ['loadKg: expected a load that is here; the nearest is 0 kg']],
+    [{ variantId: 'nothing' }, ['variantId: expected a variant of this movement']],
+  ])('%j', (change, issues) => expect(plan(world(), change)).toEqual(issues));
+  it('a limit in the hand counts what the hand holds: half a bar, a whole dumbbell', () => {
+    const db = world();
+    saveClient(db, { ...findClient(db, 'anselm')!, limits: [{ subject: 'load', side: 'both', most: 12, setBy: 'physician', fromDay: 0, untilDay: null }] });
+    expect(plan(db, { movement: 'barbell-curl', side: 'both', loadKg: 22.5 })).toMatch(/-/);
+    expect(plan(db, { movement: 'barbell-curl', side: 'both', loadKg: 30 })).toEqual(['loadKg: expected at most 24 kg here: a clinician’s limit of 12 kg in the hand']);
+    expect(plan(db, { movement: 'kickback', loadKg: 14 })).toEqual(['loadKg: expected at most 12 kg here: a clinician’s limit of 12 kg in the hand']);
+  });
+  it('carries the marks of its drops where it hangs on a cable, and the bar its plates', () => {
+    const db = world();
+    const bar = loadSet(db, plan(db, { movement: 'barbell-curl', side: 'both', stationId: '', attachmentId: '', loadKg: 30 }) as string)!;
+    expect(bar.drops).toEqual({ stances: [], stepIns: [] });
+    expect(platesPerSide(30_000, bar.bar!.barG, bar.bar!.platesG, bar.bar!.pairs)!.reduce((a, g) => a + g, 0)).toBe((30_000 - bar.bar!.barG) / 2);
+    const row = loadSet(db, plan(db, { movement: 'cable-row-level-one-arm', side: 'right', loadKg: 25 }) as string)!;
+    expect(row.bar).toBeNull();
+    // One arm steps in: nearer each time, and never with more left than before it.
+    const { stepIns } = row.drops;
+    for (let k = 1; k < stepIns.length; k++) expect(stepIns[k - 1]!.standX - stepIns[k]!.standX).toBeCloseTo(0.2, 9);
+    expect(row.peakAt).toBeGreaterThan(0);
+    expect(dropsInWords({ stances: [{ wish: 'mid', standX: -0.19 }, { wish: 'lengthened', standX: 0.55 }], stepIns: [{ standX: 0.8, share: 1 }, { standX: 0.6, share: 0.74 }] })).toEqual([
+      { label: 'Stance drops, hardest at middle, stretch', marks: '19 behind, 55 cm' },
+      { label: 'Steps in, leaving 74 %', marks: '80, 60 cm' },
+    ]);
+  });
+  it('stands on the floor with what is set by rule, and runs with loads that exist', () => {
+    const db = world();
+    for (const [movement, side, kind, step] of [['preacher-curl-neutral', 'right', 'seat-hole', 9000], ['dumbbell-row-hinged', 'both', 'hinge', 14_000], ['leg-extension', 'both', 'back-hole', 40_823]] as const) {
+      const id = plan(db, { movement, side, stationId: '', attachmentId: '', loadKg: step / 1000 }) as string;
+      const set = loadSet(db, id)!;
+      expect([set.station, set.attachment]).toEqual([null, null]);
+      expect(set.plates.from === 'blocked' ? [] : set.plates.settings.map((s) => s.kind)).toContain(kind);
+      expect(set.stepsG).toContain(step);
+      expect(set.loaded!.filter(Boolean).length / set.loaded!.length).toBeGreaterThan(0.5);
+    }
+    expect(loadFloor(db, NOW).flatMap((s) => s.items).filter((i) => i.plates.from === 'blocked')).toEqual([]);
+  });
+  it('every kind of load has its steps: bars with the same on both ends, plates by the piece, a body none', () => {
+    const db = world();
+    const steps = (id: string) => loadSteps(db, 'tidewater', findEntry(id)!, null);
+    expect(steps('barbell-curl').slice(0, 3)).toEqual([20_000, 22_500, 25_000]);
+    expect(steps('landmine-row-two-hand').slice(0, 3)).toEqual([0, 1250, 2500]);
+    expect(steps('dumbbell-side-raise').at(-1)).toBe(30_000);
+    expect(steps('leg-extension')).toHaveLength(20);
+    expect([steps('close-push-up'), steps('machine-fly')]).toEqual([[0], []]);
+  });
+});
+
+describe('a trainer’s variants', () => {
+  it('are kept, changed and told apart; a planned one travels into the case, the plates and the cue', () => {
+    const db = world();
+    const id = keep(db) as string;
+    expect(findVariant(db, id)).toMatchObject({ name: 'Wider', options: { tuckDeg: -20, grip: 'pronated' } });
+    expect(keep(db)).toEqual(['name: expected a name that no other variant of this movement has']);
+    expect(keep(db, { movement: 'kickback', options: {} })).toMatch(/-/);
+    expect(keep(db, { id, options: { tuckDeg: -10 } })).toBe(id);
+    expect(keep(db, { id, movement: 'kickback', options: {} })).toEqual(['id: expected a variant of this movement']);
+    expect(listVariants(db, 'cable-row-level-one-arm')).toHaveLength(1);
+    const item = plan(db, { variantId: id }) as string;
+    expect(loadItem(db, item)).toMatchObject({ variant: { name: 'Wider' }, setupCase: { options: { tuckDeg: -10 } } });
+    expect(listItemsOf(db, 'anselm').find((i) => i.id === item)!.variantId).toBe(id);
+  });
+  it.each<[object, string]>([
+    [{ name: '  ' }, 'name: expected 1 to 60 characters'],
+    [{ cue: 'a b c d e f g h i j k' }, 'cue: expected at most 10 words: one breath'],
+    [{ options: { armPathDeg: 12 } }, 'options.armPathDeg: expected none: only rear-deltoid pulls on a cable follow an arm path'],
+    [{ options: { grip: 'sideways' } }, 'options.grip: expected one of pronated, neutral, supinated'],
+    [{ options: { tuckDeg: 90 } }, 'options.tuckDeg: expected a number from -45 to 45 degrees'],
+  ])('%j is told', (change, message) => expect(keep(world(), change)).toEqual([message]));
+});
+
+it('a client’s measured arm path and chest line are in the case that every screen solves', () => {
+  const db = world();
+  saveClient(db, { ...findClient(db, 'anselm')!, chestLineDeg: 47 });
+  const id = plan(db, { movement: 'cable-fly-high-to-low', side: 'both' }) as string;
+  const { client } = loadItem(db, id)!.setupCase;
+  expect(client.chestLineDeg).toBe(47);
+  // Vertices of Anselm's trials: left near 20 degrees, right near 27.
+  expect(client.armPathDeg!.right!).toBeGreaterThan(client.armPathDeg!.left!);
+});
+
+it('records made before the book had more than flies are read with the choices they could not know', () => {
+  const log = foldSetLog([{ id: 'e', deviceId: 'd', seq: 1, atMs: 1, clientId: 'c', itemId: 'i', movement: 'cable-fly-level', kind: 'setup-saved', placement: { hole: 3, standX: 0, standZ: 0, yawDeg: 0 }, solved: null, off: false, stationId: 's', attachmentId: 'a', side: 'both', options: { peak: 'mid', tiltDeg: 5, frontFoot: 'left' } as never }]);
+  expect(log.setups[0]!.options).toMatchObject({ peak: 'mid', tiltDeg: 5, grip: null, startAt: 0, stopAt: 1, schools: {} });
+});
+
+it('on another column the stack is converted through both pulley ratios, so that the hand feels the same', () => {
+  const db = world();
+  const id = plan(db, { loadKg: 15 }) as string;
+  const here = loadItem(db, id)!;
+  const there = loadItem(db, id, 'short-pair')!;
+  expect([here.item.loadG, here.converted]).toEqual([15_000, null]);
+  expect([there.item.loadG, there.converted]).toEqual([30_000, { plannedG: 15_000, plannedOn: 'Long pair by the window' }]);
+  expect(there.setupCase.loadKg).toBe(30);
+});

@@ -1,0 +1,76 @@
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { openDb, type Db } from '@/data/open-db';
+import { listFloorEvents } from '@/data/queries/floor-events';
+import { answerDelivery, takeDelivery } from '@/server/deliveries';
+import { loadDemoWorld } from '../demo/world';
+import { seeded } from './support/fixtures';
+
+const NOW = new Date('2026-11-24T09:20:00').getTime();
+const rep = (n: number) => ({
+  kind: 'rep', id: `door-${n}`, deviceId: 'tablet', seq: n, atMs: NOW + n, clientId: 'anselm', itemId: 'anselm-2026-11-24-0', movement: 'cable-fly-level', setId: 'a', rep: n % 100,
+});
+
+describe('deliveries at the server’s own door', () => {
+  const bugs: unknown[] = [];
+  let db: Db;
+  let door: Server;
+  let at = '';
+  const shared = globalThis as typeof globalThis & { jorvixDb?: Db };
+  beforeAll(async () => {
+    db = openDb(':memory:');
+    loadDemoWorld(db, NOW);
+    shared.jorvixDb = db;
+    door = createServer((request, response) => takeDelivery(request, response, (e) => bugs.push(e)));
+    await new Promise<void>((done) => door.listen(0, '127.0.0.1', done));
+    at = `http://127.0.0.1:${(door.address() as AddressInfo).port}`;
+  });
+  afterAll(() => {
+    door.closeAllConnections();
+    door.close();
+    delete shared.jorvixDb;
+  });
+  const send = async (body: string): Promise<{ status: number; reply: Record<string, unknown> }> => {
+    const r = await fetch(at, { method: 'POST', body });
+    return { status: r.status, reply: (await r.json()) as Record<string, unknown> };
+  };
+  const kept = (): string[] => listFloorEvents(db, 'anselm', 'cable-fly-level').flatMap((e) => (e.deviceId === 'tablet' ? [e.id] : []));
+
+  it('answers as the route handler does, and keeps each id once however often it comes', async () => {
+    const events = [rep(1), rep(2), { ...rep(3), rep: -1 }, { ...rep(4), itemId: 'nobody' }];
+    const { status, reply } = await send(JSON.stringify({ events }));
+    expect([status, reply]).toEqual([200, answerDelivery({ events }).body]);
+    expect(reply).toMatchObject({ kept: ['door-1', 'door-2'], refused: [{ id: 'door-3', path: 'rep' }, { id: 'door-4', path: 'itemId' }] });
+    await Promise.all([send(JSON.stringify({ events })), send(JSON.stringify({ events: events.toReversed() }))]);
+    expect(kept()).toEqual(['door-1', 'door-2']);
+  });
+  it('many at once, late and doubled, from many tablets: each there once', async () => {
+    const random = seeded(11);
+    const events = Array.from({ length: 120 }, (_, i) => rep(100 + i));
+    const deliveries = Array.from({ length: 60 }, () => {
+      const from = Math.floor(random() * events.length);
+      return events.slice(from, from + 1 + Math.floor(8 * random()));
+    });
+    const replies = await Promise.all([...deliveries, ...events.map((e) => [e])].map((own) => send(JSON.stringify({ events: own }))));
+    expect(replies.every((r) => r.status === 200)).toBe(true);
+    expect(kept().filter((id) => Number(id.slice(5)) >= 100)).toEqual(events.map((e) => e.id));
+  });
+  it.each([
+    ['no JSON', '{"events": [', 'events'],
+    ['nothing', '', ''],
+    ['no events', '{"events": []}', 'events'],
+    ['more than a tablet would send', JSON.stringify({ events: [{ id: 'x'.repeat(2_100_000) }] }), ''],
+  ])('%s is malformed and names what is expected', async (_, body) => {
+    const { status, reply } = await send(body);
+    expect([status, reply.reason]).toEqual([400, 'malformed']);
+    expect(JSON.stringify(reply.issues)).toContain('expected');
+  });
+  it('a bug is told to who serves, and the device hears that nothing was kept', async () => {
+    shared.jorvixDb = { prepare: () => { throw new Error('broken'); } } as unknown as Db;
+    const { status, reply } = await send(JSON.stringify({ events: [rep(900)] }));
+    shared.jorvixDb = db;
+    expect([status, reply.reason, (bugs[0] as Error).message]).toEqual([500, 'bug', 'broken']);
+    expect(kept()).not.toContain('door-900');
+  });
+});

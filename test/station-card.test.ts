@@ -1,0 +1,79 @@
+import { describe, expect, it } from 'vitest';
+import jsQR from 'jsqr';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { create as createQr } from 'qrcode';
+import { buildCard } from '@/card/card-model';
+import { cardPdf } from '@/card/card-pdf';
+import { openDb, type Db } from '@/data/open-db';
+import { findClient, saveClient } from '@/data/queries/clients';
+import { loadCard } from '@/server/card';
+import { loadItem } from '@/server/item-context';
+import { findPlates } from '@/server/plates';
+import { loadDemoWorld } from '../demo/world';
+
+const NOW = new Date();
+const two = (n: number): string => String(n).padStart(2, '0');
+const DAY = `${NOW.getFullYear()}-${two(NOW.getMonth() + 1)}-${two(NOW.getDate())}`;
+function world(): Db {
+  const db = openDb(':memory:');
+  loadDemoWorld(db, NOW.getTime());
+  return db;
+}
+const URL_OF = (id: string): string => `http://127.0.0.1:4310/setup/${id}`;
+async function read(db: Db, id: string) {
+  const loaded = loadCard(db, id);
+  if (!loaded?.ok) throw new Error(id);
+  const card = buildCard({ ...loaded.card, url: URL_OF(id) });
+  const pdf = await cardPdf(card);
+  // Read back by an independent library.
+  const doc = await getDocument({ data: new Uint8Array(pdf), useSystemFonts: false, verbosity: 0 }).promise;
+  const page = await doc.getPage(1);
+  const content = await page.getTextContent();
+  const text = content.items.map((i) => ('str' in i ? i.str : '')).join(' ').replace(/\s+/g, ' ');
+  return { card, pages: doc.numPages, text, size: page.getViewport({ scale: 1 }) };
+}
+
+describe('the station card as a PDF, read back by another library', () => {
+  it.each([['a fly', `wilhelmina-${DAY}-0`], ['a row', `wilhelmina-${DAY}-2`], ['a preacher curl', `wilhelmina-${DAY}-3`], ['a leg extension', `wilhelmina-${DAY}-4`], ['a hinged row', `wilhelmina-${DAY}-5`]])('%s: one A4 page with name, plates, cue and every caution', async (_, id) => {
+    const { card, pages, text, size } = await read(world(), id);
+    expect([pages, Math.round(size.width), Math.round(size.height)]).toEqual([1, 595, 842]);
+    // Lines break where they must: letters alone are compared.
+    const bare = text.replaceAll(' ', '');
+    const says = ['Wilhelmina Brandstrup-Kjeldgaard', card.movement, card.cue, ...card.cautions, ...card.plates.flatMap((p) => [p.label, `${p.value}${p.unit}`])];
+    for (const words of says) expect(bare).toContain(words.replaceAll(' ', ''));
+    expect(card.drawing.shapes.length).toBeGreaterThan(3);
+    expect(JSON.stringify(card.drawing)).not.toMatch(/NaN|Infinity|null,null/);
+  });
+  it('says what the floor says: the same hole and mark', async () => {
+    const db = world();
+    const id = `wilhelmina-${DAY}-2`;
+    const plates = findPlates(loadItem(db, id)!);
+    if (plates.from === 'blocked') throw new Error('blocked');
+    const { card } = await read(db, id);
+    expect(card.plates[0]).toEqual({ label: 'Hole', value: String(plates.placement!.hole), unit: '' });
+    expect(card.plates[1]!.value).toBe(String(Math.round(plates.placement!.standX * 100)));
+  });
+  it('names of other alphabets are kept', async () => {
+    const db = world();
+    saveClient(db, { ...findClient(db, 'wilhelmina')!, name: 'Přemysl Żółty Đặng' });
+    const { text } = await read(db, `wilhelmina-${DAY}-0`);
+    expect(text.replaceAll(' ', '')).toContain('PřemyslŻółtyĐặng');
+  });
+  it('there is none for what nobody planned', () => expect(loadCard(world(), 'nothing')).toBeNull());
+});
+
+it('the code on the card opens the set-up: decoded by another library', () => {
+  const url = URL_OF(`wilhelmina-${DAY}-2`);
+  const { modules } = createQr(url, { errorCorrectionLevel: 'M' });
+  const cell = 6;
+  const quiet = 4;
+  const size = (modules.size + 2 * quiet) * cell;
+  const pixels = new Uint8ClampedArray(size * size * 4).fill(255);
+  for (let y = 0; y < size; y++) {
+    for (let x = 0; x < size; x++) {
+      const [col, row] = [Math.floor(x / cell) - quiet, Math.floor(y / cell) - quiet];
+      if (col >= 0 && row >= 0 && col < modules.size && row < modules.size && modules.get(row, col)) pixels.fill(0, 4 * (y * size + x), 4 * (y * size + x) + 3);
+    }
+  }
+  expect(jsQR(pixels, size, size)!.data).toBe(url);
+});
