@@ -10,7 +10,6 @@ export default defineConfig({
   outputDir: 'test-results/browser',
   use: {
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -2,7 +2,7 @@ import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base } from '@playwright/test';
+import { test as base, type Page } from '@playwright/test';
 
 const PORT = { demo: 4391, empty: 4392 } as const;
 /** Where the journeys' own stand-in for the sensors listens, once one of them starts it. */
@@ -57,7 +57,27 @@ export function itemId(client: string, index: number): string {
   return `${client}-${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}-${index}`;
 }
 
+/** What can be pressed is listened to: a press on a page that is still waking up says nothing about it. */
+async function awake(page: Page): Promise<void> {
+  await page.waitForFunction(() => [...document.querySelectorAll('main button, main a[href], main [role=slider]')].every((el) => Object.keys(el).some((key) => key.startsWith('__react'))));
+  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done))));
+}
+
 export const test = base.extend<object, { app: App; emptyApp: App }>({
+  page: async ({ page }, run) => {
+    const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
+    page.goto = async (...to) => {
+      const response = await goto(...to);
+      await awake(page);
+      return response;
+    };
+    page.reload = async (...how) => {
+      const response = await reload(...how);
+      await awake(page);
+      return response;
+    };
+    await run(page);
+  },
   app: [
     async ({}, use) => {
       const app = new App(true);

@@ -17,6 +17,8 @@ const MOST_KEPT = 60_000;
 const RESTARTED_S = 10;
 /** Deliveries that the clocks are compared by: a minute of ten a second, so that slow drift is followed. */
 const COMPARED = 600;
+/** Deliveries until the quickest of them is believed: a second of ten a second. */
+const TOLD_BY = 10;
 
 /**
  * With a delivery added: `n` is the number of its first reading. What was had before falls away; a sensor that counts anew, or
@@ -39,6 +41,9 @@ export function withDelivery(trace: LiveTrace, n: number, points: readonly Trace
 
 /** The receiver's clock less the sensor's, seconds: the least seen, for the quickest delivery is the nearest to the truth. Null before the first. */
 export const clockOffsetS = (trace: LiveTrace): number | null => (trace.offsets.length === 0 ? null : trace.offsets.reduce((a, b) => Math.min(a, b)));
+
+/** Whether enough deliveries were seen to tell the clocks apart from the way's delay: a first one can sit behind a page that is still loading. */
+export const clocksCompared = (trace: LiveTrace): boolean => trace.offsets.length >= TOLD_BY;
 
 /** Readings between two times of the receiver's clock, seconds. */
 export function between(trace: LiveTrace, fromS: number, toS: number): TracePoint[] {

@@ -16,7 +16,7 @@ export function StackReadout({ set, live, tracker }: { readonly set: SetRecord; 
   useEffect(() => {
     if (reps === 0) return;
     const timer = setTimeout(() => {
-      const seen = segmentReps(readings(startedAtMs, Date.now()), paceOfRep(set, 1).startsWith);
+      const seen = segmentReps(readings(startedAtMs, Date.now()) ?? [], paceOfRep(set, 1).startsWith);
       const last = seen?.at(-1);
       if (seen && last) setSays(`Stack: ${seen.length} ${seen.length === 1 ? 'rep' : 'reps'}, the last lifted in ${last.liftingS.toFixed(1)} s, lowered in ${last.loweringS.toFixed(1)} s of ${askedOfRep(live, set, seen.length).loweringS.toFixed(1)}`);
     }, 200);

@@ -65,11 +65,17 @@ export function TracePanel({ set, live, tracker }: { readonly set: SetRecord; re
   const { startedAtMs, endedAtMs } = set;
   useEffect(() => {
     if (link !== 'connected' || endedAtMs === null) return;
-    const timer = setTimeout(() => {
+    let timer: ReturnType<typeof setTimeout>;
+    const read = (): void => {
       const points = readings(startedAtMs, endedAtMs + SETTLED_MS);
+      if (points === null) {
+        timer = setTimeout(read, SETTLED_MS);
+        return;
+      }
       const reps = segmentReps(points, startsWith);
       if (reps) setOpened((was) => was ?? { points, reps });
-    }, Math.max(0, endedAtMs + 2 * SETTLED_MS - Date.now()));
+    };
+    timer = setTimeout(read, Math.max(0, endedAtMs + 2 * SETTLED_MS - Date.now()));
     return () => clearTimeout(timer);
   }, [link, readings, startedAtMs, endedAtMs, startsWith]);
   const open = async (file: File | undefined): Promise<void> => {

@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { buildRep, type Pace } from '@/core/tempo/pace';
-import { between, clockOffsetS, NO_TRACE, withDelivery, type LiveTrace } from '@/core/trace/live-trace';
+import { between, clockOffsetS, clocksCompared, NO_TRACE, withDelivery, type LiveTrace } from '@/core/trace/live-trace';
 import type { TracePoint } from '@/core/trace/segment-reps';
 import { deliverySchema, sensorListSchema, type CalledSet, type Sensor } from '@/contract/tracker';
 import type { SetState } from './set-machine';
@@ -76,8 +76,8 @@ export function useTracker(live: SetState, pace: Pace, repsLeft: number, stackTr
     void post(id, 'set', { legs: buildRep(asked).map(({ seconds, from, to }) => ({ seconds, from, to })), reps: Math.max(1, reps), lead_in_s: Math.max(0, (firstRepAtMs - performance.now()) / 1000), range_m });
   }, [id, firstRepAtMs]);
 
-  /** Readings between two times of this device's clock, milliseconds. */
-  const readings = useCallback((fromMs: number, toMs: number): TracePoint[] => between(trace.current, fromMs / 1000, toMs / 1000), []);
+  /** Readings between two times of this device's clock, milliseconds; null while the sensor's clock is not known well enough to say. */
+  const readings = useCallback((fromMs: number, toMs: number): TracePoint[] | null => (clocksCompared(trace.current) ? between(trace.current, fromMs / 1000, toMs / 1000) : null), []);
   /** The last seconds as shares of the range, for the pacer: seconds before now, 0 stretch, 1 finish. `sinceS`: seconds since the first rep began. Empty while nothing is heard. */
   const recent = useCallback((spanS: number, sinceS: number): { readonly agoS: number; readonly share: number }[] => {
     const offset = clockOffsetS(trace.current);
