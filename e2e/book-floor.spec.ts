@@ -84,6 +84,8 @@ test('legs and hinges: the knee to the axis, the knuckles over the kneecaps, fau
   await page.goto(`${app.url}/setup/${itemId('wilhelmina', 4)}`);
   await expect(page.getByText(/^knee (on the axis|\d+ cm (past|short of))/)).toBeVisible();
   await expect(page.getByText('Knee on the machine’s axis')).toBeVisible();
+  // Its stack is stamped in pounds.
+  await expect(page.getByTestId('plate-load')).toHaveText(/^\d+lb$/);
   await page.goto(`${app.url}/setup/${itemId('wilhelmina', 5)}`);
   await expect(page.getByTestId('plate-hinge')).toContainText('kneecaps');
   await page.goto(`${app.url}/movements/barbell-curl?client=wilhelmina`);

@@ -6,9 +6,11 @@ import { findClient, saveClient } from '@/data/queries/clients';
 import { listItemsOf } from '@/data/queries/sessions';
 import { findVariant, listVariants } from '@/data/queries/variants';
 import { loadFloor } from '@/server/floor';
+import { buildCard } from '@/card/card-model';
+import { loadCard } from '@/server/card';
 import { loadItem } from '@/server/item-context';
 import { loadSteps } from '@/server/load-steps';
-import { planToday } from '@/server/plan';
+import { listPlanChoices, planToday } from '@/server/plan';
 import { loadSet } from '@/server/set-context';
 import { dropsInWords } from '@/app/plates-view';
 import { platesPerSide } from '@/core/load/plates-per-side';
@@ -21,7 +23,7 @@ function world(): Db {
   loadDemoWorld(db, NOW);
   return db;
 }
-const PLAN = { clientId: 'anselm', movement: 'cable-row-level-one-arm', variantId: '', side: 'right', stationId: 'long-pair', attachmentId: 'd-handle', startsAt: '18:00', sets: 3, reps: 12, tempo: '3-1-1-1', loadKg: 20 };
+const PLAN = { clientId: 'anselm', movement: 'cable-row-level-one-arm', variantId: '', side: 'right', stationId: 'long-pair', attachmentId: 'd-handle', startsAt: '18:00', sets: 3, reps: 12, tempo: '3-1-1-1', load: 20, unit: 'kg' };
 const plan = (db: Db, change: object = {}) => {
   const r = planToday(db, { ...PLAN, ...change }, NOW);
   return r.ok ? r.id : r.issues.map((i) => `${i.path}: ${i.message}`);
@@ -38,26 +40,40 @@ describe('planning any movement of the book', () => {
     [{ attachmentId: 'nothing' }, ['attachmentId: expected one of the list']],
     [{ side: 'both' }, ['side: expected left or right: it is done one side at a time']],
     [{ movement: 'barbell-curl' }, ['side: expected both: it is done with both sides']],
-    [{ movement: 'barbell-curl', side: 'both', loadKg: 21 }, ['loadKg: expected a load that is here; the nearest is 20 kg']],
-    [{ movement: 'kickback', loadKg: 11 }, ['loadKg: expected a load that is here; the nearest is 10 kg']],
-    [{ movement: 'kickback', loadKg: '' }, ['loadKg: expected a number from 0 to 500 kg']],
+    [{ movement: 'barbell-curl', side: 'both', load: 21 }, ['load: expected a load that is here; the nearest is 20 kg']],
+    [{ movement: 'kickback', load: 11 }, ['load: expected a load that is here; the nearest is 10 kg']],
+    [{ movement: 'kickback', load: '' }, ['load: expected a number from 0 to 500 kg']],
+    [{ movement: 'leg-extension', side: 'both', load: 45, unit: 'lb' }, ['load: expected a load that is here; the nearest is 40 lb']],
+    [{ stationId: 'yard-pair', attachmentId: 'yard-handle', load: 1101, unit: 'lb' }, ['load: expected a number from 0 to 1100 lb']],
+    [{ unit: 'stone' }, ['unit: expected kg or lb']],
     [{ movement: 'swim' }, ['movement: expected a movement of the book, like cable-fly-level']],
-    [{ movement: 'pull-up-band-assisted', side: 'both', loadKg: 5 }, ['loadKg: expected a load that is here; the nearest is 0 kg']],
+    [{ movement: 'pull-up-band-assisted', side: 'both', load: 5 }, ['load: expected a load that is here; the nearest is 0 kg']],
     [{ variantId: 'nothing' }, ['variantId: expected a variant of this movement']],
   ])('%j', (change, issues) => expect(plan(world(), change)).toEqual(issues));
   it('a limit in the hand counts what the hand holds: half a bar, a whole dumbbell', () => {
     const db = world();
     saveClient(db, { ...findClient(db, 'anselm')!, limits: [{ subject: 'load', side: 'both', most: 12, setBy: 'physician', fromDay: 0, untilDay: null }] });
-    expect(plan(db, { movement: 'barbell-curl', side: 'both', loadKg: 22.5 })).toMatch(/-/);
-    expect(plan(db, { movement: 'barbell-curl', side: 'both', loadKg: 30 })).toEqual(['loadKg: expected at most 24 kg here: a clinician’s limit of 12 kg in the hand']);
-    expect(plan(db, { movement: 'kickback', loadKg: 14 })).toEqual(['loadKg: expected at most 12 kg here: a clinician’s limit of 12 kg in the hand']);
+    expect(plan(db, { movement: 'barbell-curl', side: 'both', load: 22.5 })).toMatch(/-/);
+    expect(plan(db, { movement: 'barbell-curl', side: 'both', load: 30 })).toEqual(['load: expected at most 24 kg here: a clinician’s limit of 12 kg in the hand']);
+    expect(plan(db, { movement: 'kickback', load: 14 })).toEqual(['load: expected at most 12 kg here: a clinician’s limit of 12 kg in the hand']);
+  });
+  it('pounds are planned as they are stamped, kept on a step, and told in pounds', () => {
+    const db = world();
+    const item = loadItem(db, plan(db, { stationId: 'yard-pair', attachmentId: 'yard-handle', load: 30, unit: 'lb' }) as string)!;
+    // 30 lb = 13.608 kg (the international pound of 1959).
+    expect([item.item.loadG, item.unit]).toEqual([13_608, 'lb']);
+    const card = loadCard(db, plan(db, { movement: 'leg-extension', side: 'both', load: 40, unit: 'lb' }) as string)!;
+    expect(card.ok && buildCard(card.card, '').plates.find((p) => p.label === 'Stack')).toEqual({ label: 'Stack', value: '40', unit: 'lb' });
+    const choices = listPlanChoices(db, NOW);
+    expect(choices.stations.filter((s) => s.unit === 'lb').map((s) => s.value)).toEqual(['yard-pair']);
+    expect(choices.clients.find((c) => c.value === 'anselm')!.inPounds).toContain('leg-extension');
   });
   it('carries the marks of its drops where it hangs on a cable, and the bar its plates', () => {
     const db = world();
-    const bar = loadSet(db, plan(db, { movement: 'barbell-curl', side: 'both', stationId: '', attachmentId: '', loadKg: 30 }) as string)!;
+    const bar = loadSet(db, plan(db, { movement: 'barbell-curl', side: 'both', stationId: '', attachmentId: '', load: 30 }) as string)!;
     expect(bar.drops).toEqual({ stances: [], stepIns: [] });
     expect(platesPerSide(30_000, bar.bar!.barG, bar.bar!.platesG, bar.bar!.pairs)!.reduce((a, g) => a + g, 0)).toBe((30_000 - bar.bar!.barG) / 2);
-    const row = loadSet(db, plan(db, { movement: 'cable-row-level-one-arm', side: 'right', loadKg: 25 }) as string)!;
+    const row = loadSet(db, plan(db, { movement: 'cable-row-level-one-arm', side: 'right', load: 25 }) as string)!;
     expect(row.bar).toBeNull();
     // One arm steps in: nearer each time, and never with more left than before it.
     const { stepIns } = row.drops;
@@ -71,7 +87,7 @@ describe('planning any movement of the book', () => {
   it('stands on the floor with what is set by rule, and runs with loads that exist', () => {
     const db = world();
     for (const [movement, side, kind, step] of [['preacher-curl-neutral', 'right', 'seat-hole', 9000], ['dumbbell-row-hinged', 'both', 'hinge', 14_000], ['leg-extension', 'both', 'back-hole', 40_823]] as const) {
-      const id = plan(db, { movement, side, stationId: '', attachmentId: '', loadKg: step / 1000 }) as string;
+      const id = plan(db, { movement, side, stationId: '', attachmentId: '', load: step / 1000 }) as string;
       const set = loadSet(db, id)!;
       expect([set.station, set.attachment]).toEqual([null, null]);
       expect(set.plates.from === 'blocked' ? [] : set.plates.settings.map((s) => s.kind)).toContain(kind);
@@ -131,10 +147,10 @@ it('records made before the book had more than flies are read with the choices t
 
 it('on another column the stack is converted through both pulley ratios, so that the hand feels the same', () => {
   const db = world();
-  const id = plan(db, { loadKg: 15 }) as string;
+  const id = plan(db, { load: 15 }) as string;
   const here = loadItem(db, id)!;
   const there = loadItem(db, id, 'short-pair')!;
   expect([here.item.loadG, here.converted]).toEqual([15_000, null]);
-  expect([there.item.loadG, there.converted]).toEqual([30_000, { plannedG: 15_000, plannedOn: 'Long pair by the window' }]);
+  expect([there.item.loadG, there.converted]).toEqual([30_000, { plannedG: 15_000, plannedUnit: 'kg', plannedOn: 'Long pair by the window' }]);
   expect(there.setupCase.loadKg).toBe(30);
 });

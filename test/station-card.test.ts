@@ -23,7 +23,7 @@ const URL_OF = (id: string): string => `http://127.0.0.1:4310/setup/${id}`;
 async function read(db: Db, id: string) {
   const loaded = loadCard(db, id);
   if (!loaded?.ok) throw new Error(id);
-  const card = buildCard({ ...loaded.card, url: URL_OF(id) });
+  const card = buildCard(loaded.card, URL_OF(id));
   const pdf = await cardPdf(card);
   // Read back by an independent library.
   const doc = await getDocument({ data: new Uint8Array(pdf), useSystemFonts: false, verbosity: 0 }).promise;

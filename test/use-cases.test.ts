@@ -93,11 +93,11 @@ describe('bad input is told at its field', () => {
 
   it.each([
     [{ tempo: '3-1' }, 'tempo: expected four parts like 3-1-2-1: lowering, pause, lifting, pause; X for fast; then, if wanted, “, lower first” or “, 30-65deg: 4s”'],
-    [{ loadKg: 11 }, 'loadKg: expected a load that is here; the nearest is 10 kg'],
+    [{ load: 11 }, 'load: expected a load that is here; the nearest is 10 kg'],
     [{ startsAt: '25:00' }, 'startsAt: expected a time like 14:30'],
     [{ stationId: 'gone' }, 'stationId: expected one of the list'],
   ])('plan %j', (change, issue) => {
-    const plan = { clientId: 'sefina', movement: 'cable-fly-level', side: 'both', stationId: 'long-pair', attachmentId: 'd-handle', startsAt: '14:30', sets: 3, reps: 12, tempo: '3-1-2-1', loadKg: 10 };
+    const plan = { clientId: 'sefina', movement: 'cable-fly-level', side: 'both', stationId: 'long-pair', attachmentId: 'd-handle', startsAt: '14:30', sets: 3, reps: 12, tempo: '3-1-2-1', load: 10, unit: 'kg' };
     expect(issuesOf(planToday(db, { ...plan, ...change }, NOW))).toContain(issue);
     expect(planToday(db, { ...plan, tempo: '4-0-x-1' }, NOW).ok).toBe(true);
   });
@@ -112,7 +112,7 @@ describe('from an empty database', () => {
     const handle = savePieceForm(db, gym.id, null, piece('attachment', { attachmentKind: 'd-handle', lengthCm: 14, handsFromCm: '', handsToCm: '', swivels: 'yes' }));
     const client = saveClientForm(db, null, CLIENT);
     if (!station.ok || !handle.ok || !client.ok) throw new Error('not saved');
-    const planned = planToday(db, { clientId: client.id, movement: 'cable-fly-level', side: 'both', stationId: station.id, attachmentId: handle.id, startsAt: '10:00', sets: 3, reps: 12, tempo: '3-1-2-1', loadKg: 9.072 }, NOW);
+    const planned = planToday(db, { clientId: client.id, movement: 'cable-fly-level', side: 'both', stationId: station.id, attachmentId: handle.id, startsAt: '10:00', sets: 3, reps: 12, tempo: '3-1-2-1', load: 20, unit: 'lb' }, NOW);
     expect(issuesOf(planned)).toEqual([]);
     const [session] = loadFloor(db, NOW);
     expect(session!.items[0]!.plates).toMatchObject({ from: 'solved', estimated: true });
@@ -156,10 +156,10 @@ describe('limits, notes and screening', () => {
   it('a limit on the load blocks a set-up and a plan above it', () => {
     const db = withClient({ limits: [limit({ subject: 'load', most: 8 })] });
     expect(solve(db)).toMatchObject({ feasible: false, blockedBy: [{ limit: 'load', need: 15, have: 8 }] });
-    const plan = { clientId: 'anselm', movement: 'cable-fly-level', side: 'both', stationId: 'long-pair', attachmentId: 'd-handle', startsAt: '14:30', sets: 3, reps: 12, tempo: '3-1-2-1', loadKg: 10 };
-    expect(issuesOf(planToday(db, plan, NOW))).toEqual(['loadKg: expected at most 8 kg here: a clinician’s limit of 8 kg in the hand']);
+    const plan = { clientId: 'anselm', movement: 'cable-fly-level', side: 'both', stationId: 'long-pair', attachmentId: 'd-handle', startsAt: '14:30', sets: 3, reps: 12, tempo: '3-1-2-1', load: 10, unit: 'kg' };
+    expect(issuesOf(planToday(db, plan, NOW))).toEqual(['load: expected at most 8 kg here: a clinician’s limit of 8 kg in the hand']);
     // A 2 : 1 pulley halves what is in the hand.
-    expect(planToday(db, { ...plan, stationId: 'short-pair', loadKg: 15 }, NOW).ok).toBe(true);
+    expect(planToday(db, { ...plan, stationId: 'short-pair', load: 15 }, NOW).ok).toBe(true);
   });
   it('a shoulder note stops the stretch level with the trunk', () => expect(startDeg(withClient({ notes: ['shoulder'], range: {} }))).toMatch(/^0\.0° .*shoulder note/));
   it('a screening is kept, judged by the gym’s own setting, and cannot lie ahead', () => {

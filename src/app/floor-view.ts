@@ -21,7 +21,7 @@ function toItem(i: FloorItem): FloorItemView {
     station: context.station?.name ?? null,
     plates: [
       ...platesInWords(plates, context.station, context.item.side).map((w) => ({ ...w, big: true })),
-      ...(load ? [{ label: load, value: loadNumber(context.item.loadG, i.unit), unit: i.unit, big: true }] : []),
+      ...(load ? [{ label: load, value: loadNumber(context.item.loadG, context.unit), unit: context.unit, big: true }] : []),
       ...(context.attachment ? [{ label: 'Handle', value: context.attachment.name, big: false }] : []),
     ],
     platesNote: plates.from === 'blocked' ? '' : plates.from === 'saved' ? 'as saved today' : plates.from === 'solved' && p && plates.estimated ? 'solved; shoulder height estimated' : p === null ? 'set by rule and fit' : 'solved from measured shoulder height',

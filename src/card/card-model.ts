@@ -5,12 +5,13 @@ import { buildMovementScene, extentOf, movementWindow } from '@/drawing/movement
 import { anchorOf } from '@/core/book/entry-load';
 import { entryBodyAt } from '@/core/book/pose-entry';
 import { holeHeightM } from '@/core/kit/column';
+import { kgToGrams, type LoadUnit } from '@/core/units/mass';
 import { buildSetupFigure, buildSetupLines, windowFor } from '@/drawing/setup-scene';
 import { restOn } from '@/drawing/rest-on';
 import { BOOK_TEXT, movementName, postureText } from '@/messages/book';
 import { CAUTION } from '@/messages/cautions';
 import { holeText } from '@/messages/holes';
-import { loadLabel } from '@/messages/loads';
+import { loadLabel, loadNumber } from '@/messages/loads';
 import { GRIP_NAME } from '@/messages/movements';
 import { regionText, settingText } from '@/messages/settings';
 import type { Described } from '@/solver/describe';
@@ -45,7 +46,8 @@ export interface CardModel {
   readonly url: string;
 }
 
-export interface CardInput {
+/** What a station card is made of. */
+export interface CardContent {
   readonly client: string;
   readonly variant: { readonly name: string; readonly cue: string } | null;
   readonly question: Question;
@@ -54,7 +56,8 @@ export interface CardInput {
   readonly placement: Placement | null;
   readonly station: string | null;
   readonly handle: string | null;
-  readonly url: string;
+  /** What its load is stamped in. */
+  readonly unit: LoadUnit;
 }
 
 /** Box of the drawing on the page, points. */
@@ -64,7 +67,7 @@ const LAST = 40;
 const COUNTED = new Set(['hole', 'notch']);
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
-function drawingOf({ question: q, described: d, placement }: CardInput): CardModel['drawing'] {
+function drawingOf({ question: q, described: d, placement }: CardContent): CardModel['drawing'] {
   const { entry } = q;
   const fit = (w: { minX: number; maxX: number; maxY: number }): number => Math.min((BOX.width - MARGIN.left - MARGIN.right) / (w.maxX - w.minX), (BOX.height - MARGIN.top - MARGIN.bottom) / w.maxY);
   if (placement && d.problem) {
@@ -107,8 +110,8 @@ function drawingOf({ question: q, described: d, placement }: CardInput): CardMod
   };
 }
 
-/** Everything a station card says of a set-up. */
-export function buildCard(input: CardInput): CardModel {
+/** Everything a station card says of a set-up; `url` opens it. */
+export function buildCard(input: CardContent, url: string): CardModel {
   const { question: q, described: d, placement } = input;
   const { entry } = q;
   const column = d.problem?.input.column;
@@ -122,12 +125,12 @@ export function buildCard(input: CardInput): CardModel {
     plates: [
       ...(placement && column ? [{ label: 'Hole', value: holeText(column, placement, q.input.side), unit: '' }, { label: placement.standX < 0 ? 'Mark, behind' : 'Mark', value: String(Math.abs(Math.round(placement.standX * 100))), unit: 'cm' }] : []),
       ...settings.map((s) => (COUNTED.has(s.unit) ? { label: `${s.label}, ${s.unit}`, value: s.figure, unit: '' } : { label: s.label, value: s.figure, unit: s.unit })),
-      ...(load ? [{ label: load, value: String(q.input.loadKg), unit: 'kg' }] : []),
+      ...(load ? [{ label: load, value: loadNumber(kgToGrams(q.input.loadKg), input.unit), unit: input.unit }] : []),
     ],
     notes: [text.how, regionText(d.region), ...settings.map((s) => `${s.label}: ${s.note}.`)],
     cue: input.variant?.cue || text.cue,
     cautions: cautionsOf(entry).map((c) => CAUTION[c].text),
     drawing: drawingOf(input),
-    url: input.url,
+    url,
   };
 }

@@ -1,10 +1,13 @@
 import { z } from 'zod';
 import { findEntry } from '@/core/book/book';
 import { parseTempo } from '@/core/tempo/tempo';
+import { LOAD_UNITS, type LoadUnit } from '@/core/units/mass';
 import { movementSchema } from './case';
-import { numberBetween, oneOf, text, wholeBetween } from './field';
+import { oneOf, text, wholeBetween } from './field';
 import { unlessEmpty } from './kit-spec';
 
+/** Heaviest load that is taken for one and not for a slip. */
+const MOST_LOAD: Readonly<Record<LoadUnit, number>> = { kg: 500, lb: 1100 };
 const chosen = z.string({ error: 'expected a choice' }).min(1, { error: 'expected a choice' });
 
 /** A movement added to today, as typed; column and handle are asked for where it hangs on a cable. */
@@ -20,13 +23,15 @@ export const planFormSchema = z
     sets: wholeBetween(1, 12),
     reps: wholeBetween(1, 60),
     tempo: text(1, 60).refine((t) => parseTempo(t) !== null, { error: 'expected four parts like 3-1-2-1: lowering, pause, lifting, pause; X for fast; then, if wanted, “, lower first” or “, 30-65deg: 4s”' }),
-    loadKg: unlessEmpty(numberBetween(0, 500, 'kg')).describe('nothing where the body is the load'),
+    load: unlessEmpty(z.number({ error: 'expected a number' })).describe('as stamped; nothing where the body is the load'),
+    unit: z.enum(LOAD_UNITS, { error: `expected ${LOAD_UNITS.join(' or ')}` }),
   })
   .superRefine((f, ctx) => {
     const entry = findEntry(f.movement);
     if (!entry) return;
     const report = (path: string, message: string): void => ctx.addIssue({ code: 'custom', path: [path], message });
-    if (f.loadKg === undefined && entry.load.kind !== 'body' && entry.load.kind !== 'none') report('loadKg', 'expected a number from 0 to 500 kg');
+    const wants = entry.load.kind !== 'body' && entry.load.kind !== 'none';
+    if (f.load === undefined ? wants : !(f.load >= 0 && f.load <= MOST_LOAD[f.unit])) report('load', `expected a number from 0 to ${MOST_LOAD[f.unit]} ${f.unit}`);
     if (entry.load.kind === 'cable') {
       if (f.stationId === undefined) report('stationId', 'expected a choice');
       if (f.attachmentId === undefined) report('attachmentId', 'expected a choice');

@@ -1,25 +1,14 @@
 import 'server-only';
-import type { Placement } from '@/core/setup/setup-problem';
+import type { CardContent } from '@/card/card-model';
 import { caseSchema } from '@/contract/case';
-import { describeQuestion, type Described } from '@/solver/describe';
-import { toQuestion, type Question } from '@/solver/to-question';
+import { describeQuestion } from '@/solver/describe';
+import { toQuestion } from '@/solver/to-question';
 import type { Db } from '@/data/open-db';
 import { loadItem } from './item-context';
 import { findPlates } from './plates';
 
-/** What a station card is made of. */
-export interface LoadedCard {
-  readonly client: string;
-  readonly variant: { readonly name: string; readonly cue: string } | null;
-  readonly question: Question;
-  readonly described: Described;
-  readonly placement: Placement | null;
-  readonly station: string | null;
-  readonly handle: string | null;
-}
-
 /** The card of a planned movement as its plates stand; null when there is none of that id, a reason when it is blocked. */
-export function loadCard(db: Db, itemId: string): { readonly ok: true; readonly card: LoadedCard } | { readonly ok: false; readonly says: string } | null {
+export function loadCard(db: Db, itemId: string): { readonly ok: true; readonly card: CardContent } | { readonly ok: false; readonly says: string } | null {
   const context = loadItem(db, itemId);
   if (!context) return null;
   const plates = findPlates(context);
@@ -29,5 +18,5 @@ export function loadCard(db: Db, itemId: string): { readonly ok: true; readonly 
   const described = question && describeQuestion(question);
   if (!question || !described) return { ok: false, says: 'The set-up as kept no longer fits the client or the kit: set it up again.' };
   const { client, variant, station, attachment } = context;
-  return { ok: true, card: { client: client.name, variant, question, described, placement: plates.placement, station: station?.name ?? null, handle: attachment?.name ?? null } };
+  return { ok: true, card: { client: client.name, variant, question, described, placement: plates.placement, station: station?.name ?? null, handle: attachment?.name ?? null, unit: context.unit } };
 }

@@ -1,6 +1,4 @@
 import 'server-only';
-import { findEntry } from '@/core/book/book';
-import type { LoadUnit } from '@/core/units/mass';
 import { foldSetLog } from '@/core/fault/set-log';
 import { watchList, type WatchEntry } from '@/core/fault/watch-list';
 import type { Placement } from '@/core/setup/setup-problem';
@@ -8,7 +6,6 @@ import type { Db } from '@/data/open-db';
 import { listSessions } from '@/data/queries/sessions';
 import { loadScreening, type ScreeningView } from './clients';
 import { findLastUsed, loadItem, type ItemContext } from './item-context';
-import { loadUnit } from './load-steps';
 import { findPlates, type Plates } from './plates';
 
 /** A planned movement as the floor shows it. */
@@ -18,8 +15,6 @@ export interface FloorItem {
   /** Where the last session stood on this station, when it was elsewhere. */
   readonly lastTime: Placement | null;
   readonly watch: readonly WatchEntry[];
-  /** What the load is stamped in. */
-  readonly unit: LoadUnit;
   readonly setsDone: number;
   readonly unfinishedSet: boolean;
   readonly stoppedForPain: boolean;
@@ -55,7 +50,6 @@ function toFloorItem(db: Db, context: ItemContext): FloorItem {
     plates: findPlates(context),
     lastTime: findLastUsed(before, context.station?.id ?? null),
     watch: watchList(log.sets),
-    unit: loadUnit(db, context.session.gymId, findEntry(context.item.movement)!, context.station),
     setsDone: here.filter((s) => s.endedAtMs !== null).length,
     unfinishedSet: here.some((s) => s.endedAtMs === null),
     stoppedForPain: log.pains.some((p) => p.itemId === context.item.id),

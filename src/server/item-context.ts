@@ -8,6 +8,7 @@ import { foldSetLog } from '@/core/fault/set-log';
 import type { FloorEvent } from '@/core/fault/floor-event';
 import type { Placement } from '@/core/setup/setup-problem';
 import { retargetLoad } from '@/core/load/retarget-load';
+import type { LoadUnit } from '@/core/units/mass';
 import { CASE_FORMAT, type CaseInput } from '@/contract/case';
 import { fromColumn } from '@/contract/column-schema';
 import { fromStationKit } from '@/contract/station-schema';
@@ -21,6 +22,7 @@ import { stationKit } from './choosing';
 import { fitOf } from './client-fit';
 import { loadScreening, type ScreeningView } from './clients';
 import { readClock, toLocalDay } from './clock';
+import { loadUnit } from './load-steps';
 
 /** One planned movement with everything its screens need, plain data. */
 export interface ItemContext {
@@ -29,7 +31,9 @@ export interface ItemContext {
   /** As planned; on another column than planned its load is what the hand feels alike there. */
   readonly item: SessionItem;
   /** The stack as planned and where, when it was converted for another column. */
-  readonly converted: { readonly plannedG: number; readonly plannedOn: string } | null;
+  readonly converted: { readonly plannedG: number; readonly plannedUnit: LoadUnit; readonly plannedOn: string } | null;
+  /** What the load is stamped in where it is lifted. */
+  readonly unit: LoadUnit;
   readonly variant: Variant | null;
   /** Column and what hangs on it; null for a movement without a cable. */
   readonly station: Station | null;
@@ -109,7 +113,7 @@ function onColumn(db: Db, item: SessionItem, station: Station | null): Pick<Item
   const planned = item.stationId === null || station === null || station.id === item.stationId ? null : findStation(db, item.stationId);
   const there = planned && station ? retargetLoad(item.loadG, planned.column.pulleyRatio, station.column.pulleyRatio, station.stackG) : null;
   if (!planned || !there || there.loadG === item.loadG) return { item, converted: null };
-  return { item: { ...item, loadG: there.loadG }, converted: { plannedG: item.loadG, plannedOn: planned.name } };
+  return { item: { ...item, loadG: there.loadG }, converted: { plannedG: item.loadG, plannedUnit: planned.stackUnit, plannedOn: planned.name } };
 }
 
 /** Load a planned movement, optionally on another station of the gym. Null when there is none of that id. */
@@ -125,5 +129,6 @@ export function loadItem(db: Db, itemId: string, stationId?: string, nowMs = rea
   const { item, converted } = onColumn(db, planned, kitFor.station);
   const variant = item.variantId === null ? null : findVariant(db, item.variantId);
   const setupCase = toCase({ client, item, variant, kit: stationKit(db, session.gymId), ...kitFor }, log, toLocalDay(nowMs));
-  return { client, session, item, converted, variant, ...kitFor, events, setupCase, mostLoadKg: setupCase.client.mostLoadKg ?? null, screening: loadScreening(db, client.id, session.gymId, nowMs) };
+  const unit = loadUnit(db, session.gymId, findEntry(item.movement)!, kitFor.station);
+  return { client, session, item, converted, unit, variant, ...kitFor, events, setupCase, mostLoadKg: setupCase.client.mostLoadKg ?? null, screening: loadScreening(db, client.id, session.gymId, nowMs) };
 }

@@ -6,7 +6,6 @@ import type { SchoolChoice } from '@/core/book/school';
 import { REST_BELOW, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
 import { jointDegAt } from '@/core/movement/joint-action';
 import { evaluatePlacement } from '@/core/setup/evaluate';
-import type { LoadUnit } from '@/core/units/mass';
 import type { Placement, SetupProblem, WorkingSide } from '@/core/setup/setup-problem';
 import { findStanceDrops, findStepIns, type DropWish } from '@/core/setup/stance-drops';
 import { caseSchema } from '@/contract/case';
@@ -16,7 +15,7 @@ import type { Db } from '@/data/open-db';
 import { listFloorEvents } from '@/data/queries/floor-events';
 import type { SessionItem } from '@/data/queries/sessions';
 import { loadItem, type ItemContext } from './item-context';
-import { findBar, loadSteps, loadUnit } from './load-steps';
+import { findBar, loadSteps } from './load-steps';
 import { findPlates, type Plates } from './plates';
 
 export interface SetContext extends ItemContext {
@@ -27,8 +26,6 @@ export interface SetContext extends ItemContext {
   readonly schools: SchoolChoice;
   /** The same movement on the other side in this session, where the trainer alternates. */
   readonly otherSide: { readonly itemId: string; readonly side: WorkingSide } | null;
-  /** What the load is stamped in. */
-  readonly unit: LoadUnit;
   /** Movements of this session for the opposite muscle with sets left: one works while the other rests. */
   readonly opposites: readonly { readonly itemId: string; readonly movement: string; readonly side: WorkingSide }[];
   /** Floor marks for stance drops at this hole and for steps in, as far as they can be used. */
@@ -78,7 +75,7 @@ export function loadSet(db: Db, itemId: string): SetContext | null {
   const otherSide = other && schools['set-order'] === 'alternate' ? { itemId: other.id, side: other.side } : null;
   const entry = findEntry(item.movement)!;
   const opposites = session.items.flatMap((i) => (areOpposite(entry.target, findEntry(i.movement)!.target) && hasSetsLeft(db, session.clientId, i) ? [{ itemId: i.id, movement: i.movement, side: i.side }] : []));
-  const context = { ...loaded, schools, otherSide, opposites, bar: findBar(db, session.gymId, entry), unit: loadUnit(db, session.gymId, entry, loaded.station) };
+  const context = { ...loaded, schools, otherSide, opposites, bar: findBar(db, session.gymId, entry) };
   const plates = findPlates(context);
   const stepsG = loadSteps(db, session.gymId, entry, context.station);
   const parsed = caseSchema.safeParse(context.setupCase);

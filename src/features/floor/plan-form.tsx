@@ -6,6 +6,7 @@ import { GROUPS } from '@/core/book/book-entry';
 import type { AttachmentKind } from '@/core/kit/attachment';
 import { toFieldIssues } from '@/contract/field';
 import { planFormSchema } from '@/contract/plan-form';
+import type { LoadUnit } from '@/core/units/mass';
 import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm, type SaveOutcome } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
@@ -17,8 +18,9 @@ interface Choice {
   readonly label: string;
 }
 export interface PlanChoices {
-  readonly clients: readonly (Choice & { readonly oneArm: boolean })[];
-  readonly stations: readonly Choice[];
+  /** With the movements whose load is stamped in pounds where the client trains, cables aside. */
+  readonly clients: readonly (Choice & { readonly oneArm: boolean; readonly inPounds: readonly string[] })[];
+  readonly stations: readonly (Choice & { readonly unit: LoadUnit })[];
   readonly attachments: readonly (Choice & { readonly kind: AttachmentKind })[];
   readonly variants: readonly (Choice & { readonly movement: string })[];
 }
@@ -45,16 +47,23 @@ const MOVEMENTS = GROUPS.map((g) => ({ group: GROUP_NAME[g], items: BOOK.filter(
 /** Add a movement to today. */
 export function PlanForm({ choices, action, asked }: Props) {
   const [added, setAdded] = useState(false);
+  const initial = {
+    ...usualPlan(asked?.movement ?? 'cable-fly-level', choices), clientId: asked?.clientId || (choices.clients[0]?.value ?? ''), startsAt: '', sets: 3 as number | '', load: '' as number | '',
+    ...(asked ? { variantId: asked.variantId } : {}),
+  };
+  /** What the load is stamped in where it will be lifted. */
+  const unitOf = (v: typeof initial): LoadUnit => {
+    if (findEntry(v.movement)!.load.kind === 'cable') return choices.stations.find((s) => s.value === v.stationId)?.unit ?? 'kg';
+    return choices.clients.find((c) => c.value === v.clientId)?.inPounds.includes(v.movement) ? 'lb' : 'kg';
+  };
+  const typed = (v: typeof initial) => ({ ...v, unit: unitOf(v) });
   const { form, onSubmit, busy, trouble } = useSavedForm(
-    {
-      ...usualPlan(asked?.movement ?? 'cable-fly-level', choices), clientId: asked?.clientId || (choices.clients[0]?.value ?? ''), startsAt: '', sets: 3 as number | '', loadKg: '' as number | '',
-      ...(asked ? { variantId: asked.variantId } : {}),
-    },
+    initial,
     (v) => {
-      const parsed = planFormSchema.safeParse(v);
+      const parsed = planFormSchema.safeParse(typed(v));
       return parsed.success ? [] : toFieldIssues(parsed.error);
     },
-    action,
+    (v) => action(typed(v)),
     () => setAdded(true),
     asked ? null : 'plan-today',
   );
@@ -75,7 +84,7 @@ export function PlanForm({ choices, action, asked }: Props) {
           label="Movement"
           data={MOVEMENTS}
           {...form.getInputProps('movement')}
-          onChange={(e) => form.setValues({ ...usualPlan(e.currentTarget.value, choices), loadKg: label === null ? '' : values.loadKg })}
+          onChange={(e) => form.setValues({ ...usualPlan(e.currentTarget.value, choices), load: label === null ? '' : values.load })}
         />
         {variants.length > 0 && <NativeSelect label="Done" data={[{ value: '', label: 'as in the book' }, ...variants.map(plainChoice)]} {...form.getInputProps('variantId')} />}
         {sides.length > 1 && (
@@ -101,7 +110,7 @@ export function PlanForm({ choices, action, asked }: Props) {
         <NumberInput label="Sets" {...form.getInputProps('sets')} />
         <NumberInput label="Reps" {...form.getInputProps('reps')} />
         <TextInput label="Tempo: lowering-pause-lifting-pause" inputWrapperOrder={['label', 'input', 'description', 'error']} description="may go on: “, lower first” or “, 30-65deg: 4s”" {...form.getInputProps('tempo')} />
-        {label ? <NumberInput label={`${label}, kg`} {...form.getInputProps('loadKg')} /> : null}
+        {label ? <NumberInput label={`${label}, ${unitOf(values)}`} {...form.getInputProps('load')} /> : null}
         {trouble && (
           <p className={forms.trouble} role="alert">
             {trouble}

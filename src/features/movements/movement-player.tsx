@@ -30,8 +30,9 @@ type Solved = Extract<EntryAnswer, { ok: true }>;
 
 /** The weight every curve of the book is shown at; body weight and bands are themselves. */
 export const SHOWN_KG = 15;
-const WEIGHT_TEXT: Readonly<Record<BookEntry['load']['kind'], string>> = { cable: ' kg on the stack', machine: ' kg on the stack', weight: ' kg', landmine: ' kg of plates', body: '', none: '' };
-const weightText = (e: BookEntry, loadKg: number): string => (WEIGHT_TEXT[e.load.kind] ? `, ${loadKg}${WEIGHT_TEXT[e.load.kind]}` : '');
+/** What follows a load; null where nothing is loaded. */
+const AFTER_LOAD: Readonly<Record<BookEntry['load']['kind'], string | null>> = { cable: ' on the stack', machine: ' on the stack', weight: '', landmine: ' of plates', body: null, none: null };
+const loadIn = (e: BookEntry, loadSays: string): string => (AFTER_LOAD[e.load.kind] === null ? '' : `, ${loadSays}${AFTER_LOAD[e.load.kind]}`);
 
 interface Props {
   readonly entry: BookEntry;
@@ -40,14 +41,14 @@ interface Props {
   readonly kit: StationKit;
   readonly column: Column | null;
   readonly beside: Curve | null;
-  readonly loadKg?: number;
+  readonly loadSays?: string;
   readonly padUpM?: number;
   /** What can be taken hold of on the side view. */
   readonly handles?: (scene: MovementScene, view: View) => ReactNode;
 }
 
 /** The movement on this body: moved through by finger or played at its tempo; figure and curve move together. */
-export function MovementPlayer({ entry, answer, body, kit, column, beside, loadKg = SHOWN_KG, padUpM = 0, handles }: Props) {
+export function MovementPlayer({ entry, answer, body, kit, column, beside, loadSays = `${SHOWN_KG} kg`, padUpM = 0, handles }: Props) {
   const { i, playing, moveTo, toggle } = usePlaying(entry.tempo, entry.startsWith);
   const { posed, side, placement, pulley } = answer;
   const { surfaces } = kit;
@@ -102,7 +103,7 @@ export function MovementPlayer({ entry, answer, body, kit, column, beside, loadK
       <h2 className={styles.curveTitle}>
         Resistance at the {joint}
         {both ? ', each side' : ''}
-        {weightText(entry, loadKg)}
+        {loadIn(entry, loadSays)}
         <span>hatched: rest zone{metrics.rightAngleAt !== null && '; dotted: pull at a right angle'}</span>
       </h2>
       <ResistanceChart

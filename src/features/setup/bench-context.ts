@@ -3,6 +3,7 @@ import type { BodyInput } from '@/core/body/body-model';
 import type { ClientNote } from '@/core/body/client-note';
 import type { Region } from '@/core/body/region-line';
 import type { ScreeningSummary } from '@/features/shell/screening-warning';
+import type { LoadUnit } from '@/core/units/mass';
 import type { FloorEvent } from '@/core/fault/floor-event';
 import type { WorkingSide } from '@/core/setup/setup-problem';
 
@@ -14,7 +15,9 @@ export interface BenchContext {
   readonly station: { readonly id: string; readonly name: string } | null;
   readonly attachment: { readonly name: string; readonly lengthM: number } | null;
   /** The stack as planned elsewhere, when it was converted for this column. */
-  readonly converted: { readonly plannedG: number; readonly plannedOn: string } | null;
+  readonly converted: { readonly plannedG: number; readonly plannedUnit: LoadUnit; readonly plannedOn: string } | null;
+  /** What the load is stamped in. */
+  readonly unit: LoadUnit;
   readonly variant: { readonly id: string; readonly name: string } | null;
   readonly stations: readonly { readonly id: string; readonly name: string }[];
   readonly events: readonly FloorEvent[];

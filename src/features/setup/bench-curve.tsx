@@ -19,7 +19,7 @@ const SETTLED_MS = 140;
 interface Props {
   readonly setup: SetupView;
   readonly other: Beside['other'];
-  readonly loadKg: number;
+  readonly loadSays: string;
   readonly width: number;
   readonly now: number;
   readonly onNow: (i: number) => void;
@@ -43,7 +43,7 @@ const Axes = memo(function Axes({ min, max, step, label }: AxesProps) {
 const curveOf = ({ shown }: SetupView) => ({ name: 'now', resistanceNm: shown.bySide[shown.worse]!.samples.resistanceNm });
 
 /** The resistance over the rep, with the rep under the finger below it. */
-export const BenchCurve = memo(function BenchCurve({ setup, other, loadKg, width, now, onNow, tools }: Props) {
+export const BenchCurve = memo(function BenchCurve({ setup, other, loadSays, width, now, onNow, tools }: Props) {
   const { problem, shown } = setup;
   // Axes and words hold still until the finger rests.
   const held = useMemo(() => ({ setup, other }), [setup, other]);
@@ -55,7 +55,7 @@ export const BenchCurve = memo(function BenchCurve({ setup, other, loadKg, width
       <h2 className={styles.curveTitle}>
         <span>
           Resistance at the {jointName(limbOf(problem, shown.worse))}
-          {problem.sides.length === 2 ? ', each side' : ''}, {loadKg} kg on the stack
+          {problem.sides.length === 2 ? ', each side' : ''}, {loadSays} on the stack
           <small>
             hatched: rest zone{shown.metrics.rightAngleAt !== null && '; dotted: right angle'}; dashes on the body: line of the {REGION_NAME[problem.region]}, approximate
           </small>

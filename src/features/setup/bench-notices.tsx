@@ -2,7 +2,9 @@ import { memo } from 'react';
 import type { ClientNote } from '@/core/body/client-note';
 import type { BookEntry } from '@/core/book/book-entry';
 import { cautionsOf } from '@/core/book/entry-cautions';
+import { kgToGrams } from '@/core/units/mass';
 import { CAUTION, type CautionPlace } from '@/messages/cautions';
+import { loadText } from '@/messages/loads';
 import { NOTE_TEXT } from '@/messages/notes';
 import { replacedText } from '@/messages/replaced';
 import { ScreeningWarning } from '@/features/shell/screening-warning';
@@ -14,7 +16,7 @@ const AT_PLATES: readonly CautionPlace[] = ['hole', 'handle', 'mark', 'bench', '
 
 /** What has to be known beside the plates: screening, what was replaced or converted, limits and cautions. */
 export const BenchNotices = memo(function BenchNotices({ context, entry }: { readonly context: BenchContext; readonly entry: BookEntry }) {
-  const { client, item, converted, replaced, mostLoadKg } = context;
+  const { client, item, converted, replaced, mostLoadKg, unit } = context;
   return (
     <>
       <ScreeningWarning screening={context.screening} clientId={client.id} />
@@ -25,12 +27,12 @@ export const BenchNotices = memo(function BenchNotices({ context, entry }: { rea
       ))}
       {converted && (
         <p className={styles.atPlates} data-testid="converted">
-          <b>{item.loadG / 1000} kg here</b> for the {converted.plannedG / 1000} kg planned on {converted.plannedOn}: the nearest step with the same pull in the hand.
+          <b>{loadText(item.loadG, unit)} here</b> for the {loadText(converted.plannedG, converted.plannedUnit)} planned on {converted.plannedOn}: the nearest step with the same pull in the hand.
         </p>
       )}
       {mostLoadKg !== null && (
         <p className={styles.atPlates}>
-          <b>Clinician’s limit:</b> {mostLoadKg} kg in the hand.
+          <b>Clinician’s limit:</b> {loadText(kgToGrams(mostLoadKg), unit)} in the hand.
         </p>
       )}
       <p className={styles.atPlates}>{cautionsOf(entry).filter((c) => AT_PLATES.includes(CAUTION[c].at)).map((c) => CAUTION[c].text).join(' ')}</p>

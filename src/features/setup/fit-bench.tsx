@@ -10,9 +10,10 @@ import { describeQuestion, type Described } from '@/solver/describe';
 import { withChoices, type Question } from '@/solver/to-question';
 import { useFloorLog, type FloorLog } from '@/offline/use-floor-log';
 import type { SavedSetup } from '@/core/fault/floor-event';
+import { kgToGrams } from '@/core/units/mass';
 import { BOOK_TEXT, movementName, postureText } from '@/messages/book';
 import { CAUTION, type CautionPlace } from '@/messages/cautions';
-import { loadLabel } from '@/messages/loads';
+import { loadLabel, loadNumber, loadText } from '@/messages/loads';
 import { GRIP_NAME } from '@/messages/movements';
 import { toVerdict } from '@/messages/reasons';
 import { MovementPlayer } from '@/features/movements/movement-player';
@@ -84,7 +85,7 @@ function Bench({ context, question, floor, began }: Props & { readonly floor: Fl
           kit={shownQuestion.input.kit}
           column={null}
           beside={null}
-          loadKg={item.loadG / 1000}
+          loadSays={loadText(item.loadG, context.unit)}
           padUpM={entry.armOn === 'preacher' ? (described.settings.find((s) => s.kind === 'seat-hole')?.gapM ?? 0) : 0}
           handles={(scene, view) => <BenchHandles settings={described.settings} moves={moves} back={backOnSheet(entry, scene.surfaces, scene.armPad)} seat={seatPitchM === 0 ? null : { at: scene.surfaces[0]?.to ?? scene.contact, holePx: seatPitchM * view.scale }} />}
         />
@@ -96,8 +97,8 @@ function Bench({ context, question, floor, began }: Props & { readonly floor: Fl
             <div className={styles.plate}>
               <div className={styles.plateLabel}>{label}</div>
               <div className={styles.plateValue} data-testid="plate-load">
-                {item.loadG / 1000}
-                <small>kg</small>
+                {loadNumber(item.loadG, context.unit)}
+                <small>{context.unit}</small>
               </div>
             </div>
           )}
@@ -112,7 +113,7 @@ function Bench({ context, question, floor, began }: Props & { readonly floor: Fl
         <ScreeningWarning screening={context.screening} clientId={client.id} />
         {context.mostLoadKg !== null && (
           <p className={styles.atPlates}>
-            <b>Clinician’s limit:</b> {context.mostLoadKg} kg in the hand.
+            <b>Clinician’s limit:</b> {loadText(kgToGrams(context.mostLoadKg), context.unit)} in the hand.
           </p>
         )}
         <p className={styles.atPlates}>{cautionsAt(['bench', 'load', 'mark', 'handle']).join(' ')}</p>

@@ -10,6 +10,7 @@ import { useFloorLog, type FloorLog } from '@/offline/use-floor-log';
 import type { SavedSetup } from '@/core/fault/floor-event';
 import { jointDegAt, jointOf } from '@/core/movement/joint-action';
 import { movementName } from '@/messages/book';
+import { loadText } from '@/messages/loads';
 import { usePlaying } from '@/features/movements/use-playing';
 import { useLatest } from '@/features/shell/use-latest';
 import { useShortcuts } from '@/features/shell/use-shortcuts';
@@ -133,7 +134,7 @@ function Bench({ context, question, floor, savedHere }: Props & { readonly floor
         <BenchCurve
           setup={late}
           other={beside.other}
-          loadKg={item.loadG / 1000}
+          loadSays={loadText(item.loadG, context.unit)}
           width={width}
           now={now}
           onNow={toPlace}

@@ -22,6 +22,7 @@ export default async function SetupRoute({ params, searchParams }: { readonly pa
         station: loaded.station && { id: loaded.station.id, name: loaded.station.name },
         attachment,
         converted: loaded.converted,
+        unit: loaded.unit,
         variant: loaded.variant && { id: loaded.variant.id, name: loaded.variant.name },
         stations: (loaded.station ? listStations(db, loaded.station.gymId) : []).map((s) => ({ id: s.id, name: s.outOfOrder ? `${s.name} (out of order)` : s.name })),
         events,

@@ -15,6 +15,6 @@ export async function GET(request: Request, { params }: { readonly params: Promi
   const loaded = loadCard(sharedDb(), itemId);
   if (loaded === null) return Response.json({ issues: [{ path: 'itemId', message: 'expected a movement that is planned' }] }, { status: 404 });
   if (!loaded.ok) return Response.json({ issues: [{ path: 'itemId', message: loaded.says }] }, { status: 409 });
-  const pdf = await cardPdf(buildCard({ ...loaded.card, url: `${originOf(request)}/setup/${itemId}` }));
+  const pdf = await cardPdf(buildCard(loaded.card, `${originOf(request)}/setup/${itemId}`));
   return new Response(new Uint8Array(pdf), { headers: { 'Content-Type': 'application/pdf', 'Content-Disposition': `inline; filename="station-card-${itemId}.pdf"`, 'Cache-Control': 'no-store' } });
 }
