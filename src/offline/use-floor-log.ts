@@ -1,8 +1,9 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import type { FloorEvent, FloorEventBody } from '@/core/fault/floor-event';
+import type { FloorEvent } from '@/core/fault/floor-event';
 import { foldSetLog, orderEvents } from '@/core/fault/set-log';
 import { sharedOutbox, type EventPlace } from './outbox';
+import { TapQueue, type Tap } from './tap-queue';
 
 /** The records of one client and movement: the server's, what this device holds, and what is tapped now. `began` is how they stood when the page opened. */
 export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[]) {
@@ -10,6 +11,8 @@ export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[]
   const [held, setHeld] = useState<readonly FloorEvent[]>([]);
   const [own, setOwn] = useState<readonly FloorEvent[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);
+  const queue = useMemo(() => new TapQueue((body, atMs) => sharedOutbox().append({ clientId, itemId, movement }, body, atMs)), [clientId, itemId, movement]);
+  useEffect(() => queue.know([...fromServer, ...held]), [queue, fromServer, held]);
   useEffect(() => {
     let gone = false;
     void sharedOutbox()
@@ -23,10 +26,10 @@ export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[]
     };
   }, [clientId, itemId, movement]);
   const append = useCallback(
-    async (body: FloorEventBody): Promise<FloorEvent | null> => {
+    async (tap: Tap): Promise<FloorEvent | null> => {
       try {
-        const event = await sharedOutbox().append({ clientId, itemId, movement }, body, Date.now());
-        setOwn((known) => [...known, event]);
+        const event = await queue.append(tap, Date.now());
+        if (event) setOwn((known) => [...known, event]);
         setTrouble(null);
         return event;
       } catch {
@@ -34,7 +37,7 @@ export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[]
         return null;
       }
     },
-    [clientId, itemId, movement],
+    [queue],
   );
   const events = useMemo(() => orderEvents([...fromServer, ...held, ...own]), [fromServer, held, own]);
   const log = useMemo(() => foldSetLog(events), [events]);

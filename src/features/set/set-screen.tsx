@@ -55,7 +55,7 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
   const tracker = useTracker(live.live, live.pace, live.part.reps - Math.max(0, (live.open?.reps ?? 0) - live.base), context.stackTravelM);
   const [side, setSide] = useState<Side | 'both'>(item.side === 'both' ? 'both' : item.side);
   const [phase, setPhase] = useState<Phase | 'ready'>('ready');
-  const { open, last, pain, live: state, append, paceNow, recordRep } = live;
+  const { open, last, pain, live: state, paceNow, recordRep } = live;
   const { tick, buzz } = sound;
   const onPhase = useCallback(
     (p: Phase | 'ready') => {
@@ -68,13 +68,7 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
     const ms = elapsedMs(state, performance.now());
     return ms === null ? null : ms / 1000;
   }, [state]);
-  const onTap = (fault: FaultCode, severity: Severity): void => {
-    const set = open ?? last;
-    if (!set) return;
-    // After the set a tap speaks of the whole set, and is kept as rep 0.
-    const rep = open ? Math.max(1, paceNow()?.rep ?? open.reps) : 0;
-    void append({ kind: 'fault', setId: set.setId, rep, fault, side, severity });
-  };
+  const onTap = (fault: FaultCode, severity: Severity): void => void live.markFault(fault, side, severity);
   // The limit holds for what will be lifted, whatever the scheme.
   const overLimit = context.mostLoadG !== null && live.parts.some((p) => p.loadG > context.mostLoadG!);
   const order = padOrder(live.faults, live.ranked);

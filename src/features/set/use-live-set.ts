@@ -1,11 +1,13 @@
 'use client';
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react';
+import type { Side } from '@/core/body/active-range';
 import type { Severity } from '@/core/fault/fault-book';
 import type { FloorEventBody } from '@/core/fault/floor-event';
-import { findOpenCorrection, type SetRecord } from '@/core/fault/set-log';
+import { findOpenCorrection, type SetLog, type SetRecord } from '@/core/fault/set-log';
 import { sessionResults } from '@/core/fault/judge-set';
 import { nextLoad } from '@/core/load/progress';
 import { rankFaults, watchList } from '@/core/fault/watch-list';
+import type { FaultCode } from '@/core/movement/fault-code';
 import { findEntry } from '@/core/book/book';
 import { faultsOf } from '@/core/book/entry-faults';
 import { dropsInRow } from '@/core/load/drop-steps';
@@ -61,6 +63,14 @@ export function useLiveSet(context: SetScreenContext) {
   const next = own[index + 1] ?? null;
   /** Reps done before this part. */
   const base = open?.parts.at(-1)?.reps ?? 0;
+  /** The set under way in the records. */
+  const openIn = useCallback(
+    (records: SetLog): SetRecord | null => {
+      const newest = records.sets.findLast((s) => s.itemId === item.id);
+      return newest?.endedAtMs === null ? newest : null;
+    },
+    [item.id],
+  );
   const paceOf = useCallback((p: SchemePart): Pace => paceOfPart(p, movement.startsWith, context.jointDegs)!, [movement, context.jointDegs]);
   const pace = useMemo(() => paceOf(part), [paceOf, part]);
   /** How a rep of a set was asked for, 1 for the first. */
@@ -95,10 +105,14 @@ export function useLiveSet(context: SetScreenContext) {
   /** On with the next part: at once where nothing has to be changed, else with time to change it. */
   const goNext = useCallback(async () => {
     if (!open || !next) return;
-    const reps = Math.max(open.reps, paceNow()?.done ?? 0);
-    const kept = await append({ kind: 'part', setId: open.setId, part: index + 1, reps, loadG: next.loadG, standX: next.standX });
+    const done = paceNow()?.done ?? 0;
+    const kept = await append((log) => {
+      const set = openIn(log);
+      // Asked for twice, it goes on once.
+      return set && (set.parts.at(-1)?.part ?? 0) === index ? { kind: 'part', setId: set.setId, part: index + 1, reps: Math.max(set.reps, done), loadG: next.loadG, standX: next.standX } : null;
+    });
     if (kept) dispatch({ type: 'started', setId: open.setId, nowMs: performance.now(), leadInMs: runsOn(part, next) ? 0 : Math.max(LEAD_IN_MS, next.restS * 1000), skipMs: 0 });
-  }, [append, open, next, index, part, paceNow]);
+  }, [append, open, next, index, part, paceNow, openIn]);
 
   const recordRep = useCallback(
     (rep: number) => {
@@ -111,12 +125,32 @@ export function useLiveSet(context: SetScreenContext) {
 
   /** A rep counted by the trainer while the pacer rests. */
   const tapRep = useCallback(async () => {
-    if (open && liveRef.current.mode !== 'running') await append({ kind: 'rep', setId: open.setId, rep: open.reps + 1 });
-  }, [append, open]);
+    if (liveRef.current.mode === 'running') return;
+    await append((log) => {
+      const set = openIn(log);
+      return set && { kind: 'rep', setId: set.setId, rep: set.reps + 1 };
+    });
+  }, [append, openIn]);
 
   const markClean = useCallback(async () => {
-    if (open) await append({ kind: 'clean', setId: open.setId, rep: Math.max(1, paceNow()?.rep ?? 0, open.reps) });
-  }, [append, open, paceNow]);
+    const rep = paceNow()?.rep ?? 0;
+    await append((log) => {
+      const set = openIn(log);
+      return set && { kind: 'clean', setId: set.setId, rep: Math.max(1, rep, set.reps) };
+    });
+  }, [append, paceNow, openIn]);
+
+  /** A fault seen: at the rep under way, or after the set at the whole of it, kept as rep 0. */
+  const markFault = useCallback(
+    async (fault: FaultCode, side: Side | 'both', severity: Severity) => {
+      const rep = paceNow()?.rep ?? 0;
+      await append((log) => {
+        const set = log.sets.findLast((s) => s.itemId === item.id);
+        return set ? { kind: 'fault', setId: set.setId, rep: set.endedAtMs === null ? Math.max(1, rep, set.reps) : 0, fault, side, severity } : null;
+      });
+    },
+    [append, paceNow, item.id],
+  );
 
   /** The last fault of the set again, at another severity. */
   const remark = useCallback(
@@ -132,10 +166,13 @@ export function useLiveSet(context: SetScreenContext) {
 
   const end = useCallback(async () => {
     if (!open) return;
-    const done = paceNow()?.done ?? open.reps;
+    const done = paceNow()?.done ?? 0;
     dispatch({ type: 'ended' });
-    await append({ kind: 'set-ended', setId: open.setId, reps: Math.max(done, open.reps) });
-  }, [append, open, paceNow]);
+    await append((log) => {
+      const set = openIn(log);
+      return set && { kind: 'set-ended', setId: set.setId, reps: Math.max(done, set.reps) };
+    });
+  }, [append, open, paceNow, openIn]);
 
   const stopForPain = useCallback(async () => {
     const rep = paceNow()?.rep ?? open?.reps ?? 0;
@@ -157,7 +194,7 @@ export function useLiveSet(context: SetScreenContext) {
   const ranked = useMemo(() => rankFaults(log.sets), [log]);
   const watch = useMemo(() => watchList(log.sets), [log]);
   return {
-    log, here, last, open, pain, live, dispatch, pace, paceOfRep, movement, faults, loadG, setChosenLoadG, paceNow, start, goOn, recordRep, end, stopForPain, undo, undoable, append, trouble, openCorrection, ranked, watch, advice, schemes, scheme, setScheme, part, parts: own, index, base, next, goNext, tapRep, markClean, remark,
+    log, here, last, open, pain, live, dispatch, pace, paceOfRep, movement, faults, loadG, setChosenLoadG, paceNow, start, goOn, recordRep, end, stopForPain, undo, undoable, append, trouble, openCorrection, ranked, watch, advice, schemes, scheme, setScheme, part, parts: own, index, base, next, goNext, tapRep, markClean, markFault, remark,
   };
 }
 
