@@ -67,6 +67,9 @@ for (const viewport of [{ width: 1280, height: 800 }, { width: 390, height: 844 
       expect([place, small]).toEqual([place, []]);
       const wide = await page.evaluate(() => (document.documentElement.scrollWidth <= window.innerWidth + 1 ? [] : Array.from(document.querySelectorAll('body *'), (n) => `${n.tagName} ${n.className} ${Math.round(n.getBoundingClientRect().right)}`).filter((t) => Number(t.split(' ').at(-1)) > window.innerWidth + 1)));
       expect([place, wide]).toEqual([place, []]);
+      // What can be scrolled inside the page shows at least a hand's height of it, and on a phone nothing but wide tables scrolls by itself.
+      const cut = await page.locator('main *').evaluateAll((nodes) => nodes.filter((n) => n.scrollHeight > n.clientHeight + 2 && n.clientHeight > 1 && ['auto', 'scroll', 'hidden', 'clip'].includes(getComputedStyle(n).overflowY) && n.clientHeight < (window.innerWidth < 900 ? n.scrollHeight : 150)).map((n) => `${n.tagName} ${n.className} ${n.clientHeight} of ${n.scrollHeight}`));
+      expect([place, cut]).toEqual([place, []]);
     }
   });
 }
