@@ -43,8 +43,6 @@ export interface SetupLines {
   readonly mark: Dot;
   /** Shortest way from the target joint to the line of pull: the lever a trainer would measure. */
   readonly lever: { readonly from: Dot; readonly to: Dot };
-  /** A limb laid beside the one that is shown. */
-  readonly beside: readonly Silhouette[];
 }
 
 /** Room around a body that its own drag needs, metres. */
@@ -104,9 +102,12 @@ export function buildSetupFigure(problem: SetupProblem, stand: Stand, rests: Res
   };
 }
 
-/** Cables, mark and lever of a placement at a sample of the range, and what is laid beside it. */
-export function buildSetupLines(problem: SetupProblem, placement: Placement, view: View, now = FINISH, ghost: Ghost | null = null): SetupLines {
-  const { body, shared } = problem;
+/** A limb laid beside the one that is shown, at a sample of the range. */
+export const buildGhost = (problem: SetupProblem, ghost: Ghost, view: View, now: number): Silhouette => armSilhouette(view, carryTo(ghost.placement), problem.body, ghost.path, now, 'ghost');
+
+/** Cables, mark and lever of a placement at a sample of the range. */
+export function buildSetupLines(problem: SetupProblem, placement: Placement, view: View, now = FINISH): SetupLines {
+  const { shared } = problem;
   const carry = carryTo(placement);
   const at = (v: Vec3): Dot => view.project(carry(v));
   const working = workingSides(problem);
@@ -127,6 +128,5 @@ export function buildSetupLines(problem: SetupProblem, placement: Placement, vie
     ghostCables: lines.flatMap((side) => GHOST_SAMPLES.map((i) => ({ key: `${side}-${i}`, from: pulley(side), to: lineAt(side, i) }))),
     mark: view.project([placement.standX, 0, placement.standZ]),
     lever: { from: view.project(joint), to: view.project(foot) },
-    beside: ghost ? [armSilhouette(view, carryTo(ghost.placement), body, ghost.path, now, 'ghost')] : [],
   };
 }

@@ -51,7 +51,7 @@ export function ArmStrip({ setup, width }: { readonly setup: SetupView; readonly
     });
   }, [problem, placement, side, width]);
   return (
-    <svg className={styles.sheet} width={px(width)} height={HEIGHT} aria-hidden>
+    <svg className={styles.strip} width={px(width)} height={HEIGHT} aria-hidden>
       {figures.map((f) => (
         <g key={f.i}>
           <Silhouettes shapes={[{ key: 'trunk', paths: [f.trunk] }, f.silhouette]} />

@@ -14,7 +14,7 @@ import styles from './setup.module.css';
 
 const ResistanceChart = dynamic(() => import('@/charts/resistance-chart'), { ssr: false, loading: () => <div style={{ height: CHART_PX }} /> });
 const CHART_PX = 150;
-const SETTLED_MS = 140;
+const SETTLED_MS = 400;
 
 interface Props {
   readonly setup: SetupView;

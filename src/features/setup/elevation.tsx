@@ -15,6 +15,7 @@ import { BenchHandles } from './bench-handles';
 import type { FitMoves } from './fit-plates';
 import type { Move } from './move-placement';
 import { ColumnRuler, FloorRuler } from './rulers';
+import { Layer, Sheet } from './sheet';
 import { useDrag } from './use-drag';
 import { useScene } from './use-scene';
 import type { SetupView } from './use-setup';
@@ -38,7 +39,7 @@ interface Props {
 export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, zoomed, moves }: Props) {
   const { problem, placement, shown, base, tolerance, off, entry } = setup;
   const { column } = problem.input;
-  const { figure, lines: scene, surfaces, move } = useScene(setup, view, now, ghost);
+  const { figure, lines: scene, beside, surfaces, shift } = useScene(setup, view, now, ghost);
   // The same elements while things are dragged: only their place on the sheet changes.
   const origin = useMemo(() => view.project([0, 0, 0]), [view]);
   const range = useMemo(() => <Silhouettes shapes={figure.range} ghost />, [figure]);
@@ -69,7 +70,7 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
   const solvedMark = view.project([base.placement.standX, 0, 0]);
   const solvedPulley = view.project([0, holeHeightM(column, base.placement.hole), 0]);
   const shoulderSource = problem.body.height.shoulderHeight.source;
-  const rulerX = Math.min(view.width - 20, view.project([placement.standX + 0.62, 0, 0]).u);
+  const rulerX = Math.min(view.width - 20 - shift.u, view.project([0.62, 0, 0]).u);
   const keys = (e: KeyboardEvent, moves: Partial<Record<string, Move>>) => {
     const move = moves[e.key];
     if (!move) return;
@@ -93,98 +94,103 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
   const [nu, nv] = [(-7 * (end.v - q.v)) / run, (7 * (end.u - q.u)) / run];
   const across = `M${px(end.u - nu)} ${px(end.v - nv)}L${px(end.u + nu)} ${px(end.v + nv)}`;
   return (
-    <svg className={styles.sheet} width={px(view.width)} height={px(view.height)} data-testid="elevation" data-view="elevation" data-zoomed={zoomed || undefined} aria-label="Side view, to scale">
-      <ColumnRuler view={view} column={column} hole={placement.hole} />
-      <FloorRuler view={view} window={w} at="floor" />
-      {tolerance && (
-        <rect
-          className={styles.band}
-          x={px(view.project([base.placement.standX + tolerance.standXM[0], 0, 0]).u)}
-          width={px(Math.max(3, (tolerance.standXM[1] - tolerance.standXM[0]) * view.scale))}
-          y={px(floor.v - 5)}
-          height={10}
-        />
-      )}
-      <g transform={`translate(${px(rulerX)} 0)`}>
-        <path className={shoulderSource === 'measured' ? styles.measured : styles.estimate} d={`M0 ${px(floor.v)}V${px(cable.shoulder.v)}H${px(cable.shoulder.u - rulerX)}`} />
-        <text className={styles.quiet} transform={`translate(14 ${px(floor.v - 14)}) rotate(-90)`}>
-          shoulder {Math.round(problem.pose.shoulder.right[1] * 100)} in stance, {shoulderSource === 'measured' ? 'measured' : 'estimated'}
-        </text>
-      </g>
-      {ghost ? <Silhouettes shapes={scene.beside} ghost /> : <g transform={move}>{range}</g>}
-      <g
-        role="slider"
-        tabIndex={0}
-        className={styles.grab}
-        aria-label="Client, distance from the columns"
-        aria-valuenow={Math.round(placement.standX * 100)}
-        aria-valuetext={`${Math.abs(Math.round(placement.standX * 100))} centimetres ${placement.standX < 0 ? 'behind' : 'in front'}`}
-        aria-valuemin={Math.round(problem.input.room.minDistanceM * 100)}
-        aria-valuemax={Math.round(problem.input.room.maxDistanceM * 100)}
-        data-testid="drag-client"
-        onKeyDown={(e) => keys(e, { ArrowLeft: step(-0.01), ArrowRight: step(0.01), PageUp: step(0.1), PageDown: step(-0.1) })}
-        {...client}
-        onPointerDown={(e) => {
-          picked.current = placement;
-          client.onPointerDown(e);
-        }}
-      >
-        <g transform={move}>
+    <Sheet view={view} label="Side view, to scale" zoomed={zoomed}>
+      <Layer view={view}>
+        <ColumnRuler view={view} column={column} hole={placement.hole} />
+        <FloorRuler view={view} window={w} at="floor" />
+        {tolerance && (
+          <rect
+            className={styles.band}
+            x={px(view.project([base.placement.standX + tolerance.standXM[0], 0, 0]).u)}
+            width={px(Math.max(3, (tolerance.standXM[1] - tolerance.standXM[0]) * view.scale))}
+            y={px(origin.v - 5)}
+            height={10}
+          />
+        )}
+        <Silhouettes shapes={beside} ghost />
+      </Layer>
+      <Layer view={view} shift={shift}>
+        <g transform={`translate(${px(rulerX)} 0)`}>
+          <path className={shoulderSource === 'measured' ? styles.measured : styles.estimate} d={`M0 ${px(floor.v)}V${px(cable.shoulder.v)}H${px(cable.shoulder.u - shift.u - rulerX)}`} />
+          <text className={styles.quiet} transform={`translate(14 ${px(floor.v - 14)}) rotate(-90)`}>
+            shoulder {Math.round(problem.pose.shoulder.right[1] * 100)} in stance, {shoulderSource === 'measured' ? 'measured' : 'estimated'}
+          </text>
+        </g>
+        {!ghost && range}
+        <g
+          role="slider"
+          tabIndex={0}
+          className={styles.grab}
+          aria-label="Client, distance from the columns"
+          aria-valuenow={Math.round(placement.standX * 100)}
+          aria-valuetext={`${Math.abs(Math.round(placement.standX * 100))} centimetres ${placement.standX < 0 ? 'behind' : 'in front'}`}
+          aria-valuemin={Math.round(problem.input.room.minDistanceM * 100)}
+          aria-valuemax={Math.round(problem.input.room.maxDistanceM * 100)}
+          data-testid="drag-client"
+          onKeyDown={(e) => keys(e, { ArrowLeft: step(-0.01), ArrowRight: step(0.01), PageUp: step(0.1), PageDown: step(-0.1) })}
+          {...client}
+          onPointerDown={(e) => {
+            picked.current = placement;
+            client.onPointerDown(e);
+          }}
+        >
           <rect className={styles.halo} x={px(origin.u - 70)} y={px(cable.shoulder.v - 70)} width={140} height={px(floor.v - cable.shoulder.v + 90)} />
           {body}
         </g>
-      </g>
-      {off && (
-        <>
-          <line className={styles.was} x1={px(solvedMark.u)} x2={px(solvedMark.u)} y1={px(floor.v - 26)} y2={px(floor.v)} />
-          <rect className={styles.was} x={px(solvedPulley.u - 19)} y={px(solvedPulley.v - 13)} width={26} height={26} />
-        </>
-      )}
-      {marks.region && <line className={styles.region} x1={px(marks.region.from.u)} y1={px(marks.region.from.v)} x2={px(marks.region.to.u)} y2={px(marks.region.to.v)} />}
-      {marks.rest && <path className={styles.rest} d={marks.rest} />}
-      <g transform={move}>{handPath}</g>
-      <line className={styles.cable} x1={px(cable.from.u)} y1={px(cable.from.v)} x2={px(cable.to.u)} y2={px(cable.to.v)} />
-      <line className={styles.through} x1={px(cable.to.u)} y1={px(cable.to.v)} x2={px(beyond.u)} y2={px(beyond.v)} />
-      <line className={styles.lever} x1={px(scene.lever.from.u)} y1={px(scene.lever.from.v)} x2={px(scene.lever.to.u)} y2={px(scene.lever.to.v)} />
-      <circle className={styles.joint} cx={px(cable.shoulder.u)} cy={px(cable.shoulder.v)} r={4} />
-      <circle className={styles.hand} cx={px(cable.to.u)} cy={px(cable.to.v)} r={6} />
-      {carriages.map(({ side, drag, at, label, testId }) => (
-        <Fragment key={testId}>
-          {side === 'left' && <line className={styles.cable} x1={px(scene.cables[0]!.from.u)} y1={px(scene.cables[0]!.from.v)} x2={px(scene.cables[0]!.to.u)} y2={px(scene.cables[0]!.to.v)} opacity={0.5} />}
-          <g
-            role="slider"
-            tabIndex={0}
-            className={styles.grab}
-            aria-label={label}
-            aria-valuenow={holeOf(placement, side ?? 'right')}
-            aria-valuemin={1}
-            aria-valuemax={column.holes}
-            aria-valuetext={`hole ${holeOf(placement, side ?? 'right')} of ${column.holes}`}
-            data-testid={testId}
-            onKeyDown={(e) => keys(e, { ArrowUp: { what: 'carriage-up', by: 1, only: side }, ArrowDown: { what: 'carriage-up', by: -1, only: side } })}
-            {...drag}
-          >
-            <rect className={styles.halo} x={px(at.u - 58)} y={px(at.v - 28)} width={86} height={56} />
-            <rect className={side === 'left' ? styles.carriageLeft : styles.carriage} x={px(at.u - 19)} y={px(at.v - 13)} width={26} height={26} />
-            {side && (
-              <text className={side === 'left' ? styles.letterLeft : styles.letter} x={px(at.u - 6)} y={px(at.v + 5.5)} textAnchor="middle">
-                {side === 'left' ? 'L' : 'R'}
+        {handPath}
+      </Layer>
+      <Layer view={view}>
+        {off && (
+          <>
+            <line className={styles.was} x1={px(solvedMark.u)} x2={px(solvedMark.u)} y1={px(floor.v - 26)} y2={px(floor.v)} />
+            <rect className={styles.was} x={px(solvedPulley.u - 19)} y={px(solvedPulley.v - 13)} width={26} height={26} />
+          </>
+        )}
+        {marks.region && <line className={styles.region} x1={px(marks.region.from.u)} y1={px(marks.region.from.v)} x2={px(marks.region.to.u)} y2={px(marks.region.to.v)} />}
+        {marks.rest && <path className={styles.rest} d={marks.rest} />}
+        <line className={styles.cable} x1={px(cable.from.u)} y1={px(cable.from.v)} x2={px(cable.to.u)} y2={px(cable.to.v)} />
+        <line className={styles.through} x1={px(cable.to.u)} y1={px(cable.to.v)} x2={px(beyond.u)} y2={px(beyond.v)} />
+        <line className={styles.lever} x1={px(scene.lever.from.u)} y1={px(scene.lever.from.v)} x2={px(scene.lever.to.u)} y2={px(scene.lever.to.v)} />
+        <circle className={styles.joint} cx={px(cable.shoulder.u)} cy={px(cable.shoulder.v)} r={4} />
+        <circle className={styles.hand} cx={px(cable.to.u)} cy={px(cable.to.v)} r={6} />
+        {carriages.map(({ side, drag, at, label, testId }) => (
+          <Fragment key={testId}>
+            {side === 'left' && <line className={styles.cable} x1={px(scene.cables[0]!.from.u)} y1={px(scene.cables[0]!.from.v)} x2={px(scene.cables[0]!.to.u)} y2={px(scene.cables[0]!.to.v)} opacity={0.5} />}
+            <g
+              role="slider"
+              tabIndex={0}
+              className={styles.grab}
+              aria-label={label}
+              aria-valuenow={holeOf(placement, side ?? 'right')}
+              aria-valuemin={1}
+              aria-valuemax={column.holes}
+              aria-valuetext={`hole ${holeOf(placement, side ?? 'right')} of ${column.holes}`}
+              data-testid={testId}
+              onKeyDown={(e) => keys(e, { ArrowUp: { what: 'carriage-up', by: 1, only: side }, ArrowDown: { what: 'carriage-up', by: -1, only: side } })}
+              {...drag}
+            >
+              <rect className={styles.halo} x={px(at.u - 58)} y={px(at.v - 28)} width={86} height={56} />
+              <rect className={side === 'left' ? styles.carriageLeft : styles.carriage} x={px(at.u - 19)} y={px(at.v - 13)} width={26} height={26} />
+              {side && (
+                <text className={side === 'left' ? styles.letterLeft : styles.letter} x={px(at.u - 6)} y={px(at.v + 5.5)} textAnchor="middle">
+                  {side === 'left' ? 'L' : 'R'}
+                </text>
+              )}
+              <path className={styles.grip} d={`M${px(at.u + 16)} ${px(at.v - 6)}l0 -8m-3 3l3 -4l3 4M${px(at.u + 16)} ${px(at.v + 6)}l0 8m-3 -3l3 4l3 -4`} />
+              <text className={styles.setThis} x={px(at.u - 24)} y={px(at.v + 9)} textAnchor="end" fontSize={26}>
+                {holeText(column, placement, side ?? setup.state.side)}
               </text>
-            )}
-            <path className={styles.grip} d={`M${px(at.u + 16)} ${px(at.v - 6)}l0 -8m-3 3l3 -4l3 4M${px(at.u + 16)} ${px(at.v + 6)}l0 8m-3 -3l3 4l3 -4`} />
-            <text className={styles.setThis} x={px(at.u - 24)} y={px(at.v + 9)} textAnchor="end" fontSize={26}>
-              {holeText(column, placement, side ?? setup.state.side)}
-            </text>
+            </g>
+          </Fragment>
+        ))}
+        <BenchHandles settings={setup.described.settings} moves={moves} back={backOnSheet(entry, surfaces, null)} seat={null} />
+        <g className={styles.clearance}>
+          <path d={across} />
+          <g transform={`translate(${px(marks.clearance.from.u + 30)} ${px(marks.clearance.from.v - 18)})`}>
+            <text>{marks.clearance.cm} cm clear</text>
           </g>
-        </Fragment>
-      ))}
-      <BenchHandles settings={setup.described.settings} moves={moves} back={backOnSheet(entry, surfaces, null)} seat={null} />
-      <g className={styles.clearance}>
-        <path d={across} />
-        <g transform={`translate(${px(marks.clearance.from.u + 30)} ${px(marks.clearance.from.v - 18)})`}>
-          <text>{marks.clearance.cm} cm clear</text>
         </g>
-      </g>
-    </svg>
+      </Layer>
+    </Sheet>
   );
 }

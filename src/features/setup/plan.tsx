@@ -1,5 +1,6 @@
 'use client';
-import { useMemo, useRef, type KeyboardEvent } from 'react';
+import { memo, useMemo, useRef, type KeyboardEvent } from 'react';
+import type { Side } from '@/core/body/active-range';
 import { toFloor } from '@/core/geometry/rotation';
 import { holeOf, type Placement } from '@/core/setup/setup-problem';
 import { toDeg, toRad } from '@/core/units/angle';
@@ -12,10 +13,11 @@ import styles from '@/drawing/drawing.module.css';
 import type { Move } from './move-placement';
 import { facingNote, sidewaysText } from './place-text';
 import { FloorRuler } from './rulers';
+import { Layer, Sheet } from './sheet';
 import { useDrag } from './use-drag';
 import { useScene } from './use-scene';
 import type { SetupView } from './use-setup';
-import { pulleyAt } from '@/core/kit/column';
+import { pulleyAt, type Column } from '@/core/kit/column';
 
 interface Props {
   readonly setup: SetupView;
@@ -30,12 +32,39 @@ interface Props {
 }
 
 const NOSE_M = 0.42;
+const columnSides = (column: Column): readonly Side[] => (column.kind === 'single' ? ['right'] : ['left', 'right']);
+
+interface ColumnsProps {
+  readonly view: View;
+  readonly column: Column;
+  /** Holes of both carriages. */
+  readonly left: number;
+  readonly right: number;
+  /** Sides whose pulley pulls, apart by commas. */
+  readonly used: string;
+}
+
+/** The columns from above, paler where the pulley does not pull. */
+const Columns = memo(function Columns({ view, column, left, right, used }: ColumnsProps) {
+  return columnSides(column).map((side) => {
+    const p = view.project(pulleyAt(column, side === 'left' ? left : right, side));
+    return (
+      <g key={side} opacity={used.includes(side) ? 1 : 0.35}>
+        <rect className={styles.rule} x={px(p.u - 26)} y={px(p.v - 15)} width={26} height={30} />
+        <rect className={styles.carriage} x={px(p.u - 7)} y={px(p.v - 7)} width={14} height={14} />
+        <text className={styles.quiet} x={px(p.u - 30)} y={px(p.v + 4)} textAnchor="end">
+          {column.kind === 'single' ? '' : side}
+        </text>
+      </g>
+    );
+  });
+});
 
 /** View from above, same scale and same floor ruler. The client is dragged over the floor and turned by the nose. */
 export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Props) {
   const { problem, placement, shown, entry } = setup;
   const { column } = problem.input;
-  const { figure, lines: scene, move } = useScene(setup, view, now, ghost);
+  const { figure, lines: scene, beside, shift } = useScene(setup, view, now, ghost);
   // The same elements while things are dragged: only their place on the sheet changes.
   const origin = useMemo(() => view.project([0, 0, 0]), [view]);
   const range = useMemo(() => <Silhouettes shapes={figure.range} ghost />, [figure]);
@@ -76,74 +105,73 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
   };
   const at = (dx: number, dz: number): Move => ({ what: 'stand', x: placement.standX + dx, z: placement.standZ + dz });
   const sideways = Math.round(placement.standZ * 100);
+  const used = columnSides(column).filter((side) => {
+    const p = view.project(pulleyAt(column, holeOf(placement, side), side));
+    return scene.cables.some((c) => Math.hypot(c.from.u - p.u, c.from.v - p.v) < 1);
+  }).join();
   return (
-    <svg className={styles.sheet} width={px(view.width)} height={px(view.height)} data-testid="plan" data-view="plan" data-zoomed={zoomed || undefined} aria-label="View from above, same scale">
-      <line className={styles.hair} x1={px(midline.u)} x2={px(view.project([w.maxX, 0, 0]).u)} y1={px(midline.v)} y2={px(midline.v)} />
-      <FloorRuler view={view} window={w} at="midline" />
-      {(column.kind === 'single' ? (['right'] as const) : (['left', 'right'] as const)).map((side) => {
-        const p = view.project(pulleyAt(column, holeOf(placement, side), side));
-        const idle = !scene.cables.some((c) => Math.hypot(c.from.u - p.u, c.from.v - p.v) < 1);
-        return (
-          <g key={side} opacity={idle ? 0.35 : 1}>
-            <rect className={styles.rule} x={px(p.u - 26)} y={px(p.v - 15)} width={26} height={30} />
-            <rect className={styles.carriage} x={px(p.u - 7)} y={px(p.v - 7)} width={14} height={14} />
-            <text className={styles.quiet} x={px(p.u - 30)} y={px(p.v + 4)} textAnchor="end">
-              {column.kind === 'single' ? '' : side}
-            </text>
-          </g>
-        );
-      })}
-      <line className={styles.hair} x1={px(view.project([0, 0, 0]).u)} x2={px(view.project([0, 0, 0]).u)} y1={px(view.project([0, 0, w.minZ]).v)} y2={px(view.project([0, 0, w.maxZ]).v)} />
-      <path className={styles.ghostCable} d={scene.ghostCables.map((c) => `M${px(c.from.u)} ${px(c.from.v)}L${px(c.to.u)} ${px(c.to.v)}`).join('')} />
-      {ghost ? <Silhouettes shapes={scene.beside} ghost /> : <g transform={move}>{range}</g>}
-      <g transform={move}>{handPaths}</g>
-      <g
-        role="slider"
-        tabIndex={0}
-        className={styles.grab}
-        aria-label="Client, sideways place"
-        aria-valuenow={sideways}
-        aria-valuemin={Math.round(problem.bounds.standZ * 100) - 60}
-        aria-valuemax={Math.round(problem.bounds.standZ * 100) + 60}
-        aria-valuetext={sidewaysText(problem, placement)}
-        data-testid="drag-client-plan"
-        onKeyDown={(e) => keys(e, { ArrowUp: at(0, -0.01), ArrowDown: at(0, 0.01), ArrowLeft: at(-0.01, 0), ArrowRight: at(0.01, 0) })}
-        {...client}
-        onPointerDown={(e) => {
-          picked.current = placement;
-          client.onPointerDown(e);
-        }}
-      >
-        <g transform={move}>{body}</g>
-      </g>
-      {marks.region && <line className={styles.region} x1={px(marks.region.from.u)} y1={px(marks.region.from.v)} x2={px(marks.region.to.u)} y2={px(marks.region.to.v)} />}
-      {marks.rest && <path className={styles.rest} d={marks.rest} />}
-      {scene.cables.map((c) => (
-        <g key={c.side}>
-          <line className={styles.cable} x1={px(c.from.u)} y1={px(c.from.v)} x2={px(c.to.u)} y2={px(c.to.v)} />
-          <circle className={styles.hand} cx={px(c.to.u)} cy={px(c.to.v)} r={6} />
+    <Sheet view={view} label="View from above, same scale" zoomed={zoomed}>
+      <Layer view={view}>
+        <line className={styles.hair} x1={px(midline.u)} x2={px(view.project([w.maxX, 0, 0]).u)} y1={px(midline.v)} y2={px(midline.v)} />
+        <FloorRuler view={view} window={w} at="midline" />
+        <Columns view={view} column={column} left={holeOf(placement, 'left')} right={holeOf(placement, 'right')} used={used} />
+        <line className={styles.hair} x1={px(origin.u)} x2={px(origin.u)} y1={px(view.project([0, 0, w.minZ]).v)} y2={px(view.project([0, 0, w.maxZ]).v)} />
+        <text className={styles.quiet} x={px(view.width - 14)} y={26} textAnchor="end">
+          from above, same scale, cm
+        </text>
+        <Silhouettes shapes={beside} ghost />
+        <path className={styles.ghostCable} d={scene.ghostCables.map((c) => `M${px(c.from.u)} ${px(c.from.v)}L${px(c.to.u)} ${px(c.to.v)}`).join('')} />
+      </Layer>
+      <Layer view={view} shift={shift}>
+        {!ghost && range}
+        {handPaths}
+        <g
+          role="slider"
+          tabIndex={0}
+          className={styles.grab}
+          aria-label="Client, sideways place"
+          aria-valuenow={sideways}
+          aria-valuemin={Math.round(problem.bounds.standZ * 100) - 60}
+          aria-valuemax={Math.round(problem.bounds.standZ * 100) + 60}
+          aria-valuetext={sidewaysText(problem, placement)}
+          data-testid="drag-client-plan"
+          onKeyDown={(e) => keys(e, { ArrowUp: at(0, -0.01), ArrowDown: at(0, 0.01), ArrowLeft: at(-0.01, 0), ArrowRight: at(0.01, 0) })}
+          {...client}
+          onPointerDown={(e) => {
+            picked.current = placement;
+            client.onPointerDown(e);
+          }}
+        >
+          {body}
         </g>
-      ))}
-      <g
-        role="slider"
-        tabIndex={0}
-        className={styles.grab}
-        aria-label="Client, facing"
-        aria-valuenow={placement.yawDeg}
-        aria-valuemin={-180}
-        aria-valuemax={180}
-        aria-valuetext={facingNote(entry, problem, placement)}
-        data-testid="drag-facing"
-        onKeyDown={(e) => keys(e, { ArrowLeft: { what: 'yaw', to: placement.yawDeg + 1 }, ArrowRight: { what: 'yaw', to: placement.yawDeg - 1 }, ArrowUp: { what: 'yaw', to: placement.yawDeg + 1 }, ArrowDown: { what: 'yaw', to: placement.yawDeg - 1 } })}
-        {...facing}
-      >
-        <circle className={styles.halo} cx={px(nose.u)} cy={px(nose.v)} r={28} />
-        <line className={styles.grip} x1={px(brow.u)} y1={px(brow.v)} x2={px(nose.u)} y2={px(nose.v)} />
-        <circle className={styles.carriage} cx={px(nose.u)} cy={px(nose.v)} r={7} />
-      </g>
-      <text className={styles.quiet} x={px(view.width - 14)} y={26} textAnchor="end">
-        from above, same scale, cm
-      </text>
-    </svg>
+      </Layer>
+      <Layer view={view}>
+        {marks.region && <line className={styles.region} x1={px(marks.region.from.u)} y1={px(marks.region.from.v)} x2={px(marks.region.to.u)} y2={px(marks.region.to.v)} />}
+        {marks.rest && <path className={styles.rest} d={marks.rest} />}
+        {scene.cables.map((c) => (
+          <g key={c.side}>
+            <line className={styles.cable} x1={px(c.from.u)} y1={px(c.from.v)} x2={px(c.to.u)} y2={px(c.to.v)} />
+            <circle className={styles.hand} cx={px(c.to.u)} cy={px(c.to.v)} r={6} />
+          </g>
+        ))}
+        <g
+          role="slider"
+          tabIndex={0}
+          className={styles.grab}
+          aria-label="Client, facing"
+          aria-valuenow={placement.yawDeg}
+          aria-valuemin={-180}
+          aria-valuemax={180}
+          aria-valuetext={facingNote(entry, problem, placement)}
+          data-testid="drag-facing"
+          onKeyDown={(e) => keys(e, { ArrowLeft: { what: 'yaw', to: placement.yawDeg + 1 }, ArrowRight: { what: 'yaw', to: placement.yawDeg - 1 }, ArrowUp: { what: 'yaw', to: placement.yawDeg + 1 }, ArrowDown: { what: 'yaw', to: placement.yawDeg - 1 } })}
+          {...facing}
+        >
+          <circle className={styles.halo} cx={px(nose.u)} cy={px(nose.v)} r={28} />
+          <line className={styles.grip} x1={px(brow.u)} y1={px(brow.v)} x2={px(nose.u)} y2={px(nose.v)} />
+          <circle className={styles.carriage} cx={px(nose.u)} cy={px(nose.v)} r={7} />
+        </g>
+      </Layer>
+    </Sheet>
   );
 }

@@ -68,7 +68,7 @@ export function SettingPlates({ context, setup, onMove, apart, onApart, moves }:
       <div className={styles.plate} data-wide={apart || undefined}>
         <div className={styles.plateLabel}>Stance</div>
         <div className={styles.plateWords}>{postureText(entry.posture)}{entry.path.kind === 'sweep' ? ', either in front' : ''}</div>
-        <div className={styles.plateNote}>
+        <div className={styles.placeNote}>
           mark {sidewaysText(problem, placement)}, {facingNote(entry, problem, placement)}
         </div>
       </div>

@@ -1,8 +1,8 @@
 'use client';
 import { startTransition, useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 
-/** A move that takes longer than this until it is drawn leaves no time for what follows it, milliseconds: half of a frame at 60 a second. */
-const SLOW_MS = 8;
+/** A move that is worked out slower than this leaves no time in a frame for what follows it, milliseconds: painting takes as long again, what follows three times as long, of 16.7. */
+const SLOW_MS = 3;
 /** How long a slow move is remembered, milliseconds. */
 const REMEMBERED_MS = 2000;
 /** The finger rests when nothing moved for this long, milliseconds. */

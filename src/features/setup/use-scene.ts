@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
-import { buildSetupFigure, buildSetupLines, type Ghost } from '@/drawing/setup-scene';
+import { buildGhost, buildSetupFigure, buildSetupLines, type Ghost } from '@/drawing/setup-scene';
 import { restOn } from '@/drawing/rest-on';
-import { px } from '@/drawing/svg-number';
 import type { View } from '@/drawing/view';
 import type { SetupView } from './use-setup';
 
@@ -9,9 +8,11 @@ import type { SetupView } from './use-setup';
 export function useScene({ problem, placement, entry }: SetupView, view: View, now: number, ghost: Ghost | null) {
   const { standX, standZ, yawDeg } = placement;
   const figure = useMemo(() => buildSetupFigure(problem, { standX: 0, standZ: 0, yawDeg }, restOn(entry), view, now), [problem, yawDeg, entry, view, now]);
-  const lines = useMemo(() => buildSetupLines(problem, placement, view, now, ghost), [problem, placement, view, now, ghost]);
+  const lines = useMemo(() => buildSetupLines(problem, placement, view, now), [problem, placement, view, now]);
+  const beside = useMemo(() => (ghost ? [buildGhost(problem, ghost, view, now)] : []), [problem, ghost, view, now]);
   const [from, to] = [view.project([0, 0, 0]), view.project([standX, 0, standZ])];
-  const shift = { u: to.u - from.u, v: to.v - from.v };
-  const surfaces = figure.surfaces.map((s) => ({ key: s.key, from: { u: s.from.u + shift.u, v: s.from.v + shift.v }, to: { u: s.to.u + shift.u, v: s.to.v + shift.v } }));
-  return { figure, lines, surfaces, move: `translate(${px(shift.u)} ${px(shift.v)})` };
+  const by = { u: to.u - from.u, v: to.v - from.v };
+  const surfaces = figure.surfaces.map((s) => ({ key: s.key, from: { u: s.from.u + by.u, v: s.from.v + by.v }, to: { u: s.to.u + by.u, v: s.to.v + by.v } }));
+  // A layer between pixels would be drawn blurred.
+  return { figure, lines, beside, surfaces, shift: { u: Math.round(by.u), v: Math.round(by.v) } };
 }

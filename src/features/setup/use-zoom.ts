@@ -32,10 +32,10 @@ export function useZoom(window3: Window3, views: readonly View[]) {
     };
     /** The view under a place on the page, and the floor-frame point there; what the view does not show stays in the middle. */
     const under = (p: Pointer): { readonly view: View; readonly point: Vec3 } | null => {
-      for (const svg of el.querySelectorAll<SVGSVGElement>('svg[data-view]')) {
-        const box = svg.getBoundingClientRect();
+      for (const drawn of el.querySelectorAll<HTMLElement>('[data-view]')) {
+        const box = drawn.getBoundingClientRect();
         if (p.u < box.left || p.u > box.right || p.v < box.top || p.v > box.bottom) continue;
-        const view = now.current.views.find((x) => x.kind === svg.dataset.view);
+        const view = now.current.views.find((x) => x.kind === drawn.dataset.view);
         if (!view) continue;
         const { at: mid } = now.current.zoom;
         const other = view.toOther(p.v - box.top);
