@@ -3,7 +3,9 @@ import type { SetRecord } from '@/core/fault/set-log';
 import { buildRep, wholePace } from '@/core/tempo/pace';
 import { parseTempo } from '@/core/tempo/tempo';
 import { judgeSet } from '@/core/fault/judge-set';
+import { seeded } from '../../../tracker/seeded';
 import { heardAt } from './heard-at';
+import { PaceClock } from './pace-clock';
 import { buildTrack } from './pacer';
 
 const pace = wholePace(parseTempo('3-1-2-1')!, 'lifting');
@@ -46,6 +48,32 @@ describe('what is heard', () => {
     expect(heardAt({ currentTime: 10, contextTime: 9.9, performanceTime: 5000 }, 4900, 5000)).toBe(10);
     expect(heardAt({ currentTime: 10, contextTime: 0, performanceTime: 0 }, 5200, 5000)).toBeCloseTo(10.2, 9);
   });
+});
+
+describe('the set’s clock', () => {
+  /** Five minutes of frames; where the clock ends against the page's and the audio's, and its most and least rate. */
+  function run(audioAt: (ms: number) => number, noiseMs: number) {
+    const [clock, random] = [new PaceClock(), seeded(7)];
+    let [was, rates] = [0, [] as number[]];
+    for (let ms = 0; ms <= 300_000; ms += 16) {
+      clock.observe(ms, audioAt(ms) + noiseMs * (2 * random() - 1));
+      if (ms > 0) rates = [Math.min(rates[0] ?? 1, (clock.read(ms) - was) / 16), Math.max(rates[1] ?? 1, (clock.read(ms) - was) / 16)];
+      was = clock.read(ms);
+    }
+    expect(clock.toPage(clock.read(1234))).toBeCloseTo(1234, 9);
+    return { page: was - 300_000, audio: was - (audioAt(300_000) - audioAt(0)), rates };
+  }
+  it.each([0, 50e-6, -50e-6, 100e-6, -300e-6])('runs with a sound device %d off the page’s clock: within 5 ms of it over five minutes', (off) => {
+    const { audio, rates } = run((ms) => 500 + ms * (1 + off), 2);
+    expect(Math.abs(audio)).toBeLessThan(5);
+    for (const r of rates) expect(Math.abs(r - 1)).toBeLessThan(0.00051);
+  });
+  it.each<[string, (ms: number) => number]>([['stands still for two seconds of every thirty', (ms) => ms - 2000 * Math.floor(ms / 30_000)], ['starts anew', (ms) => (ms < 150_000 ? ms : ms - 150_000)]])('keeps to the page’s where the audio %s', (_, audioAt) => {
+    const { page, rates } = run(audioAt, 1);
+    expect(Math.abs(page)).toBeLessThan(5);
+    for (const r of rates) expect(Math.abs(r - 1)).toBeLessThan(0.00051);
+  });
+  it('a device that keeps no time holds it up by half a per mille at most', () => expect(run((ms) => 0.9 * ms, 0).page).toBeGreaterThan(-151));
 });
 
 describe('judging a set', () => {

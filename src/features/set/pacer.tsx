@@ -9,12 +9,14 @@ interface Props {
   readonly pace: Pace;
   readonly paceNow: () => PaceAt | null;
   readonly elapsedS: () => number | null;
+  /** The set's clock, milliseconds. */
+  readonly nowMs: () => number;
   readonly running: boolean;
   /** What the stack did in the last seconds; empty without a sensor. */
   readonly recent: (spanS: number, sinceS: number) => readonly { readonly agoS: number; readonly share: number }[];
   readonly onRep: (rep: number) => void;
   readonly onPhase: (phase: Phase | 'ready') => void;
-  /** The next phase begins at this moment of the page's clock, milliseconds: told a little ahead, so that it can be heard on time. */
+  /** The next phase begins at this moment of the set's clock, milliseconds: told a little ahead, so that it can be heard on time. */
   readonly onSoon: (phase: Phase, atMs: number) => void;
 }
 
@@ -63,7 +65,7 @@ export function buildTrack(pace: Pace, nowS: number): { readonly d: string; read
 }
 
 /** A line that rises and falls with the asked tempo and a mark that follows it; the rep count reads from two metres. */
-export function Pacer({ pace: asked, paceNow, elapsedS, running, recent, onRep, onPhase, onSoon }: Props) {
+export function Pacer({ pace: asked, paceNow, elapsedS, nowMs, running, recent, onRep, onPhase, onSoon }: Props) {
   const track = useRef<SVGPathElement>(null);
   const mark = useRef<SVGCircleElement>(null);
   const stack = useRef<SVGPathElement>(null);
@@ -102,7 +104,7 @@ export function Pacer({ pace: asked, paceNow, elapsedS, running, recent, onRep, 
         const endS = nowS + pace.leftS;
         if (running && pace.leftS < AHEAD_S && Math.abs(endS - told.current) > AHEAD_S) {
           told.current = endS;
-          onSoon(paceAt(asked, endS + 1e-6).phase as Phase, performance.now() + pace.leftS * 1000);
+          onSoon(paceAt(asked, endS + 1e-6).phase as Phase, nowMs() + pace.leftS * 1000);
         }
         if (pace.rep !== was.rep || pace.phase !== was.phase || left !== was.left) setShown({ rep: pace.rep, phase: pace.phase, left });
         seen.current = { done: Math.max(was.done, pace.done), phase: pace.phase, left, rep: pace.rep };
@@ -111,7 +113,7 @@ export function Pacer({ pace: asked, paceNow, elapsedS, running, recent, onRep, 
     };
     draw();
     return () => cancelAnimationFrame(frame);
-  }, [running, asked, paceNow, elapsedS, recent, onRep, onPhase, onSoon]);
+  }, [running, asked, paceNow, elapsedS, nowMs, recent, onRep, onPhase, onSoon]);
   return (
     <div className={styles.pacer}>
       <div className={styles.count}>

@@ -76,12 +76,12 @@ export function SetBar({ context, live, side, onSide, sound, keys, overLimit }: 
         {sound.on ? <IconVolume stroke={1.5} aria-hidden /> : <IconVolumeOff stroke={1.5} aria-hidden />}
       </button>
       {state.mode === 'running' && (
-        <button type="button" className={`${styles.plain} ${styles.timing}`} onClick={() => live.dispatch({ type: 'paused', nowMs: performance.now() })}>
+        <button type="button" className={`${styles.plain} ${styles.timing}`} onClick={() => live.dispatch({ type: 'paused', nowMs: sound.nowMs() })}>
           Pause
         </button>
       )}
       {state.mode === 'paused' && (
-        <button type="button" className={`${styles.plain} ${styles.timing}`} onClick={() => live.dispatch({ type: 'resumed', nowMs: performance.now() })}>
+        <button type="button" className={`${styles.plain} ${styles.timing}`} onClick={() => live.dispatch({ type: 'resumed', nowMs: sound.nowMs() })}>
           Go on
         </button>
       )}

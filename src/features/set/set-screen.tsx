@@ -50,9 +50,10 @@ function cueFor(live: LiveSet, ownCue: string, phase: Phase | 'ready'): string {
 /** The live set: plates on the left, pacer in the middle, faults on the right, the way out below. */
 export function SetScreen({ context }: { readonly context: SetScreenContext }) {
   const { client, item } = context;
-  const live = useLiveSet(context);
   const sound = useSound();
-  const tracker = useTracker(live.live, live.pace, live.part.reps - Math.max(0, (live.open?.reps ?? 0) - live.base), context.stackTravelM);
+  const { nowMs } = sound;
+  const live = useLiveSet(context, nowMs);
+  const tracker = useTracker(live.live, live.pace, live.part.reps - Math.max(0, (live.open?.reps ?? 0) - live.base), context.stackTravelM, nowMs);
   const [side, setSide] = useState<Side | 'both'>(item.side === 'both' ? 'both' : item.side);
   const [phase, setPhase] = useState<Phase | 'ready'>('ready');
   const { open, last, pain, live: state, paceNow, recordRep } = live;
@@ -65,9 +66,9 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
     [buzz],
   );
   const elapsedS = useCallback(() => {
-    const ms = elapsedMs(state, performance.now());
+    const ms = elapsedMs(state, nowMs());
     return ms === null ? null : ms / 1000;
-  }, [state]);
+  }, [state, nowMs]);
   const onTap = (fault: FaultCode, severity: Severity): void => void live.markFault(fault, side, severity);
   // The limit holds for what will be lifted, whatever the scheme.
   const overLimit = context.mostLoadG !== null && live.parts.some((p) => p.loadG > context.mostLoadG!);
@@ -76,7 +77,7 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
   const startOrEnd = (): void => void (open ? live.end() : pain || context.blocked !== null || overLimit ? undefined : live.start());
   const keys = useShortcuts([
     { key: 'e', does: open ? 'end the set' : 'start the set', run: startOrEnd },
-    { key: 'p', does: 'pause, go on', run: () => (state.mode === 'running' ? live.dispatch({ type: 'paused', nowMs: performance.now() }) : state.mode === 'paused' ? live.dispatch({ type: 'resumed', nowMs: performance.now() }) : live.goOn()) },
+    { key: 'p', does: 'pause, go on', run: () => (state.mode === 'running' ? live.dispatch({ type: 'paused', nowMs: nowMs() }) : state.mode === 'paused' ? live.dispatch({ type: 'resumed', nowMs: nowMs() }) : live.goOn()) },
     { key: 'n', does: 'next part', run: () => void live.goNext() },
     { key: 'r', does: 'a rep done, while paused', run: () => void live.tapRep() },
     { key: 'c', does: 'clean so far', run: () => void live.markClean() },
@@ -151,7 +152,7 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
               </p>
             )}
             <div className={styles.pacing} data-idle={!open || undefined}>
-              <Pacer pace={live.pace} paceNow={paceNow} elapsedS={elapsedS} running={state.mode === 'running'} recent={tracker.recent} onRep={recordRep} onPhase={onPhase} onSoon={tick} />
+              <Pacer pace={live.pace} paceNow={paceNow} elapsedS={elapsedS} nowMs={nowMs} running={state.mode === 'running'} recent={tracker.recent} onRep={recordRep} onPhase={onPhase} onSoon={tick} />
             </div>
             <p className={styles.cue} data-testid="cue">
               {cueFor(live, context.variantCue || BOOK_TEXT[item.movement]!.cue, phase)}

@@ -25,8 +25,8 @@ const UNDOABLE: readonly FloorEventBody['kind'][] = ['fault', 'clean', 'set-conf
 /** Reps that the load of slow work is good for (common practice). */
 const GOOD_FOR = 20;
 
-/** The set under way: records, pacer and what can be done next. */
-export function useLiveSet(context: SetScreenContext) {
+/** The set under way: records, pacer and what can be done next; `nowMs` is the clock that it is paced by. */
+export function useLiveSet(context: SetScreenContext, nowMs: () => number) {
   const { client, item } = context;
   const { log, events, append, trouble } = useFloorLog({ clientId: client.id, itemId: item.id, movement: item.movement }, context.events);
   const movement = findEntry(item.movement)!;
@@ -85,22 +85,22 @@ export function useLiveSet(context: SetScreenContext) {
 
   /** Pace now, straight from the clock; the drawing asks for it every frame. */
   const paceNow = useCallback((): PaceAt | null => {
-    const ms = elapsedMs(liveRef.current, performance.now());
+    const ms = elapsedMs(liveRef.current, nowMs());
     if (ms === null) return null;
     const at = paceAt(pace, ms / 1000);
     return { ...at, rep: at.rep === 0 ? 0 : at.rep + base, done: at.done + base };
-  }, [pace, base]);
+  }, [pace, base, nowMs]);
 
   const start = useCallback(async () => {
     const setId = crypto.randomUUID();
     const first = own[0]!;
     const kept = await append({ kind: 'set-started', setId, setNo: here.length + 1, loadG: first.loadG, targetReps: own.reduce((sum, p) => sum + p.reps, 0), tempo: item.tempo, scheme });
-    if (kept) dispatch({ type: 'started', setId, nowMs: performance.now(), leadInMs: LEAD_IN_MS, skipMs: 0 });
-  }, [append, here.length, own, scheme, item]);
+    if (kept) dispatch({ type: 'started', setId, nowMs: nowMs(), leadInMs: LEAD_IN_MS, skipMs: 0 });
+  }, [append, here.length, own, scheme, item, nowMs]);
 
   const goOn = useCallback(() => {
-    if (open) dispatch({ type: 'started', setId: open.setId, nowMs: performance.now(), leadInMs: LEAD_IN_MS, skipMs: (open.reps - base) * repSeconds(pace) * 1000 });
-  }, [open, pace, base]);
+    if (open) dispatch({ type: 'started', setId: open.setId, nowMs: nowMs(), leadInMs: LEAD_IN_MS, skipMs: (open.reps - base) * repSeconds(pace) * 1000 });
+  }, [open, pace, base, nowMs]);
 
   /** On with the next part: at once where nothing has to be changed, else with time to change it. */
   const goNext = useCallback(async () => {
@@ -111,8 +111,8 @@ export function useLiveSet(context: SetScreenContext) {
       // Asked for twice, it goes on once.
       return set && (set.parts.at(-1)?.part ?? 0) === index ? { kind: 'part', setId: set.setId, part: index + 1, reps: Math.max(set.reps, done), loadG: next.loadG, standX: next.standX } : null;
     });
-    if (kept) dispatch({ type: 'started', setId: open.setId, nowMs: performance.now(), leadInMs: runsOn(part, next) ? 0 : Math.max(LEAD_IN_MS, next.restS * 1000), skipMs: 0 });
-  }, [append, open, next, index, part, paceNow, openIn]);
+    if (kept) dispatch({ type: 'started', setId: open.setId, nowMs: nowMs(), leadInMs: runsOn(part, next) ? 0 : Math.max(LEAD_IN_MS, next.restS * 1000), skipMs: 0 });
+  }, [append, open, next, index, part, paceNow, openIn, nowMs]);
 
   const recordRep = useCallback(
     (rep: number) => {

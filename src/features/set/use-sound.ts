@@ -2,6 +2,7 @@
 import { useCallback, useRef, useState } from 'react';
 import type { Phase } from '@/core/tempo/tempo';
 import { heardAt } from './heard-at';
+import { PaceClock } from './pace-clock';
 
 /** Pitch of each phase's tick, hertz: up for lifting, down for lowering, middle for the pauses. */
 const PITCH: Readonly<Record<Phase | 'ready', number>> = { lifting: 880, finish: 660, lowering: 440, stretch: 550, ready: 330 };
@@ -9,10 +10,18 @@ const PITCH: Readonly<Record<Phase | 'ready', number>> = { lifting: 880, finish:
 /** A buzz where the device offers it: long for lowering, short for lifting, milliseconds. */
 const BUZZ_MS = { lifting: 40, lowering: 120 } as const;
 
-/** Optional ticks and buzzes at the changes of phase; never the only channel. */
+/** Optional ticks and buzzes at the changes of phase; never the only channel. With them the set's clock, which runs with the audio while it sounds. */
 export function useSound() {
   const [on, setOn] = useState(false);
   const audio = useRef<AudioContext | null>(null);
+  const [clock] = useState(() => new PaceClock());
+  const nowMs = useCallback(() => {
+    const pageMs = performance.now();
+    const { contextTime = 0, performanceTime = 0 } = on && audio.current ? audio.current.getOutputTimestamp() : {};
+    if (performanceTime > 0) clock.observe(performanceTime, contextTime * 1000);
+    else clock.release();
+    return clock.read(pageMs);
+  }, [on, clock]);
   const toggle = useCallback(() => {
     audio.current ??= new AudioContext();
     void audio.current.resume();
@@ -23,7 +32,7 @@ export function useSound() {
       const ctx = audio.current;
       if (!on || !ctx) return;
       const { contextTime = 0, performanceTime = 0 } = ctx.getOutputTimestamp();
-      const at = heardAt({ currentTime: ctx.currentTime, contextTime, performanceTime }, atMs, performance.now());
+      const at = heardAt({ currentTime: ctx.currentTime, contextTime, performanceTime }, clock.toPage(atMs), performance.now());
       const tone = ctx.createOscillator();
       const gain = ctx.createGain();
       tone.frequency.value = PITCH[phase];
@@ -33,8 +42,8 @@ export function useSound() {
       tone.start(at);
       tone.stop(at + 0.15);
     },
-    [on],
+    [on, clock],
   );
   const buzz = useCallback((phase: Phase | 'ready') => void (on && (phase === 'lifting' || phase === 'lowering') && navigator.vibrate?.(BUZZ_MS[phase])), [on]);
-  return { on, toggle, tick, buzz };
+  return { on, toggle, tick, buzz, nowMs };
 }

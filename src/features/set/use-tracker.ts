@@ -20,8 +20,8 @@ async function post(id: string, what: 'set' | 'rest', body: CalledSet | null): P
   await fetch(`${AT}/${id}/${what}`, { method: 'POST', body: body ? JSON.stringify(body) : '{}' }).catch(() => undefined);
 }
 
-/** A sensor on the stack: found, listened to, told when a set is called, and read by this device's clock. */
-export function useTracker(live: SetState, pace: Pace, repsLeft: number, stackTravelM: number | null) {
+/** A sensor on the stack; `nowMs` is the set's clock. Found, listened to, told when a set is called, and read by this device's clock. */
+export function useTracker(live: SetState, pace: Pace, repsLeft: number, stackTravelM: number | null, nowMs: () => number) {
   const [link, setLink] = useState<TrackerLink>('off');
   const [sensors, setSensors] = useState<readonly Sensor[]>([]);
   const [id, setId] = useState<string | null>(null);
@@ -73,8 +73,8 @@ export function useTracker(live: SetState, pace: Pace, repsLeft: number, stackTr
     }
     called.current = true;
     const { pace: asked, repsLeft: reps, rangeM: range_m } = latest.current;
-    void post(id, 'set', { legs: buildRep(asked).map(({ seconds, from, to }) => ({ seconds, from, to })), reps: Math.max(1, reps), lead_in_s: Math.max(0, (firstRepAtMs - performance.now()) / 1000), range_m });
-  }, [id, firstRepAtMs]);
+    void post(id, 'set', { legs: buildRep(asked).map(({ seconds, from, to }) => ({ seconds, from, to })), reps: Math.max(1, reps), lead_in_s: Math.max(0, (firstRepAtMs - nowMs()) / 1000), range_m });
+  }, [id, firstRepAtMs, nowMs]);
 
   /** Readings between two times of this device's clock, milliseconds; null while the sensor's clock is not known well enough to say. */
   const readings = useCallback((fromMs: number, toMs: number): TracePoint[] | null => (clocksCompared(trace.current) ? between(trace.current, fromMs / 1000, toMs / 1000) : null), []);
