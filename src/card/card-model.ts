@@ -1,11 +1,10 @@
 import { cautionsOf } from '@/core/book/entry-cautions';
-import type { Placement } from '@/core/setup/setup-problem';
 import { elevationView, MARGIN } from '@/drawing/view';
 import { buildMovementScene, extentOf, movementWindow } from '@/drawing/movement-scene';
 import { anchorOf } from '@/core/book/entry-load';
 import { entryBodyAt } from '@/core/book/pose-entry';
 import { holeHeightM } from '@/core/kit/column';
-import { kgToGrams, type LoadUnit } from '@/core/units/mass';
+import { kgToGrams } from '@/core/units/mass';
 import { buildSetupFigure, buildSetupLines, windowFor } from '@/drawing/setup-scene';
 import { restOn } from '@/drawing/rest-on';
 import { BOOK_TEXT, movementName, postureText } from '@/messages/book';
@@ -14,8 +13,7 @@ import { holeText } from '@/messages/holes';
 import { loadLabel, loadNumber } from '@/messages/loads';
 import { GRIP_NAME } from '@/messages/movements';
 import { regionText, settingText } from '@/messages/settings';
-import type { Described } from '@/solver/describe';
-import type { Question } from '@/solver/to-question';
+import type { CardContent } from '@/solver/card-content';
 
 export interface CardPlate {
   readonly label: string;
@@ -44,20 +42,6 @@ export interface CardModel {
   readonly drawing: { readonly width: number; readonly height: number; readonly shapes: readonly (readonly string[])[]; readonly lines: readonly CardLine[]; readonly hole: { readonly x: number; readonly y: number; readonly text: string } | null };
   /** Opens the set-up. */
   readonly url: string;
-}
-
-/** What a station card is made of. */
-export interface CardContent {
-  readonly client: string;
-  readonly variant: { readonly name: string; readonly cue: string } | null;
-  readonly question: Question;
-  readonly described: Described;
-  /** As saved or solved; null for a movement without a column. */
-  readonly placement: Placement | null;
-  readonly station: string | null;
-  readonly handle: string | null;
-  /** What its load is stamped in. */
-  readonly unit: LoadUnit;
 }
 
 /** Box of the drawing on the page, points. */

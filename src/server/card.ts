@@ -1,6 +1,6 @@
 import 'server-only';
-import type { CardContent } from '@/card/card-model';
 import { caseSchema } from '@/contract/case';
+import type { CardContent } from '@/solver/card-content';
 import { describeQuestion } from '@/solver/describe';
 import { toQuestion } from '@/solver/to-question';
 import type { Db } from '@/data/open-db';

@@ -3,7 +3,6 @@ import type { SetRecord } from '@/core/fault/set-log';
 import { buildRep, wholePace } from '@/core/tempo/pace';
 import { parseTempo } from '@/core/tempo/tempo';
 import { judgeSet } from '@/core/fault/judge-set';
-import { seeded } from '../../../tracker/seeded';
 import { heardAt } from './heard-at';
 import { PaceClock } from './pace-clock';
 import { buildTrack } from './pacer';
@@ -53,10 +52,10 @@ describe('what is heard', () => {
 describe('the set’s clock', () => {
   /** Five minutes of frames; where the clock ends against the page's and the audio's, and its most and least rate. */
   function run(audioAt: (ms: number) => number, noiseMs: number) {
-    const [clock, random] = [new PaceClock(), seeded(7)];
+    const clock = new PaceClock();
     let [was, rates] = [0, [] as number[]];
     for (let ms = 0; ms <= 300_000; ms += 16) {
-      clock.observe(ms, audioAt(ms) + noiseMs * (2 * random() - 1));
+      clock.observe(ms, audioAt(ms) + noiseMs * Math.sin(ms * ms));
       if (ms > 0) rates = [Math.min(rates[0] ?? 1, (clock.read(ms) - was) / 16), Math.max(rates[1] ?? 1, (clock.read(ms) - was) / 16)];
       was = clock.read(ms);
     }
