@@ -97,7 +97,7 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
     <Sheet view={view} label="Side view, to scale" zoomed={zoomed}>
       <Layer view={view}>
         <ColumnRuler view={view} column={column} hole={placement.hole} />
-        <FloorRuler view={view} window={w} at="floor" />
+        {!zoomed && <FloorRuler view={view} window={w} at="floor" />}
         {tolerance && (
           <rect
             className={styles.band}
@@ -190,6 +190,7 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
             <text>{marks.clearance.cm} cm clear</text>
           </g>
         </g>
+        {zoomed && <FloorRuler view={view} window={w} at="floor" />}
       </Layer>
     </Sheet>
   );

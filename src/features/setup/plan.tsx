@@ -113,7 +113,7 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
     <Sheet view={view} label="View from above, same scale" zoomed={zoomed}>
       <Layer view={view}>
         <line className={styles.hair} x1={px(midline.u)} x2={px(view.project([w.maxX, 0, 0]).u)} y1={px(midline.v)} y2={px(midline.v)} />
-        <FloorRuler view={view} window={w} at="midline" />
+        {!zoomed && <FloorRuler view={view} window={w} at="midline" />}
         <Columns view={view} column={column} left={holeOf(placement, 'left')} right={holeOf(placement, 'right')} used={used} />
         <line className={styles.hair} x1={px(origin.u)} x2={px(origin.u)} y1={px(view.project([0, 0, w.minZ]).v)} y2={px(view.project([0, 0, w.maxZ]).v)} />
         <text className={styles.quiet} x={px(view.width - 14)} y={26} textAnchor="end">
@@ -171,6 +171,7 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
           <line className={styles.grip} x1={px(brow.u)} y1={px(brow.v)} x2={px(nose.u)} y2={px(nose.v)} />
           <circle className={styles.carriage} cx={px(nose.u)} cy={px(nose.v)} r={7} />
         </g>
+        {zoomed && <FloorRuler view={view} window={w} at="midline" />}
       </Layer>
     </Sheet>
   );

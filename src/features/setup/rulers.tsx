@@ -40,14 +40,14 @@ export const ColumnRuler = memo(function ColumnRuler({ view, column, hole }: { r
 
 /** The floor: centimetres from the line of the pulleys are the horizontal ruler. */
 export const FloorRuler = memo(function FloorRuler({ view, window: w, at }: { readonly view: View; readonly window: Window3; readonly at: 'floor' | 'midline' }) {
-  // Looked at closer, the floor may lie below the sheet: its ruler stays at the edge.
+  // Looked at closer, the floor may lie below the sheet: its ruler stays at the edge, over what is beyond it.
   const baseline = at === 'floor' ? Math.min(view.project([0, 0, 0]).v, view.height - MARGIN.bottom) : view.height - MARGIN.bottom;
   const every = view.scale > CLOSE ? 10 : 50;
   const marks: number[] = [];
   for (let cm = Math.ceil((w.minX * 100) / 10) * 10; cm <= w.maxX * 100 + 1e-6; cm += 10) marks.push(cm);
   return (
     <g>
-      {baseline < view.project([0, 0, 0]).v && at === 'floor' && <rect className={styles.under} x={0} y={px(baseline)} width={px(view.width)} height={MARGIN.bottom} />}
+      {(at === 'midline' || baseline < view.project([0, 0, 0]).v) && <rect className={styles.under} x={0} y={px(baseline)} width={px(view.width)} height={MARGIN.bottom} />}
       <line className={styles.rule} x1={px(view.project([w.minX, 0, 0]).u)} x2={px(view.project([w.maxX, 0, 0]).u)} y1={px(baseline)} y2={px(baseline)} />
       {marks.map((cm) => {
         const { u } = view.project([cm / 100, 0, 0]);
