@@ -1,5 +1,4 @@
-import { spawn } from 'node:child_process';
-import { expect, itemId, test, TRACKER_AT } from './support/app';
+import { expect, itemId, startTracker, test } from './support/app';
 
 test('a sensor on the stack: found, drawn over the pacer, read after the set, its findings taken by tap and never by themselves', async ({ page, app }) => {
   test.setTimeout(120_000);
@@ -10,7 +9,7 @@ test('a sensor on the stack: found, drawn over the pacer, read after the set, it
   const sensor = page.getByTestId('sensor');
   await sensor.getByRole('button', { name: 'Find a sensor' }).click();
   await expect(sensor).toContainText('No sensor answers');
-  const tracker = spawn('node_modules/.bin/tsx', ['scripts/serve-tracker.ts'], { env: { ...process.env, JORVIX_TRACKER_PORT: String(TRACKER_AT) }, stdio: 'ignore' });
+  const tracker = startTracker();
   try {
     await expect(async () => {
       await sensor.getByRole('button', { name: 'Find a sensor' }).click();

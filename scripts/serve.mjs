@@ -9,8 +9,8 @@ export function untilStopped(child) {
   child.on('exit', (code) => process.exit(code ?? 0));
 }
 
-export function serve(port, databaseFile) {
-  untilStopped(spawn(process.execPath, [join(root, 'scripts/serve-app.mjs')], { cwd: root, stdio: 'inherit', env: { ...env, PORT: String(port), JORVIX_DB: databaseFile } }));
+export function serve(port, databaseFile, more = {}) {
+  untilStopped(spawn(process.execPath, [join(root, 'scripts/serve-app.mjs')], { cwd: root, stdio: 'inherit', env: { ...env, PORT: String(port), JORVIX_DB: databaseFile, ...more } }));
 }
 
 export const port = () => Number(process.env.PORT ?? 4310);

@@ -1,5 +1,5 @@
 import { chromium, type Page } from '@playwright/test';
-import { App, itemId } from '../e2e/support/app';
+import { App, itemId, startTracker } from '../e2e/support/app';
 
 const ARGS = ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage'];
 const DESK = { width: 1280, height: 800 };
@@ -58,6 +58,23 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'set-phone', path: `/set/${itemId('sefina', 1)}`, size: PHONE, act: runSet },
+  {
+    name: 'set-stack', path: `/set/${itemId('sefina', 0)}`,
+    act: async (page) => {
+      const tracker = startTracker();
+      const lifter = page.getByRole('button', { name: /rushes every lowering/ });
+      while (!(await lifter.isVisible())) {
+        await page.getByRole('button', { name: 'Find a sensor' }).click();
+        await page.waitForTimeout(500);
+      }
+      await lifter.click();
+      await page.getByRole('button', { name: /Start set/ }).click();
+      await page.getByTestId('rep-count').filter({ hasText: '3' }).waitFor();
+      await page.waitForTimeout(2200);
+      await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+      page.once('close', () => tracker.kill());
+    },
+  },
   { name: 'ledger', path: '/ledger/anselm' },
 ];
 

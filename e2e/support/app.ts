@@ -6,7 +6,7 @@ import { test as base, type Page } from '@playwright/test';
 
 const PORT = { demo: 4391, empty: 4392 } as const;
 /** Where the journeys' own stand-in for the sensors listens, once one of them starts it. */
-export const TRACKER_AT = 4393;
+const TRACKER_AT = 4393;
 
 /** The real application on its own fresh demo database; `restart` kills the server the hard way first. */
 export class App {
@@ -26,7 +26,7 @@ export class App {
 
   async start(): Promise<void> {
     this.child = spawn(process.execPath, ['scripts/serve-app.mjs'], {
-      env: { ...process.env, PORT: String(this.port), JORVIX_DB: this.database, JORVIX_TRACKER: `http://127.0.0.1:${TRACKER_AT}` }, stdio: 'ignore', detached: true,
+      env: { ...process.env, PORT: String(this.port), JORVIX_DB: this.database, JORVIX_TRACKER: `http://127.0.0.1:${TRACKER_AT}`, ...(this.demo ? { JORVIX_TILT: 'simulated' } : {}) }, stdio: 'ignore', detached: true,
     });
     for (let i = 0; i < 150; i++) {
       await new Promise((r) => setTimeout(r, 200));
@@ -49,6 +49,9 @@ export class App {
     await this.start();
   }
 }
+
+/** The stand-in for the sensors, where the journeys' application looks for them. */
+export const startTracker = (): ChildProcess => spawn('node_modules/.bin/tsx', ['scripts/serve-tracker.ts'], { env: { ...process.env, JORVIX_TRACKER_PORT: String(TRACKER_AT) }, stdio: 'ignore' });
 
 /** Today's planned movement of a demo client. */
 export function itemId(client: string, index: number): string {

@@ -25,4 +25,6 @@ export interface BenchContext {
   readonly replaced: readonly { readonly kind: 'column' | 'attachment'; readonly planned: string; readonly by: string | null }[];
   readonly screening: ScreeningSummary;
   readonly mostLoadKg: number | null;
+  /** A stand-in takes the place of the device's tilt sensor. */
+  readonly simulatedTilt: boolean;
 }

@@ -43,6 +43,7 @@ export const BenchPanels = memo(function BenchPanels({ context, question, setup,
       <FaultPanel entry={entry} fault={beside.fault} cost={beside.cost} onFault={beside.setFault} />
       <StanceDropsPanel problem={problem} placement={placement} onPlace={(standX) => dispatch({ type: 'placed', placement: { ...placement, standX } })} />
       <LineCheckPanel
+        simulated={context.simulatedTilt}
         check={(deg) => checkLine(problem, placement, shown.worse, now, deg)}
         where={now === FINISH ? 'hands at the finish' : `at ${Math.round((now / FINISH) * 100)} % of the rep`}
         hole={placement.hole}

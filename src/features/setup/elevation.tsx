@@ -14,7 +14,7 @@ import styles from '@/drawing/drawing.module.css';
 import { BenchHandles } from './bench-handles';
 import type { FitMoves } from './fit-plates';
 import type { Move } from './move-placement';
-import { ColumnRuler, FloorRuler } from './rulers';
+import { ColumnRuler, FloorRuler, HoleBand } from './rulers';
 import { Layer, Sheet } from './sheet';
 import { useDrag } from './use-drag';
 import { useScene } from './use-scene';
@@ -99,13 +99,16 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
         <ColumnRuler view={view} column={column} hole={placement.hole} />
         {!zoomed && <FloorRuler view={view} window={w} at="floor" />}
         {tolerance && (
-          <rect
-            className={styles.band}
-            x={px(view.project([base.placement.standX + tolerance.standXM[0], 0, 0]).u)}
-            width={px(Math.max(3, (tolerance.standXM[1] - tolerance.standXM[0]) * view.scale))}
-            y={px(origin.v - 5)}
-            height={10}
-          />
+          <>
+            <rect
+              className={styles.band}
+              x={px(view.project([base.placement.standX + tolerance.standXM[0], 0, 0]).u)}
+              width={px(Math.max(3, (tolerance.standXM[1] - tolerance.standXM[0]) * view.scale))}
+              y={px(origin.v - 5)}
+              height={10}
+            />
+            <HoleBand view={view} column={column} holes={tolerance.holes.map((by) => base.placement.hole + by)} />
+          </>
         )}
         <Silhouettes shapes={beside} ghost />
       </Layer>

@@ -1,8 +1,9 @@
 'use client';
 import { IconDeviceMobileRotated, IconMinus, IconPlus } from '@tabler/icons-react';
 import { useMounted } from '@mantine/hooks';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { LineCheck } from '@/core/setup/line-check';
+import { holdSimulated, readSlope } from './tilt-sensor';
 import styles from './setup.module.css';
 
 interface Props {
@@ -11,6 +12,8 @@ interface Props {
   readonly where: string;
   readonly hole: number;
   readonly shoulderMeasured: boolean;
+  /** A stand-in tilts instead of this device. */
+  readonly simulated: boolean;
 }
 
 const cm = (m: number): string => `${Math.abs(Math.round(m * 100))} cm`;
@@ -25,24 +28,21 @@ function doubtText(c: LineCheck, hole: number, shoulderMeasured: boolean): strin
 }
 
 /** Hold an inclinometer, or this device, along the cable and compare. */
-export function LineCheckPanel({ check, where, hole, shoulderMeasured }: Props) {
+export function LineCheckPanel({ check, where, hole, shoulderMeasured, simulated }: Props) {
   const mounted = useMounted();
   const computed = check(0).computedDeg;
   const [measured, setMeasured] = useState<number | null>(null);
-  const [listening, setListening] = useState(false);
+  const [sensor, setSensor] = useState<'off' | 'listening' | 'silent'>('off');
+  const turn = useRef(0);
   const shown = measured ?? Math.round(computed);
   const result = measured === null ? null : check(measured);
-  const fromDevice = (): void => {
-    setListening(true);
-    // The long edge lies along the cable: the slope is the tilt front to back, whichever end is up.
-    const read = (e: DeviceOrientationEvent): void => {
-      if (e.beta === null) return;
-      const tilt = Math.abs(e.beta) > 90 ? 180 - Math.abs(e.beta) : Math.abs(e.beta);
-      setMeasured(Math.round(Math.sign(computed || 1) * tilt * 10) / 10);
-      setListening(false);
-      window.removeEventListener('deviceorientation', read);
-    };
-    window.addEventListener('deviceorientation', read);
+  const fromDevice = async (): Promise<void> => {
+    setSensor('listening');
+    const putAway = simulated ? holdSimulated(Math.abs(computed), turn.current++) : null;
+    const slope = await readSlope();
+    putAway?.();
+    setSensor(slope === null ? 'silent' : 'off');
+    if (slope !== null) setMeasured(Math.round(Math.sign(computed || 1) * slope * 10) / 10);
   };
   return (
     <details className={styles.more}>
@@ -59,11 +59,12 @@ export function LineCheckPanel({ check, where, hole, shoulderMeasured }: Props) 
           <IconPlus stroke={1.5} aria-hidden />
         </button>
         {mounted && 'DeviceOrientationEvent' in window && (
-          <button type="button" onClick={fromDevice} aria-pressed={listening}>
-            <IconDeviceMobileRotated stroke={1.5} aria-hidden /> this device
+          <button type="button" onClick={() => void fromDevice()} disabled={sensor === 'listening'}>
+            <IconDeviceMobileRotated stroke={1.5} aria-hidden /> {simulated ? 'simulated' : 'this device'}
           </button>
         )}
       </div>
+      {sensor === 'silent' && <p role="status">This device tells no tilt. Hold any inclinometer along the cable and step to what it reads.</p>}
       {result && (
         <p role="status" data-testid="line-verdict">
           {result.agrees ? `Agrees within ${Math.abs(result.differsDeg).toFixed(0)}°.` : `${Math.abs(result.differsDeg).toFixed(0)}° apart. ${doubtText(result, hole, shoulderMeasured)}`}

@@ -62,7 +62,8 @@ const Columns = memo(function Columns({ view, column, left, right, used }: Colum
 
 /** View from above, same scale and same floor ruler. The client is dragged over the floor and turned by the nose. */
 export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Props) {
-  const { problem, placement, shown, entry } = setup;
+  const { problem, placement, shown, entry, tolerance } = setup;
+  const solved = setup.base.placement;
   const { column } = problem.input;
   const { figure, lines: scene, beside, shift } = useScene(setup, view, now, ghost);
   // The same elements while things are dragged: only their place on the sheet changes.
@@ -119,6 +120,16 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
         <text className={styles.quiet} x={px(view.width - 14)} y={26} textAnchor="end">
           from above, same scale, cm
         </text>
+        {tolerance && (
+          <rect
+            className={styles.band}
+            x={px(view.project([solved.standX + tolerance.standXM[0], 0, 0]).u)}
+            width={px(Math.max(3, (tolerance.standXM[1] - tolerance.standXM[0]) * view.scale))}
+            y={px(view.project([0, 0, solved.standZ + tolerance.standZM[0]]).v)}
+            height={px(Math.max(3, (tolerance.standZM[1] - tolerance.standZM[0]) * view.scale))}
+            data-testid="stand-band"
+          />
+        )}
         <Silhouettes shapes={beside} ghost />
         <path className={styles.ghostCable} d={scene.ghostCables.map((c) => `M${px(c.from.u)} ${px(c.from.v)}L${px(c.to.u)} ${px(c.to.v)}`).join('')} />
       </Layer>

@@ -5,6 +5,7 @@ import { MARGIN, type View, type Window3 } from '@/drawing/view';
 import styles from '@/drawing/drawing.module.css';
 
 const COLUMN_PX = 12;
+const HALF_HOLE_PX = 5;
 /** Pixels to a metre at which there is room for every tenth centimetre's number. */
 const CLOSE = 330;
 
@@ -37,6 +38,13 @@ export const ColumnRuler = memo(function ColumnRuler({ view, column, hole }: { r
     </g>
   );
 });
+
+/** Holes that will do, on the column. */
+export function HoleBand({ view, column, holes }: { readonly view: View; readonly column: Column; readonly holes: readonly number[] }) {
+  const vs = holes.map((h) => view.project([0, holeHeightM(column, h), 0]).v);
+  const [top, bottom] = [Math.min(...vs), Math.max(...vs)];
+  return <rect className={styles.band} x={px(view.project([0, 0, 0]).u - COLUMN_PX)} y={px(top - HALF_HOLE_PX)} width={COLUMN_PX} height={px(bottom - top + 2 * HALF_HOLE_PX)} data-testid="hole-band" />;
+}
 
 /** The floor: centimetres from the line of the pulleys are the horizontal ruler. */
 export const FloorRuler = memo(function FloorRuler({ view, window: w, at }: { readonly view: View; readonly window: Window3; readonly at: 'floor' | 'midline' }) {

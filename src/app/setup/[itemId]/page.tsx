@@ -29,6 +29,7 @@ export default async function SetupRoute({ params, searchParams }: { readonly pa
         replaced: loaded.replaced,
         screening: loaded.screening,
         mostLoadKg: loaded.mostLoadKg,
+        simulatedTilt: process.env.JORVIX_TILT === 'simulated',
       }}
       measureLink={<Link href={`/clients/${client.id}`}>Client sheet</Link>}
       kitLink={<Link href={loaded.station ? `/kit/${loaded.station.id}` : '/kit'}>Kit</Link>}
