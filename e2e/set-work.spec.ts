@@ -95,3 +95,34 @@ test('a trace from a file: reps counted, phases told, findings proposed and take
   await page.getByRole('button', { name: 'Take: drops it' }).click();
   await expect(page.locator('[data-fault="lowering-dropped"]')).toContainText('rep 6');
 });
+
+test('the pacer follows the client: a tap at each rep, also while it rests, and it goes on from what was counted', async ({ page, app }) => {
+  await page.goto(`${app.url}/set/${itemId('sefina', 1)}`);
+  await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
+  const [count, phase] = [page.getByTestId('rep-count'), page.getByTestId('phase')];
+  await expect(count).toHaveText('1');
+  // The client is a little quicker than asked: past the half of the rep it is done.
+  await expect(phase).toHaveText('lower');
+  await page.waitForTimeout(1500);
+  await count.click();
+  await expect(count).toHaveText('2');
+  await expect(phase).toHaveText('lift');
+  // Slower than asked: the rep that the pacer has begun begins again.
+  await expect(phase).toHaveText('hold');
+  await page.keyboard.press('r');
+  await expect(phase).toHaveText('lift');
+  await expect(count).toHaveText('2');
+  await page.keyboard.press('p');
+  await expect(page.getByText('paused', { exact: true })).toBeVisible();
+  for (const n of ['2', '3', '4']) {
+    await count.click();
+    await expect(count).toHaveText(n);
+  }
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(count).toHaveText('5');
+  await expect(phase).toHaveText('lift');
+  await page.getByRole('button', { name: 'End set' }).click();
+  await expect(page.getByTestId('confirm-reps')).toHaveText('4');
+  await page.getByRole('button', { name: 'Keep this' }).click();
+  await expect(page.getByTestId('waiting')).toHaveText('all sent');
+});

@@ -12,12 +12,16 @@ interface Props {
   /** The set's clock, milliseconds. */
   readonly nowMs: () => number;
   readonly running: boolean;
+  /** Reps on record; null before the set. */
+  readonly counted: number | null;
   /** What the stack did in the last seconds; empty without a sensor. */
   readonly recent: (spanS: number, sinceS: number) => readonly { readonly agoS: number; readonly share: number }[];
   readonly onRep: (rep: number) => void;
   readonly onPhase: (phase: Phase | 'ready') => void;
   /** The next phase begins at this moment of the set's clock, milliseconds: told a little ahead, so that it can be heard on time. */
   readonly onSoon: (phase: Phase, atMs: number) => void;
+  /** A rep is done, by the trainer's eye. */
+  readonly onTap: () => void;
 }
 
 /** How far ahead a change of phase is told, seconds: several frames and an audio device's delay. */
@@ -65,7 +69,7 @@ export function buildTrack(pace: Pace, nowS: number): { readonly d: string; read
 }
 
 /** A line that rises and falls with the asked tempo and a mark that follows it; the rep count reads from two metres. */
-export function Pacer({ pace: asked, paceNow, elapsedS, nowMs, running, recent, onRep, onPhase, onSoon }: Props) {
+export function Pacer({ pace: asked, paceNow, elapsedS, nowMs, running, counted, recent, onRep, onPhase, onSoon, onTap }: Props) {
   const track = useRef<SVGPathElement>(null);
   const mark = useRef<SVGCircleElement>(null);
   const stack = useRef<SVGPathElement>(null);
@@ -114,16 +118,18 @@ export function Pacer({ pace: asked, paceNow, elapsedS, nowMs, running, recent, 
     draw();
     return () => cancelAnimationFrame(frame);
   }, [running, asked, paceNow, elapsedS, nowMs, recent, onRep, onPhase, onSoon]);
+  const rep = Math.max(shown?.rep ?? 0, running ? 0 : (counted ?? 0));
   return (
     <div className={styles.pacer}>
       <div className={styles.count}>
-        <div className={styles.rep} data-testid="rep-count" aria-live="off">
-          {shown?.rep ?? 0}
-        </div>
+        <button type="button" className={styles.rep} data-testid="rep-count" disabled={counted === null} aria-label={`Rep ${rep}, done: the pacer follows`} onClick={onTap}>
+          {rep}
+        </button>
         <div className={styles.phase}>
           <span>{shown ? (running ? 'now' : 'paused') : 'press start'}</span>
           <b data-testid="phase">{shown ? PHASE_WORD[shown.phase] : 'ready'}</b>
           <span className={styles.left}>{shown ? `${shown.left} s left` : ''}</span>
+          {running && <span>rep done? tap the count</span>}
         </div>
       </div>
       <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className={styles.track} aria-hidden>

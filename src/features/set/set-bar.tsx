@@ -81,7 +81,7 @@ export function SetBar({ context, live, side, onSide, sound, keys, overLimit }: 
         </button>
       )}
       {state.mode === 'paused' && (
-        <button type="button" className={`${styles.plain} ${styles.timing}`} onClick={() => live.dispatch({ type: 'resumed', nowMs: sound.nowMs() })}>
+        <button type="button" className={`${styles.plain} ${styles.timing}`} onClick={live.resume}>
           Go on
         </button>
       )}

@@ -77,9 +77,9 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
   const startOrEnd = (): void => void (open ? live.end() : pain || context.blocked !== null || overLimit ? undefined : live.start());
   const keys = useShortcuts([
     { key: 'e', does: open ? 'end the set' : 'start the set', run: startOrEnd },
-    { key: 'p', does: 'pause, go on', run: () => (state.mode === 'running' ? live.dispatch({ type: 'paused', nowMs: nowMs() }) : state.mode === 'paused' ? live.dispatch({ type: 'resumed', nowMs: nowMs() }) : live.goOn()) },
+    { key: 'p', does: 'pause, go on', run: () => (state.mode === 'running' ? live.dispatch({ type: 'paused', nowMs: nowMs() }) : state.mode === 'paused' ? live.resume() : live.goOn()) },
     { key: 'n', does: 'next part', run: () => void live.goNext() },
-    { key: 'r', does: 'a rep done, while paused', run: () => void live.tapRep() },
+    { key: 'r', does: 'a rep is done: the pacer follows', run: () => void live.tapRep() },
     { key: 'c', does: 'clean so far', run: () => void live.markClean() },
     { key: 'u', does: 'undo', run: () => void live.undo() },
     { key: 'x', does: 'pain: stop', run: () => void live.stopForPain() },
@@ -152,7 +152,7 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
               </p>
             )}
             <div className={styles.pacing} data-idle={!open || undefined}>
-              <Pacer pace={live.pace} paceNow={paceNow} elapsedS={elapsedS} nowMs={nowMs} running={state.mode === 'running'} recent={tracker.recent} onRep={recordRep} onPhase={onPhase} onSoon={tick} />
+              <Pacer pace={live.pace} paceNow={paceNow} elapsedS={elapsedS} nowMs={nowMs} running={state.mode === 'running'} counted={open?.reps ?? null} recent={tracker.recent} onRep={recordRep} onPhase={onPhase} onSoon={tick} onTap={live.tapRep} />
             </div>
             <p className={styles.cue} data-testid="cue">
               {cueFor(live, context.variantCue || BOOK_TEXT[item.movement]!.cue, phase)}

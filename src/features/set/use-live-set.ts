@@ -123,14 +123,27 @@ export function useLiveSet(context: SetScreenContext, nowMs: () => number) {
     [append, open, next, base, part, goNext],
   );
 
-  /** A rep counted by the trainer while the pacer rests. */
+  /** Go on after a pause: where the pacer stood, or after the reps that were counted by tap meanwhile. */
+  const resume = useCallback(() => {
+    if (open && open.reps > (paceNow()?.done ?? 0)) dispatch({ type: 'started', setId: open.setId, nowMs: nowMs(), leadInMs: 0, skipMs: (open.reps - base) * repSeconds(pace) * 1000 });
+    else dispatch({ type: 'resumed', nowMs: nowMs() });
+  }, [open, paceNow, nowMs, base, pace]);
+
+  /** A rep is done, says the trainer: the pacer follows, and where it rests the rep is counted. */
   const tapRep = useCallback(async () => {
-    if (liveRef.current.mode === 'running') return;
+    const state = liveRef.current;
+    const ms = elapsedMs(state, nowMs());
+    if (state.mode === 'running' && ms !== null) {
+      // In the first half of a rep it is the one before that is done by now.
+      const whole = repSeconds(pace) * 1000;
+      if (ms > 0) dispatch({ type: 'started', setId: state.setId, nowMs: nowMs(), leadInMs: 0, skipMs: Math.round(ms / whole) * whole });
+      return;
+    }
     await append((log) => {
       const set = openIn(log);
       return set && { kind: 'rep', setId: set.setId, rep: set.reps + 1 };
     });
-  }, [append, openIn]);
+  }, [append, openIn, nowMs, pace]);
 
   const markClean = useCallback(async () => {
     const rep = paceNow()?.rep ?? 0;
@@ -194,7 +207,7 @@ export function useLiveSet(context: SetScreenContext, nowMs: () => number) {
   const ranked = useMemo(() => rankFaults(log.sets), [log]);
   const watch = useMemo(() => watchList(log.sets), [log]);
   return {
-    log, here, last, open, pain, live, dispatch, pace, paceOfRep, movement, faults, loadG, setChosenLoadG, paceNow, start, goOn, recordRep, end, stopForPain, undo, undoable, append, trouble, openCorrection, ranked, watch, advice, schemes, scheme, setScheme, part, parts: own, index, base, next, goNext, tapRep, markClean, markFault, remark,
+    log, here, last, open, pain, live, dispatch, pace, paceOfRep, movement, faults, loadG, setChosenLoadG, paceNow, start, goOn, recordRep, end, stopForPain, undo, undoable, append, trouble, openCorrection, ranked, watch, advice, schemes, scheme, setScheme, part, parts: own, index, base, next, goNext, resume, tapRep, markClean, markFault, remark,
   };
 }
 
