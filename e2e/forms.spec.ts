@@ -57,7 +57,8 @@ test('a column that stops low blocks with its limit and the nearest that works',
   await page.goto(`${app.url}/setup/${itemId('anselm', 1)}?station=${low}`);
   const alert = page.getByRole('alert').filter({ hasText: 'Low pair cannot serve this' });
   await expect(alert).toContainText(/would rest for|No hole and place/);
-  await expect(alert).toContainText('Nearest that works here: cable fly, low to high');
+  await expect(alert).toContainText(/Nearest that works here: cable fly, low to high, .*\d+ kg for the same peak/);
+  await expect(alert.getByRole('link', { name: 'Plan it for today' })).toHaveAttribute('href', '/?plan=cable-fly-low-to-high&client=anselm');
   await page.goto(`${app.url}/setup/${itemId('anselm', 1)}?station=short-pair`);
   await expect(page.getByTestId('plate-hole')).toBeVisible();
 });

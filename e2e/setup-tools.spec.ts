@@ -120,6 +120,10 @@ test('retarget: on another column the hole is solved anew and the stack converte
   await page.getByLabel('Columns', { exact: true }).selectOption({ label: 'Short pair at the stairs' });
   await expect(page.getByTestId('converted')).toContainText('30 kg here for the 15 kg planned on Long pair by the window');
   await expect(page.getByTestId('plate-hole')).not.toHaveText(hole!);
+  // In another gym the handle is another one, and the stack is stamped in pounds.
+  await page.getByLabel('Columns', { exact: true }).selectOption({ label: 'Yard pair' });
+  await expect(page.getByTestId('converted')).toContainText('30 lb here for the 15 kg planned on Long pair by the window');
+  await expect(page.getByText('Set up with Rope-wound handle instead.')).toBeVisible();
 });
 
 test('looking closer by wheel, by steps and by key; the hand still lands on what it takes hold of', async ({ page, app }) => {

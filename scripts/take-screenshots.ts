@@ -70,7 +70,7 @@ const SHOTS: readonly Shot[] = [
       await lifter.click();
       await page.getByRole('button', { name: /Start set/ }).click();
       await page.getByTestId('rep-count').filter({ hasText: '3' }).waitFor();
-      await page.waitForTimeout(2200);
+      await page.waitForTimeout(4600);
       await page.evaluate(() => (document.activeElement as HTMLElement).blur());
       page.once('close', () => tracker.kill());
     },

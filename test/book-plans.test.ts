@@ -8,7 +8,7 @@ import { findVariant, listVariants } from '@/data/queries/variants';
 import { loadFloor } from '@/server/floor';
 import { buildCard } from '@/card/card-model';
 import { loadCard } from '@/server/card';
-import { loadItem } from '@/server/item-context';
+import { loadItem, stationChoices } from '@/server/item-context';
 import { loadSteps } from '@/server/load-steps';
 import { listPlanChoices, planToday } from '@/server/plan';
 import { loadSet } from '@/server/set-context';
@@ -153,4 +153,15 @@ it('on another column the stack is converted through both pulley ratios, so that
   expect([here.item.loadG, here.converted]).toEqual([15_000, null]);
   expect([there.item.loadG, there.converted]).toEqual([30_000, { plannedG: 15_000, plannedUnit: 'kg', plannedOn: 'Long pair by the window' }]);
   expect(there.setupCase.loadKg).toBe(30);
+});
+
+it('in another gym: its column and handle, the stack in its pounds, and what was saved there stays there', () => {
+  const db = world();
+  const id = plan(db, { load: 15 }) as string;
+  const there = loadItem(db, id, 'yard-pair')!;
+  expect([there.attachment!.id, there.replaced]).toEqual(['yard-handle', [{ kind: 'attachment', why: 'elsewhere', planned: 'single D-handle', by: 'Rope-wound handle' }]]);
+  // 15 kg is 33.07 lb (the international pound of 1959): 30 lb is the nearest step.
+  expect([there.item.loadG, there.unit, there.converted]).toEqual([13_608, 'lb', { plannedG: 15_000, plannedUnit: 'kg', plannedOn: 'Long pair by the window' }]);
+  expect(stationChoices(db, 'lantern-yard').map((s) => s.id)[0]).toBe('yard-pair');
+  expect(new Set(stationChoices(db, there.session.gymId).map((s) => s.gym)).size).toBe(2);
 });

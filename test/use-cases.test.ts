@@ -128,7 +128,7 @@ describe('kit that is out of order', () => {
   it('a column is passed over for another of its kind in the same gym, and the floor says so', () => {
     const db = broken('long-pair');
     const context = loadItem(db, ITEM, undefined, NOW)!;
-    expect([context.station!.id, context.replaced]).toEqual(['short-pair', [{ kind: 'column', planned: 'Long pair by the window', by: 'Short pair at the stairs' }]]);
+    expect([context.station!.id, context.replaced]).toEqual(['short-pair', [{ kind: 'column', why: 'out-of-order', planned: 'Long pair by the window', by: 'Short pair at the stairs' }]]);
     expect(loadFloor(db, NOW)[1]!.items[0]!.plates.from).toBe('solved');
     // Asked for by name it is still shown, with its warning.
     expect(loadItem(db, ITEM, 'long-pair', NOW)!.station!.id).toBe('long-pair');

@@ -16,6 +16,7 @@ import type { Db } from '@/data/open-db';
 import { findClient, type Client } from '@/data/queries/clients';
 import { listFloorEvents } from '@/data/queries/floor-events';
 import { findAttachment, findKit, findStation, listAttachments, listStations, type Attachment, type Station } from '@/data/queries/kit';
+import { listGyms } from '@/data/queries/gyms';
 import { findItem, findSession, type Session, type SessionItem } from '@/data/queries/sessions';
 import { findVariant, type Variant } from '@/data/queries/variants';
 import { stationKit } from './choosing';
@@ -38,8 +39,8 @@ export interface ItemContext {
   /** Column and what hangs on it; null for a movement without a cable. */
   readonly station: Station | null;
   readonly attachment: Attachment | null;
-  /** Planned kit that is out of order and what stands in for it here; empty when all is well. */
-  readonly replaced: readonly { readonly kind: 'column' | 'attachment'; readonly planned: string; readonly by: string | null }[];
+  /** Planned kit that is out of order, or in another gym, and what stands in for it here; empty when all is well. */
+  readonly replaced: readonly { readonly kind: 'column' | 'attachment'; readonly why: 'out-of-order' | 'elsewhere'; readonly planned: string; readonly by: string | null }[];
   /** Everything tapped for this client and movement, oldest first. */
   readonly events: readonly FloorEvent[];
   readonly setupCase: CaseInput;
@@ -90,7 +91,7 @@ function toCase({ client, station, attachment, item, variant, kit }: CaseParts, 
 type KitFor = Pick<ItemContext, 'station' | 'attachment' | 'replaced'>;
 const NO_KIT: KitFor = { station: null, attachment: null, replaced: [] };
 
-/** The kit to use: as planned, or in the same gym what works in place of a piece that is out of order. */
+/** The kit to use: as planned, or on the column that is asked for; in its gym what works in place of a piece that is out of order or elsewhere. */
 function findKitFor(db: Db, item: SessionItem, stationId: string | undefined): KitFor {
   const plannedId = stationId ?? item.stationId;
   const planned = (plannedId === null ? null : findStation(db, plannedId)) ?? (item.stationId === null ? null : findStation(db, item.stationId));
@@ -100,11 +101,12 @@ function findKitFor(db: Db, item: SessionItem, stationId: string | undefined): K
   const station = planned.outOfOrder && stationId === undefined ? (standIn ?? planned) : planned;
   const handle = findAttachment(db, item.attachmentId)!;
   const handleBroken = findKit(db, item.attachmentId)!.outOfOrder;
-  const handles = listAttachments(db).filter((a) => a.gymId === handle.gymId);
-  const attachment = handleBroken ? (handles.find((a) => a.kind === handle.kind) ?? handles[0] ?? handle) : handle;
+  const elsewhere = handle.gymId !== station.gymId;
+  const handles = listAttachments(db).filter((a) => a.gymId === station.gymId);
+  const attachment = handleBroken || elsewhere ? (handles.find((a) => a.kind === handle.kind) ?? handles[0] ?? handle) : handle;
   const replaced: ItemContext['replaced'][number][] = [];
-  if (planned.outOfOrder) replaced.push({ kind: 'column', planned: planned.name, by: station === planned ? null : station.name });
-  if (handleBroken) replaced.push({ kind: 'attachment', planned: handle.name, by: attachment === handle ? null : attachment.name });
+  if (planned.outOfOrder) replaced.push({ kind: 'column', why: 'out-of-order', planned: planned.name, by: station === planned ? null : station.name });
+  if (handleBroken || elsewhere) replaced.push({ kind: 'attachment', why: elsewhere ? 'elsewhere' : 'out-of-order', planned: handle.name, by: attachment === handle ? null : attachment.name });
   return { station, attachment, replaced };
 }
 
@@ -116,7 +118,13 @@ function onColumn(db: Db, item: SessionItem, station: Station | null): Pick<Item
   return { item: { ...item, loadG: there.loadG }, converted: { plannedG: item.loadG, plannedUnit: planned.stackUnit, plannedOn: planned.name } };
 }
 
-/** Load a planned movement, optionally on another station of the gym. Null when there is none of that id. */
+/** Columns that a set-up can be taken to, this gym's first, each with its gym's name. */
+export function stationChoices(db: Db, gymId: string): { readonly id: string; readonly name: string; readonly gym: string }[] {
+  const gyms = listGyms(db).toSorted((a, b) => Number(b.id === gymId) - Number(a.id === gymId));
+  return gyms.flatMap((g) => listStations(db, g.id).map((s) => ({ id: s.id, name: s.outOfOrder ? `${s.name} (out of order)` : s.name, gym: g.name })));
+}
+
+/** Load a planned movement, optionally on another station of this gym or another. Null when there is none of that id. */
 export function loadItem(db: Db, itemId: string, stationId?: string, nowMs = readClock()): ItemContext | null {
   const planned = findItem(db, itemId);
   if (!planned) return null;
@@ -128,7 +136,7 @@ export function loadItem(db: Db, itemId: string, stationId?: string, nowMs = rea
   const kitFor = findKitFor(db, planned, stationId ?? usedHere);
   const { item, converted } = onColumn(db, planned, kitFor.station);
   const variant = item.variantId === null ? null : findVariant(db, item.variantId);
-  const setupCase = toCase({ client, item, variant, kit: stationKit(db, session.gymId), ...kitFor }, log, toLocalDay(nowMs));
+  const setupCase = toCase({ client, item, variant, kit: stationKit(db, kitFor.station?.gymId ?? session.gymId), ...kitFor }, log, toLocalDay(nowMs));
   const unit = loadUnit(db, session.gymId, findEntry(item.movement)!, kitFor.station);
   return { client, session, item, converted, unit, variant, ...kitFor, events, setupCase, mostLoadKg: setupCase.client.mostLoadKg ?? null, screening: loadScreening(db, client.id, session.gymId, nowMs) };
 }

@@ -19,12 +19,15 @@ export interface BenchContext {
   /** What the load is stamped in. */
   readonly unit: LoadUnit;
   readonly variant: { readonly id: string; readonly name: string } | null;
-  readonly stations: readonly { readonly id: string; readonly name: string }[];
+  /** Columns of this gym first, then those of others, each under its gym's name. */
+  readonly stations: readonly { readonly id: string; readonly name: string; readonly gym: string }[];
   readonly events: readonly FloorEvent[];
-  /** Planned kit that is out of order and what stands in for it. */
-  readonly replaced: readonly { readonly kind: 'column' | 'attachment'; readonly planned: string; readonly by: string | null }[];
+  /** Planned kit that is out of order or in another gym, and what stands in for it. */
+  readonly replaced: readonly { readonly kind: 'column' | 'attachment'; readonly why: 'out-of-order' | 'elsewhere'; readonly planned: string; readonly by: string | null }[];
   readonly screening: ScreeningSummary;
   readonly mostLoadKg: number | null;
   /** A stand-in takes the place of the device's tilt sensor. */
   readonly simulatedTilt: boolean;
+  /** Loads of the column in use, grams. */
+  readonly stackG: readonly number[];
 }

@@ -3,7 +3,10 @@ import { IconCheck } from '@tabler/icons-react';
 import Link from 'next/link';
 import { memo } from 'react';
 import { limitText } from '@/messages/reasons';
+import { retargetByLever } from '@/core/load/retarget-load';
+import { jointOf } from '@/core/movement/joint-action';
 import { movementName } from '@/messages/book';
+import { loadText } from '@/messages/loads';
 import type { LeastChangeData } from '@/workers/least-change-protocol';
 import type { BenchContext } from './bench-context';
 import { samePlacement } from './setup-machine';
@@ -29,11 +32,21 @@ function changeText(change: LeastChangeData): string {
   return `Least change: ${words.join(', ')}.`;
 }
 
+/** What works here instead, with the stack for the same peak where it turns about the same joint. */
+function standInText({ standIn, solution, entry }: SetupView, context: BenchContext): string {
+  if (!standIn) return 'Nothing in the book works on this column.';
+  const { placement, metrics } = standIn.solution.best;
+  const sameJoint = jointOf(entry.action) === jointOf(standIn.entry.action);
+  const load = solution.feasible || !sameJoint ? null : retargetByLever(context.item.loadG, solution.nearest.metrics.peakResistanceNm, metrics.peakResistanceNm, context.stackG);
+  return `Nearest that works here: ${movementName(standIn.entry.id).toLowerCase()}, ${standIn.tiltDeg === null ? '' : `sweep at ${standIn.tiltDeg}°, `}hole ${placement.hole}, mark ${Math.round(placement.standX * 100)} cm${load ? `, ${loadText(load.loadG, context.unit)} for the same peak` : ''}.`;
+}
+
 /** What to do next: why it is blocked, the least change, put it right, save as used, go to the set. */
 export const SidePanel = memo(function SidePanel({ context, setup, onSave, trouble }: { readonly context: BenchContext; readonly setup: SetupView; readonly onSave: () => void; readonly trouble: string | null }) {
   const { solution, standIn, shown, leastChange, state, dispatch, placement, off } = setup;
   const saved = samePlacement(state.saved, placement);
-  const others = context.stations.filter((s) => s.id !== context.station?.id);
+  const gym = context.stations.find((s) => s.id === context.station?.id)?.gym;
+  const others = context.stations.filter((s) => s.gym === gym && s.id !== context.station?.id);
   return (
     <div className={styles.actions}>
       {setup.tooShort && (
@@ -47,15 +60,18 @@ export const SidePanel = memo(function SidePanel({ context, setup, onSave, troub
             <b>{context.station?.name ?? 'This'} cannot serve this.</b> {solution.nearest.violations.map((v) => limitText(v)).join(' ')}
           </p>
           <p>
-            {standIn
-              ? `Nearest that works here: ${movementName(standIn.entry.id).toLowerCase()}, ${standIn.tiltDeg === null ? '' : `sweep at ${standIn.tiltDeg}°, `}hole ${standIn.solution.best.placement.hole}, mark ${Math.round(standIn.solution.best.placement.standX * 100)} cm.`
-              : 'Nothing in the book works on this column.'}
+            {standInText(setup, context)}
             {others.length > 0 && ` Or choose ${others.map((o) => o.name).join(' or ')} above.`}
           </p>
           {standIn && standIn.tiltDeg !== null && standIn.entry.id === context.item.movement && (
             <button type="button" className={styles.plain} onClick={() => dispatch({ type: 'options-chosen', options: { tiltDeg: standIn.tiltDeg ?? 0 } })}>
               Use the {standIn.tiltDeg}° sweep
             </button>
+          )}
+          {standIn && standIn.entry.id !== context.item.movement && (
+            <Link className={styles.plain} href={`/?plan=${standIn.entry.id}&client=${context.client.id}`}>
+              Plan it for today
+            </Link>
           )}
         </div>
       )}

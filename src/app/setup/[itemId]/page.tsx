@@ -1,9 +1,8 @@
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { sharedDb } from '@/data/open-db';
-import { listStations } from '@/data/queries/kit';
 import { SetupPage } from '@/features/setup/setup-page';
-import { loadItem } from '@/server/item-context';
+import { loadItem, stationChoices } from '@/server/item-context';
 
 export default async function SetupRoute({ params, searchParams }: { readonly params: Promise<{ itemId: string }>; readonly searchParams: Promise<{ station?: string }> }) {
   const { itemId } = await params;
@@ -24,11 +23,12 @@ export default async function SetupRoute({ params, searchParams }: { readonly pa
         converted: loaded.converted,
         unit: loaded.unit,
         variant: loaded.variant && { id: loaded.variant.id, name: loaded.variant.name },
-        stations: (loaded.station ? listStations(db, loaded.station.gymId) : []).map((s) => ({ id: s.id, name: s.outOfOrder ? `${s.name} (out of order)` : s.name })),
+        stations: loaded.station ? stationChoices(db, loaded.station.gymId) : [],
         events,
         replaced: loaded.replaced,
         screening: loaded.screening,
         mostLoadKg: loaded.mostLoadKg,
+        stackG: loaded.station?.stackG ?? [],
         simulatedTilt: process.env.JORVIX_TILT === 'simulated',
       }}
       measureLink={<Link href={`/clients/${client.id}`}>Client sheet</Link>}
