@@ -8,6 +8,9 @@ import styles from './floor.module.css';
 
 const STATE_WORD: Readonly<Record<FloorItemView['state'], string>> = { 'to-do': 'to do', 'under-way': 'under way', done: 'done', stopped: 'stopped for pain' };
 
+/** From here on the time stands left of its line: there is no room on its right. */
+const LATE_SHARE = 90;
+
 /** The day to scale: one block per client, as long as the session, now as a line. */
 function DayStrip({ view }: { readonly view: FloorView }) {
   const { sessions } = view;
@@ -30,7 +33,7 @@ function DayStrip({ view }: { readonly view: FloorView }) {
           </li>
         ))}
       </ol>
-      <div className={styles.now} style={{ left: `${Math.min(100, Math.max(0, share(view.nowMs)))}%` }} data-late={view.nowMs > last || undefined} aria-hidden>
+      <div className={styles.now} style={{ left: `${Math.min(100, Math.max(0, share(view.nowMs)))}%` }} data-late={share(view.nowMs) > LATE_SHARE || undefined} aria-hidden>
         <span>{view.nowMs < first ? `${view.now}, nobody yet` : view.now}</span>
       </div>
     </nav>
