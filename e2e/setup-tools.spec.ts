@@ -124,6 +124,10 @@ test('retarget: on another column the hole is solved anew and the stack converte
   await page.getByLabel('Columns', { exact: true }).selectOption({ label: 'Yard pair' });
   await expect(page.getByTestId('converted')).toContainText('30 lb here for the 15 kg planned on Long pair by the window');
   await expect(page.getByText('Set up with Rope-wound handle instead.')).toBeVisible();
+  // A single column serves one arm: said, with the way back.
+  await page.getByLabel('Columns', { exact: true }).selectOption({ label: 'Lone column at the mirror' });
+  await page.getByRole('link', { name: 'Back to the columns as planned' }).click();
+  await expect(page.getByTestId('plate-hole')).toHaveText(hole!);
 });
 
 test('looking closer by wheel, by steps and by key; the hand still lands on what it takes hold of', async ({ page, app }) => {

@@ -119,9 +119,9 @@ function onColumn(db: Db, item: SessionItem, station: Station | null): Pick<Item
 }
 
 /** Columns that a set-up can be taken to, this gym's first, each with its gym's name. */
-export function stationChoices(db: Db, gymId: string): { readonly id: string; readonly name: string; readonly gym: string }[] {
+export function stationChoices(db: Db, gymId: string): { readonly id: string; readonly name: string; readonly gym: string; readonly outOfOrder: boolean }[] {
   const gyms = listGyms(db).toSorted((a, b) => Number(b.id === gymId) - Number(a.id === gymId));
-  return gyms.flatMap((g) => listStations(db, g.id).map((s) => ({ id: s.id, name: s.outOfOrder ? `${s.name} (out of order)` : s.name, gym: g.name })));
+  return gyms.flatMap((g) => listStations(db, g.id).map((s) => ({ id: s.id, name: s.name, gym: g.name, outOfOrder: s.outOfOrder })));
 }
 
 /** Load a planned movement, optionally on another station of this gym or another. Null when there is none of that id. */

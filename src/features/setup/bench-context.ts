@@ -20,7 +20,7 @@ export interface BenchContext {
   readonly unit: LoadUnit;
   readonly variant: { readonly id: string; readonly name: string } | null;
   /** Columns of this gym first, then those of others, each under its gym's name. */
-  readonly stations: readonly { readonly id: string; readonly name: string; readonly gym: string }[];
+  readonly stations: readonly { readonly id: string; readonly name: string; readonly gym: string; readonly outOfOrder: boolean }[];
   readonly events: readonly FloorEvent[];
   /** Planned kit that is out of order or in another gym, and what stands in for it. */
   readonly replaced: readonly { readonly kind: 'column' | 'attachment'; readonly why: 'out-of-order' | 'elsewhere'; readonly planned: string; readonly by: string | null }[];

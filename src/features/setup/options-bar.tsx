@@ -49,7 +49,7 @@ export const OptionsBar = memo(function OptionsBar({ context, question, options,
           className={styles.wideOption}
           label="Columns"
           value={context.station.id}
-          data={[...new Set(context.stations.map((s) => s.gym))].map((group) => ({ group, items: context.stations.filter((s) => s.gym === group).map((s) => ({ value: s.id, label: s.name })) }))}
+          data={[...new Set(context.stations.map((s) => s.gym))].map((group) => ({ group, items: context.stations.filter((s) => s.gym === group).map((s) => ({ value: s.id, label: s.outOfOrder ? `${s.name} (out of order)` : s.name })) }))}
           onChange={(e) => router.push(`/setup/${context.item.id}?station=${e.currentTarget.value}`)}
         />
       )}

@@ -1,4 +1,5 @@
 'use client';
+import Link from 'next/link';
 import { useMemo, type ReactNode } from 'react';
 import type { CaseInput } from '@/contract/case';
 import { movementName } from '@/messages/book';
@@ -38,6 +39,12 @@ export function SetupPage({ setupCase, context, measureLink, kitLink }: Props) {
         <p>
           Mend it in the {measureLink} or under {kitLink}.
         </p>
+        {/* Nothing is planned on a column that serves one arm of two: it was only looked at. */}
+        {issues.some((i) => i.path === 'side') && (
+          <p>
+            <Link href={`/setup/${context.item.id}`}>Back to the columns as planned</Link>
+          </p>
+        )}
       </div>
     </div>
   );

@@ -32,13 +32,13 @@ function changeText(change: LeastChangeData): string {
   return `Least change: ${words.join(', ')}.`;
 }
 
-/** What works here instead, with the stack for the same peak where it turns about the same joint. */
+/** What works here instead, with the stack for the peak of what is drawn, where it turns about the same joint. */
 function standInText({ standIn, solution, entry }: SetupView, context: BenchContext): string {
   if (!standIn) return 'Nothing in the book works on this column.';
   const { placement, metrics } = standIn.solution.best;
   const sameJoint = jointOf(entry.action) === jointOf(standIn.entry.action);
   const load = solution.feasible || !sameJoint ? null : retargetByLever(context.item.loadG, solution.nearest.metrics.peakResistanceNm, metrics.peakResistanceNm, context.stackG);
-  return `Nearest that works here: ${movementName(standIn.entry.id).toLowerCase()}, ${standIn.tiltDeg === null ? '' : `sweep at ${standIn.tiltDeg}°, `}hole ${placement.hole}, mark ${Math.round(placement.standX * 100)} cm${load ? `, ${loadText(load.loadG, context.unit)} for the same peak` : ''}.`;
+  return `Nearest that works here: ${movementName(standIn.entry.id).toLowerCase()}, ${standIn.tiltDeg === null ? '' : `sweep at ${standIn.tiltDeg}°, `}hole ${placement.hole}, mark ${Math.round(placement.standX * 100)} cm${load ? `, ${loadText(load.loadG, context.unit)} for the same peak as drawn` : ''}.`;
 }
 
 /** What to do next: why it is blocked, the least change, put it right, save as used, go to the set. */
@@ -46,7 +46,7 @@ export const SidePanel = memo(function SidePanel({ context, setup, onSave, troub
   const { solution, standIn, shown, leastChange, state, dispatch, placement, off } = setup;
   const saved = samePlacement(state.saved, placement);
   const gym = context.stations.find((s) => s.id === context.station?.id)?.gym;
-  const others = context.stations.filter((s) => s.gym === gym && s.id !== context.station?.id);
+  const others = context.stations.filter((s) => s.gym === gym && !s.outOfOrder && s.id !== context.station?.id);
   return (
     <div className={styles.actions}>
       {setup.tooShort && (
@@ -61,7 +61,7 @@ export const SidePanel = memo(function SidePanel({ context, setup, onSave, troub
           </p>
           <p>
             {standInText(setup, context)}
-            {others.length > 0 && ` Or choose ${others.map((o) => o.name).join(' or ')} above.`}
+            {others.length > 0 && ` Or choose ${others.map((o) => o.name).join(' or ')} below.`}
           </p>
           {standIn && standIn.tiltDeg !== null && standIn.entry.id === context.item.movement && (
             <button type="button" className={styles.plain} onClick={() => dispatch({ type: 'options-chosen', options: { tiltDeg: standIn.tiltDeg ?? 0 } })}>
