@@ -1,5 +1,13 @@
-/** Imports run one way: app -> server -> data -> contract -> core, and app -> features -> drawing, charts, offline -> contract -> core. */
-const only = (name, from, to) => ({ name, severity: 'error', from: { path: `^src/${from}/`, pathNot: '\\.test\\.ts$' }, to: { path: '^(src|demo|tracker|scripts|e2e|test|bench)/', pathNot: `^src/(${[from, ...to].join('|')})/` } });
+/**
+ * Imports run one way: app -> server -> data -> contract -> core, and app -> features -> drawing, charts, offline ->
+ * contract -> core.
+ */
+const only = (name, from, to) => ({
+  name,
+  severity: 'error',
+  from: { path: `^src/${from}/`, pathNot: '\\.test\\.ts$' },
+  to: { path: '^(src|demo|tracker|scripts|e2e|test|bench)/', pathNot: `^src/(${[from, ...to].join('|')})/` },
+});
 const withinCore = (name, to) => ({
   name: `core-${name}`,
   severity: 'error',
@@ -10,7 +18,12 @@ const withinCore = (name, to) => ({
 module.exports = {
   forbidden: [
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
-    { name: 'core-is-pure', severity: 'error', from: { path: '^src/core/', pathNot: '\\.test\\.ts$' }, to: { pathNot: '^src/core/' } },
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { pathNot: '^src/core/' },
+    },
     withinCore('units', []),
     withinCore('geometry', ['units']),
     withinCore('body', ['units', 'geometry']),
@@ -24,7 +37,12 @@ module.exports = {
     withinCore('tempo', ['units']),
     withinCore('load', ['units']),
     withinCore('trace', ['units', 'tempo']),
-    { name: 'tracker', severity: 'error', from: { path: '^tracker/' }, to: { path: '^(src|demo|scripts|e2e|test|bench)/', pathNot: '^src/(core/trace|contract)/' } },
+    {
+      name: 'tracker',
+      severity: 'error',
+      from: { path: '^tracker/' },
+      to: { path: '^(src|demo|scripts|e2e|test|bench)/', pathNot: '^src/(core/trace|contract)/' },
+    },
     only('messages', 'messages', ['core']),
     only('contract', 'contract', ['core', 'messages']),
     only('solver', 'solver', ['core', 'contract', 'messages']),
@@ -37,5 +55,10 @@ module.exports = {
     only('offline', 'offline', ['core', 'contract']),
     only('features', 'features', ['core', 'contract', 'messages', 'solver', 'drawing', 'charts', 'offline', 'workers']),
   ],
-  options: { tsConfig: { fileName: 'tsconfig.json' }, tsPreCompilationDeps: true, doNotFollow: { path: 'node_modules' }, exclude: { path: '^(\\.next|node_modules/(?!(next|react|echarts|idb|better-sqlite3)/))' } },
+  options: {
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '^(\\.next|node_modules/(?!(next|react|echarts|idb|better-sqlite3)/))' },
+  },
 };

@@ -7,10 +7,13 @@ export default defineConfig({
   test: {
     environment: 'node',
     testTimeout: 60_000,
+    maxWorkers: 2,
     projects: [
-      { extends: true, test: { name: 'unit', include: ['src/**/*.test.ts', 'test/architecture.test.ts'] } },
+      {
+        extends: true,
+        test: { name: 'unit', isolate: false, include: ['src/**/*.test.ts', 'test/architecture.test.ts'] },
+      },
       { extends: true, test: { name: 'flow', include: ['test/**/*.test.ts'], exclude: ['test/architecture.test.ts'] } },
     ],
-    coverage: { provider: 'v8', include: ['src/core/**'], reporter: ['text'], thresholds: { lines: 90 } },
   },
 });

@@ -1,12 +1,24 @@
 import { chromium } from '@playwright/test';
 import { App, itemId } from '../e2e/support/app';
 
-export const ARGS = ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage'];
+export const ARGS = [
+  '--no-sandbox',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--disable-dev-shm-usage',
+];
 const median = (xs: number[]): number => xs.toSorted((a, b) => a - b)[Math.floor(xs.length / 2)]!;
-const report = (name: string, xs: number[]): void => console.log(`${name.padEnd(44)} median ${median(xs).toFixed(1)} ms   worst ${Math.max(...xs).toFixed(1)} ms   n ${xs.length}`);
+const report = (name: string, xs: number[]): void =>
+  console.log(
+    `${name.padEnd(44)} median ${median(xs).toFixed(1)} ms   worst ${Math.max(...xs).toFixed(1)} ms   n ${xs.length}`,
+  );
 
 /** A page with nothing but a dot that follows the finger: what this machine and browser lose by themselves. */
-const BARE = `<body style="margin:0"><svg width="900" height="600" style="touch-action:none"><circle data-testid="dot" cx="300" cy="300" r="30"/></svg><script>
+const BARE = `<body style="margin:0"><svg width="900" height="600" style="touch-action:none"><circle data-testid="dot"
+ cx="300" cy="300" r="30"/></svg><script>
   const dot = document.querySelector('circle');
   let held = false;
   dot.onpointerdown = (e) => { held = true; dot.setPointerCapture(e.pointerId); };
@@ -28,7 +40,8 @@ export async function benchBrowser(): Promise<void> {
       const open = IDBDatabase.prototype.transaction;
       IDBDatabase.prototype.transaction = function (this: IDBDatabase, ...args: Parameters<typeof open>) {
         const tx = open.apply(this, args);
-        if (tx.mode === 'readwrite' && tx.objectStoreNames.contains('device')) tx.addEventListener('complete', () => ((window as unknown as { kept: number }).kept = performance.now()));
+        if (tx.mode === 'readwrite' && tx.objectStoreNames.contains('device'))
+          tx.addEventListener('complete', () => ((window as unknown as { kept: number }).kept = performance.now()));
         return tx;
       };
     });
@@ -66,20 +79,31 @@ export async function benchBrowser(): Promise<void> {
     console.log('Browser (Chromium at 1280x800)');
     const cdp = await page.context().newCDPSession(page);
     // A frame that misses one beat of a 60 Hz display comes after 33.3 ms, give or take the clock's tenth.
-    for (const [rate, barMs, says] of [[1, 20, 'over 20 ms'], [4, 33.45, 'more than two beats of the display, 33.3 ms']] as const) {
+    for (const [rate, barMs, says] of [
+      [1, 20, 'over 20 ms'],
+      [4, 33.45, 'more than two beats of the display, 33.3 ms'],
+    ] as const) {
       const drag = async (name: string, id: string, dx: number, dy: number): Promise<void> => {
         await cdp.send('Emulation.setCPUThrottlingRate', { rate });
         const seen = await frames(dragging(id, dx, dy));
         await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
         report(`frame, dragging ${name}${rate > 1 ? `, ${rate} x slower` : ''}`, seen);
-        console.log(`   ${says}: ${seen.filter((f) => f > barMs).length} of ${seen.length} frames; a beat missed: ${seen.filter((f) => f > 20).length}`);
+        console.log(
+          `   ${says}: ${seen.filter((f) => f > barMs).length} of ${seen.length} frames; a beat ` +
+            `missed: ${seen.filter((f) => f > 20).length}`,
+        );
       };
       await page.goto('about:blank');
       await page.setContent(BARE);
       await drag('a dot on a bare page', 'dot', 60, 0);
       await page.goto(`${app.url}/setup/${itemId('anselm', 1)}`);
       await page.waitForTimeout(2500);
-      for (const [name, id, dx, dy] of [['the carriage', 'drag-carriage', 0, 90], ['the client', 'drag-client', 60, 0], ['the client over the plan', 'drag-client-plan', 40, 40]] as const) await drag(name, id, dx, dy);
+      for (const [name, id, dx, dy] of [
+        ['the carriage', 'drag-carriage', 0, 90],
+        ['the client', 'drag-client', 60, 0],
+        ['the client over the plan', 'drag-client-plan', 40, 40],
+      ] as const)
+        await drag(name, id, dx, dy);
     }
     await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
     await page.goto(`${app.url}/set/${itemId('anselm', 0)}`);

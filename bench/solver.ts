@@ -27,8 +27,12 @@ export function benchSolver(): void {
   const bare = measureBatch(60, 200, (i) => profileSide(problem, 0, place(i), out));
   const found = measureBatch(60, 50, (i) => explain(problem, evaluatePlacement(problem, place(i))));
   const grid = measure(3, () => searchExhaustively(problem, 0.01, 0, 1, 0));
-  const both = measure(questions.length * 4, (i) => solveSetup(buildProblem(inputOf(...questions[i % questions.length]!))));
-  const one = measure(questions.length * 4, (i) => solveSetup(buildProblem({ ...inputOf(...questions[i % questions.length]!), side: 'right' })));
+  const both = measure(questions.length * 4, (i) =>
+    solveSetup(buildProblem(inputOf(...questions[i % questions.length]!))),
+  );
+  const one = measure(questions.length * 4, (i) =>
+    solveSetup(buildProblem({ ...inputOf(...questions[i % questions.length]!), side: 'right' })),
+  );
   line('bare evaluation of one side (41 samples)', bare);
   line('as found, both sides, with reasons', found, { name: 'bare evaluation', t: bare });
   line('full solve, both arms', both, { name: 'bare evaluation', t: bare });
@@ -43,9 +47,15 @@ export function benchSolver(): void {
   let worstOne = 0;
   for (const [id, h] of questions.filter((_, i) => i % 3 === 0)) {
     const p = problemOf(id, h, { side: 'right' });
-    worstOne = Math.max(worstOne, totalCost(p, solved(p).best.placement) - searchExhaustively(p, 0.04, 0.4, 5, 30).cost);
+    worstOne = Math.max(
+      worstOne,
+      totalCost(p, solved(p).best.placement) - searchExhaustively(p, 0.04, 0.4, 5, 30).cost,
+    );
   }
-  console.log(`cost above the exhaustive grid, worst: both arms ${worst.toFixed(3)} degrees, one arm ${worstOne.toFixed(3)} degrees\n`);
+  console.log(
+    `cost above the exhaustive grid, worst: both arms ${worst.toFixed(3)} degrees, one ` +
+      `arm ${worstOne.toFixed(3)} degrees\n`,
+  );
 }
 
 /** One full profile of one limb, all metrics and the leak by axis, beside a bare loop of the same vector operations. */
@@ -66,7 +76,9 @@ export function benchProfile(): void {
       }
     }
   });
-  const loads = (i: number) => [{ kind: 'cable' as const, pulley: [1.5, 0.5 + (i % 20) / 20, 0.3] as Vec3, tensionN: 200, attachmentM: 0.14 }];
+  const loads = (i: number) => [
+    { kind: 'cable' as const, pulley: [1.5, 0.5 + (i % 20) / 20, 0.3] as Vec3, tensionN: 200, attachmentM: 0.14 },
+  ];
   const metrics = measureBatch(60, 200, (i) => void profileLoads(track, loads(i), out));
   const full = measureBatch(60, 50, (i) => {
     profileLoads(track, loads(i), out);
@@ -84,16 +96,25 @@ export function benchBook(): void {
   const columns = [COLUMN, { ...COLUMN, firstHoleM: 0.2, pitchM: 0.14, holes: 14, twinSpacingM: 1.9 }];
   const bodies = [1.5, 1.75, 2].map((h) => bodyOf(h));
   const ask = (e: (typeof BOOK)[number], body: (typeof bodies)[number], column: (typeof columns)[number]) =>
-    solveEntry(e, { ...usualInput(body, sidesOf(e).at(-1)!, 15, WHOLE_RANGE), column: { column, room: ROOM, attachmentM: 0.14 } });
+    solveEntry(e, {
+      ...usualInput(body, sidesOf(e).at(-1)!, 15, WHOLE_RANGE),
+      column: { column, room: ROOM, attachmentM: 0.14 },
+    });
   const questions = BOOK.flatMap((e) => bodies.flatMap((b) => columns.map((c) => [e, b, c] as const)));
   for (const q of questions.slice(0, 60)) ask(...q);
   const all = measure(questions.length, (i) => ask(...questions[i]!));
-  const cabled = questions.filter(([e]) => e.load.kind === 'cable' && e.hands === 'one').filter((_, i) => i % 4 === 0).slice(0, 20);
+  const cabled = questions
+    .filter(([e]) => e.load.kind === 'cable' && e.hands === 'one')
+    .filter((_, i) => i % 4 === 0)
+    .slice(0, 20);
   const solvedOnes = measure(cabled.length, (i) => ask(...cabled[i]!));
   let worst = 0;
   const grid = measure(cabled.length, (i) => {
     const [e, b, c] = cabled[i]!;
-    const problem = entryProblem(e, { ...usualInput(b, sidesOf(e).at(-1)!, 15, WHOLE_RANGE), column: { column: c, room: ROOM, attachmentM: 0.14 } });
+    const problem = entryProblem(e, {
+      ...usualInput(b, sidesOf(e).at(-1)!, 15, WHOLE_RANGE),
+      column: { column: c, room: ROOM, attachmentM: 0.14 },
+    });
     if (!problem) return;
     const best = searchExhaustively(problem, 0.1, 0.4, 10, 30);
     const found = solveSetup(problem);

@@ -30,5 +30,7 @@ export const ms = (x: number): string => (x < 0.1 ? `${(x * 1000).toFixed(1)} us
 
 export function line(name: string, t: Times, beside?: { readonly name: string; readonly t: Times }): void {
   const ratio = beside ? `   ${(t.median / beside.t.median).toPrecision(3)} x ${beside.name}` : '';
-  console.log(`${name.padEnd(44)} median ${ms(t.median).padStart(10)}   worst ${ms(t.worst).padStart(10)}   n ${t.n}${ratio}`);
+  console.log(
+    `${name.padEnd(44)} median ${ms(t.median).padStart(10)}   worst ${ms(t.worst).padStart(10)}   n ${t.n}${ratio}`,
+  );
 }

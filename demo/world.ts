@@ -24,38 +24,120 @@ const PLAIN = { notes: [], unfelt: [], limits: [], armPath: { left: [], right: [
 
 const CLIENTS: readonly Client[] = [
   {
-    ...PLAIN, id: 'sefina', name: 'Sefina Taualofa', statureM: 1.52, massKg: 58, note: 'First month. Does not feel the lower chest yet.', measuredM: { shoulderHeight: 1.25 }, notes: ['first-month', 'does-not-feel'], unfelt: ['chest-lower'],
+    ...PLAIN,
+    id: 'sefina',
+    name: 'Sefina Taualofa',
+    statureM: 1.52,
+    massKg: 58,
+    note: 'First month. Does not feel the lower chest yet.',
+    measuredM: { shoulderHeight: 1.25 },
+    notes: ['first-month', 'does-not-feel'],
+    unfelt: ['chest-lower'],
     range: { left: { 'shoulder.horizontalAbduction': 14 }, right: { 'shoulder.horizontalAbduction': 12 } },
   },
   {
-    ...PLAIN, id: 'anselm', name: 'Anselm Okparaeke', statureM: 1.75, massKg: 77, note: 'Right shoulder stiff: opens to 4° behind on that side.', measuredM: {},
-    range: { left: { 'shoulder.horizontalAbduction': 11, 'shoulder.flexion': 168 }, right: { 'shoulder.horizontalAbduction': 4, 'shoulder.flexion': 141, 'shoulder.externalRotation': 62 } },
-    armPath: { left: [[0, 4], [10, 7], [20, 8.5], [30, 7]].map(([belowDeg, cm]) => ({ belowDeg: belowDeg!, behindM: cm! / 100 })), right: [[0, 1], [10, 3], [20, 5], [30, 5.5], [40, 4]].map(([belowDeg, cm]) => ({ belowDeg: belowDeg!, behindM: cm! / 100 })) },
+    ...PLAIN,
+    id: 'anselm',
+    name: 'Anselm Okparaeke',
+    statureM: 1.75,
+    massKg: 77,
+    note: 'Right shoulder stiff: opens to 4° behind on that side.',
+    measuredM: {},
+    range: {
+      left: { 'shoulder.horizontalAbduction': 11, 'shoulder.flexion': 168 },
+      right: { 'shoulder.horizontalAbduction': 4, 'shoulder.flexion': 141, 'shoulder.externalRotation': 62 },
+    },
+    armPath: {
+      left: [
+        [0, 4],
+        [10, 7],
+        [20, 8.5],
+        [30, 7],
+      ].map(([belowDeg, cm]) => ({ belowDeg: belowDeg!, behindM: cm! / 100 })),
+      right: [
+        [0, 1],
+        [10, 3],
+        [20, 5],
+        [30, 5.5],
+        [40, 4],
+      ].map(([belowDeg, cm]) => ({ belowDeg: belowDeg!, behindM: cm! / 100 })),
+    },
   },
   {
-    ...PLAIN, id: 'iolana', name: 'Iolana Brzezicki', statureM: 1.63, massKg: 66, note: 'Back after the clinic: within the limits only.', measuredM: { shoulderHeight: 1.34, kneeHeight: 0.47 }, range: {}, notes: ['shoulder', 'recent-surgery', 'blood-pressure'],
+    ...PLAIN,
+    id: 'iolana',
+    name: 'Iolana Brzezicki',
+    statureM: 1.63,
+    massKg: 66,
+    note: 'Back after the clinic: within the limits only.',
+    measuredM: { shoulderHeight: 1.34, kneeHeight: 0.47 },
+    range: {},
+    notes: ['shoulder', 'recent-surgery', 'blood-pressure'],
     limits: [
-      { subject: 'shoulder.horizontalAbduction', side: 'left', most: 0, setBy: 'physiotherapist', fromDay: 20_000, untilDay: null },
+      {
+        subject: 'shoulder.horizontalAbduction',
+        side: 'left',
+        most: 0,
+        setBy: 'physiotherapist',
+        fromDay: 20_000,
+        untilDay: null,
+      },
       { subject: 'load', side: 'both', most: 8, setBy: 'physiotherapist', fromDay: 20_000, untilDay: null },
     ],
   },
-  { ...PLAIN, id: 'wilhelmina', name: 'Wilhelmina Brandstrup-Kjeldgaard', statureM: 1.98, massKg: 88, note: '', measuredM: { shoulderHeight: 1.63, elbowHeight: 1.26, upperArm: 0.375 }, range: {} },
+  {
+    ...PLAIN,
+    id: 'wilhelmina',
+    name: 'Wilhelmina Brandstrup-Kjeldgaard',
+    statureM: 1.98,
+    massKg: 88,
+    note: '',
+    measuredM: { shoulderHeight: 1.63, elbowHeight: 1.26, upperArm: 0.375 },
+    range: {},
+  },
 ];
 
-/** Screenings on record: how many days ago, by whom, how. Wilhelmina's is too old, so that the warning has something to say. */
+/**
+ * Screenings on record: how many days ago, by whom, how. Wilhelmina's is too old, so that the warning has something to
+ * say.
+ */
 const SCREENINGS = [
   { client: 'sefina', daysAgo: 20, doneBy: 'Tomasz Adeyemi', procedure: 'front-desk questionnaire and talk' },
   { client: 'anselm', daysAgo: 140, doneBy: 'Tomasz Adeyemi', procedure: 'front-desk questionnaire and talk' },
-  { client: 'wilhelmina', daysAgo: 400, doneBy: 'Ngaire Castellanos', procedure: 'questionnaire on paper, in the blue folder' },
+  {
+    client: 'wilhelmina',
+    daysAgo: 400,
+    doneBy: 'Ngaire Castellanos',
+    procedure: 'questionnaire on paper, in the blue folder',
+  },
 ] as const;
 
 type Plan = Omit<SessionItem, 'id' | 'sessionId' | 'position'>;
 const plan = (movement: Plan['movement'], stationId: string, loadKg: number, reps = 12, tempo = '3-1-2-1'): Plan => ({
-  movement, variantId: null, side: 'both', stationId, attachmentId: 'd-handle', sets: 3, reps, tempo, loadG: loadKg * 1000,
+  movement,
+  variantId: null,
+  side: 'both',
+  stationId,
+  attachmentId: 'd-handle',
+  sets: 3,
+  reps,
+  tempo,
+  loadG: loadKg * 1000,
 });
 
 /** One of the book beside the flies: its own side, load and tempo. */
-const own = (movement: string, change: Partial<Plan>): Plan => ({ movement, variantId: null, side: 'right', stationId: null, attachmentId: null, sets: 3, reps: 12, tempo: '3-1-1-1', loadG: 8000, ...change });
+const own = (movement: string, change: Partial<Plan>): Plan => ({
+  movement,
+  variantId: null,
+  side: 'right',
+  stationId: null,
+  attachmentId: null,
+  sets: 3,
+  reps: 12,
+  tempo: '3-1-1-1',
+  loadG: 8000,
+  ...change,
+});
 
 const PLANS: Readonly<Record<string, readonly Plan[]>> = {
   sefina: [plan('cable-fly-high-to-low', 'long-pair', 7.5), plan('cable-fly-low-to-high', 'long-pair', 5, 15)],
@@ -78,43 +160,96 @@ interface PastSet {
   readonly correction?: readonly [FaultCode, CorrectionCode, Outcome];
 }
 
-const PAST: readonly { readonly client: string; readonly daysAgo: number; readonly item: number; readonly holeOff?: number; readonly sets: readonly PastSet[] }[] = [
+const PAST: readonly {
+  readonly client: string;
+  readonly daysAgo: number;
+  readonly item: number;
+  readonly holeOff?: number;
+  readonly sets: readonly PastSet[];
+}[] = [
   {
-    client: 'sefina', daysAgo: 8, item: 0, holeOff: -3,
+    client: 'sefina',
+    daysAgo: 8,
+    item: 0,
+    holeOff: -3,
     sets: [
-      { kg: 7.5, reps: 12, faults: [['line-off-arm', [2, 6, 9]], ['shrugs', [10, 12]]], correction: ['line-off-arm', 'solved-hole', 'held'] },
+      {
+        kg: 7.5,
+        reps: 12,
+        faults: [
+          ['line-off-arm', [2, 6, 9]],
+          ['shrugs', [10, 12]],
+        ],
+        correction: ['line-off-arm', 'solved-hole', 'held'],
+      },
       { kg: 7.5, reps: 12, faults: [['shrugs', [11, 12]]], correction: ['shrugs', 'one-step-lighter', 'partly'] },
       { kg: 5, reps: 12, faults: [['shrugs', [12]]] },
     ],
   },
   {
-    client: 'sefina', daysAgo: 4, item: 0,
+    client: 'sefina',
+    daysAgo: 4,
+    item: 0,
     sets: [
-      { kg: 5, reps: 12, faults: [['arms-stay-bent', [1, 4, 8]]], correction: ['arms-stay-bent', 'straighten-at-finish', 'held'] },
+      {
+        kg: 5,
+        reps: 12,
+        faults: [['arms-stay-bent', [1, 4, 8]]],
+        correction: ['arms-stay-bent', 'straighten-at-finish', 'held'],
+      },
       { kg: 5, reps: 13 },
       { kg: 7.5, reps: 11, faults: [['shrugs', [9, 11]]] },
     ],
   },
   {
-    client: 'anselm', daysAgo: 7, item: 0,
+    client: 'anselm',
+    daysAgo: 7,
+    item: 0,
     sets: [
-      { kg: 15, reps: 12, faults: [['shoulders-roll-forward', [1, 3, 7]], ['lowering-dropped', [12]]], correction: ['shoulders-roll-forward', 'blades-down', 'not'] },
-      { kg: 15, reps: 12, faults: [['shoulders-roll-forward', [2, 5, 8]]], correction: ['shoulders-roll-forward', 'one-step-lighter', 'held'] },
+      {
+        kg: 15,
+        reps: 12,
+        faults: [
+          ['shoulders-roll-forward', [1, 3, 7]],
+          ['lowering-dropped', [12]],
+        ],
+        correction: ['shoulders-roll-forward', 'blades-down', 'not'],
+      },
+      {
+        kg: 15,
+        reps: 12,
+        faults: [['shoulders-roll-forward', [2, 5, 8]]],
+        correction: ['shoulders-roll-forward', 'one-step-lighter', 'held'],
+      },
       { kg: 12.5, reps: 12 },
     ],
   },
   {
-    client: 'anselm', daysAgo: 3, item: 0,
+    client: 'anselm',
+    daysAgo: 3,
+    item: 0,
     sets: [
       { kg: 12.5, reps: 12 },
-      { kg: 15, reps: 12, faults: [['shoulders-roll-forward', [9, 10, 12]]], correction: ['shoulders-roll-forward', 'one-step-lighter', 'held'] },
+      {
+        kg: 15,
+        reps: 12,
+        faults: [['shoulders-roll-forward', [9, 10, 12]]],
+        correction: ['shoulders-roll-forward', 'one-step-lighter', 'held'],
+      },
       { kg: 12.5, reps: 12, faults: [['lowering-dropped', [12]]] },
     ],
   },
   {
-    client: 'wilhelmina', daysAgo: 5, item: 1,
+    client: 'wilhelmina',
+    daysAgo: 5,
+    item: 1,
     sets: [
-      { kg: 17.5, reps: 12, faults: [['range-shrinks', [10, 11, 12]]], correction: ['range-shrinks', 'end-set-sooner', 'held'] },
+      {
+        kg: 17.5,
+        reps: 12,
+        faults: [['range-shrinks', [10, 11, 12]]],
+        correction: ['range-shrinks', 'end-set-sooner', 'held'],
+      },
       { kg: 17.5, reps: 10 },
     ],
   },
@@ -125,7 +260,14 @@ function loadKitAndPeople(db: Db, nowMs: number): void {
   saveGym(db, YARD);
   KIT.forEach((p) => saveKit(db, p));
   CLIENTS.forEach((c) => saveClient(db, c));
-  for (const s of SCREENINGS) appendScreening(db, `screening-${s.client}`, s.client, { day: toLocalDay(nowMs) - s.daysAgo, doneBy: s.doneBy, procedure: s.procedure }, nowMs);
+  for (const s of SCREENINGS)
+    appendScreening(
+      db,
+      `screening-${s.client}`,
+      s.client,
+      { day: toLocalDay(nowMs) - s.daysAgo, doneBy: s.doneBy, procedure: s.procedure },
+      nowMs,
+    );
 }
 
 function addDay(db: Db, dayStart: Date, key: string, clientId: string, hour: number): void {
@@ -133,7 +275,11 @@ function addDay(db: Db, dayStart: Date, key: string, clientId: string, hour: num
   startsAt.setHours(hour, 0, 0, 0);
   const sessionId = `${clientId}-${key}`;
   addSession(db, {
-    id: sessionId, gymId: GYM.id, clientId, startsAtMs: startsAt.getTime(), minutes: 60,
+    id: sessionId,
+    gymId: GYM.id,
+    clientId,
+    startsAtMs: startsAt.getTime(),
+    minutes: 60,
     items: PLANS[clientId]!.map((p, i) => ({ ...p, id: `${sessionId}-${i}`, sessionId, position: i })),
   });
 }
@@ -156,12 +302,30 @@ function replay(db: Db, past: (typeof PAST)[number], dayStart: Date): void {
     seq += 1;
     atMs += 1000;
     const id = `${itemId}-e${seq}`;
-    events.push({ ...body, id, deviceId: 'demo-tablet', seq, atMs, clientId: past.client, itemId, movement: item.movement });
+    events.push({
+      ...body,
+      id,
+      deviceId: 'demo-tablet',
+      seq,
+      atMs,
+      clientId: past.client,
+      itemId,
+      movement: item.movement,
+    });
     return id;
   };
   const saveSetup = (off: number): void => {
     const placement = { ...solved, hole: solved.hole + off };
-    add({ kind: 'setup-saved', placement, solved, off: !isWithin(tolerance, solved, placement), stationId: item.stationId, attachmentId: item.attachmentId, side: item.side, options: question.options });
+    add({
+      kind: 'setup-saved',
+      placement,
+      solved,
+      off: !isWithin(tolerance, solved, placement),
+      stationId: item.stationId,
+      attachmentId: item.attachmentId,
+      side: item.side,
+      options: question.options,
+    });
   };
   saveSetup(past.holeOff ?? 0);
   let open: { id: string; outcome: Outcome } | null = null;
@@ -170,7 +334,9 @@ function replay(db: Db, past: (typeof PAST)[number], dayStart: Date): void {
     const loadG = set.kg * 1000;
     add({ kind: 'set-started', setId, setNo: i + 1, loadG, targetReps: item.reps, tempo: item.tempo });
     for (let rep = 1; rep <= set.reps; rep++) {
-      for (const [fault, reps] of set.faults ?? []) if (reps.includes(rep)) add({ kind: 'fault', setId, rep, fault, side: 'both', severity: FAULT_BOOK[fault].severity });
+      for (const [fault, reps] of set.faults ?? [])
+        if (reps.includes(rep))
+          add({ kind: 'fault', setId, rep, fault, side: 'both', severity: FAULT_BOOK[fault].severity });
       atMs += 6000;
       add({ kind: 'rep', setId, rep });
     }
@@ -206,7 +372,8 @@ export function loadDemoWorld(db: Db, nowMs: number): void {
   }
   // Sessions sit around now, so that whoever opens the demo finds somebody next.
   const hour = Math.min(20, Math.max(7, new Date(nowMs).getHours()));
-  const key = `${today.getFullYear()}-${String(today.getMonth() + 1).padStart(2, '0')}-${String(today.getDate()).padStart(2, '0')}`;
+  const two = (n: number): string => String(n).padStart(2, '0');
+  const key = `${today.getFullYear()}-${two(today.getMonth() + 1)}-${two(today.getDate())}`;
   addDay(db, today, key, 'sefina', hour);
   addDay(db, today, key, 'anselm', hour + 1);
   addDay(db, today, key, 'wilhelmina', hour + 2);

@@ -2,7 +2,32 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, itemId, test } from './support/app';
 
-const PLACES = ['/', '/clients', '/clients/new', '/clients/sefina', '/clients/iolana', '/kit', '/kit/new?kind=column', '/kit/new?kind=machine', '/kit/short-pair', '/kit/swing-arms', '/kit/blue-bench', '/kit/oak-preacher', '/kit/knee-lever', '/kit/rack', '/kit/grey-band', '/movements', '/movements/dumbbell-row-one-arm', '/ledger', '/ledger/sefina', `/setup/${itemId('sefina', 0)}`, `/set/${itemId('sefina', 1)}`, `/setup/${itemId('wilhelmina', 2)}`, `/setup/${itemId('wilhelmina', 3)}`, `/set/${itemId('wilhelmina', 4)}`];
+const PLACES = [
+  '/',
+  '/clients',
+  '/clients/new',
+  '/clients/sefina',
+  '/clients/iolana',
+  '/kit',
+  '/kit/new?kind=column',
+  '/kit/new?kind=machine',
+  '/kit/short-pair',
+  '/kit/swing-arms',
+  '/kit/blue-bench',
+  '/kit/oak-preacher',
+  '/kit/knee-lever',
+  '/kit/rack',
+  '/kit/grey-band',
+  '/movements',
+  '/movements/dumbbell-row-one-arm',
+  '/ledger',
+  '/ledger/sefina',
+  `/setup/${itemId('sefina', 0)}`,
+  `/set/${itemId('sefina', 1)}`,
+  `/setup/${itemId('wilhelmina', 2)}`,
+  `/setup/${itemId('wilhelmina', 3)}`,
+  `/set/${itemId('wilhelmina', 4)}`,
+];
 
 /** What axe has against the page; without the second page that it would open for its report. */
 async function violations(page: Page, rules?: string[]): Promise<string[]> {
@@ -55,20 +80,55 @@ test('axe finds nothing between sets, off the line, and after a stop for pain', 
   await check();
 });
 
-for (const viewport of [{ width: 1280, height: 800 }, { width: 390, height: 844 }]) {
+for (const viewport of [
+  { width: 1280, height: 800 },
+  { width: 390, height: 844 },
+]) {
   test(`targets of the floor screens are at least 56 px at ${viewport.width}`, async ({ page, app }) => {
     await page.setViewportSize(viewport);
-    for (const place of ['/', '/movements', '/movements/dumbbell-row-one-arm', `/setup/${itemId('anselm', 1)}`, `/set/${itemId('anselm', 1)}`, `/setup/${itemId('wilhelmina', 2)}`, `/setup/${itemId('wilhelmina', 5)}`, `/set/${itemId('wilhelmina', 4)}`]) {
+    for (const place of [
+      '/',
+      '/movements',
+      '/movements/dumbbell-row-one-arm',
+      `/setup/${itemId('anselm', 1)}`,
+      `/set/${itemId('anselm', 1)}`,
+      `/setup/${itemId('wilhelmina', 2)}`,
+      `/setup/${itemId('wilhelmina', 5)}`,
+      `/set/${itemId('wilhelmina', 4)}`,
+    ]) {
       await page.goto(app.url + place);
       await page.waitForLoadState('networkidle');
       const small = await page.locator('main button:visible, main a:visible, main [role=slider]').evaluateAll((nodes) =>
-        nodes.map((n) => ({ what: n.getAttribute('aria-label') ?? n.textContent, box: n.getBoundingClientRect() })).filter((t) => Math.round(t.box.height) < 56).map((t) => `${t.what} ${Math.round(t.box.width)}x${Math.round(t.box.height)}`),
+        nodes
+          .map((n) => ({ what: n.getAttribute('aria-label') ?? n.textContent, box: n.getBoundingClientRect() }))
+          .filter((t) => Math.round(t.box.height) < 56)
+          .map((t) => `${t.what} ${Math.round(t.box.width)}x${Math.round(t.box.height)}`),
       );
       expect([place, small]).toEqual([place, []]);
-      const wide = await page.evaluate(() => (document.documentElement.scrollWidth <= window.innerWidth + 1 ? [] : Array.from(document.querySelectorAll('body *'), (n) => `${n.tagName} ${n.className} ${Math.round(n.getBoundingClientRect().right)}`).filter((t) => Number(t.split(' ').at(-1)) > window.innerWidth + 1)));
+      const wide = await page.evaluate(() =>
+        document.documentElement.scrollWidth <= window.innerWidth + 1
+          ? []
+          : Array.from(
+              document.querySelectorAll('body *'),
+              (n) => `${n.tagName} ${n.className} ${Math.round(n.getBoundingClientRect().right)}`,
+            ).filter((t) => Number(t.split(' ').at(-1)) > window.innerWidth + 1),
+      );
       expect([place, wide]).toEqual([place, []]);
-      // What can be scrolled inside the page shows at least a hand's height of it, and on a phone nothing but wide tables scrolls by itself.
-      const cut = await page.locator('main *').evaluateAll((nodes) => nodes.filter((n) => n.scrollHeight > n.clientHeight + 2 && n.clientHeight > 1 && ['auto', 'scroll', 'hidden', 'clip'].includes(getComputedStyle(n).overflowY) && n.clientHeight < (window.innerWidth < 900 ? n.scrollHeight : 150)).map((n) => `${n.tagName} ${n.className} ${n.clientHeight} of ${n.scrollHeight}`));
+      // What can be scrolled inside the page shows at least a hand's height of it, and on a phone nothing but wide
+      // tables scrolls by itself.
+      const cut = await page
+        .locator('main *')
+        .evaluateAll((nodes) =>
+          nodes
+            .filter(
+              (n) =>
+                n.scrollHeight > n.clientHeight + 2 &&
+                n.clientHeight > 1 &&
+                ['auto', 'scroll', 'hidden', 'clip'].includes(getComputedStyle(n).overflowY) &&
+                n.clientHeight < (window.innerWidth < 900 ? n.scrollHeight : 150),
+            )
+            .map((n) => `${n.tagName} ${n.className} ${n.clientHeight} of ${n.scrollHeight}`),
+        );
       expect([place, cut]).toEqual([place, []]);
     }
   });

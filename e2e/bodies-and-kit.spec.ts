@@ -1,7 +1,10 @@
 import Database from 'better-sqlite3';
 import { expect, itemId, test } from './support/app';
 
-test('a bench: fit and drawing as it is typed, left half-filled, back again, saved, nearest notches', async ({ page, app }) => {
+test('a bench: fit and drawing as it is typed, left half-filled, back again, saved, nearest notches', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/kit`);
   await page.getByRole('navigation', { name: 'Add kit' }).getByRole('link', { name: 'bench', exact: true }).click();
   await page.getByLabel('Name').fill('Green bench');
@@ -38,7 +41,10 @@ test('a column with swinging arms, and a left column with numbers of its own', a
   await page.getByLabel('Holes', { exact: true }).fill('9');
   await page.getByLabel('Floor to the arm’s pivot').fill('100');
   await page.getByLabel('Pivot to pulley').fill('80');
-  for (const [i, hole, height] of [[0, '1', '60'], [1, '9', '140']] as const) {
+  for (const [i, hole, height] of [
+    [0, '1', '60'],
+    [1, '9', '140'],
+  ] as const) {
     await page.getByLabel('Hole', { exact: true }).nth(i).fill(hole);
     await page.getByLabel('Height').nth(i).fill(height);
   }
@@ -55,7 +61,10 @@ test('a column with swinging arms, and a left column with numbers of its own', a
   await expect(page.getByTestId('plate-hole')).toHaveText(/^\d+ \| \d+$/);
 });
 
-test('client sheet: measure what matters first, test the arm path, note, limit and screen; the set-up obeys', async ({ page, app }) => {
+test('client sheet: measure what matters first, test the arm path, note, limit and screen; the set-up obeys', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/clients/anselm`);
   const guide = page.getByRole('list', { name: 'Measure next' });
   await expect(guide.getByRole('button').first()).toContainText('Shoulder');
@@ -80,7 +89,9 @@ test('client sheet: measure what matters first, test the arm path, note, limit a
 
   await page.goto(`${app.url}/setup/${itemId('anselm', 0)}`);
   await expect(page.getByText('Clinician’s limit: 10 kg in the hand')).toBeVisible();
-  await expect(page.getByRole('alert').filter({ hasText: 'cannot serve this' })).toContainText('15 kg in the hand: the clinician’s limit is 10 kg');
+  await expect(page.getByRole('alert').filter({ hasText: 'cannot serve this' })).toContainText(
+    '15 kg in the hand: the clinician’s limit is 10 kg',
+  );
   await page.goto(`${app.url}/set/${itemId('anselm', 0)}`);
   await expect(page.getByRole('button', { name: 'Start set' })).toBeDisabled();
 
@@ -125,7 +136,9 @@ test('a column that is out of order is passed over, and the floor says what stan
   await mark('yes');
   await expect(page.getByText('Stands in meanwhile')).toBeVisible();
   await page.goto(`${app.url}/setup/${itemId('wilhelmina', 0)}`);
-  await expect(page.getByText('Short pair at the stairs is out of order. Set up on Long pair by the window instead.')).toBeVisible();
+  await expect(
+    page.getByText('Short pair at the stairs is out of order. Set up on Long pair by the window instead.'),
+  ).toBeVisible();
   await expect(page.getByTestId('plate-hole')).toHaveText(/^\d+$/);
   await mark('no');
   const db = new Database(app.database, { readonly: true });

@@ -56,31 +56,37 @@ test('a variant of one’s own: changed, seen, named, kept, planned, set up and 
   await expect(page.getByRole('heading', { name: 'One-arm rear-deltoid cable fly' })).toBeVisible();
 });
 
-test('a movement without a cable: seat by fit, options change the answer, saved as used, run with its own load steps', async ({ page, app }) => {
-  await page.goto(`${app.url}/setup/${itemId('wilhelmina', 3)}`);
-  await expect(page.getByTestId('plate-seat-hole')).toContainText('3');
-  await expect(page.getByTestId('plate-load')).toContainText('9');
-  await expect(page.getByText('Stop short of a straight elbow')).toBeVisible();
-  const range = page.getByTestId('plate-stops');
-  const whole = await range.textContent();
-  await page.getByLabel('Top', { exact: true }).selectOption('stop-at-ninety');
-  await expect(range).not.toHaveText(whole!);
-  await page.getByRole('button', { name: 'Save as used' }).click();
-  await expect(page.getByRole('button', { name: 'Saved' })).toBeDisabled();
-  await page.reload();
-  await expect(page.getByLabel('Top', { exact: true })).toHaveValue('stop-at-ninety');
-  await page.getByRole('link', { name: 'To the set' }).click();
-  await expect(page.getByRole('region', { name: 'Plates' })).toContainText('Seat');
-  await expect(page.getByTestId('set-load')).toHaveText('9kg');
-  await page.getByRole('button', { name: 'One step heavier' }).click();
-  await expect(page.getByTestId('set-load')).toHaveText('10kg');
-  await page.getByRole('button', { name: 'One step heavier' }).click();
-  await expect(page.getByTestId('set-load')).toHaveText('12kg');
-  await page.goto(app.url);
-  await expect(page.getByRole('link', { name: /Preacher curl, neutral/ })).toBeVisible();
-});
+test(
+  'a movement without a cable: seat by fit, options change the answer, saved as used, run with its ' + 'own load steps',
+  async ({ page, app }) => {
+    await page.goto(`${app.url}/setup/${itemId('wilhelmina', 3)}`);
+    await expect(page.getByTestId('plate-seat-hole')).toContainText('3');
+    await expect(page.getByTestId('plate-load')).toContainText('9');
+    await expect(page.getByText('Stop short of a straight elbow')).toBeVisible();
+    const range = page.getByTestId('plate-stops');
+    const whole = await range.textContent();
+    await page.getByLabel('Top', { exact: true }).selectOption('stop-at-ninety');
+    await expect(range).not.toHaveText(whole!);
+    await page.getByRole('button', { name: 'Save as used' }).click();
+    await expect(page.getByRole('button', { name: 'Saved' })).toBeDisabled();
+    await page.reload();
+    await expect(page.getByLabel('Top', { exact: true })).toHaveValue('stop-at-ninety');
+    await page.getByRole('link', { name: 'To the set' }).click();
+    await expect(page.getByRole('region', { name: 'Plates' })).toContainText('Seat');
+    await expect(page.getByTestId('set-load')).toHaveText('9kg');
+    await page.getByRole('button', { name: 'One step heavier' }).click();
+    await expect(page.getByTestId('set-load')).toHaveText('10kg');
+    await page.getByRole('button', { name: 'One step heavier' }).click();
+    await expect(page.getByTestId('set-load')).toHaveText('12kg');
+    await page.goto(app.url);
+    await expect(page.getByRole('link', { name: /Preacher curl, neutral/ })).toBeVisible();
+  },
+);
 
-test('legs and hinges: the knee to the axis, the knuckles over the kneecaps, faults with what they cost', async ({ page, app }) => {
+test('legs and hinges: the knee to the axis, the knuckles over the kneecaps, faults with what they cost', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/setup/${itemId('wilhelmina', 4)}`);
   await expect(page.getByText(/^knee (on the axis|\d+ cm (past|short of))/)).toBeVisible();
   await expect(page.getByText('Knee on the machine’s axis')).toBeVisible();
@@ -90,5 +96,7 @@ test('legs and hinges: the knee to the axis, the knuckles over the kneecaps, fau
   await expect(page.getByTestId('plate-hinge')).toContainText('kneecaps');
   await page.goto(`${app.url}/movements/barbell-curl?client=wilhelmina`);
   await page.getByText('What goes wrong, what it costs').click();
-  await expect(page.getByRole('listitem').filter({ hasText: 'elbow drifts back' })).toContainText(/20° of it costs \d+ % of the resistance/);
+  await expect(page.getByRole('listitem').filter({ hasText: 'elbow drifts back' })).toContainText(
+    /20° of it costs \d+ % of the resistance/,
+  );
 });

@@ -32,7 +32,10 @@ test('by keyboard alone: from the floor through a set to a correction', async ({
   await press('End set');
   await press('Keep this');
   await expect(page.getByTestId('judged-shrugs')).toContainText('left only');
-  await page.getByTestId('judged-shrugs').getByRole('button', { name: /^Other corrections/ }).focus();
+  await page
+    .getByTestId('judged-shrugs')
+    .getByRole('button', { name: /^Other corrections/ })
+    .focus();
   await page.keyboard.press('Enter');
   await press('One step lighter on the stack');
   await expect(page.getByTestId('given')).toContainText('One step lighter');
@@ -71,7 +74,10 @@ test('what the server refuses or loses is sent again, once', async ({ page, app 
   await page.getByRole('button', { name: 'End set' }).click();
 });
 
-test('options ask new questions: one arm, another peak, another tilt; a next best can be taken', async ({ page, app }) => {
+test('options ask new questions: one arm, another peak, another tilt; a next best can be taken', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/setup/${itemId('anselm', 0)}`);
   const mark = async () => parseInt((await page.getByTestId('plate-mark').textContent())!, 10);
   const even = await mark();

@@ -1,27 +1,31 @@
 import { expect, itemId, test } from './support/app';
 
-test('client sheet: slips are told at their field, nothing typed is lost, and a measured height moves what hangs from it', async ({ page, app }) => {
-  await page.goto(`${app.url}/clients/anselm`);
-  const wrist = page.getByTestId('height-wristHeight');
-  await expect(wrist).toContainText('85.0');
-  await expect(page.getByTestId('height-shoulderHeight')).toHaveAttribute('data-source', 'estimated');
-  await page.getByLabel('Stature').fill('260');
-  await page.getByLabel('Note, shown on the floor').fill('Kept while other boxes are wrong');
-  await page.getByLabel('Shoulder', { exact: true }).fill('150');
-  await page.getByRole('button', { name: 'Save client' }).click();
-  await expect(page.getByText('expected a number from 120 to 230 cm')).toBeVisible();
-  await expect(page.getByLabel('Stature')).toBeFocused();
-  await expect(page.getByLabel('Note, shown on the floor')).toHaveValue('Kept while other boxes are wrong');
-  await page.getByLabel('Stature').fill('175');
-  await expect(page.getByTestId('height-shoulderHeight')).toHaveAttribute('data-source', 'measured');
-  await expect(wrist).toHaveAttribute('data-source', 'derived');
-  await expect(wrist).toContainText('91.'); // 150 less upper arm and forearm by ratio
-  await page.getByRole('button', { name: 'Save client' }).click();
-  await expect(page.getByText('Saved')).toBeVisible();
-  await page.goto(`${app.url}/setup/${itemId('anselm', 1)}`);
-  await expect(page.getByText('measured').first()).toBeVisible();
-  await expect(page.getByText('in the estimated shoulder height')).toHaveCount(0);
-});
+test(
+  'client sheet: slips are told at their field, nothing typed is lost, and a measured height moves ' +
+    'what hangs from it',
+  async ({ page, app }) => {
+    await page.goto(`${app.url}/clients/anselm`);
+    const wrist = page.getByTestId('height-wristHeight');
+    await expect(wrist).toContainText('85.0');
+    await expect(page.getByTestId('height-shoulderHeight')).toHaveAttribute('data-source', 'estimated');
+    await page.getByLabel('Stature').fill('260');
+    await page.getByLabel('Note, shown on the floor').fill('Kept while other boxes are wrong');
+    await page.getByLabel('Shoulder', { exact: true }).fill('150');
+    await page.getByRole('button', { name: 'Save client' }).click();
+    await expect(page.getByText('expected a number from 120 to 230 cm')).toBeVisible();
+    await expect(page.getByLabel('Stature')).toBeFocused();
+    await expect(page.getByLabel('Note, shown on the floor')).toHaveValue('Kept while other boxes are wrong');
+    await page.getByLabel('Stature').fill('175');
+    await expect(page.getByTestId('height-shoulderHeight')).toHaveAttribute('data-source', 'measured');
+    await expect(wrist).toHaveAttribute('data-source', 'derived');
+    await expect(wrist).toContainText('91.'); // 150 less upper arm and forearm by ratio
+    await page.getByRole('button', { name: 'Save client' }).click();
+    await expect(page.getByText('Saved')).toBeVisible();
+    await page.goto(`${app.url}/setup/${itemId('anselm', 1)}`);
+    await expect(page.getByText('measured').first()).toBeVisible();
+    await expect(page.getByText('in the estimated shoulder height')).toHaveCount(0);
+  },
+);
 
 test('kit: the fit and its residual are live; wrong columns are told where', async ({ page, app }) => {
   await page.goto(`${app.url}/kit/long-pair`);
@@ -45,7 +49,10 @@ test('a column that stops low blocks with its limit and the nearest that works',
   await page.goto(`${app.url}/kit/new?kind=column`);
   await page.getByLabel('Name').fill('Low pair');
   await page.getByLabel('Holes').fill('8');
-  for (const [i, hole, height] of [[0, '1', '20'], [1, '8', '90']] as const) {
+  for (const [i, hole, height] of [
+    [0, '1', '20'],
+    [1, '8', '90'],
+  ] as const) {
     await page.getByLabel('Hole', { exact: true }).nth(i).fill(hole);
     await page.getByLabel('Height').nth(i).fill(height);
   }
@@ -58,20 +65,31 @@ test('a column that stops low blocks with its limit and the nearest that works',
   const alert = page.getByRole('alert').filter({ hasText: 'Low pair cannot serve this' });
   await expect(alert).toContainText(/would rest for|No hole and place/);
   await expect(alert).toContainText(/Nearest that works here: cable fly, low to high, .*\d+ kg for the same peak/);
-  await expect(alert.getByRole('link', { name: 'Plan it for today' })).toHaveAttribute('href', '/?plan=cable-fly-low-to-high&client=anselm');
+  await expect(alert.getByRole('link', { name: 'Plan it for today' })).toHaveAttribute(
+    'href',
+    '/?plan=cable-fly-low-to-high&client=anselm',
+  );
   await page.goto(`${app.url}/setup/${itemId('anselm', 1)}?station=short-pair`);
   await expect(page.getByTestId('plate-hole')).toBeVisible();
 });
 
 test('the solver answers over HTTP as it does on the command line', async ({ request, app }) => {
   const question = {
-    format: 'jorvix-case/1', client: { statureM: 1.75, massKg: 75 }, attachment: { lengthM: 0.14 }, movement: 'cable-fly-level', side: 'both', loadKg: 15,
+    format: 'jorvix-case/1',
+    client: { statureM: 1.75, massKg: 75 },
+    attachment: { lengthM: 0.14 },
+    movement: 'cable-fly-level',
+    side: 'both',
+    loadKg: 15,
     station: { column: { firstHoleM: 0.25, pitchM: 0.1, holes: 20, numberedFrom: 'bottom', twinSpacingM: 2.4 } },
   };
   const good = await request.post(`${app.url}/api/v1/solve`, { data: question });
   expect([good.status(), (await good.json()).best.hole]).toEqual([200, 12]);
   const bad = await request.post(`${app.url}/api/v1/solve`, { data: [question, { ...question, loadKg: -1 }] });
-  expect([bad.status(), (await bad.json()).issues]).toEqual([400, [{ path: '1.loadKg', message: 'expected a number from 0 to 500 kg' }]]);
+  expect([bad.status(), (await bad.json()).issues]).toEqual([
+    400,
+    [{ path: '1.loadKg', message: 'expected a number from 0 to 500 kg' }],
+  ]);
 });
 
 test('from nothing: kit, client and plan through the interface alone', async ({ page, emptyApp }) => {
@@ -82,7 +100,10 @@ test('from nothing: kit, client and plan through the interface alone', async ({ 
   await expect(page.getByText('expected 1 to 60 characters')).toBeVisible();
   await page.getByLabel('Name').fill('Twin');
   await page.getByLabel('Holes').fill('20');
-  for (const [i, hole, height] of [[0, '1', '25'], [1, '20', '215']] as const) {
+  for (const [i, hole, height] of [
+    [0, '1', '25'],
+    [1, '20', '215'],
+  ] as const) {
     await page.getByLabel('Hole', { exact: true }).nth(i).fill(hole);
     await page.getByLabel('Height').nth(i).fill(height);
   }

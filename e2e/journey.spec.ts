@@ -4,7 +4,8 @@ import type { Page } from '@playwright/test';
 
 const hole = (page: Page) => page.getByTestId('plate-hole');
 const verdicts = (page: Page) => page.getByTestId('verdicts');
-const offLine = async (page: Page): Promise<number> => parseFloat((await verdicts(page).locator('dt').first().textContent()) ?? '');
+const offLine = async (page: Page): Promise<number> =>
+  parseFloat((await verdicts(page).locator('dt').first().textContent()) ?? '');
 
 async function dragBy(page: Page, testId: string, dx: number, dy: number): Promise<void> {
   const box = (await page.getByTestId(testId).boundingBox())!;
@@ -16,7 +17,10 @@ async function dragBy(page: Page, testId: string, dx: number, dy: number): Promi
   await page.mouse.up();
 }
 
-test('set up, drag, save, two faults, correct, next set, ledger, and a killed server keeps it', async ({ page, app }) => {
+test('set up, drag, save, two faults, correct, next set, ledger, and a killed server keeps it', async ({
+  page,
+  app,
+}) => {
   const id = itemId('sefina', 0);
   await page.goto(app.url);
   await expect(page.getByRole('heading', { name: 'Sefina Taualofa' })).toBeVisible();
@@ -29,7 +33,7 @@ test('set up, drag, save, two faults, correct, next set, ledger, and a killed se
   expect(floorPlates).toMatch(new RegExp(`(Hole, both sides${solvedHole}Mark|hole\\s${solvedHole}\\b)`));
   expect(await offLine(page)).toBeLessThan(3);
 
-  await test.step('dragging the carriage down leaves the line, names who picks it up, and offers the least change', async () => {
+  await test.step('carriage dragged down: off the line, with who picks it up and the least change', async () => {
     await dragBy(page, 'drag-carriage', 0, 70);
     expect(Number(await hole(page).textContent())).toBeLessThan(solvedHole);
     await expect.poll(() => offLine(page)).toBeGreaterThan(5);
@@ -48,7 +52,10 @@ test('set up, drag, save, two faults, correct, next set, ledger, and a killed se
     await expect(mark).toHaveText(`${dragged + 1}cm`);
     await page.getByTestId('drag-carriage').press('ArrowUp');
     await page.getByTestId('drag-facing').press('ArrowLeft');
-    await expect(page.getByTestId('drag-facing')).toHaveAttribute('aria-valuetext', 'facing away from the column, turned 1° left');
+    await expect(page.getByTestId('drag-facing')).toHaveAttribute(
+      'aria-valuetext',
+      'facing away from the column, turned 1° left',
+    );
     await page.getByRole('button', { name: 'Put it right' }).click();
   });
   await test.step('save as used: three holes low, as really found', async () => {
@@ -99,16 +106,30 @@ test('set up, drag, save, two faults, correct, next set, ledger, and a killed se
     await page.goto(`${app.url}/ledger/sefina`);
     const row = page.getByRole('row', { name: /cable out of line/ });
     await expect(row).toContainText('2 of 8 sets');
-    await expect(page.getByRole('listitem').filter({ hasText: 'Carriage back to the solved hole' }).last()).toContainText('held');
+    await expect(
+      page.getByRole('listitem').filter({ hasText: 'Carriage back to the solved hole' }).last(),
+    ).toContainText('held');
     await expect(page.getByRole('cell', { name: `hole ${solvedHole - 3}, ` }).last()).toContainText('off');
   };
   await ledgerShowsIt();
   await app.restart();
   await ledgerShowsIt();
   const db = new Database(app.database, { readonly: true });
-  const kinds = db.prepare('SELECT kind, count(*) AS n FROM floor_event WHERE item_id = ? GROUP BY kind').all(id) as { kind: string; n: number }[];
+  const kinds = db.prepare('SELECT kind, count(*) AS n FROM floor_event WHERE item_id = ? GROUP BY kind').all(id) as {
+    kind: string;
+    n: number;
+  }[];
   db.close();
-  expect(Object.fromEntries(kinds.map((k) => [k.kind, k.n]))).toMatchObject({ 'setup-saved': 2, 'set-started': 2, fault: 3, undo: 1, 'set-ended': 2, 'set-confirmed': 1, correction: 1, outcome: 1 });
+  expect(Object.fromEntries(kinds.map((k) => [k.kind, k.n]))).toMatchObject({
+    'setup-saved': 2,
+    'set-started': 2,
+    fault: 3,
+    undo: 1,
+    'set-ended': 2,
+    'set-confirmed': 1,
+    correction: 1,
+    outcome: 1,
+  });
 });
 
 test('taps without network are kept, counted, and sent when it returns', async ({ page, context, app }) => {

@@ -1,6 +1,9 @@
 import { expect, test } from './support/app';
 
-test('choose by region for a client and a gym: best first, why, what is missing and what stands in', async ({ page, app }) => {
+test('choose by region for a client and a gym: best first, why, what is missing and what stands in', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/movements`);
   await expect(page.getByLabel('For', { exact: true })).toBeEnabled();
   await page.getByLabel('For', { exact: true }).selectOption({ label: 'Wilhelmina Brandstrup-Kjeldgaard' });
@@ -18,7 +21,9 @@ test('choose by region for a client and a gym: best first, why, what is missing 
   await expect(list.locator('[data-entry]').first()).toHaveAttribute('data-entry', /cable/);
   await page.getByLabel('With', { exact: true }).selectOption('');
   await page.getByLabel('At', { exact: true }).selectOption({ label: 'Lantern Yard' });
-  await expect(list.locator('[data-entry="dumbbell-fly-flat"]')).toContainText('no dumbbell rack in working order here');
+  await expect(list.locator('[data-entry="dumbbell-fly-flat"]')).toContainText(
+    'no dumbbell rack in working order here',
+  );
   await fly.getByRole('link', { name: 'Cable fly, level' }).click();
   await expect(page.getByRole('heading', { name: 'Cable fly, level' })).toBeVisible();
   await expect(page.getByTestId('entry-plates')).toContainText('Yard pair');
@@ -29,23 +34,38 @@ test('an answer comes within 150 ms of the tap, or says how far it is', async ({
   await expect(page.getByTestId('choices').locator('[data-entry]').first()).toBeVisible();
   const waited: number[] = [];
   for (const name of ['lower lat', 'rear deltoid', 'quadriceps', 'biceps, long head', 'upper chest']) {
-    waited.push(await page.evaluate((label) => new Promise<number>((done) => {
-      const start = performance.now();
-      const look = () => {
-        const section = document.querySelector('section[aria-busy]');
-        const heading = section?.querySelector('h2')?.textContent ?? '';
-        // Either the answer for this region, or its progress.
-        if (heading.includes(label) && (section!.getAttribute('aria-busy') === 'false' || heading.includes('solving'))) done(performance.now() - start);
-        else requestAnimationFrame(look);
-      };
-      (Array.from(document.querySelectorAll('[role=radio]')).find((b) => b.textContent === label) as HTMLElement).click();
-      requestAnimationFrame(look);
-    }), name));
+    waited.push(
+      await page.evaluate(
+        (label) =>
+          new Promise<number>((done) => {
+            const start = performance.now();
+            const look = () => {
+              const section = document.querySelector('section[aria-busy]');
+              const heading = section?.querySelector('h2')?.textContent ?? '';
+              // Either the answer for this region, or its progress.
+              if (
+                heading.includes(label) &&
+                (section!.getAttribute('aria-busy') === 'false' || heading.includes('solving'))
+              )
+                done(performance.now() - start);
+              else requestAnimationFrame(look);
+            };
+            (
+              Array.from(document.querySelectorAll('[role=radio]')).find((b) => b.textContent === label) as HTMLElement
+            ).click();
+            requestAnimationFrame(look);
+          }),
+        name,
+      ),
+    );
   }
   expect(waited.toSorted((a, b) => a - b)[2]).toBeLessThan(150);
 });
 
-test('a movement is moved through by keys and played at its tempo; the other side mirrors it', async ({ page, app }) => {
+test('a movement is moved through by keys and played at its tempo; the other side mirrors it', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/movements/preacher-curl-one-arm?client=sefina`);
   const place = page.getByRole('slider', { name: 'Place in the range' });
   await expect(page.getByTestId('now-nm')).toHaveText(/\d+ Nm/);
@@ -100,7 +120,9 @@ test('on a phone: client and gym stay with every link, by thumb and by key', asy
   await expect(facts).toContainText('Sefina Taualofa');
   await expect(facts).toContainText('rear deltoid');
   await facts.getByText('What goes wrong, what it costs').click();
-  await expect(facts.getByText(/^(start|lifting|finish|lowering|stretch|any time|whole rep); rule out/).first()).toBeVisible();
+  await expect(
+    facts.getByText(/^(start|lifting|finish|lowering|stretch|any time|whole rep); rule out/).first(),
+  ).toBeVisible();
   const standIn = facts.getByRole('listitem').getByRole('link').first();
   const next = (await standIn.textContent())!;
   await standIn.press('Enter');

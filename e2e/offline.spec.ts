@@ -1,7 +1,10 @@
 import Database from 'better-sqlite3';
 import { expect, itemId, test } from './support/app';
 
-test('the set screen opens and works after a full reload without a server; everything arrives once it is back', async ({ page, app }) => {
+test('the set screen opens and works after a full reload without a server; everything arrives once it is back', async ({
+  page,
+  app,
+}) => {
   const item = itemId('sefina', 1);
   await page.goto(`${app.url}/set/${item}`);
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
@@ -10,7 +13,12 @@ test('the set screen opens and works after a full reload without a server; every
   await expect(page.locator('[data-fault="shrugs"]')).toContainText('rep 1');
   await expect(page.getByTestId('waiting')).toHaveText('all sent');
   // Kept once the worker has this page's files.
-  await expect.poll(() => page.evaluate(async () => (await (await caches.open('pages')).keys()).some((r) => r.url === location.href)), { timeout: 20_000 }).toBe(true);
+  await expect
+    .poll(
+      () => page.evaluate(async () => (await (await caches.open('pages')).keys()).some((r) => r.url === location.href)),
+      { timeout: 20_000 },
+    )
+    .toBe(true);
   await app.stop('SIGKILL');
 
   await page.reload();
@@ -29,9 +37,16 @@ test('the set screen opens and works after a full reload without a server; every
   await page.goto(`${app.url}/set/${item}`);
   await expect(page.getByTestId('waiting')).toHaveText('all sent', { timeout: 35_000 });
   const db = new Database(app.database, { readonly: true });
-  const kinds = db.prepare('SELECT kind, count(*) AS n FROM floor_event WHERE item_id = ? AND kind <> ? GROUP BY kind').all(item, 'rep') as { kind: string; n: number }[];
+  const kinds = db
+    .prepare('SELECT kind, count(*) AS n FROM floor_event WHERE item_id = ? AND kind <> ? GROUP BY kind')
+    .all(item, 'rep') as { kind: string; n: number }[];
   db.close();
-  expect(Object.fromEntries(kinds.map((k) => [k.kind, k.n]))).toEqual({ 'set-started': 1, fault: 2, 'set-ended': 1, 'set-confirmed': 1 });
+  expect(Object.fromEntries(kinds.map((k) => [k.kind, k.n]))).toEqual({
+    'set-started': 1,
+    fault: 2,
+    'set-ended': 1,
+    'set-confirmed': 1,
+  });
 });
 
 test('a tap for what the server no longer has is kept here and said, and holds up no other', async ({ page, app }) => {
@@ -41,7 +56,18 @@ test('a tap for what the server no longer has is kept here and said, and holds u
   await page.evaluate(async () => {
     const open = indexedDB.open('jorvix');
     const db = await new Promise<IDBDatabase>((resolve) => (open.onsuccess = () => resolve(open.result)));
-    const event = { id: crypto.randomUUID(), deviceId: 'old', seq: 0, atMs: 1, clientId: 'sefina', itemId: 'gone', movement: 'cable-fly-level', kind: 'rep', setId: 's', rep: 1 };
+    const event = {
+      id: crypto.randomUUID(),
+      deviceId: 'old',
+      seq: 0,
+      atMs: 1,
+      clientId: 'sefina',
+      itemId: 'gone',
+      movement: 'cable-fly-level',
+      kind: 'rep',
+      setId: 's',
+      rep: 1,
+    };
     await new Promise((resolve) => {
       const tx = db.transaction('outbox', 'readwrite');
       tx.objectStore('outbox').put({ event, order: 0 });

@@ -23,13 +23,21 @@ test('a drop set from mark to mark: the next mark is shown big, taken in a tap, 
   await page.getByRole('button', { name: 'Keep this' }).click();
   await expect(page.getByTestId('waiting')).toHaveText('all sent');
   const db = new Database(app.database, { readonly: true });
-  const bodies = db.prepare("SELECT body FROM floor_event WHERE item_id = ? AND kind IN ('set-started', 'part') ORDER BY at_ms").all(item) as { body: string }[];
+  const bodies = db
+    .prepare("SELECT body FROM floor_event WHERE item_id = ? AND kind IN ('set-started', 'part') ORDER BY at_ms")
+    .all(item) as { body: string }[];
   db.close();
   // By the clock: each device counts for itself, and the journeys before had their own.
-  expect(bodies.slice(-2).map((b) => JSON.parse(b.body) as object)).toMatchObject([{ scheme: 'stance-drops' }, { part: 1, reps: 3, standX: expect.closeTo(Number(second) / 100, 9) }]);
+  expect(bodies.slice(-2).map((b) => JSON.parse(b.body) as object)).toMatchObject([
+    { scheme: 'stance-drops' },
+    { part: 1, reps: 3, standX: expect.closeTo(Number(second) / 100, 9) },
+  ]);
 });
 
-test('by keys alone: start, faults by letter, worse by a second thought, clean so far, undo, end', async ({ page, app }) => {
+test('by keys alone: start, faults by letter, worse by a second thought, clean so far, undo, end', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/set/${itemId('sefina', 1)}`);
   await expect(page.getByRole('button', { name: /^Start set|^One more set/ })).toBeEnabled();
   // A set of before has its own marks on the pad until the next begins.
@@ -69,10 +77,22 @@ test('a long press says it is worse than usual; the offered load says why', asyn
   await page.getByRole('button', { name: 'End set' }).click();
 });
 
-test('a trace from a file: reps counted, phases told, findings proposed and taken in a tap, never by themselves', async ({ page, app }) => {
+test('a trace from a file: reps counted, phases told, findings proposed and taken only by a tap', async ({
+  page,
+  app,
+}) => {
   const jerk = (s: number): number => 10 * s ** 3 - 15 * s ** 4 + 6 * s ** 5;
   // Six reps at 3-1-2-1 whose last lowering is let go.
-  const legs = Array.from({ length: 6 }, (_, k) => [[2, 0, 0.5], [1, 0.5, 0.5], [k === 5 ? 0.6 : 3, 0.5, 0], [1, 0, 0]] as const).flat();
+  const legs = Array.from(
+    { length: 6 },
+    (_, k) =>
+      [
+        [2, 0, 0.5],
+        [1, 0.5, 0.5],
+        [k === 5 ? 0.6 : 3, 0.5, 0],
+        [1, 0, 0],
+      ] as const,
+  ).flat();
   const lines = ['t_s,x_m'];
   for (let t = 0; t < 1 + legs.reduce((a, l) => a + l[0], 0); t += 0.02) {
     let [left, x] = [t - 1, 0];
@@ -90,13 +110,18 @@ test('a trace from a file: reps counted, phases told, findings proposed and take
   await file.setInputFiles({ name: 'wrong.csv', mimeType: 'text/csv', buffer: Buffer.from('t_s,x_m\n0,1\n1,far\n') });
   await expect(page.getByText('wrong.csv: line 3, x_m: expected a number, got “far”')).toBeVisible();
   await file.setInputFiles({ name: 'set.csv', mimeType: 'text/csv', buffer: Buffer.from(lines.join('\n')) });
-  await expect(page.getByTestId('trace-reps')).toContainText('6 reps. Lifted in 2.0 s of 2.0 asked, lowered in 2.6 s of 3.0');
+  await expect(page.getByTestId('trace-reps')).toContainText(
+    '6 reps. Lifted in 2.0 s of 2.0 asked, lowered in 2.6 s of 3.0',
+  );
   await expect(page.locator('[data-fault="lowering-dropped"]')).not.toContainText('rep');
   await page.getByRole('button', { name: 'Take: drops it' }).click();
   await expect(page.locator('[data-fault="lowering-dropped"]')).toContainText('rep 6');
 });
 
-test('the pacer follows the client: a tap at each rep, also while it rests, and it goes on from what was counted', async ({ page, app }) => {
+test('the pacer follows a tap at each rep, also while it rests, and goes on from what was counted', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/set/${itemId('sefina', 1)}`);
   await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
   const [count, phase] = [page.getByTestId('rep-count'), page.getByTestId('phase')];

@@ -1,9 +1,15 @@
 import { expect, itemId, test } from './support/app';
 
-test('the rep under the finger: figure, line, lever and curve move together, by keys and at its tempo', async ({ page, app }) => {
+test('the rep under the finger: figure, line, lever and curve move together, by keys and at its tempo', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/setup/${itemId('sefina', 1)}`);
   const rep = page.getByRole('slider', { name: 'Place in the rep' });
-  await expect(rep).toHaveAttribute('aria-valuetext', /^100 percent of the way: \d+ newton metres, lever \d+ centimetres$/);
+  await expect(rep).toHaveAttribute(
+    'aria-valuetext',
+    /^100 percent of the way: \d+ newton metres, lever \d+ centimetres$/,
+  );
   const hand = page.getByTestId('elevation').locator('circle').last();
   const finish = await hand.getAttribute('cy');
   await rep.focus();
@@ -50,19 +56,24 @@ test('stance drops: marks for each third, a step that cannot be used says why', 
   await page.getByRole('button', { name: 'Put it right' }).click();
 });
 
-test('line check: a sensor held along the cable agrees; where the carriage sits elsewhere it asks which to distrust', async ({ page, app }) => {
+test('line check: a sensor along the cable agrees; with the carriage elsewhere it asks which to distrust', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/setup/${itemId('wilhelmina', 2)}`);
   await page.getByText('Check the line with an inclinometer').click();
   const computed = Number(/computed (-?\d+)°/.exec((await page.getByText(/^Along the cable/).textContent())!)![1]);
   const sensor = page.getByRole('button', { name: 'simulated' });
-  const reading = async (): Promise<number> => Math.abs(Number.parseFloat((await page.getByTestId('line-reading').textContent())!));
+  const reading = async (): Promise<number> =>
+    Math.abs(Number.parseFloat((await page.getByTestId('line-reading').textContent())!));
   await sensor.click();
   await expect(page.getByTestId('line-verdict')).toContainText('Agrees within');
   expect(Math.abs((await reading()) - Math.abs(computed))).toBeLessThanOrEqual(2);
   await sensor.click();
   await expect(page.getByTestId('line-verdict')).toContainText('Which measurement to distrust?');
   await expect(page.getByTestId('line-verdict')).toContainText(/the pin sits in hole \d+, not \d+/);
-  for (let more = (await reading()) - Math.abs(computed); more > 0.5; more--) await page.getByRole('button', { name: computed < 0 ? 'One degree more' : 'One degree less' }).click();
+  for (let more = (await reading()) - Math.abs(computed); more > 0.5; more--)
+    await page.getByRole('button', { name: computed < 0 ? 'One degree more' : 'One degree less' }).click();
   await expect(page.getByTestId('line-verdict')).toContainText('Agrees within');
 });
 
@@ -70,7 +81,8 @@ test('line check: a device without a sensor says so', async ({ page, app }) => {
   await page.addInitScript(() => {
     // Its own orientation, as a desk computer has none.
     const listen = window.addEventListener.bind(window);
-    window.addEventListener = ((type: string, ...rest: [EventListener]) => (type === 'deviceorientation' ? undefined : listen(type, ...rest))) as typeof window.addEventListener;
+    window.addEventListener = ((type: string, ...rest: [EventListener]) =>
+      type === 'deviceorientation' ? undefined : listen(type, ...rest)) as typeof window.addEventListener;
   });
   await page.goto(`${app.url}/setup/${itemId('wilhelmina', 2)}`);
   await page.getByText('Check the line with an inclinometer').click();
@@ -82,7 +94,10 @@ test('line check: a device without a sensor says so', async ({ page, app }) => {
 test('as found: a stuck hole is held, the rest is solved round it', async ({ page, app }) => {
   await page.goto(`${app.url}/setup/${itemId('anselm', 1)}`);
   // What will do lies round what is solved, on the column and on the floor.
-  for (const [band, at] of [[page.getByTestId('hole-band'), page.getByTestId('drag-carriage').locator('rect').nth(1)], [page.getByTestId('stand-band'), page.getByTestId('drag-client-plan').locator('circle').first()]] as const) {
+  for (const [band, at] of [
+    [page.getByTestId('hole-band'), page.getByTestId('drag-carriage').locator('rect').nth(1)],
+    [page.getByTestId('stand-band'), page.getByTestId('drag-client-plan').locator('circle').first()],
+  ] as const) {
     const [b, a] = [(await band.boundingBox())!, (await at.boundingBox())!];
     const [u, v] = [a.x + a.width / 2, a.y + a.height / 2];
     expect([b.x - 8 < u, u < b.x + b.width + 8, b.y - 2 < v, v < b.y + b.height + 2]).toEqual([true, true, true, true]);
@@ -99,7 +114,10 @@ test('as found: a stuck hole is held, the rest is solved round it', async ({ pag
   await expect(page.getByTestId('drag-carriage')).toHaveAttribute('aria-valuenow', String(hole));
 });
 
-test('compare: last used, another solution or another school beside this one, on one curve and in numbers', async ({ page, app }) => {
+test('compare: last used, another solution or another school beside this one, on one curve and in numbers', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/setup/${itemId('wilhelmina', 2)}`);
   const beside = page.getByLabel('Beside it');
   await expect(beside).toBeEnabled();
@@ -114,15 +132,22 @@ test('compare: last used, another solution or another school beside this one, on
   await expect(table).toBeHidden();
 });
 
-test('retarget: on another column the hole is solved anew and the stack converted for the same pull', async ({ page, app }) => {
+test('retarget: on another column the hole is solved anew and the stack converted for the same pull', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/setup/${itemId('anselm', 0)}`);
   const hole = await page.getByTestId('plate-hole').textContent();
   await page.getByLabel('Columns', { exact: true }).selectOption({ label: 'Short pair at the stairs' });
-  await expect(page.getByTestId('converted')).toContainText('30 kg here for the 15 kg planned on Long pair by the window');
+  await expect(page.getByTestId('converted')).toContainText(
+    '30 kg here for the 15 kg planned on Long pair by the window',
+  );
   await expect(page.getByTestId('plate-hole')).not.toHaveText(hole!);
   // In another gym the handle is another one, and the stack is stamped in pounds.
   await page.getByLabel('Columns', { exact: true }).selectOption({ label: 'Yard pair' });
-  await expect(page.getByTestId('converted')).toContainText('30 lb here for the 15 kg planned on Long pair by the window');
+  await expect(page.getByTestId('converted')).toContainText(
+    '30 lb here for the 15 kg planned on Long pair by the window',
+  );
   await expect(page.getByText('Set up with Rope-wound handle instead.')).toBeVisible();
   // A single column serves one arm: said, with the way back.
   await page.getByLabel('Columns', { exact: true }).selectOption({ label: 'Lone column at the mirror' });
@@ -130,7 +155,10 @@ test('retarget: on another column the hole is solved anew and the stack converte
   await expect(page.getByTestId('plate-hole')).toHaveText(hole!);
 });
 
-test('looking closer by wheel, by steps and by key; the hand still lands on what it takes hold of', async ({ page, app }) => {
+test('looking closer by wheel, by steps and by key; the hand still lands on what it takes hold of', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/setup/${itemId('anselm', 0)}`);
   const hole = Number(await page.getByTestId('drag-carriage').getAttribute('aria-valuenow'));
   const carriage = (await page.getByTestId('drag-carriage').locator('rect').nth(1).boundingBox())!;
@@ -156,24 +184,31 @@ test('looking closer by wheel, by steps and by key; the hand still lands on what
   await expect(page.getByRole('dialog')).toContainText('look closer');
 });
 
-test('left and right carriage apart: one arm leaves its line, the least change levels them, the saved set-up tells both', async ({ page, app }) => {
-  await page.goto(`${app.url}/setup/${itemId('anselm', 1)}`);
-  const hole = Number(await page.getByTestId('plate-hole').textContent());
-  await page.getByRole('button', { name: 'Left and right hole apart' }).click();
-  for (let i = 0; i < 3; i++) await page.getByTestId('drag-carriage-left').press('ArrowDown');
-  await expect(page.getByTestId('plate-hole-left')).toHaveText(String(hole - 3));
-  await expect(page.getByTestId('plate-hole')).toHaveText(String(hole));
-  await expect(page.getByTestId('least-change')).toContainText('both carriages alike');
-  await page.getByRole('button', { name: 'Save as used' }).click();
-  await page.getByRole('link', { name: 'To the set' }).click();
-  await expect(page.getByText(`${hole - 3} | ${hole}`)).toBeVisible();
-  await page.goBack();
-  await page.getByTestId('least-change').click();
-  await expect(page.getByTestId('plate-hole-left')).toHaveText(String(hole));
-  await page.getByRole('button', { name: 'Save as used' }).click();
-});
+test(
+  'left and right carriage apart: one arm leaves its line, the least change levels them, the saved ' +
+    'set-up tells both',
+  async ({ page, app }) => {
+    await page.goto(`${app.url}/setup/${itemId('anselm', 1)}`);
+    const hole = Number(await page.getByTestId('plate-hole').textContent());
+    await page.getByRole('button', { name: 'Left and right hole apart' }).click();
+    for (let i = 0; i < 3; i++) await page.getByTestId('drag-carriage-left').press('ArrowDown');
+    await expect(page.getByTestId('plate-hole-left')).toHaveText(String(hole - 3));
+    await expect(page.getByTestId('plate-hole')).toHaveText(String(hole));
+    await expect(page.getByTestId('least-change')).toContainText('both carriages alike');
+    await page.getByRole('button', { name: 'Save as used' }).click();
+    await page.getByRole('link', { name: 'To the set' }).click();
+    await expect(page.getByText(`${hole - 3} | ${hole}`)).toBeVisible();
+    await page.goBack();
+    await page.getByTestId('least-change').click();
+    await expect(page.getByTestId('plate-hole-left')).toHaveText(String(hole));
+    await page.getByRole('button', { name: 'Save as used' }).click();
+  },
+);
 
-test('a bench as it is found: the seat in another hole tells the gap, and goes back to what fits', async ({ page, app }) => {
+test('a bench as it is found: the seat in another hole tells the gap, and goes back to what fits', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/setup/${itemId('wilhelmina', 3)}`);
   const seat = page.getByTestId('plate-seat-hole');
   const fits = parseInt((await seat.textContent())!, 10);

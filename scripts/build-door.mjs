@@ -4,6 +4,13 @@ import { build } from 'esbuild';
 
 const root = new URL('..', import.meta.url).pathname;
 await build({
-  entryPoints: [join(root, 'src/server/deliveries.ts')], outfile: join(root, '.next/door.mjs'), bundle: true, format: 'esm', target: 'node20', platform: 'node', logLevel: 'error',
-  external: ['better-sqlite3'], alias: { 'server-only': join(root, 'test/support/empty.ts') },
+  entryPoints: [join(root, 'src/server/deliveries.ts')],
+  outfile: join(root, '.next/door.mjs'),
+  bundle: true,
+  format: 'esm',
+  target: 'node20',
+  platform: 'node',
+  logLevel: 'error',
+  external: ['better-sqlite3'],
+  alias: { 'server-only': join(root, 'test/support/empty.ts') },
 });

@@ -6,14 +6,33 @@ import { build } from 'esbuild';
 
 const root = new URL('..', import.meta.url).pathname;
 const at = (p) => join(root, p);
-const walk = (dir) => (existsSync(at(dir)) ? readdirSync(at(dir), { recursive: true }).map(String).filter((f) => statSync(at(join(dir, f))).isFile()) : []);
-const hash = (f) => createHash('sha256').update(readFileSync(at(f))).digest('hex').slice(0, 16);
+const walk = (dir) =>
+  existsSync(at(dir))
+    ? readdirSync(at(dir), { recursive: true })
+        .map(String)
+        .filter((f) => statSync(at(join(dir, f))).isFile())
+    : [];
+const hash = (f) =>
+  createHash('sha256')
+    .update(readFileSync(at(f)))
+    .digest('hex')
+    .slice(0, 16);
 
-const list = walk('.next/static').filter((f) => !f.endsWith('.map')).map((f) => ({ url: `/_next/static/${f}`, revision: null }));
-for (const f of walk('public')) if (!f.startsWith('sw.js')) list.push({ url: `/${f}`, revision: hash(join('public', f)) });
+const list = walk('.next/static')
+  .filter((f) => !f.endsWith('.map'))
+  .map((f) => ({ url: `/_next/static/${f}`, revision: null }));
+for (const f of walk('public'))
+  if (!f.startsWith('sw.js')) list.push({ url: `/${f}`, revision: hash(join('public', f)) });
 list.push({ url: '/offline', revision: hash('.next/server/app/offline.html') });
 
 await build({
-  entryPoints: [at('src/offline/sw.ts')], outfile: at('public/sw.js'), bundle: true, minify: true, format: 'iife', target: 'es2022', platform: 'browser', logLevel: 'error',
+  entryPoints: [at('src/offline/sw.ts')],
+  outfile: at('public/sw.js'),
+  bundle: true,
+  minify: true,
+  format: 'iife',
+  target: 'es2022',
+  platform: 'browser',
+  logLevel: 'error',
   define: { __PRECACHE__: JSON.stringify(list), 'process.env.NODE_ENV': '"production"' },
 });

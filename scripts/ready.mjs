@@ -11,7 +11,9 @@ export const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
 export function run(command, args, options = {}) {
   const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', env, ...options });
   if (done.status !== 0) {
-    console.error(`${command} ${args.join(' ')} failed${done.error ? `: ${done.error.message}` : ` with exit code ${done.status}`}`);
+    console.error(
+      `${command} ${args.join(' ')} failed${done.error ? `: ${done.error.message}` : ` with exit code ${done.status}`}`,
+    );
     process.exit(done.status ?? 1);
   }
 }
@@ -30,12 +32,23 @@ export function readyPackages() {
 }
 
 function sourceHash() {
-  const files = ['package-lock.json', 'next.config.ts', 'tsconfig.json', 'scripts/build-sw.mjs', 'scripts/build-door.mjs'];
+  const files = [
+    'package-lock.json',
+    'next.config.ts',
+    'tsconfig.json',
+    'scripts/build-sw.mjs',
+    'scripts/build-door.mjs',
+  ];
   for (const f of readdirSync(join(root, 'src'), { recursive: true })) {
     const file = join('src', String(f));
     if (statSync(join(root, file)).isFile() && !/\.test\.tsx?$/.test(file)) files.push(file);
   }
-  return hash(files.sort().map((f) => `${f}:${hash(readFileSync(join(root, f)))}`).join('\n'));
+  return hash(
+    files
+      .sort()
+      .map((f) => `${f}:${hash(readFileSync(join(root, f)))}`)
+      .join('\n'),
+  );
 }
 
 /** Build the application when its sources changed since the last build. */
@@ -54,13 +67,17 @@ export function readyBrowser() {
   if (existsSync('/usr/bin/chromium')) return;
   console.log('Installing Chromium...');
   const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
-  const apt = (...args) => run([...sudo, 'apt-get'][0], [...sudo, 'apt-get', ...args].slice(1), { env: { ...env, DEBIAN_FRONTEND: 'noninteractive' } });
+  const apt = (...args) =>
+    run([...sudo, 'apt-get'][0], [...sudo, 'apt-get', ...args].slice(1), {
+      env: { ...env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
   apt('update');
   apt('install', '-y', '--no-install-recommends', 'chromium', 'fonts-liberation');
 }
 
 /** Run a TypeScript script of this project on Node. */
 export function runTypeScript(script, args = [], more = {}) {
-  run(join(root, 'node_modules/.bin/tsx'), ['--conditions=react-server', script, ...args], { env: { ...env, ...more } });
+  run(join(root, 'node_modules/.bin/tsx'), ['--conditions=react-server', script, ...args], {
+    env: { ...env, ...more },
+  });
 }
-

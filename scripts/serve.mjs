@@ -10,7 +10,13 @@ export function untilStopped(child) {
 }
 
 export function serve(port, databaseFile, more = {}) {
-  untilStopped(spawn(process.execPath, [join(root, 'scripts/serve-app.mjs')], { cwd: root, stdio: 'inherit', env: { ...env, PORT: String(port), JORVIX_DB: databaseFile, ...more } }));
+  untilStopped(
+    spawn(process.execPath, [join(root, 'scripts/serve-app.mjs')], {
+      cwd: root,
+      stdio: 'inherit',
+      env: { ...env, PORT: String(port), JORVIX_DB: databaseFile, ...more },
+    }),
+  );
 }
 
 export const port = () => Number(process.env.PORT ?? 4310);

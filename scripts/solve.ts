@@ -30,14 +30,19 @@ function readInput(path: string): unknown {
 
 const [arg, ...rest] = process.argv.slice(2);
 if (arg === undefined || rest.length > 0) fail([USAGE]);
-if (arg === '--schema') print({ case: z.toJSONSchema(caseSchema, { io: 'input' }), answer: z.toJSONSchema(answerSchema) });
+if (arg === '--schema')
+  print({ case: z.toJSONSchema(caseSchema, { io: 'input' }), answer: z.toJSONSchema(answerSchema) });
 else if (arg === '--movements') print(listMovements());
 else if (arg.startsWith('--')) fail([USAGE]);
 else {
   const input = readInput(arg);
   const many = Array.isArray(input);
   const replies = (many ? input : [input]).map((one) => answerCase(one));
-  const problems = replies.flatMap((r, i) => (r.ok ? [] : r.issues.map((p) => `${[many ? String(i) : '', p.path].filter(Boolean).join('.') || '(root)'}: ${p.message}`)));
+  const problems = replies.flatMap((r, i) =>
+    r.ok
+      ? []
+      : r.issues.map((p) => `${[many ? String(i) : '', p.path].filter(Boolean).join('.') || '(root)'}: ${p.message}`),
+  );
   if (problems.length > 0) fail(problems);
   const answers = replies.flatMap((r) => (r.ok ? [r.answer] : []));
   print(many ? answers : answers[0]);

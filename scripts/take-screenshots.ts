@@ -1,7 +1,15 @@
 import { chromium, type Page } from '@playwright/test';
 import { App, itemId, startTracker } from '../e2e/support/app';
 
-const ARGS = ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage'];
+const ARGS = [
+  '--no-sandbox',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--disable-dev-shm-usage',
+];
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
@@ -26,11 +34,17 @@ const SHOTS: readonly Shot[] = [
   { name: 'floor-phone', path: '/', size: PHONE },
   { name: 'client', path: '/clients/wilhelmina' },
   { name: 'kit', path: '/kit/knee-lever' },
-  { name: 'movements', path: '/movements?client=wilhelmina', act: async (page) => void (await page.getByRole('radio', { name: 'rear deltoid' }).click()) },
+  {
+    name: 'movements',
+    path: '/movements?client=wilhelmina',
+    act: async (page) => void (await page.getByRole('radio', { name: 'rear deltoid' }).click()),
+  },
   { name: 'movement', path: '/movements/dumbbell-row-one-arm?client=anselm', night: true },
   { name: 'setup', path: `/setup/${itemId('sefina', 0)}` },
   {
-    name: 'setup-as-found', path: `/setup/${itemId('wilhelmina', 0)}`, night: true,
+    name: 'setup-as-found',
+    path: `/setup/${itemId('wilhelmina', 0)}`,
+    night: true,
     act: async (page) => {
       for (let i = 0; i < 3; i++) await page.getByTestId('drag-carriage').press('ArrowDown');
       await page.getByTestId('least-change').waitFor();
@@ -39,7 +53,8 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'setup-fit', path: `/setup/${itemId('wilhelmina', 3)}` },
   {
-    name: 'setup-row', path: `/setup/${itemId('wilhelmina', 2)}`,
+    name: 'setup-row',
+    path: `/setup/${itemId('wilhelmina', 2)}`,
     act: async (page) => {
       await page.getByLabel('What a fault costs').selectOption('elbow-flares');
       await page.getByRole('slider', { name: 'Place in the rep' }).fill('30');
@@ -49,7 +64,8 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'set', path: `/set/${itemId('anselm', 0)}`, act: runSet },
   {
-    name: 'between-sets', path: `/set/${itemId('anselm', 1)}`,
+    name: 'between-sets',
+    path: `/set/${itemId('anselm', 1)}`,
     act: async (page) => {
       await runSet(page);
       await page.getByRole('button', { name: 'End set' }).click();
@@ -59,7 +75,8 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'set-phone', path: `/set/${itemId('sefina', 1)}`, size: PHONE, act: runSet },
   {
-    name: 'set-stack', path: `/set/${itemId('sefina', 0)}`,
+    name: 'set-stack',
+    path: `/set/${itemId('sefina', 0)}`,
     act: async (page) => {
       const tracker = startTracker();
       const lifter = page.getByRole('button', { name: /rushes every lowering/ });

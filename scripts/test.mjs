@@ -33,8 +33,15 @@ function fromReport(file, read) {
 const vitest = fromReport('vitest.json', (r) => [r.numPassedTests, r.numFailedTests]);
 const browser = fromReport('browser.json', (r) => [r.stats.expected, r.stats.unexpected + r.stats.flaky]);
 step('types', bin('tsc'), ['--noEmit', '-p', '.']);
+step('formatting', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+step('dead code', bin('knip'), []);
 step('lint', bin('eslint'), ['.']);
-step('unit, architecture, data and flow', bin('vitest'), ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${join(results, 'vitest.json')}`], vitest);
+step(
+  'unit, architecture, data and flow',
+  bin('vitest'),
+  ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${join(results, 'vitest.json')}`],
+  vitest,
+);
 step('browser', bin('playwright'), ['test'], browser);
 
 console.log(`\n${passed} passed, ${failed} failed`);

@@ -5,4 +5,6 @@ import { env, readyPackages, root } from './ready.mjs';
 import { untilStopped } from './serve.mjs';
 
 readyPackages();
-untilStopped(spawn(join(root, 'node_modules/.bin/tsx'), ['scripts/serve-tracker.ts'], { cwd: root, stdio: 'inherit', env }));
+untilStopped(
+  spawn(join(root, 'node_modules/.bin/tsx'), ['scripts/serve-tracker.ts'], { cwd: root, stdio: 'inherit', env }),
+);

@@ -8,7 +8,12 @@ import { expect, it } from 'vitest';
 const rules = createRequire(import.meta.url)('../.dependency-cruiser.cjs');
 
 async function violations(paths: string[], extra: object[] = []): Promise<string[]> {
-  const { output } = await cruise(paths, { ...rules.options, validate: true, ruleSet: { forbidden: [...rules.forbidden, ...extra] } }, undefined, { tsConfig: extractTSConfig('tsconfig.json') });
+  const { output } = await cruise(
+    paths,
+    { ...rules.options, validate: true, ruleSet: { forbidden: [...rules.forbidden, ...extra] } },
+    undefined,
+    { tsConfig: extractTSConfig('tsconfig.json') },
+  );
   return (output as ICruiseResult).summary.violations.map((v) => `${v.rule.name}: ${v.from} -> ${v.to}`);
 }
 
@@ -17,19 +22,51 @@ it('imports run one way and never in a circle', async () => {
 });
 
 it('the check sees an edge that is not allowed', async () => {
-  const noMechanics = { name: 'probe', severity: 'error', from: { path: '^src/core/setup/' }, to: { path: '^src/core/mechanics/' } };
-  expect((await violations(['src/core'], [noMechanics])).some((v) => v.startsWith('probe: src/core/setup/cost.ts'))).toBe(true);
+  const noMechanics = {
+    name: 'probe',
+    severity: 'error',
+    from: { path: '^src/core/setup/' },
+    to: { path: '^src/core/mechanics/' },
+  };
+  expect(
+    (await violations(['src/core'], [noMechanics])).some((v) => v.startsWith('probe: src/core/setup/cost.ts')),
+  ).toBe(true);
 });
 
 it('core reads no clock, no chance and no environment', () => {
-  const files = readdirSync('src/core', { recursive: true }).map(String).filter((f) => f.endsWith('.ts') && !f.endsWith('.test.ts'));
-  const impure = files.filter((f) => /Math\.random|Date\.|new Date|process\.|globalThis|performance\.|fetch\(|console\./.test(readFileSync(join('src/core', f), 'utf8')));
+  const files = readdirSync('src/core', { recursive: true })
+    .map(String)
+    .filter((f) => f.endsWith('.ts') && !f.endsWith('.test.ts'));
+  const impure = files.filter((f) =>
+    /Math\.random|Date\.|new Date|process\.|globalThis|performance\.|fetch\(|console\./.test(
+      readFileSync(join('src/core', f), 'utf8'),
+    ),
+  );
   expect(files.length).toBeGreaterThan(20);
   expect(impure).toEqual([]);
 });
 
 it('no barrels, and files stay short', () => {
-  const files = readdirSync('src', { recursive: true }).map(String).filter((f) => /\.tsx?$/.test(f));
+  const files = readdirSync('src', { recursive: true })
+    .map(String)
+    .filter((f) => /\.tsx?$/.test(f));
   expect(files.filter((f) => /(^|\/)index\.tsx?$/.test(f))).toEqual([]);
   expect(files.filter((f) => /export \*/.test(readFileSync(join('src', f), 'utf8')))).toEqual([]);
+});
+
+// Migrations keep the lines they were applied with: their checksums say so.
+it('no line is longer than 120 columns', () => {
+  const places = ['src', 'test', 'e2e', 'bench', 'demo', 'scripts', 'tracker'];
+  const files = places.flatMap((place) =>
+    readdirSync(place, { recursive: true })
+      .map((f) => join(place, String(f)))
+      .filter((f) => /\.(tsx?|mts|mjs|css)$/.test(f)),
+  );
+  const long = files.flatMap((f) =>
+    readFileSync(f, 'utf8')
+      .split('\n')
+      .flatMap((line, i) => ([...line].length > 120 ? [`${f}:${i + 1}`] : [])),
+  );
+  expect(files.length).toBeGreaterThan(200);
+  expect(long).toEqual([]);
 });

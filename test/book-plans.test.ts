@@ -23,12 +23,31 @@ function world(): Db {
   loadDemoWorld(db, NOW);
   return db;
 }
-const PLAN = { clientId: 'anselm', movement: 'cable-row-level-one-arm', variantId: '', side: 'right', stationId: 'long-pair', attachmentId: 'd-handle', startsAt: '18:00', sets: 3, reps: 12, tempo: '3-1-1-1', load: 20, unit: 'kg' };
+const PLAN = {
+  clientId: 'anselm',
+  movement: 'cable-row-level-one-arm',
+  variantId: '',
+  side: 'right',
+  stationId: 'long-pair',
+  attachmentId: 'd-handle',
+  startsAt: '18:00',
+  sets: 3,
+  reps: 12,
+  tempo: '3-1-1-1',
+  load: 20,
+  unit: 'kg',
+};
 const plan = (db: Db, change: object = {}) => {
   const r = planToday(db, { ...PLAN, ...change }, NOW);
   return r.ok ? r.id : r.issues.map((i) => `${i.path}: ${i.message}`);
 };
-const VARIANT = { id: null, movement: 'cable-row-level-one-arm', name: 'Wider', cue: 'Elbow a hand wide', options: { tuckDeg: -20, grip: 'pronated' } };
+const VARIANT = {
+  id: null,
+  movement: 'cable-row-level-one-arm',
+  name: 'Wider',
+  cue: 'Elbow a hand wide',
+  options: { tuckDeg: -20, grip: 'pronated' },
+};
 const keep = (db: Db, change: object = {}) => {
   const r = keepVariant(db, { ...VARIANT, ...change }, NOW);
   return r.ok ? r.id : r.issues.map((i) => `${i.path}: ${i.message}`);
@@ -40,53 +59,99 @@ describe('planning any movement of the book', () => {
     [{ attachmentId: 'nothing' }, ['attachmentId: expected one of the list']],
     [{ side: 'both' }, ['side: expected left or right: it is done one side at a time']],
     [{ movement: 'barbell-curl' }, ['side: expected both: it is done with both sides']],
-    [{ movement: 'barbell-curl', side: 'both', load: 21 }, ['load: expected a load that is here; the nearest is 20 kg']],
+    [
+      { movement: 'barbell-curl', side: 'both', load: 21 },
+      ['load: expected a load that is here; the nearest is 20 kg'],
+    ],
     [{ movement: 'kickback', load: 11 }, ['load: expected a load that is here; the nearest is 10 kg']],
     [{ movement: 'kickback', load: '' }, ['load: expected a number from 0 to 500 kg']],
-    [{ movement: 'leg-extension', side: 'both', load: 45, unit: 'lb' }, ['load: expected a load that is here; the nearest is 40 lb']],
-    [{ stationId: 'yard-pair', attachmentId: 'yard-handle', load: 1101, unit: 'lb' }, ['load: expected a number from 0 to 1100 lb']],
+    [
+      { movement: 'leg-extension', side: 'both', load: 45, unit: 'lb' },
+      ['load: expected a load that is here; the nearest is 40 lb'],
+    ],
+    [
+      { stationId: 'yard-pair', attachmentId: 'yard-handle', load: 1101, unit: 'lb' },
+      ['load: expected a number from 0 to 1100 lb'],
+    ],
     [{ unit: 'stone' }, ['unit: expected kg or lb']],
     [{ movement: 'swim' }, ['movement: expected a movement of the book, like cable-fly-level']],
-    [{ movement: 'pull-up-band-assisted', side: 'both', load: 5 }, ['load: expected a load that is here; the nearest is 0 kg']],
+    [
+      { movement: 'pull-up-band-assisted', side: 'both', load: 5 },
+      ['load: expected a load that is here; the nearest is 0 kg'],
+    ],
     [{ variantId: 'nothing' }, ['variantId: expected a variant of this movement']],
   ])('%j', (change, issues) => expect(plan(world(), change)).toEqual(issues));
   it('a limit in the hand counts what the hand holds: half a bar, a whole dumbbell', () => {
     const db = world();
-    saveClient(db, { ...findClient(db, 'anselm')!, limits: [{ subject: 'load', side: 'both', most: 12, setBy: 'physician', fromDay: 0, untilDay: null }] });
+    saveClient(db, {
+      ...findClient(db, 'anselm')!,
+      limits: [{ subject: 'load', side: 'both', most: 12, setBy: 'physician', fromDay: 0, untilDay: null }],
+    });
     expect(plan(db, { movement: 'barbell-curl', side: 'both', load: 22.5 })).toMatch(/-/);
-    expect(plan(db, { movement: 'barbell-curl', side: 'both', load: 30 })).toEqual(['load: expected at most 24 kg here: a clinician’s limit of 12 kg in the hand']);
-    expect(plan(db, { movement: 'kickback', load: 14 })).toEqual(['load: expected at most 12 kg here: a clinician’s limit of 12 kg in the hand']);
+    expect(plan(db, { movement: 'barbell-curl', side: 'both', load: 30 })).toEqual([
+      'load: expected at most 24 kg here: a clinician’s limit of 12 kg in the hand',
+    ]);
+    expect(plan(db, { movement: 'kickback', load: 14 })).toEqual([
+      'load: expected at most 12 kg here: a clinician’s limit of 12 kg in the hand',
+    ]);
   });
   it('pounds are planned as they are stamped, kept on a step, and told in pounds', () => {
     const db = world();
-    const item = loadItem(db, plan(db, { stationId: 'yard-pair', attachmentId: 'yard-handle', load: 30, unit: 'lb' }) as string)!;
+    const item = loadItem(
+      db,
+      plan(db, { stationId: 'yard-pair', attachmentId: 'yard-handle', load: 30, unit: 'lb' }) as string,
+    )!;
     // 30 lb = 13.608 kg (the international pound of 1959).
     expect([item.item.loadG, item.unit]).toEqual([13_608, 'lb']);
     const card = loadCard(db, plan(db, { movement: 'leg-extension', side: 'both', load: 40, unit: 'lb' }) as string)!;
-    expect(card.ok && buildCard(card.card, '').plates.find((p) => p.label === 'Stack')).toEqual({ label: 'Stack', value: '40', unit: 'lb' });
+    expect(card.ok && buildCard(card.card, '').plates.find((p) => p.label === 'Stack')).toEqual({
+      label: 'Stack',
+      value: '40',
+      unit: 'lb',
+    });
     const choices = listPlanChoices(db, NOW);
     expect(choices.stations.filter((s) => s.unit === 'lb').map((s) => s.value)).toEqual(['yard-pair']);
     expect(choices.clients.find((c) => c.value === 'anselm')!.inPounds).toContain('leg-extension');
   });
   it('carries the marks of its drops where it hangs on a cable, and the bar its plates', () => {
     const db = world();
-    const bar = loadSet(db, plan(db, { movement: 'barbell-curl', side: 'both', stationId: '', attachmentId: '', load: 30 }) as string)!;
+    const bar = loadSet(
+      db,
+      plan(db, { movement: 'barbell-curl', side: 'both', stationId: '', attachmentId: '', load: 30 }) as string,
+    )!;
     expect(bar.drops).toEqual({ stances: [], stepIns: [] });
-    expect(platesPerSide(30_000, bar.bar!.barG, bar.bar!.platesG, bar.bar!.pairs)!.reduce((a, g) => a + g, 0)).toBe((30_000 - bar.bar!.barG) / 2);
+    expect(platesPerSide(30_000, bar.bar!.barG, bar.bar!.platesG, bar.bar!.pairs)!.reduce((a, g) => a + g, 0)).toBe(
+      (30_000 - bar.bar!.barG) / 2,
+    );
     const row = loadSet(db, plan(db, { movement: 'cable-row-level-one-arm', side: 'right', load: 25 }) as string)!;
     expect(row.bar).toBeNull();
     // One arm steps in: nearer each time, and never with more left than before it.
     const { stepIns } = row.drops;
     for (let k = 1; k < stepIns.length; k++) expect(stepIns[k - 1]!.standX - stepIns[k]!.standX).toBeCloseTo(0.2, 9);
     expect(row.peakAt).toBeGreaterThan(0);
-    expect(dropsInWords({ stances: [{ wish: 'mid', standX: -0.19 }, { wish: 'lengthened', standX: 0.55 }], stepIns: [{ standX: 0.8, share: 1 }, { standX: 0.6, share: 0.74 }] })).toEqual([
+    expect(
+      dropsInWords({
+        stances: [
+          { wish: 'mid', standX: -0.19 },
+          { wish: 'lengthened', standX: 0.55 },
+        ],
+        stepIns: [
+          { standX: 0.8, share: 1 },
+          { standX: 0.6, share: 0.74 },
+        ],
+      }),
+    ).toEqual([
       { label: 'Stance drops, hardest at middle, stretch', marks: '19 behind, 55 cm' },
       { label: 'Steps in, leaving 74 %', marks: '80, 60 cm' },
     ]);
   });
   it('stands on the floor with what is set by rule, and runs with loads that exist', () => {
     const db = world();
-    for (const [movement, side, kind, step] of [['preacher-curl-neutral', 'right', 'seat-hole', 9000], ['dumbbell-row-hinged', 'both', 'hinge', 14_000], ['leg-extension', 'both', 'back-hole', 40_823]] as const) {
+    for (const [movement, side, kind, step] of [
+      ['preacher-curl-neutral', 'right', 'seat-hole', 9000],
+      ['dumbbell-row-hinged', 'both', 'hinge', 14_000],
+      ['leg-extension', 'both', 'back-hole', 40_823],
+    ] as const) {
       const id = plan(db, { movement, side, stationId: '', attachmentId: '', load: step / 1000 }) as string;
       const set = loadSet(db, id)!;
       expect([set.station, set.attachment]).toEqual([null, null]);
@@ -94,7 +159,11 @@ describe('planning any movement of the book', () => {
       expect(set.stepsG).toContain(step);
       expect(set.loaded!.filter(Boolean).length / set.loaded!.length).toBeGreaterThan(0.5);
     }
-    expect(loadFloor(db, NOW).flatMap((s) => s.items).filter((i) => i.plates.from === 'blocked')).toEqual([]);
+    expect(
+      loadFloor(db, NOW)
+        .flatMap((s) => s.items)
+        .filter((i) => i.plates.from === 'blocked'),
+    ).toEqual([]);
   });
   it('every kind of load has its steps: bars with the same on both ends, plates by the piece, a body none', () => {
     const db = world();
@@ -124,7 +193,10 @@ describe('a trainer’s variants', () => {
   it.each<[object, string]>([
     [{ name: '  ' }, 'name: expected 1 to 60 characters'],
     [{ cue: 'a b c d e f g h i j k' }, 'cue: expected at most 10 words: one breath'],
-    [{ options: { armPathDeg: 12 } }, 'options.armPathDeg: expected none: only rear-deltoid pulls on a cable follow an arm path'],
+    [
+      { options: { armPathDeg: 12 } },
+      'options.armPathDeg: expected none: only rear-deltoid pulls on a cable follow an arm path',
+    ],
     [{ options: { grip: 'sideways' } }, 'options.grip: expected one of pronated, neutral, supinated'],
     [{ options: { tuckDeg: 90 } }, 'options.tuckDeg: expected a number from -45 to 45 degrees'],
   ])('%j is told', (change, message) => expect(keep(world(), change)).toEqual([message]));
@@ -141,8 +213,33 @@ it('a client’s measured arm path and chest line are in the case that every scr
 });
 
 it('records made before the book had more than flies are read with the choices they could not know', () => {
-  const log = foldSetLog([{ id: 'e', deviceId: 'd', seq: 1, atMs: 1, clientId: 'c', itemId: 'i', movement: 'cable-fly-level', kind: 'setup-saved', placement: { hole: 3, standX: 0, standZ: 0, yawDeg: 0 }, solved: null, off: false, stationId: 's', attachmentId: 'a', side: 'both', options: { peak: 'mid', tiltDeg: 5, frontFoot: 'left' } as never }]);
-  expect(log.setups[0]!.options).toMatchObject({ peak: 'mid', tiltDeg: 5, grip: null, startAt: 0, stopAt: 1, schools: {} });
+  const log = foldSetLog([
+    {
+      id: 'e',
+      deviceId: 'd',
+      seq: 1,
+      atMs: 1,
+      clientId: 'c',
+      itemId: 'i',
+      movement: 'cable-fly-level',
+      kind: 'setup-saved',
+      placement: { hole: 3, standX: 0, standZ: 0, yawDeg: 0 },
+      solved: null,
+      off: false,
+      stationId: 's',
+      attachmentId: 'a',
+      side: 'both',
+      options: { peak: 'mid', tiltDeg: 5, frontFoot: 'left' } as never,
+    },
+  ]);
+  expect(log.setups[0]!.options).toMatchObject({
+    peak: 'mid',
+    tiltDeg: 5,
+    grip: null,
+    startAt: 0,
+    stopAt: 1,
+    schools: {},
+  });
 });
 
 it('on another column the stack is converted through both pulley ratios, so that the hand feels the same', () => {
@@ -151,7 +248,10 @@ it('on another column the stack is converted through both pulley ratios, so that
   const here = loadItem(db, id)!;
   const there = loadItem(db, id, 'short-pair')!;
   expect([here.item.loadG, here.converted]).toEqual([15_000, null]);
-  expect([there.item.loadG, there.converted]).toEqual([30_000, { plannedG: 15_000, plannedUnit: 'kg', plannedOn: 'Long pair by the window' }]);
+  expect([there.item.loadG, there.converted]).toEqual([
+    30_000,
+    { plannedG: 15_000, plannedUnit: 'kg', plannedOn: 'Long pair by the window' },
+  ]);
   expect(there.setupCase.loadKg).toBe(30);
 });
 
@@ -159,9 +259,16 @@ it('in another gym: its column and handle, the stack in its pounds, and what was
   const db = world();
   const id = plan(db, { load: 15 }) as string;
   const there = loadItem(db, id, 'yard-pair')!;
-  expect([there.attachment!.id, there.replaced]).toEqual(['yard-handle', [{ kind: 'attachment', why: 'elsewhere', planned: 'single D-handle', by: 'Rope-wound handle' }]]);
+  expect([there.attachment!.id, there.replaced]).toEqual([
+    'yard-handle',
+    [{ kind: 'attachment', why: 'elsewhere', planned: 'single D-handle', by: 'Rope-wound handle' }],
+  ]);
   // 15 kg is 33.07 lb (the international pound of 1959): 30 lb is the nearest step.
-  expect([there.item.loadG, there.unit, there.converted]).toEqual([13_608, 'lb', { plannedG: 15_000, plannedUnit: 'kg', plannedOn: 'Long pair by the window' }]);
+  expect([there.item.loadG, there.unit, there.converted]).toEqual([
+    13_608,
+    'lb',
+    { plannedG: 15_000, plannedUnit: 'kg', plannedOn: 'Long pair by the window' },
+  ]);
   expect(stationChoices(db, 'lantern-yard').map((s) => s.id)[0]).toBe('yard-pair');
   expect(new Set(stationChoices(db, there.session.gymId).map((s) => s.gym)).size).toBe(2);
 });

@@ -10,7 +10,10 @@ import { totalCost } from '@/core/setup/cost';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import { bodyOf, COLUMN, ROOM, seeded } from './support/fixtures';
 
-const inputFor = (e: BookEntry, statureM: number, loadKg = 15, side = sidesOf(e).at(-1)!): EntryInput => ({ ...usualInput(bodyOf(statureM), side, loadKg, WHOLE_RANGE), column: { column: COLUMN, room: ROOM, attachmentM: 0.14 } });
+const inputFor = (e: BookEntry, statureM: number, loadKg = 15, side = sidesOf(e).at(-1)!): EntryInput => ({
+  ...usualInput(bodyOf(statureM), side, loadKg, WHOLE_RANGE),
+  column: { column: COLUMN, room: ROOM, attachmentM: 0.14 },
+});
 const CABLES = BOOK.filter((e) => e.load.kind === 'cable').map((e) => [e.id, e] as const);
 const ALL = BOOK.map((e) => [e.id, e] as const);
 /** How far the search may stand above the best of chance, degrees of cost. */
@@ -29,7 +32,12 @@ describe('a cable movement’s place', () => {
       const hole = 1 + Math.floor(random() * COLUMN.holes);
       const pulleyM = COLUMN.firstHoleM + COLUMN.pitchM * (hole - 1);
       const standX = room.minDistanceM + random() * (room.maxDistanceM - room.minDistanceM);
-      const place = { hole, standX, standZ: standZ + (2 * random() - 1) * sidewaysM, yawDeg: yawDeg + (2 * random() - 1) * turnDeg };
+      const place = {
+        hole,
+        standX,
+        standZ: standZ + (2 * random() - 1) * sidewaysM,
+        yawDeg: yawDeg + (2 * random() - 1) * turnDeg,
+      };
       if (pulleyM < heightM[0] || pulleyM > heightM[1]) continue;
       expect(totalCost(problem, place)).toBeGreaterThan(best - WITHIN_DEG);
     }
@@ -49,7 +57,9 @@ describe('a cable movement’s place', () => {
 describe('bodies', () => {
   it.each(ALL)('%s: a body a fifth larger in every part moves through a range a fifth larger', (_, e) => {
     const factor = 1.2;
-    const [small, large] = [1.6, 1.6 * factor].map((h) => poseEntry(e, bodyOf(h), 'right', WHOLE_RANGE, { ...USUAL_SURFACES, ...scaledSurfaces(h / 1.6) })!);
+    const [small, large] = [1.6, 1.6 * factor].map((h) =>
+      poseEntry(e, bodyOf(h), 'right', WHOLE_RANGE, { ...USUAL_SURFACES, ...scaledSurfaces(h / 1.6) })!,
+    );
     for (const i of [0, 20, 40]) {
       const reach = (p: typeof small) => length(subtract(p!.path.contact[i]!, p!.path.proximal[i]!));
       expect(reach(large) / reach(small)).toBeCloseTo(factor, 3);
@@ -59,7 +69,13 @@ describe('bodies', () => {
     for (const side of SIDES) {
       const whole = poseEntry(e, bodyOf(1.75), side, WHOLE_RANGE, USUAL_SURFACES)!.range;
       for (const motion of RANGE_NAMES) {
-        const cut = poseEntry(e, bodyOf(1.75), side, { ...WHOLE_RANGE, active: { [side]: { [motion]: 70 } } }, USUAL_SURFACES);
+        const cut = poseEntry(
+          e,
+          bodyOf(1.75),
+          side,
+          { ...WHOLE_RANGE, active: { [side]: { [motion]: 70 } } },
+          USUAL_SURFACES,
+        );
         if (!cut) continue;
         expect(cut.range.from).toBeGreaterThanOrEqual(whole.from - 1e-9);
         expect(cut.range.to).toBeLessThanOrEqual(whole.to + 1e-9);
@@ -69,19 +85,24 @@ describe('bodies', () => {
 });
 
 describe('schools', () => {
-  it.each(ALL)('%s: no choice of side makes another movement of it, and choosing nothing more changes nothing', (_, e) => {
-    for (const s of schoolsOf(e, [], 1)) {
-      for (const option of s.options) {
-        const once = withSchools(e, { [s.question]: option });
-        expect(withSchools(once, {})).toEqual(once);
-        expect(once.id).toBe(e.id);
-        expect(sidesOf(once)).toEqual(sidesOf(e));
+  it.each(ALL)(
+    '%s: no choice of side makes another movement of it, and choosing nothing more changes nothing',
+    (_, e) => {
+      for (const s of schoolsOf(e, [], 1)) {
+        for (const option of s.options) {
+          const once = withSchools(e, { [s.question]: option });
+          expect(withSchools(once, {})).toEqual(once);
+          expect(once.id).toBe(e.id);
+          expect(sidesOf(once)).toEqual(sidesOf(e));
+        }
       }
-    }
-  });
+    },
+  );
 });
 
 /** Benches and seats that grow with the body, so that only size differs. */
 function scaledSurfaces(by: number): Partial<typeof USUAL_SURFACES> {
-  return Object.fromEntries(Object.entries(USUAL_SURFACES).map(([k, v]) => [k, k.endsWith('M') && typeof v === 'number' ? v * by : v]));
+  return Object.fromEntries(
+    Object.entries(USUAL_SURFACES).map(([k, v]) => [k, k.endsWith('M') && typeof v === 'number' ? v * by : v]),
+  );
 }

@@ -27,9 +27,17 @@ const STATURES = [1.5, 1.75, 2];
 function caseOf(e: BookEntry, statureM: number, side: CaseInput['side'], more: Partial<CaseInput> = {}): CaseInput {
   const handle = gym.attachments.find((a) => e.load.kind === 'cable' && e.load.attachments.includes(a.kind));
   return {
-    format: 'jorvix-case/1', client: { statureM, massKg: 23 * statureM ** 2 }, movement: e.id, side, loadKg: 12,
-    station: { ...(e.load.kind === 'cable' ? { column: fromColumn(column.column), room: column.room } : {}), ...fromStationKit(kit, e.load.kind === 'machine' ? e.load.machine : null) },
-    ...(e.load.kind === 'cable' ? { attachment: { lengthM: handle?.lengthM ?? 0.02 } } : {}), ...more,
+    format: 'jorvix-case/1',
+    client: { statureM, massKg: 23 * statureM ** 2 },
+    movement: e.id,
+    side,
+    loadKg: 12,
+    station: {
+      ...(e.load.kind === 'cable' ? { column: fromColumn(column.column), room: column.room } : {}),
+      ...fromStationKit(kit, e.load.kind === 'machine' ? e.load.machine : null),
+    },
+    ...(e.load.kind === 'cable' ? { attachment: { lengthM: handle?.lengthM ?? 0.02 } } : {}),
+    ...more,
   };
 }
 function ask(c: unknown): Answer {
@@ -39,7 +47,8 @@ function ask(c: unknown): Answer {
 }
 type Samples = readonly Record<string, unknown>[];
 const sideOf = (e: AnswerEvaluation): Samples => ('left' in e.samples ? e.samples.right : e.samples) as Samples;
-const points = (s: Record<string, unknown>): Vec3[] => Object.entries(s).flatMap(([k, v]) => (k.endsWith('M') && k !== 'travelM' ? [v as Vec3] : []));
+const points = (s: Record<string, unknown>): Vec3[] =>
+  Object.entries(s).flatMap(([k, v]) => (k.endsWith('M') && k !== 'travelM' ? [v as Vec3] : []));
 
 describe.each(STATURES)('every movement in the case format, %d m', (h) => {
   it.each(BOOK.map((e) => [e.id, e] as const))('%s', (_, e) => {
@@ -48,7 +57,9 @@ describe.each(STATURES)('every movement in the case format, %d m', (h) => {
     const best = a.best!;
     const samples = sideOf(best);
     expect(samples.length).toBeGreaterThanOrEqual(41);
-    for (const s of samples) for (const p of [...points(s), s.lineUnit as Vec3, [s.resistanceNm as number, 0, 0] as Vec3]) expect(p.every(Number.isFinite)).toBe(true);
+    for (const s of samples)
+      for (const p of [...points(s), s.lineUnit as Vec3, [s.resistanceNm as number, 0, 0] as Vec3])
+        expect(p.every(Number.isFinite)).toBe(true);
     // The metrics from the samples alone, as any reader of the format would.
     const r = samples.map((s) => s.resistanceNm as number);
     const peak = Math.max(...r);
@@ -62,11 +73,16 @@ describe.each(STATURES)('every movement in the case format, %d m', (h) => {
       const pulley = ('left' in best.pulleyM! ? best.pulleyM.right : best.pulleyM!) as Vec3;
       for (const s of samples) {
         const at = (s.lineAtM ?? s.gripM) as Vec3;
-        expect(length(subtract(pulley, at)) - caseOf(e, h, 'both').attachment!.lengthM).toBeCloseTo(s.travelM as number, 9);
+        expect(length(subtract(pulley, at)) - caseOf(e, h, 'both').attachment!.lengthM).toBeCloseTo(
+          s.travelM as number,
+          9,
+        );
       }
     } else expect([best.hole, best.tolerance, best.cost]).toEqual([null, null, null]);
     for (const rule of e.ruled) {
-      const kind = { notch: 'notch', block: 'block', seatHole: 'seat-hole', backHole: 'back-hole', trunkDeg: 'hinge' }[rule.setting];
+      const kind = { notch: 'notch', block: 'block', seatHole: 'seat-hole', backHole: 'back-hole', trunkDeg: 'hinge' }[
+        rule.setting
+      ];
       const measured = !(e.load.kind === 'machine' && !kit.machines[e.load.machine]);
       if (measured) expect(best.settings.map((s) => s.kind)).toContain(kind);
     }
@@ -84,8 +100,18 @@ describe('sides and words', () => {
     const list = listMovements();
     expect(list.map((m) => m.movement)).toEqual(BOOK.map((e) => e.id));
     for (const m of list) {
-      const schools = Object.entries((m.options as { schools?: Record<string, { oneOf: readonly string[] }> }).schools ?? {});
-      for (const [question, { oneOf }] of schools) for (const side of oneOf) expect(answerCase(caseOf(findEntry(m.movement)!, 1.75, m.sides.at(-1)! as 'both', { options: { schools: { [question]: side } } })).ok).toBe(true);
+      const schools = Object.entries(
+        (m.options as { schools?: Record<string, { oneOf: readonly string[] }> }).schools ?? {},
+      );
+      for (const [question, { oneOf }] of schools)
+        for (const side of oneOf)
+          expect(
+            answerCase(
+              caseOf(findEntry(m.movement)!, 1.75, m.sides.at(-1)! as 'both', {
+                options: { schools: { [question]: side } },
+              }),
+            ).ok,
+          ).toBe(true);
     }
   });
   it('stand-ins exist, need no more kinds of kit than there are, and no two cues are alike', () => {
@@ -102,25 +128,84 @@ describe('what a case may not ask of a movement', () => {
   };
   it.each<[string, CaseInput['side'], Partial<CaseInput>, string]>([
     ['rope-pushdown', 'both', { station: {} }, 'station.column: expected an object: this movement hangs on a cable'],
-    ['rope-pushdown', 'both', { attachment: undefined }, 'attachment: expected an object: this movement hangs on a cable'],
+    [
+      'rope-pushdown',
+      'both',
+      { attachment: undefined },
+      'attachment: expected an object: this movement hangs on a cable',
+    ],
     ['rope-pushdown', 'left', {}, 'side: expected both: this movement is done with both sides'],
     ['kickback', 'both', {}, 'side: expected left or right: this movement is done one side at a time'],
     ['barbell-curl', 'both', { given: { hole: 3 } }, 'given: expected none: this movement has no place at a column'],
-    ['barbell-curl', 'both', { options: { tiltDeg: 20 } }, 'options.tiltDeg: expected none: this movement is not a fly’s sweep'],
-    ['barbell-curl', 'both', { options: { grip: 'neutral' } }, 'options.grip: expected one of supinated, pronated for this movement'],
-    ['barbell-curl', 'both', { options: { armPathDeg: 20 } }, 'options.armPathDeg: expected none: only rear-deltoid pulls on a cable follow an arm path'],
-    ['barbell-curl', 'both', { options: { startAt: 0.5, stopAt: 0.7 } }, 'options.stopAt: expected at least 0.4 more than startAt'],
-    ['barbell-curl', 'both', { options: { schools: { 'row-base': 'knee-on-bench' } } }, 'options.schools.row-base: expected none: this movement does not raise the question'],
-    ['cable-row-level-one-arm', 'right', { options: { schools: { 'lat-aim': 'sideways' } } }, 'options.schools.lat-aim: expected one of neutral-to-hip, supinated-tight, neutral-to-armpit'],
-    ['leg-extension', 'both', { station: { machine: { kind: 'leg-press', path: { kind: 'guide', guideDeg: 30, ratio: 1 } } } }, 'station.machine.kind: expected leg-extension for this movement'],
-    ['barbell-curl', 'both', { options: { backDeg: 45 } }, 'options.backDeg: expected none: no bench angle is set for this movement'],
-    ['barbell-curl', 'both', { options: { seatHole: 4 } }, 'options.seatHole: expected none: no seat or back pad hole is set for this movement'],
-    ['rope-pushdown', 'both', { given: { hole: 12, leftBy: 2 } }, 'given.leftBy: expected none: only two cables can stand apart'],
+    [
+      'barbell-curl',
+      'both',
+      { options: { tiltDeg: 20 } },
+      'options.tiltDeg: expected none: this movement is not a fly’s sweep',
+    ],
+    [
+      'barbell-curl',
+      'both',
+      { options: { grip: 'neutral' } },
+      'options.grip: expected one of supinated, pronated for this movement',
+    ],
+    [
+      'barbell-curl',
+      'both',
+      { options: { armPathDeg: 20 } },
+      'options.armPathDeg: expected none: only rear-deltoid pulls on a cable follow an arm path',
+    ],
+    [
+      'barbell-curl',
+      'both',
+      { options: { startAt: 0.5, stopAt: 0.7 } },
+      'options.stopAt: expected at least 0.4 more than startAt',
+    ],
+    [
+      'barbell-curl',
+      'both',
+      { options: { schools: { 'row-base': 'knee-on-bench' } } },
+      'options.schools.row-base: expected none: this movement does not raise the question',
+    ],
+    [
+      'cable-row-level-one-arm',
+      'right',
+      { options: { schools: { 'lat-aim': 'sideways' } } },
+      'options.schools.lat-aim: expected one of neutral-to-hip, supinated-tight, neutral-to-armpit',
+    ],
+    [
+      'leg-extension',
+      'both',
+      { station: { machine: { kind: 'leg-press', path: { kind: 'guide', guideDeg: 30, ratio: 1 } } } },
+      'station.machine.kind: expected leg-extension for this movement',
+    ],
+    [
+      'barbell-curl',
+      'both',
+      { options: { backDeg: 45 } },
+      'options.backDeg: expected none: no bench angle is set for this movement',
+    ],
+    [
+      'barbell-curl',
+      'both',
+      { options: { seatHole: 4 } },
+      'options.seatHole: expected none: no seat or back pad hole is set for this movement',
+    ],
+    [
+      'rope-pushdown',
+      'both',
+      { given: { hole: 12, leftBy: 2 } },
+      'given.leftBy: expected none: only two cables can stand apart',
+    ],
     ['leg-extension', 'both', { options: { tuckDeg: 5 } }, 'options.tuckDeg: expected none for this movement'],
   ])('%s, %s, %j', (id, side, more, message) => expect(issue(id, side, more)).toEqual([message]));
   it('a range or a clinician’s limit that leaves too little blocks, and says how many degrees are there', () => {
     const curl = findEntry('barbell-curl')!;
-    const a = ask(caseOf(curl, 1.75, 'both', { client: { statureM: 1.75, massKg: 75, activeRangeDeg: { left: { 'elbow.flexion': 40 } } } }));
+    const a = ask(
+      caseOf(curl, 1.75, 'both', {
+        client: { statureM: 1.75, massKg: 75, activeRangeDeg: { left: { 'elbow.flexion': 40 } } },
+      }),
+    );
     expect(a.blockedBy.map((b) => b.limit)).toEqual(['range']);
     expect(a.blockedBy[0]!.have).toBeLessThan(a.blockedBy[0]!.need);
     const heavy = ask(caseOf(curl, 1.75, 'both', { client: { statureM: 1.75, massKg: 75, mostLoadKg: 5 } }));
@@ -128,7 +213,11 @@ describe('what a case may not ask of a movement', () => {
   });
   it('a blocked cable movement offers what works on the same column', () => {
     const low = { ...fromColumn(column.column), holes: 6 };
-    const a = ask(caseOf(findEntry('rear-delt-cable-row')!, 1.75, 'right', { station: { column: low, room: { minDistanceM: 0.6, maxDistanceM: 0.7 } } }));
+    const a = ask(
+      caseOf(findEntry('rear-delt-cable-row')!, 1.75, 'right', {
+        station: { column: low, room: { minDistanceM: 0.6, maxDistanceM: 0.7 } },
+      }),
+    );
     if (a.feasible) expect(a.best!.limits).toEqual([]);
     else expect(a.nearest === null || findEntry(a.nearest.movement) !== null).toBe(true);
   });

@@ -14,12 +14,17 @@ function world(): Db {
   loadDemoWorld(db, NOW);
   return db;
 }
-const inputOf = (db: Db, client?: string, gym?: string): ChooseInput => ({ ...loadChoosing(db, client, gym, NOW), loadKg: 15 });
-const choose = (db: Db, region: Region, client?: string, gym?: string) => chooseMovements(region, inputOf(db, client, gym));
-const objectionTo = (db: Db, region: Region, id: string, client?: string, gym?: string) => choose(db, region, client, gym).find((c) => c.entry.id === id)!.objection;
+const inputOf = (db: Db, client?: string, gym?: string): ChooseInput => ({
+  ...loadChoosing(db, client, gym, NOW),
+  loadKg: 15,
+});
+const choose = (db: Db, region: Region, client?: string, gym?: string) =>
+  chooseMovements(region, inputOf(db, client, gym));
+const objectionTo = (db: Db, region: Region, id: string, client?: string, gym?: string) =>
+  choose(db, region, client, gym).find((c) => c.entry.id === id)!.objection;
 
 describe('choosing from what is stored', () => {
-  it('nobody and nowhere chosen: a body of middle height at the first gym; strangers to the database are nobody', () => {
+  it('nobody and nowhere chosen: a body of middle height at the first gym; strangers are nobody', () => {
     const db = world();
     const c = loadChoosing(db, undefined, undefined, NOW);
     expect([c.clientId, c.body.statureM]).toEqual([null, 1.75]);
@@ -52,7 +57,11 @@ describe('choosing from what is stored', () => {
   });
   it('a clinician’s limit greys what needs more while it stands, and is over after its last day', () => {
     const db = world();
-    const limit = (untilDay: number | null) => saveClient(db, { ...findClient(db, 'anselm')!, limits: [{ subject: 'elbow.flexion', side: 'both', most: 25, setBy: 'physiotherapist', fromDay: 0, untilDay }] });
+    const limit = (untilDay: number | null) =>
+      saveClient(db, {
+        ...findClient(db, 'anselm')!,
+        limits: [{ subject: 'elbow.flexion', side: 'both', most: 25, setBy: 'physiotherapist', fromDay: 0, untilDay }],
+      });
     expect(objectionTo(db, 'biceps-long', 'barbell-curl', 'anselm')).toBeNull();
     limit(null);
     expect(objectionTo(db, 'biceps-long', 'barbell-curl', 'anselm')).toEqual({ kind: 'solver', reason: 'range' });
@@ -63,6 +72,9 @@ describe('choosing from what is stored', () => {
     const db = world();
     saveClient(db, { ...findClient(db, 'anselm')!, notes: ['low-back'] });
     expect(objectionTo(db, 'mid-back', 'barbell-row-dead-stop', 'anselm')).toEqual({ kind: 'note', note: 'low-back' });
-    expect(objectionTo(db, 'mid-back', 'barbell-row-dead-stop', 'sefina')).not.toEqual({ kind: 'note', note: 'low-back' });
+    expect(objectionTo(db, 'mid-back', 'barbell-row-dead-stop', 'sefina')).not.toEqual({
+      kind: 'note',
+      note: 'low-back',
+    });
   });
 });

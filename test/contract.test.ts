@@ -13,10 +13,38 @@ import { toFieldIssues } from '@/contract/field';
 import { planFormSchema } from '@/contract/plan-form';
 import { POST as solve } from '@/app/api/v1/solve/route';
 
-const BASE = { id: 'e1', deviceId: 'd', seq: 1, atMs: 1_764_000_000_000, clientId: 'c', itemId: 'i', movement: 'cable-fly-level' };
+const BASE = {
+  id: 'e1',
+  deviceId: 'd',
+  seq: 1,
+  atMs: 1_764_000_000_000,
+  clientId: 'c',
+  itemId: 'i',
+  movement: 'cable-fly-level',
+};
 const PLACEMENT = { hole: 3, standX: 0.2, standZ: 0, yawDeg: 0 };
 const ONE_OF_EACH: Record<FloorEvent['kind'], object> = {
-  'setup-saved': { placement: PLACEMENT, solved: null, off: false, stationId: 's', attachmentId: 'a', side: 'both', options: { peak: 'even', tiltDeg: 0, frontFoot: 'left', schools: {}, grip: null, armPathDeg: null, tuckDeg: 0, backDeg: null, seatHole: null, startAt: 0, stopAt: 1 } },
+  'setup-saved': {
+    placement: PLACEMENT,
+    solved: null,
+    off: false,
+    stationId: 's',
+    attachmentId: 'a',
+    side: 'both',
+    options: {
+      peak: 'even',
+      tiltDeg: 0,
+      frontFoot: 'left',
+      schools: {},
+      grip: null,
+      armPathDeg: null,
+      tuckDeg: 0,
+      backDeg: null,
+      seatHole: null,
+      startAt: 0,
+      stopAt: 1,
+    },
+  },
   'set-started': { setId: 's', setNo: 1, loadG: 5000, targetReps: 12, tempo: '3-1-2-1' },
   part: { setId: 's', part: 1, reps: 12, loadG: 5000, standX: 0.3 },
   rep: { setId: 's', rep: 1 },
@@ -46,7 +74,9 @@ describe('floor events at the border', () => {
     ['atMs', 0],
     ['movement', 'swim'],
     ['kind', 'delete'],
-  ])('%s = %j is refused', (key, value) => expect(floorEventSchema.safeParse({ ...BASE, kind: 'rep', setId: 's', rep: 1, [key]: value }).success).toBe(false));
+  ])('%s = %j is refused', (key, value) =>
+    expect(floorEventSchema.safeParse({ ...BASE, kind: 'rep', setId: 's', rep: 1, [key]: value }).success).toBe(false),
+  );
   it.each([
     ['fault', { rep: -1 }],
     ['fault', { severity: 4 }],
@@ -55,7 +85,9 @@ describe('floor events at the border', () => {
     ['set-started', { loadG: 2.5 }],
     ['setup-saved', { placement: { ...PLACEMENT, hole: 0 } }],
     ['outcome', { outcome: 'maybe' }],
-  ] as const)('%s with %j is refused', (kind, change) => expect(floorEventSchema.safeParse({ ...BASE, kind, ...ONE_OF_EACH[kind], ...change }).success).toBe(false));
+  ] as const)('%s with %j is refused', (kind, change) =>
+    expect(floorEventSchema.safeParse({ ...BASE, kind, ...ONE_OF_EACH[kind], ...change }).success).toBe(false),
+  );
   it('a delivery has one to 200 events', () => {
     const event = { ...BASE, kind: 'rep', setId: 's', rep: 1 };
     expect(deliverySchema.safeParse({ events: [] }).success).toBe(false);
@@ -73,7 +105,10 @@ describe('whatever comes in, a border answers and never throws', () => {
     fc.assert(
       fc.property(fc.anything(), (value) => {
         const parsed = schema.safeParse(value);
-        return parsed.success || toFieldIssues(parsed.error).every((i) => typeof i.message === 'string' && i.message.length > 0);
+        return (
+          parsed.success ||
+          toFieldIssues(parsed.error).every((i) => typeof i.message === 'string' && i.message.length > 0)
+        );
       }),
       { numRuns: 200, seed: 5 },
     );
@@ -88,7 +123,13 @@ describe('the format describes itself', () => {
     expect(JSON.stringify(z.toJSONSchema(answerSchema))).toContain('offPlaneRmsDeg');
   });
   it('fills a movement’s own options in', () => {
-    expect(toOptions(findEntry('cable-fly-low-to-high')!, { peak: 'mid' }, NO_FIT)).toMatchObject({ peak: 'mid', tiltDeg: -20, frontFoot: 'left', startAt: 0, stopAt: 1 });
+    expect(toOptions(findEntry('cable-fly-low-to-high')!, { peak: 'mid' }, NO_FIT)).toMatchObject({
+      peak: 'mid',
+      tiltDeg: -20,
+      frontFoot: 'left',
+      startAt: 0,
+      stopAt: 1,
+    });
     expect(toOptions(findEntry('cable-fly-high-to-low')!, {}, { armPathDeg: {}, chestLineDeg: 61 }).tiltDeg).toBe(61);
   });
 });
@@ -104,8 +145,20 @@ describe('POST /api/v1/solve', () => {
 
 describe('a trace from a file', () => {
   it('takes two columns in any order, spaces and further columns or not', () => {
-    expect(parseTraceCsv('note, x_m ,t_s\na,0.1,0\n\nb,0.2,0.05\n')).toEqual({ ok: true, points: [{ tS: 0, xM: 0.1 }, { tS: 0.05, xM: 0.2 }] });
-    expect(parseTraceCsv('t_s;x_m\n0;0.1\n0.02;-3e-2')).toEqual({ ok: true, points: [{ tS: 0, xM: 0.1 }, { tS: 0.02, xM: -0.03 }] });
+    expect(parseTraceCsv('note, x_m ,t_s\na,0.1,0\n\nb,0.2,0.05\n')).toEqual({
+      ok: true,
+      points: [
+        { tS: 0, xM: 0.1 },
+        { tS: 0.05, xM: 0.2 },
+      ],
+    });
+    expect(parseTraceCsv('t_s;x_m\n0;0.1\n0.02;-3e-2')).toEqual({
+      ok: true,
+      points: [
+        { tS: 0, xM: 0.1 },
+        { tS: 0.02, xM: -0.03 },
+      ],
+    });
   });
   it.each([
     ['', 't_s: expected a column named t_s'],

@@ -20,13 +20,27 @@ describe('migrations', () => {
   });
   it('refuse a database newer than the code', () => {
     const db = new Database(':memory:');
-    migrate(db, [...all, { version: all.length + 1, name: '9999_future.sql', sql: 'CREATE TABLE later (id INTEGER) STRICT', checksum: 'x' }], 1);
+    migrate(
+      db,
+      [
+        ...all,
+        {
+          version: all.length + 1,
+          name: '9999_future.sql',
+          sql: 'CREATE TABLE later (id INTEGER) STRICT',
+          checksum: 'x',
+        },
+      ],
+      1,
+    );
     expect(() => migrate(db, all, 2)).toThrow(/newer than this program/);
   });
   it('refuse history that was changed', () => {
     const db = new Database(':memory:');
     migrate(db, all, 1);
-    expect(() => migrate(db, [{ ...all[0]!, checksum: 'other' }, ...all.slice(1)], 2)).toThrow(/changed after it was applied/);
+    expect(() => migrate(db, [{ ...all[0]!, checksum: 'other' }, ...all.slice(1)], 2)).toThrow(
+      /changed after it was applied/,
+    );
   });
   it('carry the first kit, plans and ranges over into the second', () => {
     const db = new Database(':memory:');
@@ -42,14 +56,26 @@ describe('migrations', () => {
       INSERT INTO session_item VALUES ('i', 't', 0, 'cable-fly-level', 'both', 's', 'a', 3, 12, '3-1-2-1', 5000);
       INSERT INTO floor_event VALUES ('e', 'd', 1, 1, 1, 'c', 'i', 'cable-fly-level', 'pain', '{}')`);
     migrate(db, all, 2);
-    expect(findStation(db, 's')).toMatchObject({ name: 'Pair', stackG: [4536, 5000], column: { kind: 'twin', holes: 16, twinSpacingM: 1.9, pulleyRatio: 2, firstHoleM: expect.closeTo(2.08, 6) }, room: { minDistanceM: -0.2, maxDistanceM: 1.5 } });
+    expect(findStation(db, 's')).toMatchObject({
+      name: 'Pair',
+      stackG: [4536, 5000],
+      column: { kind: 'twin', holes: 16, twinSpacingM: 1.9, pulleyRatio: 2, firstHoleM: expect.closeTo(2.08, 6) },
+      room: { minDistanceM: -0.2, maxDistanceM: 1.5 },
+    });
     expect(findClient(db, 'c')!.range.left).toEqual({ 'shoulder.horizontalAbduction': 12 });
     expect(db.pragma('foreign_key_check')).toEqual([]);
-    expect(() => db.exec("INSERT INTO floor_event VALUES ('f', 'd', 2, 1, 1, 'c', 'nothing', 'm', 'pain', '{}')")).toThrow(/FOREIGN KEY/);
+    expect(() =>
+      db.exec("INSERT INTO floor_event VALUES ('f', 'd', 2, 1, 1, 'c', 'nothing', 'm', 'pain', '{}')"),
+    ).toThrow(/FOREIGN KEY/);
   });
   it('leave nothing behind when one fails', () => {
     const db = new Database(':memory:');
-    const broken = { version: 1, name: '0001_broken.sql', sql: 'CREATE TABLE good (id INTEGER) STRICT; CREATE BROKEN', checksum: 'b' };
+    const broken = {
+      version: 1,
+      name: '0001_broken.sql',
+      sql: 'CREATE TABLE good (id INTEGER) STRICT; CREATE BROKEN',
+      checksum: 'b',
+    };
     expect(() => migrate(db, [broken], 1)).toThrow();
     expect(db.prepare("SELECT count(*) AS n FROM sqlite_master WHERE name = 'good'").get()).toEqual({ n: 0 });
   });
@@ -79,8 +105,14 @@ describe('what is saved comes back', () => {
     const file = join(mkdtempSync(join(tmpdir(), 'jorvix-')), 'a.db');
     const db = openDb(file);
     loadDemoWorld(db, NOW);
-    const client = { ...findClient(db, 'wilhelmina')!, statureM: 1.9, measuredM: { elbowHeight: 1.2, seatedArmpit: 0.5 }, range: { left: {}, right: { 'shoulder.horizontalAdduction': 111 } },
-      notes: ['does-not-feel', 'knee'], unfelt: ['lat-lower'], limits: [{ subject: 'load', side: 'left', most: 9, setBy: 'physician', fromDay: 20_000, untilDay: null }],
+    const client = {
+      ...findClient(db, 'wilhelmina')!,
+      statureM: 1.9,
+      measuredM: { elbowHeight: 1.2, seatedArmpit: 0.5 },
+      range: { left: {}, right: { 'shoulder.horizontalAdduction': 111 } },
+      notes: ['does-not-feel', 'knee'],
+      unfelt: ['lat-lower'],
+      limits: [{ subject: 'load', side: 'left', most: 9, setBy: 'physician', fromDay: 20_000, untilDay: null }],
       armPath: { left: [{ belowDeg: 10, behindM: 0.04 }], right: [] },
     } as const;
     saveClient(db, client);
@@ -89,7 +121,11 @@ describe('what is saved comes back', () => {
     db.close();
     const again = openDb(file);
     expect(findClient(again, 'wilhelmina')).toEqual(client);
-    expect(findStation(again, station.id)).toMatchObject({ name: 'Renamed', stackG: [4000, 5000, 6500, 7500], column: { firstHoleM: expect.closeTo(2.08, 2), pitchM: expect.closeTo(0.126, 3) } });
+    expect(findStation(again, station.id)).toMatchObject({
+      name: 'Renamed',
+      stackG: [4000, 5000, 6500, 7500],
+      column: { firstHoleM: expect.closeTo(2.08, 2), pitchM: expect.closeTo(0.126, 3) },
+    });
   });
   it('the demo world loads once and keeps what was recorded; another day adds its sessions', () => {
     const db = openDb(':memory:');

@@ -9,7 +9,16 @@ import { seeded } from './support/fixtures';
 
 const NOW = new Date('2026-11-24T09:20:00').getTime();
 const rep = (n: number) => ({
-  kind: 'rep', id: `door-${n}`, deviceId: 'tablet', seq: n, atMs: NOW + n, clientId: 'anselm', itemId: 'anselm-2026-11-24-0', movement: 'cable-fly-level', setId: 'a', rep: n % 100,
+  kind: 'rep',
+  id: `door-${n}`,
+  deviceId: 'tablet',
+  seq: n,
+  atMs: NOW + n,
+  clientId: 'anselm',
+  itemId: 'anselm-2026-11-24-0',
+  movement: 'cable-fly-level',
+  setId: 'a',
+  rep: n % 100,
 });
 
 describe('deliveries at the server’s own door', () => {
@@ -35,13 +44,20 @@ describe('deliveries at the server’s own door', () => {
     const r = await fetch(at, { method: 'POST', body });
     return { status: r.status, reply: (await r.json()) as Record<string, unknown> };
   };
-  const kept = (): string[] => listFloorEvents(db, 'anselm', 'cable-fly-level').flatMap((e) => (e.deviceId === 'tablet' ? [e.id] : []));
+  const kept = (): string[] =>
+    listFloorEvents(db, 'anselm', 'cable-fly-level').flatMap((e) => (e.deviceId === 'tablet' ? [e.id] : []));
 
   it('answers as the route handler does, and keeps each id once however often it comes', async () => {
     const events = [rep(1), rep(2), { ...rep(3), rep: -1 }, { ...rep(4), itemId: 'nobody' }];
     const { status, reply } = await send(JSON.stringify({ events }));
     expect([status, reply]).toEqual([200, answerDelivery({ events }).body]);
-    expect(reply).toMatchObject({ kept: ['door-1', 'door-2'], refused: [{ id: 'door-3', path: 'rep' }, { id: 'door-4', path: 'itemId' }] });
+    expect(reply).toMatchObject({
+      kept: ['door-1', 'door-2'],
+      refused: [
+        { id: 'door-3', path: 'rep' },
+        { id: 'door-4', path: 'itemId' },
+      ],
+    });
     await Promise.all([send(JSON.stringify({ events })), send(JSON.stringify({ events: events.toReversed() }))]);
     expect(kept()).toEqual(['door-1', 'door-2']);
   });
@@ -52,7 +68,9 @@ describe('deliveries at the server’s own door', () => {
       const from = Math.floor(random() * events.length);
       return events.slice(from, from + 1 + Math.floor(8 * random()));
     });
-    const replies = await Promise.all([...deliveries, ...events.map((e) => [e])].map((own) => send(JSON.stringify({ events: own }))));
+    const replies = await Promise.all(
+      [...deliveries, ...events.map((e) => [e])].map((own) => send(JSON.stringify({ events: own }))),
+    );
     expect(replies.every((r) => r.status === 200)).toBe(true);
     expect(kept().filter((id) => Number(id.slice(5)) >= 100)).toEqual(events.map((e) => e.id));
   });
@@ -67,7 +85,11 @@ describe('deliveries at the server’s own door', () => {
     expect(JSON.stringify(reply.issues)).toContain('expected');
   });
   it('a bug is told to who serves, and the device hears that nothing was kept', async () => {
-    shared.jorvixDb = { prepare: () => { throw new Error('broken'); } } as unknown as Db;
+    shared.jorvixDb = {
+      prepare: () => {
+        throw new Error('broken');
+      },
+    } as unknown as Db;
     const { status, reply } = await send(JSON.stringify({ events: [rep(900)] }));
     shared.jorvixDb = db;
     expect([status, reply.reason, (bugs[0] as Error).message]).toEqual([500, 'bug', 'broken']);

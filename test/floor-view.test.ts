@@ -26,12 +26,28 @@ function tap(db: Db, client: string, index: number, ...bodies: object[]): void {
   const events = bodies.map((body) => {
     n += 1;
     const item = loadItem(db, `${client}-${DAY}-${index}`)!.item;
-    return { id: `v${n}`, deviceId: 'd', seq: n, atMs: NOW + n * 1000, clientId: client, itemId: item.id, movement: item.movement, ...body } as FloorEvent;
+    return {
+      id: `v${n}`,
+      deviceId: 'd',
+      seq: n,
+      atMs: NOW + n * 1000,
+      clientId: client,
+      itemId: item.id,
+      movement: item.movement,
+      ...body,
+    } as FloorEvent;
   });
   const result = recordEvents(db, { events }, NOW);
   if (!result.ok) throw new Error(JSON.stringify(result.issues));
 }
-const started = (setId: string, setNo: number) => ({ kind: 'set-started', setId, setNo, loadG: 7500, targetReps: 12, tempo: '3-1-2-1' });
+const started = (setId: string, setNo: number) => ({
+  kind: 'set-started',
+  setId,
+  setNo,
+  loadG: 7500,
+  targetReps: 12,
+  tempo: '3-1-2-1',
+});
 const ended = (setId: string) => ({ kind: 'set-ended', setId, reps: 12 });
 const view = (db: Db, nowMs = NOW) => toFloorView(loadFloor(db, nowMs), nowMs);
 
@@ -71,12 +87,26 @@ describe('plates on the floor', () => {
     const [sefina, anselm] = view(db).sessions;
     expect(sefina!.items[0]!.platesNote).toBe('solved from measured shoulder height');
     expect(anselm!.items[0]!.plates[0]).toMatchObject({ label: 'Hole, both sides', estimated: true });
-    expect(sefina!.items[0]!.plates.map((p) => p.label)).toEqual(['Hole, both sides', 'Mark, in front', 'Stack, each side', 'Handle']);
+    expect(sefina!.items[0]!.plates.map((p) => p.label)).toEqual([
+      'Hole, both sides',
+      'Mark, in front',
+      'Stack, each side',
+      'Handle',
+    ]);
   });
   it('become what was saved, and say what changed since last time', () => {
     const db = world();
     const placement = { hole: 12, standX: -0.1, standZ: 0, yawDeg: 0 };
-    tap(db, 'sefina', 0, { kind: 'setup-saved', placement, solved: null, off: true, stationId: 'long-pair', attachmentId: 'd-handle', side: 'both', options: { peak: 'even', tiltDeg: 55, frontFoot: 'left' } });
+    tap(db, 'sefina', 0, {
+      kind: 'setup-saved',
+      placement,
+      solved: null,
+      off: true,
+      stationId: 'long-pair',
+      attachmentId: 'd-handle',
+      side: 'both',
+      options: { peak: 'even', tiltDeg: 55, frontFoot: 'left' },
+    });
     const item = platesOf(db);
     expect(item.plates.slice(0, 2)).toMatchObject([{ value: '12' }, { label: 'Mark, behind', value: '10' }]);
     expect(item.since).toMatch(/^last time hole \d+, \d+ cm$/);
@@ -110,7 +140,10 @@ describe('the live set’s context', () => {
   });
   it('the joint’s angle over the range is what a tempo’s section is held against', () => {
     const degs = loadSet(world(), `wilhelmina-${DAY}-3`)!.jointDegs!;
-    expect(slowOf({ fromDeg: 40, toDeg: 75, seconds: 3 }, degs)).toMatchObject({ seconds: 3, from: expect.closeTo((40 - degs[0]!) / (degs.at(-1)! - degs[0]!), 1) });
+    expect(slowOf({ fromDeg: 40, toDeg: 75, seconds: 3 }, degs)).toMatchObject({
+      seconds: 3,
+      from: expect.closeTo((40 - degs[0]!) / (degs.at(-1)! - degs[0]!), 1),
+    });
   });
   it('there is none for a movement nobody planned', () => {
     expect(loadSet(world(), 'nothing')).toBeNull();
@@ -133,9 +166,17 @@ describe('the ledger in words', () => {
   });
   it('shows reps, corrections and how they fared', () => {
     const line = ledger!.faults.find((f) => f.fault === 'line-off-arm')!;
-    expect(line.cells[0]).toEqual({ reps: [2, 6, 9], side: null, correction: { code: 'solved-hole', outcome: 'held' } });
+    expect(line.cells[0]).toEqual({
+      reps: [2, 6, 9],
+      side: null,
+      correction: { code: 'solved-hole', outcome: 'held' },
+    });
     expect(line.summary).toBe('1 of 6 sets, 5 since');
-    expect(ledger!.corrections.map((c) => [c.code, c.outcome])).toEqual([['solved-hole', 'held'], ['one-step-lighter', 'partly'], ['straighten-at-finish', 'held']]);
+    expect(ledger!.corrections.map((c) => [c.code, c.outcome])).toEqual([
+      ['solved-hole', 'held'],
+      ['one-step-lighter', 'partly'],
+      ['straighten-at-finish', 'held'],
+    ]);
   });
   it('tells a set-up that was off', () => {
     const [first, second] = ledger!.sessions[0]!.sets;

@@ -10,9 +10,9 @@ import { momentByLibrary, startLibrary, STUB_KG } from './support/rigid-limb';
 import { pulleyAt } from '@/core/kit/column';
 
 /**
- * The arm held still as one rigid body on a ball joint at the shoulder, in a rigid-body physics library: the cable pulls
- * at the grip, gravity at the two segment centres. With the known inertia about the joint, the angular velocity gained in
- * one short step is the moment; it must be the one that core computes.
+ * The arm held still as one rigid body on a ball joint at the shoulder, in a rigid-body physics library: the cable
+ * pulls at the grip, gravity at the two segment centres. With the known inertia about the joint, the angular velocity
+ * gained in one short step is the moment; it must be the one that core computes.
  */
 beforeAll(startLibrary);
 
@@ -27,13 +27,20 @@ describe.each(FLIES)('%s: forces and moments on held poses against a rigid-body 
     const { body } = p;
     for (const side of ['left', 'right'] as const) {
       const { path: arm, target } = limbOf(p, side);
-      const q = toBody(pulleyAt(COLUMN, place.hole, side), { x: place.standX, z: place.standZ, yawRad: (place.yawDeg * Math.PI) / 180 });
+      const q = toBody(pulleyAt(COLUMN, place.hole, side), {
+        x: place.standX,
+        z: place.standZ,
+        yawRad: (place.yawDeg * Math.PI) / 180,
+      });
       for (const i of [0, 20, 40]) {
         const from = (v: Vec3): Vec3 => subtract(v, arm.proximal[0]!);
         const elbow = from(arm.middle[i]!);
         const parts = [
           { r: scale(elbow, UPPER_ARM_MASS.centre), kg: body.massKg * UPPER_ARM_MASS.share },
-          { r: add(elbow, scale(subtract(arm.distal[i]!, arm.middle[i]!), FOREARM_HAND_MASS.centre)), kg: body.massKg * FOREARM_HAND_MASS.share },
+          {
+            r: add(elbow, scale(subtract(arm.distal[i]!, arm.middle[i]!), FOREARM_HAND_MASS.centre)),
+            kg: body.massKg * FOREARM_HAND_MASS.share,
+          },
           // A light stub square to the arm keeps the inertia tensor from being singular about the arm's own axis.
           { r: scale(target.above[0]!, 0.3), kg: STUB_KG },
         ];

@@ -24,26 +24,40 @@ const world = () => {
 describe('how far the stack goes', () => {
   // Two on the pair without a ratio, two with half of the hand's way on the stack.
   it.each([
-    ['anselm', 0, 1], ['anselm', 1, 1], ['wilhelmina', 0, 2], ['wilhelmina', 2, 1],
-  ] as const)('%s, movement %d: the change in the cable’s length from hand to pulley over the ratio %d', (client, index, ratio) => {
-    const set = loadSet(world(), `${client}-2026-11-24-${index}`)!;
-    const { problem } = describeQuestion(toQuestion(caseSchema.parse(set.setupCase)))!;
-    const placement = set.plates.from === 'blocked' ? null : set.plates.placement;
-    const side = evaluatePlacement(problem!, placement!).worse;
-    const { path } = limbOf(problem!, side);
-    const stand = { x: placement!.standX, z: placement!.standZ, yawRad: toRad(placement!.yawDeg) };
-    const cableM = path.contact.map((g) => length(subtract(toFloor(g, stand), problem!.pulley(placement!, side))));
-    expect(set.stackTravelM).toBeCloseTo((Math.max(...cableM) - Math.min(...cableM)) / ratio, 9);
-    expect(set.stackTravelM).toBeGreaterThan(0.1);
-  });
+    ['anselm', 0, 1],
+    ['anselm', 1, 1],
+    ['wilhelmina', 0, 2],
+    ['wilhelmina', 2, 1],
+  ] as const)(
+    '%s, movement %d: the change in the cable’s length from hand to pulley over the ratio %d',
+    (client, index, ratio) => {
+      const set = loadSet(world(), `${client}-2026-11-24-${index}`)!;
+      const { problem } = describeQuestion(toQuestion(caseSchema.parse(set.setupCase)))!;
+      const placement = set.plates.from === 'blocked' ? null : set.plates.placement;
+      const side = evaluatePlacement(problem!, placement!).worse;
+      const { path } = limbOf(problem!, side);
+      const stand = { x: placement!.standX, z: placement!.standZ, yawRad: toRad(placement!.yawDeg) };
+      const cableM = path.contact.map((g) => length(subtract(toFloor(g, stand), problem!.pulley(placement!, side))));
+      expect(set.stackTravelM).toBeCloseTo((Math.max(...cableM) - Math.min(...cableM)) / ratio, 9);
+      expect(set.stackTravelM).toBeGreaterThan(0.1);
+    },
+  );
   it('nothing without a stack', () => expect(loadSet(world(), 'wilhelmina-2026-11-24-5')!.stackTravelM).toBeNull());
 });
 
 describe('what a load is stamped in', () => {
-  const unit = (db: ReturnType<typeof world>, movement: string, stationId: string | null = null) => loadUnit(db, 'tidewater', findEntry(movement)!, stationId === null ? null : findStation(db, stationId));
+  const unit = (db: ReturnType<typeof world>, movement: string, stationId: string | null = null) =>
+    loadUnit(db, 'tidewater', findEntry(movement)!, stationId === null ? null : findStation(db, stationId));
   it('a cable by its own stack, a machine by its own, free weights by theirs', () => {
     const db = world();
-    expect([unit(db, 'cable-fly-level', 'long-pair'), unit(db, 'cable-fly-level', 'odd-pair'), unit(db, 'leg-extension'), unit(db, 'dumbbell-side-raise'), unit(db, 'barbell-curl'), unit(db, 'close-push-up')]).toEqual(['kg', 'lb', 'lb', 'kg', 'kg', 'kg']);
+    expect([
+      unit(db, 'cable-fly-level', 'long-pair'),
+      unit(db, 'cable-fly-level', 'odd-pair'),
+      unit(db, 'leg-extension'),
+      unit(db, 'dumbbell-side-raise'),
+      unit(db, 'barbell-curl'),
+      unit(db, 'close-push-up'),
+    ]).toEqual(['kg', 'lb', 'lb', 'kg', 'kg', 'kg']);
   });
   it('plates in both are told in kilograms, in pounds alone in pounds', () => {
     const db = world();
@@ -52,6 +66,10 @@ describe('what a load is stamped in', () => {
     saveKit(db, { ...inPounds, id: 'second-tree' });
     expect(unit(db, 'barbell-curl')).toBe('kg');
     saveKit(db, inPounds);
-    expect([unit(db, 'barbell-curl'), unit(db, 'landmine-row-two-hand'), unit(db, 'dumbbell-side-raise')]).toEqual(['lb', 'lb', 'kg']);
+    expect([unit(db, 'barbell-curl'), unit(db, 'landmine-row-two-hand'), unit(db, 'dumbbell-side-raise')]).toEqual([
+      'lb',
+      'lb',
+      'kg',
+    ]);
   });
 });

@@ -8,9 +8,23 @@ import { cross, dot, length, normalise, subtract, type Vec3 } from '@/core/geome
 
 const CASE = {
   format: 'jorvix-case/1',
-  client: { statureM: 1.75, massKg: 75, measuredM: { shoulderHeight: 1.43 }, activeRangeDeg: { right: { 'shoulder.horizontalAbduction': 10 } } },
+  client: {
+    statureM: 1.75,
+    massKg: 75,
+    measuredM: { shoulderHeight: 1.43 },
+    activeRangeDeg: { right: { 'shoulder.horizontalAbduction': 10 } },
+  },
   station: {
-    column: { firstHoleM: 0.25, pitchM: 0.1, holes: 20, numberedFrom: 'bottom', twinSpacingM: 2.4, pulleyRatio: 1, clearanceM: 0.05, travelM: 3 },
+    column: {
+      firstHoleM: 0.25,
+      pitchM: 0.1,
+      holes: 20,
+      numberedFrom: 'bottom',
+      twinSpacingM: 2.4,
+      pulleyRatio: 1,
+      clearanceM: 0.05,
+      travelM: 3,
+    },
     room: { maxDistanceM: 2 },
   },
   attachment: { lengthM: 0.14 },
@@ -32,7 +46,8 @@ const answer = (c: unknown): Answer => {
 };
 
 describe('npm run -s solve', () => {
-  const run = (args: string[], input = '') => spawnSync('npm', ['run', '-s', 'solve', '--', ...args], { input, encoding: 'utf8' });
+  const run = (args: string[], input = '') =>
+    spawnSync('npm', ['run', '-s', 'solve', '--', ...args], { input, encoding: 'utf8' });
   it('answers a case from standard input with JSON and nothing else', () => {
     const { status, stdout } = run(['-'], JSON.stringify(CASE));
     expect(status).toBe(0);
@@ -52,7 +67,11 @@ describe('npm run -s solve', () => {
     });
     const { status, stdout, stderr } = run(['-'], JSON.stringify(wrong));
     expect([status, stdout]).toEqual([2, '']);
-    expect(stderr.trim().split('\n')).toEqual(['client.statureM: expected a number from 1.2 to 2.3 m', 'loadKg: expected a number from 0 to 500 kg', 'given.hole: expected a whole number from 1 to 20']);
+    expect(stderr.trim().split('\n')).toEqual([
+      'client.statureM: expected a number from 1.2 to 2.3 m',
+      'loadKg: expected a number from 0 to 500 kg',
+      'given.hole: expected a whole number from 1 to 20',
+    ]);
     expect(run(['-'], 'not json').status).toBe(2);
     expect(run([]).stderr).toContain('usage');
   });
@@ -60,18 +79,32 @@ describe('npm run -s solve', () => {
     expect(JSON.parse(run(['--schema']).stdout).case.properties.movement.enum).toContain('cable-fly-level');
     const listed = JSON.parse(run(['--movements']).stdout) as { movement: string; solved: string[] }[];
     expect(new Set(listed.map((m) => m.movement)).size).toBe(84);
-    expect(listed.find((m) => m.movement === 'pulldown-side-lying')!.solved).toEqual(['hole', 'standX', 'standZ', 'yawDeg', 'notch']);
+    expect(listed.find((m) => m.movement === 'pulldown-side-lying')!.solved).toEqual([
+      'hole',
+      'standX',
+      'standZ',
+      'yawDeg',
+      'notch',
+    ]);
   });
 });
 
 describe('what a case may not be', () => {
   it.each([
     ['client.statureM', (c: typeof CASE) => void (c.client.statureM = 1.1), 'from 1.2 to 2.3'],
-    ['client.measuredM.shoulderHeight', (c: typeof CASE) => void (c.client.measuredM.shoulderHeight = 0.9), '1.07 to 1.75 m'],
+    [
+      'client.measuredM.shoulderHeight',
+      (c: typeof CASE) => void (c.client.measuredM.shoulderHeight = 0.9),
+      '1.07 to 1.75 m',
+    ],
     ['given.hole', (c: typeof CASE) => void (c.given.hole = 21), 'from 1 to 20'],
     ['given.hole', (c: typeof CASE) => void (c.given.hole = 2.5), 'whole number'],
     ['loadKg', (c: typeof CASE) => void (c.loadKg = -1), 'from 0 to 500'],
-    ['station.column.twinSpacingM', (c: typeof CASE) => void (c.station.column.twinSpacingM = 0.6), 'wider than the shoulders'],
+    [
+      'station.column.twinSpacingM',
+      (c: typeof CASE) => void (c.station.column.twinSpacingM = 0.6),
+      'wider than the shoulders',
+    ],
     ['movement', (c: typeof CASE) => void (c.movement = 'swim'), 'a movement of the book'],
     ['options.tiltDeg', (c: typeof CASE) => void Object.assign(c.options, { tiltDeg: 5 }), 'from 30 to 65'],
     ['client.weight', (c: typeof CASE) => void Object.assign(c.client, { weight: 5 }), 'unknown key'],
@@ -86,19 +119,41 @@ describe('what a case may not be', () => {
 
 /** Metrics made again from nothing but samples and pulley, as a reader of the format would. */
 function recompute(e: AnswerEvaluation) {
-  const samples = e.samples as readonly { s: number; shoulderM: Vec3; elbowM: Vec3; gripM: Vec3; lineUnit: Vec3; resistanceNm: number; offPlaneDeg: number; travelM: number }[];
+  const samples = e.samples as readonly {
+    s: number;
+    shoulderM: Vec3;
+    elbowM: Vec3;
+    gripM: Vec3;
+    lineUnit: Vec3;
+    resistanceNm: number;
+    offPlaneDeg: number;
+    travelM: number;
+  }[];
   const pulley = e.pulleyM as Vec3;
   const r = samples.map((s) => s.resistanceNm);
   const peak = Math.max(...r);
   const weights = r.map((x) => Math.max(0, x));
-  const rms = Math.sqrt(samples.reduce((a, s, i) => a + weights[i]! * s.offPlaneDeg ** 2, 0) / weights.reduce((a, b) => a + b, 0));
+  const rms = Math.sqrt(
+    samples.reduce((a, s, i) => a + weights[i]! * s.offPlaneDeg ** 2, 0) / weights.reduce((a, b) => a + b, 0),
+  );
   const mean = r.reduce((a, x, i) => a + x * (i === 0 || i === r.length - 1 ? 0.5 : 1), 0) / (r.length - 1);
-  return { samples, pulley, peak, peakAt: r.indexOf(peak) / (r.length - 1), rms, evenness: mean / peak, travel: samples.map((s) => s.travelM) };
+  return {
+    samples,
+    pulley,
+    peak,
+    peakAt: r.indexOf(peak) / (r.length - 1),
+    rms,
+    evenness: mean / peak,
+    travel: samples.map((s) => s.travelM),
+  };
 }
 
 describe('the answer can be checked from itself', () => {
   const a = answer(CASE);
-  it.each([['best', a.best!], ['as given', a.asGiven!]] as const)('%s', (_, e) => {
+  it.each([
+    ['best', a.best!],
+    ['as given', a.asGiven!],
+  ] as const)('%s', (_, e) => {
     const again = recompute(e);
     expect(again.samples.length).toBeGreaterThanOrEqual(41);
     expect(again.rms).toBeCloseTo(e.metrics.offPlaneRmsDeg, 6);
@@ -116,7 +171,8 @@ describe('the answer can be checked from itself', () => {
       expect(length(subtract(s.lineUnit, normalise(toPulley)))).toBeLessThan(1e-9);
       expect(length(toPulley) - CASE.attachment.lengthM).toBeCloseTo(s.travelM, 9);
       expect(Math.abs(dot(s.lineUnit, normal))).toBeCloseTo(Math.sin(toRad(Math.abs(s.offPlaneDeg))), 6);
-      const lineNm = Math.abs(dot(cross(subtract(s.gripM, s.shoulderM), s.lineUnit), normal)) * CASE.loadKg * GRAVITY_MS2;
+      const lineNm =
+        Math.abs(dot(cross(subtract(s.gripM, s.shoulderM), s.lineUnit), normal)) * CASE.loadKg * GRAVITY_MS2;
       expect(Math.abs(lineNm - s.resistanceNm)).toBeLessThan(15); // the arm's own weight, at most
     }
   });
@@ -135,10 +191,12 @@ describe('the answer can be checked from itself', () => {
     expect([samples.left.length, samples.right.length]).toEqual([41, 41]);
   });
   it('a column that cannot reach names the limit and the nearest that works', () => {
-    const low = answer(changed((c) => {
-      c.station.column.holes = 9;
-      c.given.hole = 9;
-    }));
+    const low = answer(
+      changed((c) => {
+        c.station.column.holes = 9;
+        c.given.hole = 9;
+      }),
+    );
     expect(low.feasible).toBe(false);
     expect(low.blockedBy.map((b) => b.limit)).toEqual(['rest']);
     expect(low.blockedBy[0]!.says).toMatch(/would rest for \d+ % of the range/);

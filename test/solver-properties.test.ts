@@ -8,7 +8,8 @@ import type { CaseInput } from '@/contract/case';
 import { answerCase } from '@/solver/solve-case';
 
 const round = (x: number, step: number): number => Math.round(x / step) * step;
-const between = (min: number, max: number, step = 0.01) => fc.double({ min, max, noNaN: true }).map((x) => Number(round(x, step).toFixed(4)));
+const between = (min: number, max: number, step = 0.01) =>
+  fc.double({ min, max, noNaN: true }).map((x) => Number(round(x, step).toFixed(4)));
 
 /** Any body on any plausible column, from either end of the numbering. */
 const anyCase: fc.Arbitrary<CaseInput> = fc
@@ -32,11 +33,20 @@ const anyCase: fc.Arbitrary<CaseInput> = fc
   .filter((x) => x.low + (x.holes - 1) * x.pitchM <= 3)
   .map((x) => ({
     format: 'jorvix-case/1' as const,
-    client: { statureM: x.statureM, massKg: x.massKg, ...(x.behind === null ? {} : { activeRangeDeg: { right: { 'shoulder.horizontalAbduction': x.behind } } }) },
+    client: {
+      statureM: x.statureM,
+      massKg: x.massKg,
+      ...(x.behind === null ? {} : { activeRangeDeg: { right: { 'shoulder.horizontalAbduction': x.behind } } }),
+    },
     station: {
       column: {
         firstHoleM: x.numberedFrom === 'bottom' ? x.low : x.low + (x.holes - 1) * x.pitchM,
-        pitchM: x.pitchM, holes: x.holes, numberedFrom: x.numberedFrom, twinSpacingM: x.twinSpacingM, pulleyRatio: x.pulleyRatio, travelM: x.travelM,
+        pitchM: x.pitchM,
+        holes: x.holes,
+        numberedFrom: x.numberedFrom,
+        twinSpacingM: x.twinSpacingM,
+        pulleyRatio: x.pulleyRatio,
+        travelM: x.travelM,
       },
     },
     attachment: { lengthM: x.lengthM },
@@ -58,7 +68,12 @@ function allFinite(value: unknown): boolean {
   return value !== null && typeof value === 'object' ? Object.values(value).every(allFinite) : true;
 }
 
-const setting = (e: AnswerEvaluation) => ({ hole: e.hole!, standX: e.stand.x, standZ: e.stand.z, yawDeg: e.stand.yawDeg });
+const setting = (e: AnswerEvaluation) => ({
+  hole: e.hole!,
+  standX: e.stand.x,
+  standZ: e.stand.z,
+  yawDeg: e.stand.yawDeg,
+});
 
 describe('any body on any column', () => {
   it('is answered with a set-up inside every limit, or with the limit that blocks', () => {
@@ -97,7 +112,8 @@ describe('any body on any column', () => {
     fc.assert(
       fc.property(anyCase, (c) => {
         const a = ask(c);
-        if (!a.feasible || a.best!.metrics.offPlaneRmsDeg > 2.9 || Math.abs(a.best!.metrics.offPlaneFinishDeg) > 2.9) return;
+        if (!a.feasible || a.best!.metrics.offPlaneRmsDeg > 2.9 || Math.abs(a.best!.metrics.offPlaneFinishDeg) > 2.9)
+          return;
         const again = ask({ ...c, given: setting(a.best!) });
         expect(again.leastChange!.changes).toEqual([]);
         expect(again.asGiven!.metrics).toEqual(a.best!.metrics);
@@ -135,24 +151,33 @@ describe('any body on any column', () => {
 
 describe('the cost is what it says', () => {
   const base: CaseInput = {
-    format: 'jorvix-case/1', client: { statureM: 1.75, massKg: 75 }, attachment: { lengthM: 0.14 }, movement: 'cable-fly-level', side: 'both', loadKg: 15,
+    format: 'jorvix-case/1',
+    client: { statureM: 1.75, massKg: 75 },
+    attachment: { lengthM: 0.14 },
+    movement: 'cable-fly-level',
+    side: 'both',
+    loadKg: 15,
     station: { column: { firstHoleM: 0.25, pitchM: 0.1, holes: 20, numberedFrom: 'bottom', twinSpacingM: 2.4 } },
   };
-  it.each(MOVEMENT_IDS.flatMap((id) => PEAK_WISHES.map((p) => [id, p] as const)))('%s, peak %s: terms made again from the metrics', (movement, peak) => {
-    const e = ask({ ...base, movement, options: { peak } }).best!;
-    const m = e.metrics;
-    const { terms } = e.cost!;
-    const centre = { lengthened: 1 / 6, mid: 1 / 2, contracted: 5 / 6, even: 0 }[peak];
-    expect(terms.offPlane).toBeCloseTo(m.offPlaneRmsDeg, 9);
-    expect(terms.finishLine).toBeCloseTo(Math.abs(m.offPlaneFinishDeg) / 2, 9);
-    expect(terms.peak).toBeCloseTo(peak === 'even' ? 25 * (1 - m.evenness) : 30 * Math.abs(m.peakAt - centre), 9);
-    expect(terms.restZone).toBeCloseTo(20 * m.restShare, 9);
-    expect(terms.shortCable).toBeCloseTo(((0.02 / (m.minClearanceM! + 0.14 + 0.02)) * 180) / Math.PI, 9);
-    expect([terms.squareness, terms.change]).toEqual([0, 0]);
-  });
+  it.each(MOVEMENT_IDS.flatMap((id) => PEAK_WISHES.map((p) => [id, p] as const)))(
+    '%s, peak %s: terms made again from the metrics',
+    (movement, peak) => {
+      const e = ask({ ...base, movement, options: { peak } }).best!;
+      const m = e.metrics;
+      const { terms } = e.cost!;
+      const centre = { lengthened: 1 / 6, mid: 1 / 2, contracted: 5 / 6, even: 0 }[peak];
+      expect(terms.offPlane).toBeCloseTo(m.offPlaneRmsDeg, 9);
+      expect(terms.finishLine).toBeCloseTo(Math.abs(m.offPlaneFinishDeg) / 2, 9);
+      expect(terms.peak).toBeCloseTo(peak === 'even' ? 25 * (1 - m.evenness) : 30 * Math.abs(m.peakAt - centre), 9);
+      expect(terms.restZone).toBeCloseTo(20 * m.restShare, 9);
+      expect(terms.shortCable).toBeCloseTo(((0.02 / (m.minClearanceM! + 0.14 + 0.02)) * 180) / Math.PI, 9);
+      expect([terms.squareness, terms.change]).toEqual([0, 0]);
+    },
+  );
   it('a wished peak lands in or next to its third', () => {
     for (const movement of MOVEMENT_IDS) {
-      const at = (peak: (typeof PEAK_WISHES)[number]) => ask({ ...base, movement, options: { peak } }).best!.metrics.peakAt;
+      const at = (peak: (typeof PEAK_WISHES)[number]) =>
+        ask({ ...base, movement, options: { peak } }).best!.metrics.peakAt;
       expect(at('lengthened')).toBeLessThan(1 / 3);
       // The floor behind the pulleys ends at 30 cm, and resting a quarter of the range is a limit.
       expect(at('contracted')).toBeGreaterThanOrEqual(at('mid'));
@@ -164,7 +189,12 @@ describe('the cost is what it says', () => {
       const { path } = findEntry(movement)!;
       if (path.kind !== 'sweep') throw new Error(movement);
       const { min, max } = path.tiltDeg;
-      for (const tiltDeg of [min, (min + max) / 2, max]) expect([movement, tiltDeg, ask({ ...base, movement, options: { tiltDeg } }).feasible]).toEqual([movement, tiltDeg, true]);
+      for (const tiltDeg of [min, (min + max) / 2, max])
+        expect([movement, tiltDeg, ask({ ...base, movement, options: { tiltDeg } }).feasible]).toEqual([
+          movement,
+          tiltDeg,
+          true,
+        ]);
     }
   });
 });

@@ -29,17 +29,32 @@ async function read(db: Db, id: string) {
   const doc = await getDocument({ data: new Uint8Array(pdf), useSystemFonts: false, verbosity: 0 }).promise;
   const page = await doc.getPage(1);
   const content = await page.getTextContent();
-  const text = content.items.map((i) => ('str' in i ? i.str : '')).join(' ').replace(/\s+/g, ' ');
+  const text = content.items
+    .map((i) => ('str' in i ? i.str : ''))
+    .join(' ')
+    .replace(/\s+/g, ' ');
   return { card, pages: doc.numPages, text, size: page.getViewport({ scale: 1 }) };
 }
 
 describe('the station card as a PDF, read back by another library', () => {
-  it.each([['a fly', `wilhelmina-${DAY}-0`], ['a row', `wilhelmina-${DAY}-2`], ['a preacher curl', `wilhelmina-${DAY}-3`], ['a leg extension', `wilhelmina-${DAY}-4`], ['a hinged row', `wilhelmina-${DAY}-5`]])('%s: one A4 page with name, plates, cue and every caution', async (_, id) => {
+  it.each([
+    ['a fly', `wilhelmina-${DAY}-0`],
+    ['a row', `wilhelmina-${DAY}-2`],
+    ['a preacher curl', `wilhelmina-${DAY}-3`],
+    ['a leg extension', `wilhelmina-${DAY}-4`],
+    ['a hinged row', `wilhelmina-${DAY}-5`],
+  ])('%s: one A4 page with name, plates, cue and every caution', async (_, id) => {
     const { card, pages, text, size } = await read(world(), id);
     expect([pages, Math.round(size.width), Math.round(size.height)]).toEqual([1, 595, 842]);
     // Lines break where they must: letters alone are compared.
     const bare = text.replaceAll(' ', '');
-    const says = ['Wilhelmina Brandstrup-Kjeldgaard', card.movement, card.cue, ...card.cautions, ...card.plates.flatMap((p) => [p.label, `${p.value}${p.unit}`])];
+    const says = [
+      'Wilhelmina Brandstrup-Kjeldgaard',
+      card.movement,
+      card.cue,
+      ...card.cautions,
+      ...card.plates.flatMap((p) => [p.label, `${p.value}${p.unit}`]),
+    ];
     for (const words of says) expect(bare).toContain(words.replaceAll(' ', ''));
     expect(card.drawing.shapes.length).toBeGreaterThan(3);
     expect(JSON.stringify(card.drawing)).not.toMatch(/NaN|Infinity|null,null/);
@@ -72,7 +87,8 @@ it('the code on the card opens the set-up: decoded by another library', () => {
   for (let y = 0; y < size; y++) {
     for (let x = 0; x < size; x++) {
       const [col, row] = [Math.floor(x / cell) - quiet, Math.floor(y / cell) - quiet];
-      if (col >= 0 && row >= 0 && col < modules.size && row < modules.size && modules.get(row, col)) pixels.fill(0, 4 * (y * size + x), 4 * (y * size + x) + 3);
+      if (col >= 0 && row >= 0 && col < modules.size && row < modules.size && modules.get(row, col))
+        pixels.fill(0, 4 * (y * size + x), 4 * (y * size + x) + 3);
     }
   }
   expect(jsQR(pixels, size, size)!.data).toBe(url);

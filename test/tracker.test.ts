@@ -26,7 +26,12 @@ const findings = (lifter: Lifter, p = pace) => {
   const points = lift(lifter, p);
   const reps = segmentReps(points, p.startsWith)!;
   const asked = { liftingS: phaseSeconds(p, 'lifting'), loweringS: phaseSeconds(p, 'lowering'), share: p.to - p.from };
-  return { reps, found: Object.fromEntries(findInTrace(reps, () => asked, findRest(points, reps[0]!)).map((f) => [f.kind, f.reps])) as Partial<Record<FindingKind, number[]>> };
+  return {
+    reps,
+    found: Object.fromEntries(
+      findInTrace(reps, () => asked, findRest(points, reps[0]!)).map((f) => [f.kind, f.reps]),
+    ) as Partial<Record<FindingKind, number[]>>,
+  };
 };
 const all = Array.from({ length: REPS }, (_, i) => i + 1);
 
@@ -43,17 +48,30 @@ describe('what the stack of each simulated lifter shows', () => {
     expect(reps).toHaveLength(REPS);
     expect(found).toEqual(want);
   });
-  it('a movement that begins with the lowering is told the same way: phases within 0.1 s, and the dropped last one named', () => {
-    const down = { ...pace, startsWith: 'lowering' as const };
-    const { reps, found } = findings('steady', down);
-    expect(found).toEqual({});
-    for (const r of reps) expect([Math.abs(r.loweringS - 3) < 0.22, Math.abs(r.liftingS - 2) < 0.18, Math.abs(r.stretchS! - 1) < 0.14]).toEqual([true, true, true]);
-    expect(findings('drops-last', down).found).toEqual({ 'last-lowering-dropped': [8], 'off-tempo': [8] });
-  });
+  it(
+    'a movement that begins with the lowering is told the same way: phases within 0.1 s, and the ' +
+      'dropped last one named',
+    () => {
+      const down = { ...pace, startsWith: 'lowering' as const };
+      const { reps, found } = findings('steady', down);
+      expect(found).toEqual({});
+      for (const r of reps)
+        expect([
+          Math.abs(r.loweringS - 3) < 0.22,
+          Math.abs(r.liftingS - 2) < 0.18,
+          Math.abs(r.stretchS! - 1) < 0.14,
+        ]).toEqual([true, true, true]);
+      expect(findings('drops-last', down).found).toEqual({ 'last-lowering-dropped': [8], 'off-tempo': [8] });
+    },
+  );
   it('a slow section and half reps are what was asked, and no fault', () => {
     const { reps, found } = findings('steady', { ...pace, slow: { from: 0.3, to: 0.6, seconds: 3 } });
     expect(found).toEqual({});
-    for (const r of reps) expect([Math.abs(r.liftingS - 4.4), Math.abs(r.loweringS - 5.1)].every((d) => d < 0.35), `${r.liftingS} ${r.loweringS}`).toBe(true);
+    for (const r of reps)
+      expect(
+        [Math.abs(r.liftingS - 4.4), Math.abs(r.loweringS - 5.1)].every((d) => d < 0.35),
+        `${r.liftingS} ${r.loweringS}`,
+      ).toBe(true);
     const half = paceOfPart({ tempo: '3-1-2-1', from: 0, to: 0.5 }, 'lifting', null)!;
     expect(findings('steady', { ...half, to: 0.5 }).reps.every((r) => Math.abs(r.rangeM - 0.25) < 0.02)).toBe(true);
   });
@@ -68,16 +86,25 @@ describe('what the stack of each simulated lifter shows', () => {
   it.each(Object.keys(LIFTERS) as Lifter[])('%s never jumps and ends on the stop', (lifter) => {
     const legs = liftSet(lifter, call(), seeded(1));
     const total = legs.reduce((a, l) => a + l.seconds, 0);
-    for (let t = 0; t < total; t += 0.01) expect(Math.abs(stackAt(legs, t + 0.01) - stackAt(legs, t))).toBeLessThan(0.045);
+    for (let t = 0; t < total; t += 0.01)
+      expect(Math.abs(stackAt(legs, t + 0.01) - stackAt(legs, t))).toBeLessThan(0.045);
     expect([stackAt(legs, -1), stackAt(legs, total + 1)]).toEqual([0, 0]);
   });
 });
 
 describe('readings as they come in', () => {
-  const points = (n: number, count: number): TracePoint[] => Array.from({ length: count }, (_, i) => ({ tS: (n + i) / HZ, xM: n + i }));
+  const points = (n: number, count: number): TracePoint[] =>
+    Array.from({ length: count }, (_, i) => ({ tS: (n + i) / HZ, xM: n + i }));
   it('twice the same, overlapping and late deliveries leave each reading once', () => {
     let t = NO_TRACE;
-    for (const [n, count] of [[0, 5], [0, 5], [3, 4], [7, 3], [2, 2]] as const) t = withDelivery(t, n, points(n, count), 100 + n / HZ);
+    for (const [n, count] of [
+      [0, 5],
+      [0, 5],
+      [3, 4],
+      [7, 3],
+      [2, 2],
+    ] as const)
+      t = withDelivery(t, n, points(n, count), 100 + n / HZ);
     expect(t.points.map((p) => p.xM)).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 8, 9]);
   });
   it('a sensor that was started anew begins a new trace', () => {
@@ -94,7 +121,8 @@ describe('readings as they come in', () => {
     // The first, with all that the sensor held, sat two seconds behind a loading page: it is not believed alone.
     t = withDelivery(t, 0, points(0, 5), 1002);
     expect(clocksCompared(t)).toBe(false);
-    for (let n = 5; n < 3000; n += 5) t = withDelivery(t, n, points(n, 5), 1000 + (n + 4) / HZ + 0.005 + 0.3 * random());
+    for (let n = 5; n < 3000; n += 5)
+      t = withDelivery(t, n, points(n, 5), 1000 + (n + 4) / HZ + 0.005 + 0.3 * random());
     expect(clocksCompared(t)).toBe(true);
     expect(clockOffsetS(t)! - 1000).toBeLessThan(0.01);
     expect(between(t, 1010, 1011).length).toBeCloseTo(HZ, -1);
@@ -111,10 +139,14 @@ describe('the stand-in over its protocol, through the application’s own route'
     server.closeAllConnections();
     server.close();
   });
-  const ask = (path: string, init: RequestInit = {}) => forwardToTracker(path.split('/'), new Request('http://app/', init));
+  const ask = (path: string, init: RequestInit = {}) =>
+    forwardToTracker(path.split('/'), new Request('http://app/', init));
   async function listen(lastId: string | null, deliveries: number) {
     const stop = new AbortController();
-    const reply = await ask('sensors/steady/line', { signal: stop.signal, headers: lastId === null ? {} : { 'last-event-id': lastId } });
+    const reply = await ask('sensors/steady/line', {
+      signal: stop.signal,
+      headers: lastId === null ? {} : { 'last-event-id': lastId },
+    });
     const got: { n: number; points: (readonly [number, number])[] }[] = [];
     let text = '';
     for await (const chunk of reply.body!) {
@@ -140,11 +172,24 @@ describe('the stand-in over its protocol, through the application’s own route'
     expect((await listen(String(numbers.at(-1)), 1))[0]!.n).toBe(numbers.length);
   });
   it('a called set moves the stack; what cannot be read is refused by name', async () => {
-    expect((await ask('sensors/steady/set', { method: 'POST', body: JSON.stringify({ legs: [{ seconds: 2, from: 0, to: 1 }], reps: 1, lead_in_s: 0, range_m: 0.5 }) })).status).toBe(204);
+    expect(
+      (
+        await ask('sensors/steady/set', {
+          method: 'POST',
+          body: JSON.stringify({ legs: [{ seconds: 2, from: 0, to: 1 }], reps: 1, lead_in_s: 0, range_m: 0.5 }),
+        })
+      ).status,
+    ).toBe(204);
     const moved = (await listen(null, 12)).flatMap((d) => d.points.map(([, x]) => x));
     expect(Math.max(...moved)).toBeGreaterThan(0.02);
-    const wrong = await ask('sensors/steady/set', { method: 'POST', body: '{"legs":[],"reps":1,"lead_in_s":0,"range_m":0.5}' });
-    expect([wrong.status, ((await wrong.json()) as { error: string }).error]).toEqual([400, expect.stringContaining('legs')]);
+    const wrong = await ask('sensors/steady/set', {
+      method: 'POST',
+      body: '{"legs":[],"reps":1,"lead_in_s":0,"range_m":0.5}',
+    });
+    expect([wrong.status, ((await wrong.json()) as { error: string }).error]).toEqual([
+      400,
+      expect.stringContaining('legs'),
+    ]);
     expect((await ask('sensors/nobody/line')).status).toBe(404);
   });
   it('says so when no sensor answers', async () => {

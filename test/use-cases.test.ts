@@ -33,14 +33,47 @@ function world(): Db {
 const NONE = Object.fromEntries(RANGE_NAMES.map((n) => [n, '']));
 const EMPTY = { left: NONE, right: NONE };
 const MEASURES = Object.fromEntries(MEASURE_NAMES.map((n) => [n, '']));
-const CLIENT = { name: 'Ilse Vantongeren', statureCm: 168, massKg: 61, note: '', measuredCm: MEASURES, rangeDeg: EMPTY, notes: [], unfelt: [], limits: [], armPath: { left: [], right: [] } };
+const CLIENT = {
+  name: 'Ilse Vantongeren',
+  statureCm: 168,
+  massKg: 61,
+  note: '',
+  measuredCm: MEASURES,
+  rangeDeg: EMPTY,
+  notes: [],
+  unfelt: [],
+  limits: [],
+  armPath: { left: [], right: [] },
+};
 const LIMIT = { subject: 'load', side: 'both', most: 8, setBy: 'physiotherapist', from: '2026-11-01', until: '' };
 const COLUMN = {
-  columnKind: 'twin', holes: 20, numberedFrom: 'bottom', readings: [{ hole: 1, heightCm: 25 }, { hole: 20, heightCm: 215 }], leftNumbering: 'same', leftNumberedFrom: 'bottom', leftReadings: [], leftHoles: '', twinSpacingCm: 240,
-  pivotHeightCm: '', armCm: '', swingDeg: 0, pulleyRatio: 1, clearanceCm: 5, travelCm: 300, minDistanceCm: -30, maxDistanceCm: 200, stack: '5 10, 15', addOns: '', stackUnit: 'kg',
+  columnKind: 'twin',
+  holes: 20,
+  numberedFrom: 'bottom',
+  readings: [
+    { hole: 1, heightCm: 25 },
+    { hole: 20, heightCm: 215 },
+  ],
+  leftNumbering: 'same',
+  leftNumberedFrom: 'bottom',
+  leftReadings: [],
+  leftHoles: '',
+  twinSpacingCm: 240,
+  pivotHeightCm: '',
+  armCm: '',
+  swingDeg: 0,
+  pulleyRatio: 1,
+  clearanceCm: 5,
+  travelCm: 300,
+  minDistanceCm: -30,
+  maxDistanceCm: 200,
+  stack: '5 10, 15',
+  addOns: '',
+  stackUnit: 'kg',
 };
 const piece = (kind: string, spec: object) => ({ name: 'Piece', outOfOrder: 'no', kind, spec });
-const keepColumn = (db: Db, spec: object, gym = 'tidewater') => savePieceForm(db, gym, null, piece('column', { ...COLUMN, ...spec }));
+const keepColumn = (db: Db, spec: object, gym = 'tidewater') =>
+  savePieceForm(db, gym, null, piece('column', { ...COLUMN, ...spec }));
 const issuesOf = (r: ReturnType<typeof saveClientForm>) => (r.ok ? [] : r.issues.map((i) => `${i.path}: ${i.message}`));
 
 describe('bad input is told at its field', () => {
@@ -50,54 +83,217 @@ describe('bad input is told at its field', () => {
     [{ statureCm: '' }, 'statureCm: expected a number from 120 to 230 cm'],
     [{ massKg: -4 }, 'massKg: expected a number from 25 to 300 kg'],
     [{ name: '  ' }, 'name: expected 1 to 80 characters'],
-    [{ measuredCm: { ...MEASURES, shoulderHeight: 40 } }, 'measuredCm.shoulderHeight: expected 104 to 168 cm for 168 cm of stature'],
-    [{ measuredCm: { ...MEASURES, shoulderHeight: 135, chinHeight: 134 } }, 'measuredCm.chinHeight: expected a height above shoulder'],
-    [{ rangeDeg: { ...EMPTY, left: { ...EMPTY.left, 'shoulder.horizontalAbduction': 95 } } }, 'rangeDeg.left.shoulder.horizontalAbduction: expected a number from 0 to 80 degrees'],
+    [
+      { measuredCm: { ...MEASURES, shoulderHeight: 40 } },
+      'measuredCm.shoulderHeight: expected 104 to 168 cm for 168 cm of stature',
+    ],
+    [
+      { measuredCm: { ...MEASURES, shoulderHeight: 135, chinHeight: 134 } },
+      'measuredCm.chinHeight: expected a height above shoulder',
+    ],
+    [
+      { rangeDeg: { ...EMPTY, left: { ...EMPTY.left, 'shoulder.horizontalAbduction': 95 } } },
+      'rangeDeg.left.shoulder.horizontalAbduction: expected a number from 0 to 80 degrees',
+    ],
     [{ limits: [{ ...LIMIT, setBy: '' }] }, 'limits.0.setBy: expected 1 to 80 characters'],
     [{ limits: [{ ...LIMIT, until: '2026-10-01' }] }, 'limits.0.until: expected a day on or after the first'],
     [{ limits: [{ ...LIMIT, subject: 'elbow.flexion', most: 400 }] }, 'limits.0.most: expected 0 to 165 degrees'],
     [{ limits: [{ ...LIMIT, from: 'soon' }] }, 'limits.0.from: expected a day like 2026-11-24'],
-    [{ armPath: { left: [{ belowDeg: 10, behindCm: 90 }], right: [] } }, 'armPath.left.0.behindCm: expected a number from -30 to 50 cm'],
-  ])('client %j', (change, issue) => expect(issuesOf(saveClientForm(db, null, { ...CLIENT, ...change }))).toContain(issue));
+    [
+      { armPath: { left: [{ belowDeg: 10, behindCm: 90 }], right: [] } },
+      'armPath.left.0.behindCm: expected a number from -30 to 50 cm',
+    ],
+  ])('client %j', (change, issue) =>
+    expect(issuesOf(saveClientForm(db, null, { ...CLIENT, ...change }))).toContain(issue),
+  );
 
   it.each([
-    [{ readings: [{ hole: 4, heightCm: 50 }, { hole: 4, heightCm: 60 }] }, 'spec.readings.1.hole: expected two different holes: the same one twice gives no spacing'],
-    [{ readings: [{ hole: 1, heightCm: 25 }, { hole: 31, heightCm: 215 }] }, 'spec.readings.1.hole: expected a hole from 1 to 20'],
-    [{ readings: [{ hole: 1, heightCm: 215 }, { hole: 20, heightCm: 25 }] }, 'spec.readings.1.heightCm: expected heights that rise the way the numbers run; check the numbering or the two heights'],
-    [{ readings: [{ hole: '', heightCm: 25 }, { hole: 2, heightCm: 35 }] }, 'spec.readings.0.hole: expected a whole number from 1 to 60'],
-    [{ twinSpacingCm: 65 }, 'spec.twinSpacingCm: expected at least 72 cm: wider than the shoulders of Wilhelmina Brandstrup-Kjeldgaard, with room for the hands'],
+    [
+      {
+        readings: [
+          { hole: 4, heightCm: 50 },
+          { hole: 4, heightCm: 60 },
+        ],
+      },
+      'spec.readings.1.hole: expected two different holes: the same one twice gives no spacing',
+    ],
+    [
+      {
+        readings: [
+          { hole: 1, heightCm: 25 },
+          { hole: 31, heightCm: 215 },
+        ],
+      },
+      'spec.readings.1.hole: expected a hole from 1 to 20',
+    ],
+    [
+      {
+        readings: [
+          { hole: 1, heightCm: 215 },
+          { hole: 20, heightCm: 25 },
+        ],
+      },
+      'spec.readings.1.heightCm: expected heights that rise the way the numbers run; check the ' +
+        'numbering or the two heights',
+    ],
+    [
+      {
+        readings: [
+          { hole: '', heightCm: 25 },
+          { hole: 2, heightCm: 35 },
+        ],
+      },
+      'spec.readings.0.hole: expected a whole number from 1 to 60',
+    ],
+    [
+      { twinSpacingCm: 65 },
+      'spec.twinSpacingCm: expected at least 72 cm: wider than the shoulders of Wilhelmina ' +
+        'Brandstrup-Kjeldgaard, with room for the hands',
+    ],
     [{ twinSpacingCm: '' }, 'spec.twinSpacingCm: expected a number from 30 to 800 cm'],
     [{ columnKind: 'arms' }, 'spec.armCm: expected a number from 20 to 200 cm'],
-    [{ columnKind: 'arms', armCm: 50, pivotHeightCm: 100 }, 'spec.readings.1.heightCm: expected heights of two notches, within the arm’s reach of its pivot and rising the way the numbers run'],
-    [{ leftNumbering: 'own', leftHoles: 12, leftReadings: [{ hole: 1, heightCm: 30 }, { hole: '', heightCm: '' }] }, 'spec.leftReadings.0.heightCm: expected two measured holes'],
+    [
+      { columnKind: 'arms', armCm: 50, pivotHeightCm: 100 },
+      'spec.readings.1.heightCm: expected heights of two notches, within the arm’s reach of its pivot ' +
+        'and rising the way the numbers run',
+    ],
+    [
+      {
+        leftNumbering: 'own',
+        leftHoles: 12,
+        leftReadings: [
+          { hole: 1, heightCm: 30 },
+          { hole: '', heightCm: '' },
+        ],
+      },
+      'spec.leftReadings.0.heightCm: expected two measured holes',
+    ],
     [{ pulleyRatio: 0 }, 'spec.pulleyRatio: expected a number from 0.25 to 8'],
     [{ stack: '5 -10' }, 'spec.stack.1: expected numbers from 0.1 to 500 with spaces between'],
     [{ maxDistanceCm: 0, minDistanceCm: 10 }, 'spec.maxDistanceCm: expected more than the nearest place to stand'],
   ])('column %j', (change, issue) => expect(issuesOf(keepColumn(db, change))).toContain(issue));
 
   it.each([
-    ['attachment', { attachmentKind: 'rope', lengthCm: 130, handsFromCm: '', handsToCm: '', swivels: 'yes' }, 'spec.lengthCm: expected a number from 0 to 100 cm'],
-    ['attachment', { attachmentKind: 'rope', lengthCm: 30, handsFromCm: 20, handsToCm: 5, swivels: 'yes' }, 'spec.handsToCm: expected no less than the narrowest'],
-    ['bench', { notches: 5, notchReadings: [{ notch: 9, deg: 20 }], seatHeightCm: 44, seatDeg: '', feetApartCm: 110, blocksCm: '' }, 'spec.notchReadings.0.notch: expected a notch from 1 to 5'],
-    ['bench', { notches: 5, notchReadings: [{ notch: 2, deg: 20 }], seatHeightCm: 44, seatDeg: '', feetApartCm: 110, blocksCm: '4 200' }, 'spec.blocksCm.1: expected nothing, or numbers from 0.5 to 60 cm with spaces between'],
-    ['preacher', { holes: 8, numberedFrom: 'top', readings: [{ hole: 1, heightCm: 38 }, { hole: 8, heightCm: 59 }], padTopCm: 98, padDeg: 50, padCm: 36 }, 'spec.readings.1.heightCm: expected heights that rise the way the numbers run; check the numbering or the two heights'],
-    ['machine', { machineKind: 'leg-curl', independentArms: 'no', seatHoles: '', seatNumberedFrom: 'bottom', seatReadings: [], backHoles: '', backNumberedFrom: 'bottom', backReadings: [], axisOverSeatCm: '', handleHeightCm: '', pathKind: 'arc', radiusCm: 30, momentArms: [{ deg: 30, cm: 9 }, { deg: 10, cm: 8 }], guideDeg: '', guideRatio: '', stack: '', stackUnit: 'kg' }, 'spec.momentArms.1.deg: expected angles that rise'],
+    [
+      'attachment',
+      { attachmentKind: 'rope', lengthCm: 130, handsFromCm: '', handsToCm: '', swivels: 'yes' },
+      'spec.lengthCm: expected a number from 0 to 100 cm',
+    ],
+    [
+      'attachment',
+      { attachmentKind: 'rope', lengthCm: 30, handsFromCm: 20, handsToCm: 5, swivels: 'yes' },
+      'spec.handsToCm: expected no less than the narrowest',
+    ],
+    [
+      'bench',
+      {
+        notches: 5,
+        notchReadings: [{ notch: 9, deg: 20 }],
+        seatHeightCm: 44,
+        seatDeg: '',
+        feetApartCm: 110,
+        blocksCm: '',
+      },
+      'spec.notchReadings.0.notch: expected a notch from 1 to 5',
+    ],
+    [
+      'bench',
+      {
+        notches: 5,
+        notchReadings: [{ notch: 2, deg: 20 }],
+        seatHeightCm: 44,
+        seatDeg: '',
+        feetApartCm: 110,
+        blocksCm: '4 200',
+      },
+      'spec.blocksCm.1: expected nothing, or numbers from 0.5 to 60 cm with spaces between',
+    ],
+    [
+      'preacher',
+      {
+        holes: 8,
+        numberedFrom: 'top',
+        readings: [
+          { hole: 1, heightCm: 38 },
+          { hole: 8, heightCm: 59 },
+        ],
+        padTopCm: 98,
+        padDeg: 50,
+        padCm: 36,
+      },
+      'spec.readings.1.heightCm: expected heights that rise the way the numbers run; check the ' +
+        'numbering or the two heights',
+    ],
+    [
+      'machine',
+      {
+        machineKind: 'leg-curl',
+        independentArms: 'no',
+        seatHoles: '',
+        seatNumberedFrom: 'bottom',
+        seatReadings: [],
+        backHoles: '',
+        backNumberedFrom: 'bottom',
+        backReadings: [],
+        axisOverSeatCm: '',
+        handleHeightCm: '',
+        pathKind: 'arc',
+        radiusCm: 30,
+        momentArms: [
+          { deg: 30, cm: 9 },
+          { deg: 10, cm: 8 },
+        ],
+        guideDeg: '',
+        guideRatio: '',
+        stack: '',
+        stackUnit: 'kg',
+      },
+      'spec.momentArms.1.deg: expected angles that rise',
+    ],
     ['band', { restCm: 100, table: [{ stretchCm: 0, kg: 0 }] }, 'spec.table: expected two or more rows'],
-    ['landmine', { pivotHeightCm: 9, barKg: '', barCm: 218, platesAtCm: 196 }, 'spec.barKg: expected a number from 1 to 60 kg'],
-  ])('%s %j', (kind, spec, issue) => expect(issuesOf(savePieceForm(db, 'tidewater', null, piece(kind, spec)))).toContain(issue));
+    [
+      'landmine',
+      { pivotHeightCm: 9, barKg: '', barCm: 218, platesAtCm: 196 },
+      'spec.barKg: expected a number from 1 to 60 kg',
+    ],
+  ])('%s %j', (kind, spec, issue) =>
+    expect(issuesOf(savePieceForm(db, 'tidewater', null, piece(kind, spec)))).toContain(issue),
+  );
   it('a piece keeps its kind, and a kind must be known', () => {
-    expect(issuesOf(savePieceForm(db, 'tidewater', 'rope', piece('strap-anchor', { heightCm: 200 })))).toEqual(['kind: expected attachment: a piece keeps its kind']);
-    expect(issuesOf(savePieceForm(db, 'tidewater', null, piece('trampoline', {})))[0]).toMatch(/^kind: expected one of/);
-    expect(issuesOf(saveGymForm(db, null, { name: 'Quay', screeningDays: 0 }))).toEqual(['screeningDays: expected a number from 1 to 3650 days']);
+    expect(issuesOf(savePieceForm(db, 'tidewater', 'rope', piece('strap-anchor', { heightCm: 200 })))).toEqual([
+      'kind: expected attachment: a piece keeps its kind',
+    ]);
+    expect(issuesOf(savePieceForm(db, 'tidewater', null, piece('trampoline', {})))[0]).toMatch(
+      /^kind: expected one of/,
+    );
+    expect(issuesOf(saveGymForm(db, null, { name: 'Quay', screeningDays: 0 }))).toEqual([
+      'screeningDays: expected a number from 1 to 3650 days',
+    ]);
   });
 
   it.each([
-    [{ tempo: '3-1' }, 'tempo: expected four parts like 3-1-2-1: lowering, pause, lifting, pause; X for fast; then, if wanted, “, lower first” or “, 30-65deg: 4s”'],
+    [
+      { tempo: '3-1' },
+      'tempo: expected four parts like 3-1-2-1: lowering, pause, lifting, pause; X for fast; then, if ' +
+        'wanted, “, lower first” or “, 30-65deg: 4s”',
+    ],
     [{ load: 11 }, 'load: expected a load that is here; the nearest is 10 kg'],
     [{ startsAt: '25:00' }, 'startsAt: expected a time like 14:30'],
     [{ stationId: 'gone' }, 'stationId: expected one of the list'],
   ])('plan %j', (change, issue) => {
-    const plan = { clientId: 'sefina', movement: 'cable-fly-level', side: 'both', stationId: 'long-pair', attachmentId: 'd-handle', startsAt: '14:30', sets: 3, reps: 12, tempo: '3-1-2-1', load: 10, unit: 'kg' };
+    const plan = {
+      clientId: 'sefina',
+      movement: 'cable-fly-level',
+      side: 'both',
+      stationId: 'long-pair',
+      attachmentId: 'd-handle',
+      startsAt: '14:30',
+      sets: 3,
+      reps: 12,
+      tempo: '3-1-2-1',
+      load: 10,
+      unit: 'kg',
+    };
     expect(issuesOf(planToday(db, { ...plan, ...change }, NOW))).toContain(issue);
     expect(planToday(db, { ...plan, tempo: '4-0-x-1' }, NOW).ok).toBe(true);
   });
@@ -109,10 +305,31 @@ describe('from an empty database', () => {
     const gym = saveGymForm(db, null, { name: 'Gym', screeningDays: 90 });
     if (!gym.ok) throw new Error('not saved');
     const station = keepColumn(db, { stack: '10 20', stackUnit: 'lb', addOns: '2.5' }, gym.id);
-    const handle = savePieceForm(db, gym.id, null, piece('attachment', { attachmentKind: 'd-handle', lengthCm: 14, handsFromCm: '', handsToCm: '', swivels: 'yes' }));
+    const handle = savePieceForm(
+      db,
+      gym.id,
+      null,
+      piece('attachment', { attachmentKind: 'd-handle', lengthCm: 14, handsFromCm: '', handsToCm: '', swivels: 'yes' }),
+    );
     const client = saveClientForm(db, null, CLIENT);
     if (!station.ok || !handle.ok || !client.ok) throw new Error('not saved');
-    const planned = planToday(db, { clientId: client.id, movement: 'cable-fly-level', side: 'both', stationId: station.id, attachmentId: handle.id, startsAt: '10:00', sets: 3, reps: 12, tempo: '3-1-2-1', load: 20, unit: 'lb' }, NOW);
+    const planned = planToday(
+      db,
+      {
+        clientId: client.id,
+        movement: 'cable-fly-level',
+        side: 'both',
+        stationId: station.id,
+        attachmentId: handle.id,
+        startsAt: '10:00',
+        sets: 3,
+        reps: 12,
+        tempo: '3-1-2-1',
+        load: 20,
+        unit: 'lb',
+      },
+      NOW,
+    );
     expect(issuesOf(planned)).toEqual([]);
     const [session] = loadFloor(db, NOW);
     expect(session!.items[0]!.plates).toMatchObject({ from: 'solved', estimated: true });
@@ -128,7 +345,10 @@ describe('kit that is out of order', () => {
   it('a column is passed over for another of its kind in the same gym, and the floor says so', () => {
     const db = broken('long-pair');
     const context = loadItem(db, ITEM, undefined, NOW)!;
-    expect([context.station!.id, context.replaced]).toEqual(['short-pair', [{ kind: 'column', why: 'out-of-order', planned: 'Long pair by the window', by: 'Short pair at the stairs' }]]);
+    expect([context.station!.id, context.replaced]).toEqual([
+      'short-pair',
+      [{ kind: 'column', why: 'out-of-order', planned: 'Long pair by the window', by: 'Short pair at the stairs' }],
+    ]);
     expect(loadFloor(db, NOW)[1]!.items[0]!.plates.from).toBe('solved');
     // Asked for by name it is still shown, with its warning.
     expect(loadItem(db, ITEM, 'long-pair', NOW)!.station!.id).toBe('long-pair');
@@ -147,26 +367,56 @@ describe('limits, notes and screening', () => {
   };
   const solve = (db: Db) => solveCase(caseSchema.parse(loadItem(db, ITEM, undefined, NOW)!.setupCase));
   const day = Date.parse('2026-11-24T00:00:00Z') / 86_400_000;
-  const limit = (over: object) => ({ subject: 'shoulder.horizontalAbduction', side: 'both', most: 2, setBy: 'physiotherapist', fromDay: day - 5, untilDay: day + 5, ...over }) as never;
+  const limit = (over: object) =>
+    ({
+      subject: 'shoulder.horizontalAbduction',
+      side: 'both',
+      most: 2,
+      setBy: 'physiotherapist',
+      fromDay: day - 5,
+      untilDay: day + 5,
+      ...over,
+    }) as never;
   const startDeg = (db: Db) => solve(db).best!.why.find((w) => /the shoulder line:/.test(w))!;
   it('a clinician’s limit on a joint is never passed by the solver, while it stands', () => {
     expect(startDeg(withClient({ limits: [limit({})] }))).toMatch(/^2\.0° .*clinician’s limit/);
-    expect(startDeg(withClient({ limits: [limit({ untilDay: day - 1, fromDay: day - 9 })] }))).not.toContain('clinician');
+    expect(startDeg(withClient({ limits: [limit({ untilDay: day - 1, fromDay: day - 9 })] }))).not.toContain(
+      'clinician',
+    );
   });
   it('a limit on the load blocks a set-up and a plan above it', () => {
     const db = withClient({ limits: [limit({ subject: 'load', most: 8 })] });
     expect(solve(db)).toMatchObject({ feasible: false, blockedBy: [{ limit: 'load', need: 15, have: 8 }] });
-    const plan = { clientId: 'anselm', movement: 'cable-fly-level', side: 'both', stationId: 'long-pair', attachmentId: 'd-handle', startsAt: '14:30', sets: 3, reps: 12, tempo: '3-1-2-1', load: 10, unit: 'kg' };
-    expect(issuesOf(planToday(db, plan, NOW))).toEqual(['load: expected at most 8 kg here: a clinician’s limit of 8 kg in the hand']);
+    const plan = {
+      clientId: 'anselm',
+      movement: 'cable-fly-level',
+      side: 'both',
+      stationId: 'long-pair',
+      attachmentId: 'd-handle',
+      startsAt: '14:30',
+      sets: 3,
+      reps: 12,
+      tempo: '3-1-2-1',
+      load: 10,
+      unit: 'kg',
+    };
+    expect(issuesOf(planToday(db, plan, NOW))).toEqual([
+      'load: expected at most 8 kg here: a clinician’s limit of 8 kg in the hand',
+    ]);
     // A 2 : 1 pulley halves what is in the hand.
     expect(planToday(db, { ...plan, stationId: 'short-pair', load: 15 }, NOW).ok).toBe(true);
   });
-  it('a shoulder note stops the stretch level with the trunk', () => expect(startDeg(withClient({ notes: ['shoulder'], range: {} }))).toMatch(/^0\.0° .*shoulder note/));
+  it('a shoulder note stops the stretch level with the trunk', () =>
+    expect(startDeg(withClient({ notes: ['shoulder'], range: {} }))).toMatch(/^0\.0° .*shoulder note/));
   it('a screening is kept, judged by the gym’s own setting, and cannot lie ahead', () => {
     const db = world();
     expect(loadScreening(db, 'wilhelmina', 'tidewater', NOW).state).toEqual({ state: 'old', daysOver: 35 });
-    expect(issuesOf(saveScreening(db, 'wilhelmina', { day: '2027-01-01', doneBy: 'N. C.', procedure: 'form' }, NOW))).toEqual(['day: expected today or a day before']);
-    expect(saveScreening(db, 'wilhelmina', { day: '2026-11-24', doneBy: 'N. C.', procedure: 'form' }, NOW).ok).toBe(true);
+    expect(
+      issuesOf(saveScreening(db, 'wilhelmina', { day: '2027-01-01', doneBy: 'N. C.', procedure: 'form' }, NOW)),
+    ).toEqual(['day: expected today or a day before']);
+    expect(saveScreening(db, 'wilhelmina', { day: '2026-11-24', doneBy: 'N. C.', procedure: 'form' }, NOW).ok).toBe(
+      true,
+    );
     expect(loadScreening(db, 'wilhelmina', 'tidewater', NOW).state).toEqual({ state: 'done', dueDay: day + 365 });
     expect(loadScreening(db, 'iolana', null, NOW).state).toEqual({ state: 'missing' });
     expect(() => db.exec('DELETE FROM screening')).toThrow(/append-only/);
@@ -187,7 +437,17 @@ describe('the measuring guide', () => {
 
 describe('records', () => {
   let n = 0;
-  const event = (body: object): FloorEvent => ({ id: `t${++n}`, deviceId: 'd', seq: n, atMs: NOW + n * 1000, clientId: 'anselm', itemId: ITEM, movement: 'cable-fly-level', ...body }) as FloorEvent;
+  const event = (body: object): FloorEvent =>
+    ({
+      id: `t${++n}`,
+      deviceId: 'd',
+      seq: n,
+      atMs: NOW + n * 1000,
+      clientId: 'anselm',
+      itemId: ITEM,
+      movement: 'cable-fly-level',
+      ...body,
+    }) as FloorEvent;
   const set = [
     event({ kind: 'set-started', setId: 'S1', setNo: 1, loadG: 15000, targetReps: 12, tempo: '3-1-2-1' }),
     event({ kind: 'fault', setId: 'S1', rep: 3, fault: 'shrugs', side: 'left', severity: 2 }),
@@ -206,21 +466,42 @@ describe('records', () => {
     const kept = listFloorEvents(db, 'anselm', 'cable-fly-level').filter((e) => e.itemId === ITEM);
     expect(kept).toEqual(set);
     const today = loadLedger(db, 'anselm')[0]!.sessions.at(-1)!;
-    expect(today.sets[0]!.faults.map((f) => [f.rep, f.fault, f.side])).toEqual([[3, 'shrugs', 'left'], [4, 'chin-forward', 'both']]);
+    expect(today.sets[0]!.faults.map((f) => [f.rep, f.fault, f.side])).toEqual([
+      [3, 'shrugs', 'left'],
+      [4, 'chin-forward', 'both'],
+    ]);
   });
   it('one that is wrong or names nobody is named, and holds up no other', () => {
     const db = world();
-    expect(recordEvents(db, { events: [{ ...set[1], rep: -2 }, set[0], { ...set[2]!, itemId: 'nowhere' }] }, NOW)).toMatchObject({
-      ok: true, reply: { kept: [set[0]!.id], refused: [{ id: set[1]!.id, path: 'rep' }, { id: set[2]!.id, path: 'itemId' }] },
+    expect(
+      recordEvents(db, { events: [{ ...set[1], rep: -2 }, set[0], { ...set[2]!, itemId: 'nowhere' }] }, NOW),
+    ).toMatchObject({
+      ok: true,
+      reply: {
+        kept: [set[0]!.id],
+        refused: [
+          { id: set[1]!.id, path: 'rep' },
+          { id: set[2]!.id, path: 'itemId' },
+        ],
+      },
     });
     expect(foldSetLog(listFloorEvents(db, 'anselm', null)).sets.filter((s) => s.itemId === ITEM)).toHaveLength(1);
     expect(recordEvents(db, { events: 'all' }, NOW)).toMatchObject({ ok: false, reason: 'malformed' });
   });
   it('two devices on one client, one an hour slow: both sets whole, whatever comes first', () => {
-    const other = set.map((e) => ({ ...e, id: `x-${e.id}`, deviceId: 'slow', atMs: e.atMs - 3_600_000, ...('setId' in e && e.setId !== null ? { setId: `x-${e.setId}` } : {}), ...('eventId' in e ? { eventId: `x-${e.eventId}` } : {}), ...('correctionId' in e ? { correctionId: `x-${e.correctionId}` } : {}) })) as FloorEvent[];
+    const other = set.map((e) => ({
+      ...e,
+      id: `x-${e.id}`,
+      deviceId: 'slow',
+      atMs: e.atMs - 3_600_000,
+      ...('setId' in e && e.setId !== null ? { setId: `x-${e.setId}` } : {}),
+      ...('eventId' in e ? { eventId: `x-${e.eventId}` } : {}),
+      ...('correctionId' in e ? { correctionId: `x-${e.correctionId}` } : {}),
+    })) as FloorEvent[];
     const folded = (deliveries: readonly (readonly FloorEvent[])[]) => {
       const db = world();
-      for (const events of deliveries) expect(recordEvents(db, { events }, NOW)).toMatchObject({ reply: { refused: [] } });
+      for (const events of deliveries)
+        expect(recordEvents(db, { events }, NOW)).toMatchObject({ reply: { refused: [] } });
       return foldSetLog(listFloorEvents(db, 'anselm', 'cable-fly-level')).sets.filter((s) => s.itemId === ITEM);
     };
     const [alone] = folded([set]);
@@ -236,12 +517,18 @@ describe('records', () => {
     const db = openDb(file);
     loadDemoWorld(db, NOW);
     db.pragma('query_only = 1');
-    expect(recordEvents(db, { events: set }, NOW)).toMatchObject({ ok: false, reason: 'storage', issues: [{ message: expect.stringContaining('read-only') }] });
+    expect(recordEvents(db, { events: set }, NOW)).toMatchObject({
+      ok: false,
+      reason: 'storage',
+      issues: [{ message: expect.stringContaining('read-only') }],
+    });
     db.pragma('query_only = 0');
     // As full as it gets: not a page more.
     db.pragma(`max_page_count = ${db.pragma('page_count', { simple: true })}`);
     const many = Array.from({ length: 200 }, (_, i) => ({ ...set[1]!, id: `full-${i}` }));
-    const full = Array.from({ length: 40 }, (_, k) => recordEvents(db, { events: many.map((e) => ({ ...e, id: `${e.id}-${k}` })) }, NOW)).find((r) => !r.ok);
+    const full = Array.from({ length: 40 }, (_, k) =>
+      recordEvents(db, { events: many.map((e) => ({ ...e, id: `${e.id}-${k}` })) }, NOW),
+    ).find((r) => !r.ok);
     expect(full).toMatchObject({ reason: 'storage', issues: [{ message: expect.stringContaining('full') }] });
     db.pragma('max_page_count = 1000000');
     expect(recordEvents(db, { events: set }, NOW)).toMatchObject({ ok: true, reply: { kept: set.map((e) => e.id) } });
@@ -250,9 +537,20 @@ describe('records', () => {
   it('a saved set-up is what the floor and the next case start from', () => {
     const db = world();
     const placement = { hole: 13, standX: 0.3, standZ: 0, yawDeg: 0 };
-    const saved = event({ kind: 'setup-saved', placement, solved: { ...placement, hole: 12 }, off: true, stationId: 'long-pair', attachmentId: 'd-handle', side: 'both', options: { peak: 'even', tiltDeg: 0, frontFoot: 'left' } });
+    const saved = event({
+      kind: 'setup-saved',
+      placement,
+      solved: { ...placement, hole: 12 },
+      off: true,
+      stationId: 'long-pair',
+      attachmentId: 'd-handle',
+      side: 'both',
+      options: { peak: 'even', tiltDeg: 0, frontFoot: 'left' },
+    });
     expect(recordEvents(db, { events: [saved] }, NOW).ok).toBe(true);
-    const item = loadFloor(db, NOW).flatMap((s) => s.items).find((i) => i.context.item.id === ITEM)!;
+    const item = loadFloor(db, NOW)
+      .flatMap((s) => s.items)
+      .find((i) => i.context.item.id === ITEM)!;
     expect(item.plates).toEqual({ from: 'saved', placement, settings: [], estimated: true });
     expect(loadItem(db, ITEM)!.setupCase.lastUsed).toEqual(placement);
   });

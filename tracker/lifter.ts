@@ -46,7 +46,10 @@ const TAKE_HOLD_S = 1;
 /** Who is early waits for the mark: in the last pause, or, with no time for one in the stretch, at the finish. */
 function waitForMark(pieces: readonly StackLeg[], asked: readonly AskedLeg[], lifter: Lifter): StackLeg[] {
   const early = asked.reduce((a, l) => a + l.seconds, 0) - pieces.reduce((a, p) => a + p.seconds, 0);
-  const at = lifter === 'bouncing' ? asked.findIndex((l) => l.from === l.to && l.to > 0.5) : asked.findLastIndex((l) => l.from === l.to);
+  const at =
+    lifter === 'bouncing'
+      ? asked.findIndex((l) => l.from === l.to && l.to > 0.5)
+      : asked.findLastIndex((l) => l.from === l.to);
   return pieces.map((p, i) => (i === at && early > 0 ? { ...p, seconds: p.seconds + early } : p));
 }
 
@@ -54,7 +57,11 @@ function waitForMark(pieces: readonly StackLeg[], asked: readonly AskedLeg[], li
 export function liftSet(lifter: Lifter, asked: AskedSet, random: () => number): StackLeg[] {
   const about = (value: number, share: number): number => value * (1 + share * (2 * random() - 1));
   const first = HANGING_M + asked.legs[0]!.from * asked.rangeM;
-  const legs: StackLeg[] = [{ seconds: Math.max(0, asked.leadInS - 2 * TAKE_HOLD_S), fromM: 0, toM: 0, even: false }, { seconds: TAKE_HOLD_S, fromM: 0, toM: first, even: false }, { seconds: TAKE_HOLD_S, fromM: first, toM: first, even: false }];
+  const legs: StackLeg[] = [
+    { seconds: Math.max(0, asked.leadInS - 2 * TAKE_HOLD_S), fromM: 0, toM: 0, even: false },
+    { seconds: TAKE_HOLD_S, fromM: 0, toM: first, even: false },
+    { seconds: TAKE_HOLD_S, fromM: first, toM: first, even: false },
+  ];
   let at = first;
   for (let rep = 1; rep <= asked.reps; rep++) {
     const reach = lifter === 'shrinking' ? Math.max(0.5, 1 - 0.08 * Math.max(0, rep - 3)) : about(1, 0.02);
@@ -67,15 +74,21 @@ export function liftSet(lifter: Lifter, asked: AskedSet, random: () => number): 
       let seconds = about(leg.seconds, 0.04);
       if (lifter === 'rushed' && lowering) seconds *= 0.35;
       if (lifter === 'drops-last' && lowering && rep === asked.reps) seconds = 0.4;
-      if (lifter === 'bouncing' && (lowering || lifting)) seconds = Math.min(seconds, Math.sqrt((JERK_ACCELERATION * Math.abs(toM - at)) / BOUNCE_MS2));
+      if (lifter === 'bouncing' && (lowering || lifting))
+        seconds = Math.min(seconds, Math.sqrt((JERK_ACCELERATION * Math.abs(toM - at)) / BOUNCE_MS2));
       if (lifter === 'bouncing' && !lowering && !lifting && leg.to < 0.5) seconds = 0;
-      const even = [asked.legs[i - 1], asked.legs[i + 1]].some((l) => l !== undefined && (l.to - l.from) * (leg.to - leg.from) > 0);
+      const even = [asked.legs[i - 1], asked.legs[i + 1]].some(
+        (l) => l !== undefined && (l.to - l.from) * (leg.to - leg.from) > 0,
+      );
       pieces.push({ seconds, fromM: at, toM, even });
       at = toM;
     }
     legs.push(...waitForMark(pieces, asked.legs, lifter));
   }
-  legs.push({ seconds: TAKE_HOLD_S, fromM: at, toM: at, even: false }, { seconds: TAKE_HOLD_S, fromM: at, toM: 0, even: false });
+  legs.push(
+    { seconds: TAKE_HOLD_S, fromM: at, toM: at, even: false },
+    { seconds: TAKE_HOLD_S, fromM: at, toM: 0, even: false },
+  );
   return legs;
 }
 
@@ -84,7 +97,8 @@ export function stackAt(legs: readonly StackLeg[], t: number): number {
   if (t < 0) return 0;
   let left = t;
   for (const leg of legs) {
-    if (left < leg.seconds) return leg.fromM + (leg.toM - leg.fromM) * (leg.even ? left / leg.seconds : wayAt(left / leg.seconds));
+    if (left < leg.seconds)
+      return leg.fromM + (leg.toM - leg.fromM) * (leg.even ? left / leg.seconds : wayAt(left / leg.seconds));
     left -= leg.seconds;
   }
   return 0;

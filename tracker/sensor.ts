@@ -15,7 +15,11 @@ export class Sensor {
   /** Number of the reading to come. */
   private next = 0;
 
-  constructor(readonly lifter: Lifter, private readonly random: () => number, nowS: number) {
+  constructor(
+    readonly lifter: Lifter,
+    private readonly random: () => number,
+    nowS: number,
+  ) {
     this.began = nowS;
   }
 
@@ -36,7 +40,10 @@ export class Sensor {
   }
 
   /** Readings from number `from` up to now that are still held, and the number of the first of them. */
-  readings(from: number, nowS: number): { readonly n: number; readonly points: readonly (readonly [number, number])[] } {
+  readings(
+    from: number,
+    nowS: number,
+  ): { readonly n: number; readonly points: readonly (readonly [number, number])[] } {
     this.takeReadings(nowS);
     const first = this.next - this.held.length;
     const n = Math.min(this.next, Math.max(from, first));
@@ -47,7 +54,10 @@ export class Sensor {
   private takeReadings(nowS: number): void {
     for (; this.next / HZ <= nowS - this.began; this.next++) {
       const t = this.next / HZ;
-      this.held.push([Math.round(t * 1000) / 1000, Math.round((stackAt(this.legs, t - this.calledS) + NOISE_M * (2 * this.random() - 1)) * 10_000) / 10_000]);
+      this.held.push([
+        Math.round(t * 1000) / 1000,
+        Math.round((stackAt(this.legs, t - this.calledS) + NOISE_M * (2 * this.random() - 1)) * 10_000) / 10_000,
+      ]);
     }
     if (this.held.length > HELD) this.held.splice(0, this.held.length - HELD);
   }

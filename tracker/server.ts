@@ -44,15 +44,22 @@ function stream(sensor: Sensor, from: number, response: ServerResponse): void {
 /** A stand-in for the sensors on a gym's stacks: one for each simulated lifter, speaking the stack-line protocol. */
 export function serveTracker(): Server {
   const began = nowS();
-  const sensors = new Map(Object.keys(LIFTERS).map((lifter, i) => [lifter, new Sensor(lifter as Lifter, seeded(i + 1), began)]));
-  const list: SensorList = { protocol: TRACKER_PROTOCOL.name, version: TRACKER_PROTOCOL.version, sensors: Object.entries(LIFTERS).map(([id, habit]) => ({ id, name: `simulated lifter: ${habit}`, hz: HZ })) };
+  const sensors = new Map(
+    Object.keys(LIFTERS).map((lifter, i) => [lifter, new Sensor(lifter as Lifter, seeded(i + 1), began)]),
+  );
+  const list: SensorList = {
+    protocol: TRACKER_PROTOCOL.name,
+    version: TRACKER_PROTOCOL.version,
+    sensors: Object.entries(LIFTERS).map(([id, habit]) => ({ id, name: `simulated lifter: ${habit}`, hz: HZ })),
+  };
   return createServer((request, response) => {
     const url = new URL(request.url ?? '/', 'http://tracker');
     const [, version, room, id, what] = url.pathname.split('/');
     if (version !== 'v1' || room !== 'sensors') return answer(response, 404, { error: 'expected /v1/sensors' });
     if (id === undefined) return answer(response, 200, list);
     const sensor = sensors.get(id);
-    if (!sensor) return answer(response, 404, { error: `expected one of the sensors ${[...sensors.keys()].join(', ')}` });
+    if (!sensor)
+      return answer(response, 404, { error: `expected one of the sensors ${[...sensors.keys()].join(', ')}` });
     if (what === 'line' && request.method === 'GET') {
       const last = request.headers['last-event-id'];
       return stream(sensor, typeof last === 'string' && /^\d{1,12}$/.test(last) ? Number(last) + 1 : 0, response);
@@ -64,7 +71,10 @@ export function serveTracker(): Server {
     if (what === 'set' && request.method === 'POST') {
       void bodyOf(request).then((body) => {
         const called = calledSetSchema.safeParse(body);
-        if (!called.success) return answer(response, 400, { error: called.error.issues.map((i) => `${i.path.join('.')}: ${i.message}`).join('; ') });
+        if (!called.success)
+          return answer(response, 400, {
+            error: called.error.issues.map((i) => `${i.path.join('.')}: ${i.message}`).join('; '),
+          });
         const { legs, reps, lead_in_s: leadInS, range_m: rangeM } = called.data;
         sensor.call({ legs, reps, leadInS, rangeM }, nowS());
         return answer(response, 204);

@@ -20,17 +20,34 @@ export class App {
     this.url = `http://127.0.0.1:${this.port}`;
     this.database = join(mkdtempSync(join(tmpdir(), 'jorvix-e2e-')), 'app.db');
     if (!demo) return;
-    const made = spawnSync('node_modules/.bin/tsx', ['--conditions=react-server', 'scripts/load-demo.ts'], { env: { ...process.env, JORVIX_DB: this.database }, encoding: 'utf8' });
+    const made = spawnSync('node_modules/.bin/tsx', ['--conditions=react-server', 'scripts/load-demo.ts'], {
+      env: { ...process.env, JORVIX_DB: this.database },
+      encoding: 'utf8',
+    });
     if (made.status !== 0) throw new Error(made.stderr);
   }
 
   async start(): Promise<void> {
     this.child = spawn(process.execPath, ['scripts/serve-app.mjs'], {
-      env: { ...process.env, PORT: String(this.port), JORVIX_DB: this.database, JORVIX_TRACKER: `http://127.0.0.1:${TRACKER_AT}`, ...(this.demo ? { JORVIX_TILT: 'simulated' } : {}) }, stdio: 'ignore', detached: true,
+      env: {
+        ...process.env,
+        PORT: String(this.port),
+        JORVIX_DB: this.database,
+        JORVIX_TRACKER: `http://127.0.0.1:${TRACKER_AT}`,
+        ...(this.demo ? { JORVIX_TILT: 'simulated' } : {}),
+      },
+      stdio: 'ignore',
+      detached: true,
     });
     for (let i = 0; i < 150; i++) {
       await new Promise((r) => setTimeout(r, 200));
-      if (await fetch(this.url).then((r) => r.ok, () => false)) return;
+      if (
+        await fetch(this.url).then(
+          (r) => r.ok,
+          () => false,
+        )
+      )
+        return;
     }
     throw new Error('the server did not start');
   }
@@ -51,7 +68,11 @@ export class App {
 }
 
 /** The stand-in for the sensors, where the journeys' application looks for them. */
-export const startTracker = (): ChildProcess => spawn('node_modules/.bin/tsx', ['scripts/serve-tracker.ts'], { env: { ...process.env, JORVIX_TRACKER_PORT: String(TRACKER_AT) }, stdio: 'ignore' });
+export const startTracker = (): ChildProcess =>
+  spawn('node_modules/.bin/tsx', ['scripts/serve-tracker.ts'], {
+    env: { ...process.env, JORVIX_TRACKER_PORT: String(TRACKER_AT) },
+    stdio: 'ignore',
+  });
 
 /** Today's planned movement of a demo client. */
 export function itemId(client: string, index: number): string {
@@ -62,7 +83,11 @@ export function itemId(client: string, index: number): string {
 
 /** What can be pressed is listened to: a press on a page that is still waking up says nothing about it. */
 async function awake(page: Page): Promise<void> {
-  await page.waitForFunction(() => [...document.querySelectorAll('main button, main a[href], main [role=slider]')].every((el) => Object.keys(el).some((key) => key.startsWith('__react'))));
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('main button, main a[href], main [role=slider]')].every((el) =>
+      Object.keys(el).some((key) => key.startsWith('__react')),
+    ),
+  );
   await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done))));
 }
 

@@ -7,13 +7,22 @@ import { replacedText } from '@/messages/replaced';
 import type { FloorItem, FloorSession } from '@/server/floor';
 import { platesInWords } from './plates-view';
 
+/** Reps and tempo of a set in words. */
+const setAim = ({ reps, tempo }: FloorItem['context']['item']): string =>
+  [`${reps} at ${tempoNumbers(tempo)}`, ...tempoExtras(tempo)].join(', ');
+
 const cm = (m: number): number => Math.round(m * 100);
 
 function toItem(i: FloorItem): FloorItemView {
   const { context, plates, lastTime } = i;
   const p = plates.from === 'blocked' ? null : plates.placement;
   const load = loadLabel(findEntry(context.item.movement)!, context.item.side);
-  const moved = p && lastTime && (p.hole !== lastTime.hole || (p.leftBy ?? 0) !== (lastTime.leftBy ?? 0) || Math.abs(p.standX - lastTime.standX) >= 0.05);
+  const moved =
+    p &&
+    lastTime &&
+    (p.hole !== lastTime.hole ||
+      (p.leftBy ?? 0) !== (lastTime.leftBy ?? 0) ||
+      Math.abs(p.standX - lastTime.standX) >= 0.05);
   return {
     id: context.item.id,
     movement: context.item.movement,
@@ -21,16 +30,35 @@ function toItem(i: FloorItem): FloorItemView {
     station: context.station?.name ?? null,
     plates: [
       ...platesInWords(plates, context.station, context.item.side).map((w) => ({ ...w, big: true })),
-      ...(load ? [{ label: load, value: loadNumber(context.item.loadG, context.unit), unit: context.unit, big: true }] : []),
+      ...(load
+        ? [{ label: load, value: loadNumber(context.item.loadG, context.unit), unit: context.unit, big: true }]
+        : []),
       ...(context.attachment ? [{ label: 'Handle', value: context.attachment.name, big: false }] : []),
     ],
-    platesNote: plates.from === 'blocked' ? '' : plates.from === 'saved' ? 'as saved today' : plates.from === 'solved' && p && plates.estimated ? 'solved; shoulder height estimated' : p === null ? 'set by rule and fit' : 'solved from measured shoulder height',
+    platesNote:
+      plates.from === 'blocked'
+        ? ''
+        : plates.from === 'saved'
+          ? 'as saved today'
+          : plates.from === 'solved' && p && plates.estimated
+            ? 'solved; shoulder height estimated'
+            : p === null
+              ? 'set by rule and fit'
+              : 'solved from measured shoulder height',
     blocked: plates.from === 'blocked' ? plates.says : null,
     replaced: context.replaced.length > 0 ? context.replaced.map(replacedText).join(' ') : null,
     watch: i.watch.map((w) => ({ fault: w.fault, text: `${w.setsSeen} of ${w.sets} sets` })),
     since: moved && lastTime ? `last time hole ${lastTime.hole}, ${cm(lastTime.standX)} cm` : null,
-    progress: `${Math.min(i.setsDone, 99)} of ${context.item.sets} sets, ${[`${context.item.reps} at ${tempoNumbers(context.item.tempo)}`, ...tempoExtras(context.item.tempo)].join(', ')}`,
-    state: i.stoppedForPain ? 'stopped' : i.unfinishedSet ? 'under-way' : i.setsDone >= context.item.sets ? 'done' : i.setsDone > 0 ? 'under-way' : 'to-do',
+    progress: `${Math.min(i.setsDone, 99)} of ${context.item.sets} ` + `sets, ${setAim(context.item)}`,
+    state: i.stoppedForPain
+      ? 'stopped'
+      : i.unfinishedSet
+        ? 'under-way'
+        : i.setsDone >= context.item.sets
+          ? 'done'
+          : i.setsDone > 0
+            ? 'under-way'
+            : 'to-do',
   };
 }
 
@@ -50,6 +78,9 @@ export function toFloorView(sessions: readonly FloorSession[], nowMs: number): F
     items: s.items.map(toItem),
   }));
   const open = views.filter((s) => !s.done);
-  const next = open.find((s) => s.items.some((i) => i.state === 'under-way')) ?? open.find((s) => s.startsAtMs + s.minutes * 60_000 > nowMs) ?? open[0];
+  const next =
+    open.find((s) => s.items.some((i) => i.state === 'under-way')) ??
+    open.find((s) => s.startsAtMs + s.minutes * 60_000 > nowMs) ??
+    open[0];
   return { nowMs, now: clock(nowMs), sessions: views, nextId: next?.id ?? null };
 }

@@ -9,7 +9,10 @@ import { KeepPages } from '@/offline/keep-pages';
 import { SheetProvider } from '@/features/shell/sheet-provider';
 import { TitleBar } from '@/features/shell/title-bar';
 
-export const metadata: Metadata = { title: 'Jorvix', description: 'Sets up, paces and remembers each client’s training.' };
+export const metadata: Metadata = {
+  title: 'Jorvix',
+  description: 'Sets up, paces and remembers each client’s training.',
+};
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default function RootLayout({ children }: { readonly children: ReactNode }) {

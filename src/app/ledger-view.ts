@@ -29,7 +29,9 @@ export function toLedgerView(ledger: readonly MovementLedger[]): LedgerMovementV
           setNo: x.setNo,
           load: String(Math.round(x.loadG / 10) / 100),
           reps: x.reps,
-          setup: x.setup?.placement ? `hole ${x.setup.placement.hole}, ${Math.round(x.setup.placement.standX * 100)} cm` : null,
+          setup: x.setup?.placement
+            ? `hole ${x.setup.placement.hole}, ${Math.round(x.setup.placement.standX * 100)} cm`
+            : null,
           setupOff: x.setup?.off ?? false,
         })),
         pains: s.pains.map((p) => ({ id: p.id, rep: p.rep, note: p.note })),
@@ -37,11 +39,22 @@ export function toLedgerView(ledger: readonly MovementLedger[]): LedgerMovementV
       faults: m.faults.map((f) => ({
         fault: f.fault,
         cleared: f.cleared,
-        summary: f.cleared ? `cleared, ${f.setsSince} sets without` : `${f.setsSeen} of ${f.sets} sets${f.setsSince > 0 ? `, ${f.setsSince} since` : ''}`,
+        summary: f.cleared
+          ? `cleared, ${f.setsSince} sets without`
+          : `${f.setsSeen} of ${f.sets} sets${f.setsSince > 0 ? `, ${f.setsSince} since` : ''}`,
         cells: sets.map((s) => toCell(s, f.fault)),
       })),
       corrections: m.sessions.flatMap((s) =>
-        s.sets.flatMap((x) => x.corrections.map((c) => ({ id: c.id, when: `${day(s.startsAtMs)}, after set ${x.setNo}`, fault: c.fault, code: c.correction, cause: c.cause, outcome: c.outcome }))),
+        s.sets.flatMap((x) =>
+          x.corrections.map((c) => ({
+            id: c.id,
+            when: `${day(s.startsAtMs)}, after set ${x.setNo}`,
+            fault: c.fault,
+            code: c.correction,
+            cause: c.cause,
+            outcome: c.outcome,
+          })),
+        ),
       ),
     };
   });

@@ -9,7 +9,11 @@ import { listPlanChoices } from '@/server/plan';
 import { planTodayAction } from './actions';
 import { toFloorView } from './floor-view';
 
-export default async function FloorPage({ searchParams }: { readonly searchParams: Promise<{ plan?: string; variant?: string; client?: string }> }) {
+export default async function FloorPage({
+  searchParams,
+}: {
+  readonly searchParams: Promise<{ plan?: string; variant?: string; client?: string }>;
+}) {
   await connection();
   const { plan, variant, client } = await searchParams;
   const db = sharedDb();
@@ -21,7 +25,12 @@ export default async function FloorPage({ searchParams }: { readonly searchParam
       <h1 className="visually-hidden">Floor</h1>
       <FloorBoard view={view} />
       <div className="page">
-        <PlanForm key={`${plan}-${variant}`} choices={listPlanChoices(db, now)} action={planTodayAction} asked={asked} />
+        <PlanForm
+          key={`${plan}-${variant}`}
+          choices={listPlanChoices(db, now)}
+          action={planTodayAction}
+          asked={asked}
+        />
       </div>
     </>
   );

@@ -22,11 +22,24 @@ export function platesInWords(plates: Plates, station: Station | null, side: Wor
   return [
     ...(p && station
       ? [
-          { label: side === 'both' ? (p.leftBy ? 'Hole, left | right' : 'Hole, both sides') : 'Hole', value: holeText(station.column, p, side), unit: '', estimated: solved },
-          { label: p.standX < 0 ? 'Mark, behind' : 'Mark, in front', value: String(Math.abs(Math.round(p.standX * 100))), unit: 'cm', estimated: false },
+          {
+            label: side === 'both' ? (p.leftBy ? 'Hole, left | right' : 'Hole, both sides') : 'Hole',
+            value: holeText(station.column, p, side),
+            unit: '',
+            estimated: solved,
+          },
+          {
+            label: p.standX < 0 ? 'Mark, behind' : 'Mark, in front',
+            value: String(Math.abs(Math.round(p.standX * 100))),
+            unit: 'cm',
+            estimated: false,
+          },
         ]
       : []),
-    ...settings.filter((s) => p === null || s.kind !== 'stops').slice(0, MOST_SETTINGS).map((s) => ({ label: s.label, value: s.figure, unit: s.unit, estimated: s.estimated })),
+    ...settings
+      .filter((s) => p === null || s.kind !== 'stops')
+      .slice(0, MOST_SETTINGS)
+      .map((s) => ({ label: s.label, value: s.figure, unit: s.unit, estimated: s.estimated })),
   ];
 }
 
@@ -36,7 +49,24 @@ const mark = (m: number): string => `${Math.abs(Math.round(m * 100))}${m < -0.00
 export function dropsInWords({ stances, stepIns }: DropMarks): { readonly label: string; readonly marks: string }[] {
   const at = { contracted: 'finish', mid: 'middle', lengthened: 'stretch' } as const;
   return [
-    ...(stances.length > 0 ? [{ label: `Stance drops, hardest at ${stances.map((s) => at[s.wish]).join(', ')}`, marks: `${stances.map((s) => mark(s.standX)).join(', ')} cm` }] : []),
-    ...(stepIns.length > 0 ? [{ label: `Steps in, leaving ${stepIns.slice(1).map((s) => `${Math.round(s.share * 100)} %`).join(', ')}`, marks: `${stepIns.map((s) => mark(s.standX)).join(', ')} cm` }] : []),
+    ...(stances.length > 0
+      ? [
+          {
+            label: `Stance drops, hardest at ${stances.map((s) => at[s.wish]).join(', ')}`,
+            marks: `${stances.map((s) => mark(s.standX)).join(', ')} cm`,
+          },
+        ]
+      : []),
+    ...(stepIns.length > 0
+      ? [
+          {
+            label: `Steps in, leaving ${stepIns
+              .slice(1)
+              .map((s) => `${Math.round(s.share * 100)} %`)
+              .join(', ')}`,
+            marks: `${stepIns.map((s) => mark(s.standX)).join(', ')} cm`,
+          },
+        ]
+      : []),
   ];
 }

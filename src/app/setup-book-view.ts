@@ -15,7 +15,10 @@ const cm = (m: number): string => `${Math.round(m * 100)} cm`;
 function changeText(c: SetupChange, names: Names): string {
   switch (c.what) {
     case 'carriages':
-      return c.to === 0 ? 'both carriages alike again' : `left carriage ${Math.abs(c.to)} ${Math.abs(c.to) === 1 ? 'hole' : 'holes'} ${c.to > 0 ? 'up' : 'down'} the numbers from the right`;
+      return c.to === 0
+        ? 'both carriages alike again'
+        : `left carriage ${Math.abs(c.to)} ${Math.abs(c.to) === 1 ? 'hole' : 'holes'} ` +
+            `${c.to > 0 ? 'up' : 'down'} the numbers from the right`;
     case 'hole':
       return `hole ${c.from} to ${c.to}`;
     case 'mark':
@@ -49,4 +52,8 @@ function toEntry(e: SetupEntry, names: Names): SetupEntryView {
 
 /** A client's set-up book in words. */
 export const toSetupBookView = (pages: readonly SetupPage[], names: Names): SetupPageView[] =>
-  pages.map((p) => ({ key: `${p.movement}-${p.side}`, name: `${movementName(p.movement)}${p.side === 'both' ? '' : `, ${p.side}`}`, entries: p.entries.map((e) => toEntry(e, names)) }));
+  pages.map((p) => ({
+    key: `${p.movement}-${p.side}`,
+    name: `${movementName(p.movement)}${p.side === 'both' ? '' : `, ${p.side}`}`,
+    entries: p.entries.map((e) => toEntry(e, names)),
+  }));

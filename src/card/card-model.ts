@@ -39,7 +39,13 @@ export interface CardModel {
   readonly notes: readonly string[];
   readonly cue: string;
   readonly cautions: readonly string[];
-  readonly drawing: { readonly width: number; readonly height: number; readonly shapes: readonly (readonly string[])[]; readonly lines: readonly CardLine[]; readonly hole: { readonly x: number; readonly y: number; readonly text: string } | null };
+  readonly drawing: {
+    readonly width: number;
+    readonly height: number;
+    readonly shapes: readonly (readonly string[])[];
+    readonly lines: readonly CardLine[];
+    readonly hole: { readonly x: number; readonly y: number; readonly text: string } | null;
+  };
   /** Opens the set-up. */
   readonly url: string;
 }
@@ -53,22 +59,46 @@ const capital = (words: string): string => words.charAt(0).toUpperCase() + words
 
 function drawingOf({ question: q, described: d, placement }: CardContent): CardModel['drawing'] {
   const { entry } = q;
-  const fit = (w: { minX: number; maxX: number; maxY: number }): number => Math.min((BOX.width - MARGIN.left - MARGIN.right) / (w.maxX - w.minX), (BOX.height - MARGIN.top - MARGIN.bottom) / w.maxY);
+  const fit = (w: { minX: number; maxX: number; maxY: number }): number =>
+    Math.min(
+      (BOX.width - MARGIN.left - MARGIN.right) / (w.maxX - w.minX),
+      (BOX.height - MARGIN.top - MARGIN.bottom) / w.maxY,
+    );
   if (placement && d.problem) {
     const w = windowFor(d.problem, placement);
     const view = elevationView(w, fit(w));
-    const scene = { ...buildSetupFigure(d.problem, placement, restOn(entry), view), ...buildSetupLines(d.problem, placement, view) };
+    const scene = {
+      ...buildSetupFigure(d.problem, placement, restOn(entry), view),
+      ...buildSetupLines(d.problem, placement, view),
+    };
     const { column } = d.problem.input;
     const foot = view.project([0, 0, 0]);
-    const head = view.project([0, Math.max(...Array.from({ length: column.holes }, (_, i) => holeHeightM(column, i + 1))), 0]);
+    const head = view.project([
+      0,
+      Math.max(...Array.from({ length: column.holes }, (_, i) => holeHeightM(column, i + 1))),
+      0,
+    ]);
     const carriage = view.project([0, holeHeightM(column, placement.hole), 0]);
     return {
-      width: view.width, height: view.height,
+      width: view.width,
+      height: view.height,
       shapes: [...scene.idle, ...scene.body, ...scene.arms].map((s) => s.paths),
       lines: [
-        { x1: view.project([w.minX, 0, 0]).u, y1: foot.v, x2: view.project([w.maxX, 0, 0]).u, y2: foot.v, kind: 'rule' },
+        {
+          x1: view.project([w.minX, 0, 0]).u,
+          y1: foot.v,
+          x2: view.project([w.maxX, 0, 0]).u,
+          y2: foot.v,
+          kind: 'rule',
+        },
         { x1: foot.u, y1: foot.v, x2: head.u, y2: head.v, kind: 'rule' },
-        ...scene.surfaces.map((s) => ({ x1: s.from.u, y1: s.from.v, x2: s.to.u, y2: s.to.v, kind: 'surface' as const })),
+        ...scene.surfaces.map((s) => ({
+          x1: s.from.u,
+          y1: s.from.v,
+          x2: s.to.u,
+          y2: s.to.v,
+          kind: 'surface' as const,
+        })),
         ...scene.cables.map((c) => ({ x1: c.from.u, y1: c.from.v, x2: c.to.u, y2: c.to.v, kind: 'cable' as const })),
       ],
       hole: { x: carriage.u, y: carriage.v, text: holeText(column, placement, q.input.side) },
@@ -81,14 +111,37 @@ function drawingOf({ question: q, described: d, placement }: CardContent): CardM
   const poses = [0, 20, LAST].map((i) => entryBodyAt(entry, body, posed, side, kit.surfaces, i));
   const w = movementWindow([...extentOf(poses, posed.path, both, null, null), ...(anchor ? [anchor] : [])], null);
   const view = elevationView(w, fit(w));
-  const scene = buildMovementScene({ body, pose: poses[2]!, path: posed.path, side, both, placement: null, pulley: null, shared: false, rests: restOn(entry), armOn: entry.armOn !== null, anchor, i: LAST }, view);
+  const scene = buildMovementScene(
+    {
+      body,
+      pose: poses[2]!,
+      path: posed.path,
+      side,
+      both,
+      placement: null,
+      pulley: null,
+      shared: false,
+      rests: restOn(entry),
+      armOn: entry.armOn !== null,
+      anchor,
+      i: LAST,
+    },
+    view,
+  );
   const floor = view.project([w.minX, 0, 0]);
   return {
-    width: view.width, height: view.height,
+    width: view.width,
+    height: view.height,
     shapes: [...scene.back, ...scene.front].map((s) => s.paths),
     lines: [
       { x1: floor.u, y1: floor.v, x2: view.project([w.maxX, 0, 0]).u, y2: floor.v, kind: 'rule' },
-      ...[...scene.surfaces, ...(scene.armPad ? [scene.armPad] : []), ...(scene.held ? [scene.held] : [])].map((s) => ({ x1: s.from.u, y1: s.from.v, x2: s.to.u, y2: s.to.v, kind: 'surface' as const })),
+      ...[...scene.surfaces, ...(scene.armPad ? [scene.armPad] : []), ...(scene.held ? [scene.held] : [])].map((s) => ({
+        x1: s.from.u,
+        y1: s.from.v,
+        x2: s.to.u,
+        y2: s.to.v,
+        kind: 'surface' as const,
+      })),
     ],
     hole: null,
   };
@@ -104,11 +157,32 @@ export function buildCard(input: CardContent, url: string): CardModel {
   const text = BOOK_TEXT[q.own.id]!;
   return {
     client: input.client,
-    movement: `${movementName(q.own.id)}${input.variant ? `, ${input.variant.name}` : ''}${q.input.side === 'both' ? '' : `, ${q.input.side} side`}`,
-    where: capital([input.station, input.handle, entry.grips[0] ? GRIP_NAME[entry.grips[0]] : null, postureText(entry.posture)].filter(Boolean).join(', ')),
+    movement: [
+      movementName(q.own.id),
+      ...(input.variant ? [input.variant.name] : []),
+      ...(q.input.side === 'both' ? [] : [`${q.input.side} side`]),
+    ].join(', '),
+    where: capital(
+      [input.station, input.handle, entry.grips[0] ? GRIP_NAME[entry.grips[0]] : null, postureText(entry.posture)]
+        .filter(Boolean)
+        .join(', '),
+    ),
     plates: [
-      ...(placement && column ? [{ label: 'Hole', value: holeText(column, placement, q.input.side), unit: '' }, { label: placement.standX < 0 ? 'Mark, behind' : 'Mark', value: String(Math.abs(Math.round(placement.standX * 100))), unit: 'cm' }] : []),
-      ...settings.map((s) => (COUNTED.has(s.unit) ? { label: `${s.label}, ${s.unit}`, value: s.figure, unit: '' } : { label: s.label, value: s.figure, unit: s.unit })),
+      ...(placement && column
+        ? [
+            { label: 'Hole', value: holeText(column, placement, q.input.side), unit: '' },
+            {
+              label: placement.standX < 0 ? 'Mark, behind' : 'Mark',
+              value: String(Math.abs(Math.round(placement.standX * 100))),
+              unit: 'cm',
+            },
+          ]
+        : []),
+      ...settings.map((s) =>
+        COUNTED.has(s.unit)
+          ? { label: `${s.label}, ${s.unit}`, value: s.figure, unit: '' }
+          : { label: s.label, value: s.figure, unit: s.unit },
+      ),
       ...(load ? [{ label: load, value: loadNumber(kgToGrams(q.input.loadKg), input.unit), unit: input.unit }] : []),
     ],
     notes: [text.how, regionText(d.region), ...settings.map((s) => `${s.label}: ${s.note}.`)],

@@ -15,7 +15,12 @@ const QR_PT = 92;
 
 const WEIGHTS = { plain: 400, heavy: 800 } as const;
 /** The page's own face in the static cuts that a PDF can embed. */
-const fontFile = (subset: string, weight: number): string => join(process.cwd(), 'node_modules/@fontsource/hanken-grotesk/files', `hanken-grotesk-${subset}-${weight}-normal.woff`);
+const fontFile = (subset: string, weight: number): string =>
+  join(
+    process.cwd(),
+    'node_modules/@fontsource/hanken-grotesk/files',
+    `hanken-grotesk-${subset}-${weight}-normal.woff`,
+  );
 /** Subsets in the order that a letter is looked for; what none has is drawn by the first. */
 const SUBSETS = ['latin', 'latin-ext', 'vietnamese', 'cyrillic-ext'] as const;
 
@@ -51,7 +56,11 @@ function write(doc: Doc, words: string, x: number, y: number, t: TextAt): void {
   const weight = t.heavy ? 'heavy' : 'plain';
   doc.fontSize(t.size).fillColor(t.colour ?? INK);
   runs.forEach((r, i) => {
-    const options = { width: t.width ?? PAGE.width - 2 * PAGE.margin, lineGap: t.gap ?? 1, continued: i < runs.length - 1 };
+    const options = {
+      width: t.width ?? PAGE.width - 2 * PAGE.margin,
+      lineGap: t.gap ?? 1,
+      continued: i < runs.length - 1,
+    };
     doc.font(`${r.font}-${weight}`);
     if (i === 0) doc.text(r.text, x, y, options);
     else doc.text(r.text, options);
@@ -60,17 +69,32 @@ function write(doc: Doc, words: string, x: number, y: number, t: TextAt): void {
 
 function drawFigure(doc: Doc, d: CardModel['drawing'], x: number, y: number): void {
   doc.save().translate(x, y);
-  for (const l of d.lines.filter((line) => line.kind !== 'cable')) doc.lineWidth(l.kind === 'surface' ? 3 : 1).strokeColor(INK).moveTo(l.x1, l.y1).lineTo(l.x2, l.y2).stroke();
+  for (const l of d.lines.filter((line) => line.kind !== 'cable'))
+    doc
+      .lineWidth(l.kind === 'surface' ? 3 : 1)
+      .strokeColor(INK)
+      .moveTo(l.x1, l.y1)
+      .lineTo(l.x2, l.y2)
+      .stroke();
   for (const paths of d.shapes) {
     // One silhouette: outlines first, then the fill over their inner edges.
     for (const p of paths) doc.path(p).lineWidth(2.2).strokeColor(INK).stroke();
     for (const p of paths) doc.path(p).fillColor('#ffffff').fill();
   }
-  for (const l of d.lines.filter((line) => line.kind === 'cable')) doc.lineWidth(2).strokeColor(PULL).moveTo(l.x1, l.y1).lineTo(l.x2, l.y2).stroke();
+  for (const l of d.lines.filter((line) => line.kind === 'cable'))
+    doc.lineWidth(2).strokeColor(PULL).moveTo(l.x1, l.y1).lineTo(l.x2, l.y2).stroke();
   doc.restore();
   if (d.hole) {
-    doc.rect(x + d.hole.x - 6, y + d.hole.y - 6, 12, 12).fillColor(SET_THIS).fill();
-    write(doc, d.hole.text, x + d.hole.x - 44, y + d.hole.y - 12, { size: 18, colour: SET_THIS, heavy: true, width: 36 });
+    doc
+      .rect(x + d.hole.x - 6, y + d.hole.y - 6, 12, 12)
+      .fillColor(SET_THIS)
+      .fill();
+    write(doc, d.hole.text, x + d.hole.x - 44, y + d.hole.y - 12, {
+      size: 18,
+      colour: SET_THIS,
+      heavy: true,
+      width: 36,
+    });
   }
 }
 
@@ -79,7 +103,8 @@ function drawQr(doc: Doc, url: string, x: number, y: number): void {
   const cell = QR_PT / modules.size;
   doc.fillColor('#000000');
   for (let row = 0; row < modules.size; row++) {
-    for (let col = 0; col < modules.size; col++) if (modules.get(row, col)) doc.rect(x + col * cell, y + row * cell, cell + 0.05, cell + 0.05);
+    for (let col = 0; col < modules.size; col++)
+      if (modules.get(row, col)) doc.rect(x + col * cell, y + row * cell, cell + 0.05, cell + 0.05);
   }
   doc.fill();
 }
@@ -90,7 +115,8 @@ const PER_ROW = 2;
 const VALUE_SIZES = [26, 20, 16, 14, 12] as const;
 const UNIT_SIZE = 10;
 const UNIT_GAP = 4;
-const unitWidth = (doc: Doc, unit: string): number => (unit ? doc.font('latin-plain').fontSize(UNIT_SIZE).widthOfString(unit) + UNIT_GAP : 0);
+const unitWidth = (doc: Doc, unit: string): number =>
+  unit ? doc.font('latin-plain').fontSize(UNIT_SIZE).widthOfString(unit) + UNIT_GAP : 0;
 
 /** The card as a PDF of one A4 page. */
 export function cardPdf(card: CardModel): Promise<Buffer> {
@@ -101,7 +127,9 @@ export function cardPdf(card: CardModel): Promise<Buffer> {
     doc.on('end', () => resolve(Buffer.concat(chunks)));
     doc.on('error', reject);
   });
-  for (const s of SUBSETS) for (const [name, weight] of Object.entries(WEIGHTS)) doc.registerFont(`${s}-${name}`, readFileSync(fontFile(s, weight)));
+  for (const s of SUBSETS)
+    for (const [name, weight] of Object.entries(WEIGHTS))
+      doc.registerFont(`${s}-${name}`, readFileSync(fontFile(s, weight)));
   const { margin: m } = PAGE;
   write(doc, card.client, m, m, { size: 26, heavy: true, width: PAGE.width - 2 * m - QR_PT - 12 });
   write(doc, card.movement, m, doc.y + 2, { size: 18, width: PAGE.width - 2 * m - QR_PT - 12 });
@@ -115,9 +143,19 @@ export function cardPdf(card: CardModel): Promise<Buffer> {
     doc.rect(x, y, PLATE.width, PLATE.height).lineWidth(1).strokeColor(INK).stroke();
     write(doc, p.label, x + 7, y + 5, { size: 8.5, colour: QUIET, width: PLATE.width - 12 });
     const room = PLATE.width - 14;
-    const size = VALUE_SIZES.find((v) => doc.font('latin-heavy').fontSize(v).widthOfString(p.value) + unitWidth(doc, p.unit) <= room) ?? 12;
+    const size =
+      VALUE_SIZES.find(
+        (v) => doc.font('latin-heavy').fontSize(v).widthOfString(p.value) + unitWidth(doc, p.unit) <= room,
+      ) ?? 12;
     write(doc, p.value, x + 7, y + 48 - size * 1.05, { size, colour: SET_THIS, heavy: true, width: room });
-    if (p.unit) write(doc, p.unit, x + 7 + doc.font('latin-heavy').fontSize(size).widthOfString(p.value) + UNIT_GAP, y + 48 - UNIT_SIZE * 1.05, { size: UNIT_SIZE, colour: INK, width: room });
+    if (p.unit)
+      write(
+        doc,
+        p.unit,
+        x + 7 + doc.font('latin-heavy').fontSize(size).widthOfString(p.value) + UNIT_GAP,
+        y + 48 - UNIT_SIZE * 1.05,
+        { size: UNIT_SIZE, colour: INK, width: room },
+      );
   });
   doc.x = m;
   const below = top + Math.max(card.drawing.height, Math.ceil(card.plates.length / PER_ROW) * PLATE.height) + 10;
@@ -128,7 +166,10 @@ export function cardPdf(card: CardModel): Promise<Buffer> {
   for (const c of card.cautions) {
     const y = doc.y + 4;
     write(doc, c, m + 10, y, { size: 10.5, width: PAGE.width - 2 * m - 10 });
-    doc.rect(m, y, 3, doc.y - y).fillColor(INK).fill();
+    doc
+      .rect(m, y, 3, doc.y - y)
+      .fillColor(INK)
+      .fill();
   }
   doc.end();
   return done;

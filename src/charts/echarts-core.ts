@@ -1,5 +1,11 @@
 import { LineChart, type LineSeriesOption } from 'echarts/charts';
-import { GridComponent, MarkAreaComponent, MarkLineComponent, MarkPointComponent, type GridComponentOption } from 'echarts/components';
+import {
+  GridComponent,
+  MarkAreaComponent,
+  MarkLineComponent,
+  MarkPointComponent,
+  type GridComponentOption,
+} from 'echarts/components';
 import * as echarts from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
 

@@ -22,7 +22,8 @@ export function LiveCurve({ main, other, peakAt, peakNm, rightAngleAt, span, wid
   const { left, right, top, bottom } = CURVE_GRID;
   const x = (share: number): number => round(left + share * (width - left - right));
   const y = (nm: number): number => round(top + ((span.max - nm) / (span.max - span.min)) * (height - top - bottom));
-  const line = ({ resistanceNm }: Curve): string => Array.from(resistanceNm, (nm, i) => `${i === 0 ? 'M' : 'L'}${x(i / (resistanceNm.length - 1))} ${y(nm)}`).join('');
+  const line = ({ resistanceNm }: Curve): string =>
+    Array.from(resistanceNm, (nm, i) => `${i === 0 ? 'M' : 'L'}${x(i / (resistanceNm.length - 1))} ${y(nm)}`).join('');
   // Named on the side of the dashed line that the other one leaves free.
   const above = other !== null && valueAt(other, LABEL_AT) > valueAt(main, LABEL_AT);
   const floor = y(Math.min(0, span.min));
@@ -35,18 +36,31 @@ export function LiveCurve({ main, other, peakAt, peakNm, rightAngleAt, span, wid
         </pattern>
       </defs>
       <rect x={x(0)} y={rest} width={x(1) - x(0)} height={Math.max(0, floor - rest)} fill="url(#rest-hatch)" />
-      {rightAngleAt !== null && <line className={styles.square} x1={x(rightAngleAt)} x2={x(rightAngleAt)} y1={top} y2={height - bottom} />}
+      {rightAngleAt !== null && (
+        <line className={styles.square} x1={x(rightAngleAt)} x2={x(rightAngleAt)} y1={top} y2={height - bottom} />
+      )}
       {other && (
         <>
           <path className={styles.other} d={line(other)} />
-          <text className={styles.otherName} x={x(LABEL_AT)} y={y(valueAt(other, LABEL_AT)) + (above ? -7 : 17)} textAnchor="middle" data-testid="other-curve">
+          <text
+            className={styles.otherName}
+            x={x(LABEL_AT)}
+            y={y(valueAt(other, LABEL_AT)) + (above ? -7 : 17)}
+            textAnchor="middle"
+            data-testid="other-curve"
+          >
             {other.name}
           </text>
         </>
       )}
       <path className={styles.curve} d={line(main)} />
       <circle className={styles.peak} cx={x(peakAt)} cy={y(peakNm)} r={4.5} />
-      <text className={styles.label} x={x(peakAt) + (peakAt > 0.8 ? -13 : 13)} y={y(peakNm) - 4} textAnchor={peakAt > 0.8 ? 'end' : 'start'}>
+      <text
+        className={styles.label}
+        x={x(peakAt) + (peakAt > 0.8 ? -13 : 13)}
+        y={y(peakNm) - 4}
+        textAnchor={peakAt > 0.8 ? 'end' : 'start'}
+      >
         peak {Math.round(peakNm)} Nm
       </text>
     </svg>

@@ -37,14 +37,35 @@ function hatchTile(colour: string): object {
 function readInk(node: HTMLElement): ChartInk {
   const style = getComputedStyle(node);
   const of = (name: string): string => style.getPropertyValue(name).trim();
-  return { ink: of('--ink'), quiet: of('--ink-quiet'), hairline: of('--hairline'), pull: of('--pull'), setThis: of('--set-this'), paper: of('--paper') };
+  return {
+    ink: of('--ink'),
+    quiet: of('--ink-quiet'),
+    hairline: of('--hairline'),
+    pull: of('--pull'),
+    setThis: of('--set-this'),
+    paper: of('--paper'),
+  };
 }
 
 /** Resistance over the rep; redrawn as things are dragged. */
-export default function ResistanceChart({ main, other, peakAt, peakNm, rightAngleAt, height, label, span = null }: Props) {
+export default function ResistanceChart({
+  main,
+  other,
+  peakAt,
+  peakNm,
+  rightAngleAt,
+  height,
+  label,
+  span = null,
+}: Props) {
   const box = useRef<HTMLDivElement>(null);
   const chart = useRef<ReturnType<typeof echarts.init> | null>(null);
-  const look = useRef<{ readonly scheme: string; readonly ink: ChartInk; readonly hatch: object; readonly fontFamily: string } | null>(null);
+  const look = useRef<{
+    readonly scheme: string;
+    readonly ink: ChartInk;
+    readonly hatch: object;
+    readonly fontFamily: string;
+  } | null>(null);
   const scheme = useComputedColorScheme('light');
   useEffect(() => {
     const node = box.current!;
@@ -62,7 +83,12 @@ export default function ResistanceChart({ main, other, peakAt, peakNm, rightAngl
     // Colours and hatching are read once for a theme, not for every place on the way of a finger.
     if (look.current?.scheme !== scheme) {
       const ink = readInk(box.current!);
-      look.current = { scheme, ink, hatch: hatchTile(ink.quiet), fontFamily: getComputedStyle(box.current!).fontFamily };
+      look.current = {
+        scheme,
+        ink,
+        hatch: hatchTile(ink.quiet),
+        fontFamily: getComputedStyle(box.current!).fontFamily,
+      };
     }
     const { ink, hatch, fontFamily } = look.current;
     const option = buildResistanceOption({ main, other, peakAt, peakNm, rightAngleAt, ink, hatch, fontFamily, span });

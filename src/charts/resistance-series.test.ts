@@ -2,12 +2,31 @@ import { describe, expect, it } from 'vitest';
 import { buildResistanceOption, type ResistanceInput } from './resistance-series';
 
 const INK = { ink: '#000', quiet: '#555', hairline: '#ccc', pull: '#066', setThis: '#d40', paper: '#fff' };
-const curve = (f: (s: number) => number) => ({ name: 'now', resistanceNm: Float64Array.from({ length: 41 }, (_, i) => f(i / 40)) });
-const base: ResistanceInput = { main: curve((s) => 80 - 40 * s), other: null, peakAt: 0, peakNm: 80, rightAngleAt: null, ink: INK, hatch: 'hatch', fontFamily: 'x', span: null };
+const curve = (f: (s: number) => number) => ({
+  name: 'now',
+  resistanceNm: Float64Array.from({ length: 41 }, (_, i) => f(i / 40)),
+});
+const base: ResistanceInput = {
+  main: curve((s) => 80 - 40 * s),
+  other: null,
+  peakAt: 0,
+  peakNm: 80,
+  rightAngleAt: null,
+  ink: INK,
+  hatch: 'hatch',
+  fontFamily: 'x',
+  span: null,
+};
 const build = (change: Partial<ResistanceInput>) =>
   buildResistanceOption({ ...base, ...change }) as unknown as {
     yAxis: { min: number; max: number; interval: number };
-    series: { data: [number, number][]; markArea?: { data: [{ yAxis: number | string }, { yAxis: number }][] }; markLine?: { data: { xAxis: number }[] }; markPoint: { data: { coord: [number, number] }[]; label: { formatter: string } }; lineStyle: { type?: string } }[];
+    series: {
+      data: [number, number][];
+      markArea?: { data: [{ yAxis: number | string }, { yAxis: number }][] };
+      markLine?: { data: { xAxis: number }[] };
+      markPoint: { data: { coord: [number, number] }[]; label: { formatter: string } };
+      lineStyle: { type?: string };
+    }[];
   };
 
 describe('resistance over the rep', () => {

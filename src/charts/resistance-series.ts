@@ -41,7 +41,8 @@ export interface ResistanceInput {
 /** Space around the curve, pixels; the arm strip below uses the same left and right. */
 export const CURVE_GRID = { left: 58, right: 14, top: 22, bottom: 24 } as const;
 
-const points = (c: Curve): [number, number][] => Array.from({ length: c.resistanceNm.length }, (_, i) => [i / (c.resistanceNm.length - 1), c.resistanceNm[i]!]);
+const points = (c: Curve): [number, number][] =>
+  Array.from({ length: c.resistanceNm.length }, (_, i) => [i / (c.resistanceNm.length - 1), c.resistanceNm[i]!]);
 
 /** Where along the range a dashed curve is named, and its height there. */
 export const LABEL_AT = 0.7;
@@ -63,31 +64,108 @@ export function buildResistanceOption(r: ResistanceInput): ECOption {
     animation: false,
     grid: { ...CURVE_GRID },
     xAxis: {
-      type: 'value', min: 0, max: 1, interval: 0.25, axisLine: { lineStyle: { color: r.ink.ink } }, axisTick: { show: true, lineStyle: { color: r.ink.ink } }, splitLine: { show: false },
-      axisLabel: { ...text, color: r.ink.ink, formatter: (v: number) => (v === 0 ? 'stretch' : v === 0.5 ? 'half way' : v === 1 ? 'finish' : ''), alignMinLabel: 'left', alignMaxLabel: 'right' },
+      type: 'value',
+      min: 0,
+      max: 1,
+      interval: 0.25,
+      axisLine: { lineStyle: { color: r.ink.ink } },
+      axisTick: { show: true, lineStyle: { color: r.ink.ink } },
+      splitLine: { show: false },
+      axisLabel: {
+        ...text,
+        color: r.ink.ink,
+        formatter: (v: number) => (v === 0 ? 'stretch' : v === 0.5 ? 'half way' : v === 1 ? 'finish' : ''),
+        alignMinLabel: 'left',
+        alignMaxLabel: 'right',
+      },
     },
     yAxis: {
-      type: 'value', min, max, interval: step,
-      axisLabel: { ...text, color: r.ink.ink }, splitLine: { lineStyle: { color: r.ink.hairline } }, axisLine: { show: false },
+      type: 'value',
+      min,
+      max,
+      interval: step,
+      axisLabel: { ...text, color: r.ink.ink },
+      splitLine: { lineStyle: { color: r.ink.hairline } },
+      axisLine: { show: false },
     },
     series: [
       ...(r.other
-        ? [{ type: 'line' as const, name: r.other.name, data: points(r.other), showSymbol: false, silent: true, lineStyle: { color: r.ink.quiet, width: 1.5, type: 'dashed' as const },
-            markPoint: { silent: true, symbol: 'circle', symbolSize: 1, data: [{ name: r.other.name, coord: [LABEL_AT, valueAt(r.other, LABEL_AT)] }],
-              label: { show: true, formatter: r.other.name, color: r.ink.quiet, textBorderColor: r.ink.paper, textBorderWidth: 4, ...text, position: r.main !== null && valueAt(r.other, LABEL_AT) > valueAt(r.main, LABEL_AT) ? ('top' as const) : ('bottom' as const) } } }]
+        ? [
+            {
+              type: 'line' as const,
+              name: r.other.name,
+              data: points(r.other),
+              showSymbol: false,
+              silent: true,
+              lineStyle: { color: r.ink.quiet, width: 1.5, type: 'dashed' as const },
+              markPoint: {
+                silent: true,
+                symbol: 'circle',
+                symbolSize: 1,
+                data: [{ name: r.other.name, coord: [LABEL_AT, valueAt(r.other, LABEL_AT)] }],
+                label: {
+                  show: true,
+                  formatter: r.other.name,
+                  color: r.ink.quiet,
+                  textBorderColor: r.ink.paper,
+                  textBorderWidth: 4,
+                  ...text,
+                  position:
+                    r.main !== null && valueAt(r.other, LABEL_AT) > valueAt(r.main, LABEL_AT)
+                      ? ('top' as const)
+                      : ('bottom' as const),
+                },
+              },
+            },
+          ]
         : []),
-      ...(r.main === null ? [] : [{
-        type: 'line' as const, name: r.main.name, data: points(r.main), showSymbol: false, silent: true, lineStyle: { color: r.ink.pull, width: 3 },
-        markArea: { silent: true, itemStyle: { color: r.hatch as string }, data: [[{ yAxis: min < 0 ? 'min' : 0 }, { yAxis: REST_BELOW * r.peakNm }]] } as never,
-        markPoint: {
-          silent: true, symbol: 'circle', symbolSize: 9, itemStyle: { color: r.ink.setThis, borderColor: r.ink.ink, borderWidth: 1 },
-          label: { show: true, position: r.peakAt > 0.8 ? ('left' as const) : ('right' as const), distance: 8, offset: [0, -8], color: r.ink.ink, textBorderColor: r.ink.paper, textBorderWidth: 4, ...text, fontWeight: 600, formatter: `peak ${Math.round(r.peakNm)} Nm` },
-          data: [{ name: 'peak', coord: [r.peakAt, r.peakNm] }],
-        },
-        ...(r.rightAngleAt === null
-          ? {}
-          : { markLine: { silent: true, symbol: 'none', lineStyle: { color: r.ink.pull, type: 'dotted' as const, width: 1.5 }, label: { show: false }, data: [{ xAxis: r.rightAngleAt }] } }),
-      }]),
+      ...(r.main === null
+        ? []
+        : [
+            {
+              type: 'line' as const,
+              name: r.main.name,
+              data: points(r.main),
+              showSymbol: false,
+              silent: true,
+              lineStyle: { color: r.ink.pull, width: 3 },
+              markArea: {
+                silent: true,
+                itemStyle: { color: r.hatch as string },
+                data: [[{ yAxis: min < 0 ? 'min' : 0 }, { yAxis: REST_BELOW * r.peakNm }]],
+              } as never,
+              markPoint: {
+                silent: true,
+                symbol: 'circle',
+                symbolSize: 9,
+                itemStyle: { color: r.ink.setThis, borderColor: r.ink.ink, borderWidth: 1 },
+                label: {
+                  show: true,
+                  position: r.peakAt > 0.8 ? ('left' as const) : ('right' as const),
+                  distance: 8,
+                  offset: [0, -8],
+                  color: r.ink.ink,
+                  textBorderColor: r.ink.paper,
+                  textBorderWidth: 4,
+                  ...text,
+                  fontWeight: 600,
+                  formatter: `peak ${Math.round(r.peakNm)} Nm`,
+                },
+                data: [{ name: 'peak', coord: [r.peakAt, r.peakNm] }],
+              },
+              ...(r.rightAngleAt === null
+                ? {}
+                : {
+                    markLine: {
+                      silent: true,
+                      symbol: 'none',
+                      lineStyle: { color: r.ink.pull, type: 'dotted' as const, width: 1.5 },
+                      label: { show: false },
+                      data: [{ xAxis: r.rightAngleAt }],
+                    },
+                  }),
+            },
+          ]),
     ],
   };
 }

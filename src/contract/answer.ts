@@ -15,8 +15,20 @@ const common = {
   offPlaneDeg: z.number(),
   travelM: z.number(),
 };
-const armSample = z.strictObject({ ...common, shoulderM: point, elbowM: point, gripM: point, lineAtM: point.optional().describe('where the line is fixed, when both hands hold one attachment') });
-const legSample = z.strictObject({ ...common, hipM: point, kneeM: point, ankleM: point, contactM: point.describe('where the load meets the limb') });
+const armSample = z.strictObject({
+  ...common,
+  shoulderM: point,
+  elbowM: point,
+  gripM: point,
+  lineAtM: point.optional().describe('where the line is fixed, when both hands hold one attachment'),
+});
+const legSample = z.strictObject({
+  ...common,
+  hipM: point,
+  kneeM: point,
+  ankleM: point,
+  contactM: point.describe('where the load meets the limb'),
+});
 const trunkSample = z.strictObject({ ...common, hipM: point, neckM: point, contactM: point });
 const samples = z.union([z.array(armSample), z.array(legSample), z.array(trunkSample)]);
 const metrics = z.strictObject({
@@ -39,23 +51,51 @@ const limit = z.strictObject({ limit: z.enum(LIMITS), need: z.number(), have: z.
 export const evaluationSchema = z.strictObject({
   hole: z.int().nullable(),
   pulleyM: bySide(point).nullable(),
-  stand: z.strictObject({ x: z.number(), z: z.number(), yawDeg: z.number() }).describe('floor mark; the origin for a movement without a column'),
-  bench: z.strictObject({ notch: z.int().nullable(), backDeg: z.number(), blockM: z.number().nullable() }).nullable().describe('notch is null where the bench is not measured'),
+  stand: z
+    .strictObject({ x: z.number(), z: z.number(), yawDeg: z.number() })
+    .describe('floor mark; the origin for a movement without a column'),
+  bench: z
+    .strictObject({ notch: z.int().nullable(), backDeg: z.number(), blockM: z.number().nullable() })
+    .nullable()
+    .describe('notch is null where the bench is not measured'),
   seatHole: z.int().nullable(),
   backHole: z.int().nullable(),
-  settings: z.array(z.strictObject({ kind: z.enum(FIT_KINDS), estimated: z.boolean(), figure: z.string(), says: z.string() })).describe('everything set by rule or fit, biggest first'),
-  region: z.strictObject({ region: z.enum(REGIONS), says: z.string(), changes: z.array(z.strictObject({ to: z.enum(REGIONS), says: z.string() })) }).describe('what this set-up loads, and what would change it'),
+  settings: z
+    .array(z.strictObject({ kind: z.enum(FIT_KINDS), estimated: z.boolean(), figure: z.string(), says: z.string() }))
+    .describe('everything set by rule or fit, biggest first'),
+  region: z
+    .strictObject({
+      region: z.enum(REGIONS),
+      says: z.string(),
+      changes: z.array(z.strictObject({ to: z.enum(REGIONS), says: z.string() })),
+    })
+    .describe('what this set-up loads, and what would change it'),
   metrics: metrics.describe('with both sides working: of the side that leaves its line more, named in metricsSide'),
   metricsSide: z.enum(['left', 'right']),
-  leak: z.array(z.strictObject({ joint: z.enum(['shoulder', 'elbow', 'hip', 'knee', 'hips']), axis: z.enum(LEAK_AXES), share: z.number(), meanNm: z.number(), answeredBy: z.enum(ANSWERERS) })).describe('moments beside the target action, largest first; of metricsSide'),
-  cost: z.strictObject({ total: z.number(), terms: z.record(z.enum(COST_TERMS), z.number()) }).nullable().describe('null where nothing is searched'),
+  leak: z
+    .array(
+      z.strictObject({
+        joint: z.enum(['shoulder', 'elbow', 'hip', 'knee', 'hips']),
+        axis: z.enum(LEAK_AXES),
+        share: z.number(),
+        meanNm: z.number(),
+        answeredBy: z.enum(ANSWERERS),
+      }),
+    )
+    .describe('moments beside the target action, largest first; of metricsSide'),
+  cost: z
+    .strictObject({ total: z.number(), terms: z.record(z.enum(COST_TERMS), z.number()) })
+    .nullable()
+    .describe('null where nothing is searched'),
   limits: z.array(limit).describe('hard limits this set-up breaks'),
-  tolerance: z.strictObject({
-    standXM: z.tuple([z.number(), z.number()]),
-    standZM: z.tuple([z.number(), z.number()]),
-    holes: z.tuple([z.int(), z.int()]),
-    yawDeg: z.tuple([z.number(), z.number()]),
-  }).nullable(),
+  tolerance: z
+    .strictObject({
+      standXM: z.tuple([z.number(), z.number()]),
+      standZM: z.tuple([z.number(), z.number()]),
+      holes: z.tuple([z.int(), z.int()]),
+      yawDeg: z.tuple([z.number(), z.number()]),
+    })
+    .nullable(),
   why: z.array(z.string()),
   checkByEye: z.array(z.string()),
   cautions: z.array(z.string()),
@@ -70,7 +110,13 @@ export const answerSchema = z.strictObject({
   asGiven: evaluationSchema.nullable(),
   leastChange: z
     .strictObject({
-      changes: z.array(z.strictObject({ setting: z.enum(['hole', 'leftBy', 'standX', 'standZ', 'yawDeg']), from: z.number(), to: z.number() })),
+      changes: z.array(
+        z.strictObject({
+          setting: z.enum(['hole', 'leftBy', 'standX', 'standZ', 'yawDeg']),
+          from: z.number(),
+          to: z.number(),
+        }),
+      ),
       result: evaluationSchema,
     })
     .nullable(),

@@ -16,5 +16,11 @@ export interface ChoosingData {
   readonly notes: readonly ClientNote[];
   readonly kit: StationKit;
   readonly gym: GymKit;
-  readonly variants: readonly { readonly id: string; readonly movement: string; readonly name: string; readonly cue: string; readonly options: Partial<EntryOptions> }[];
+  readonly variants: readonly {
+    readonly id: string;
+    readonly movement: string;
+    readonly name: string;
+    readonly cue: string;
+    readonly options: Partial<EntryOptions>;
+  }[];
 }

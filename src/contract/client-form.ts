@@ -9,12 +9,16 @@ import { numberBetween, objectOf, oneOf, text } from './field';
 import { unlessEmpty } from './kit-spec';
 
 const measuredCm = objectOf(MEASURE_NAMES, () => unlessEmpty(numberBetween(1, Math.round(STATURE_MAX_M * 100), 'cm')));
-const rangeDeg = objectOf(SIDES, () => objectOf(RANGE_NAMES, (n) => unlessEmpty(numberBetween(0, RANGE_MAX_DEG[n], 'degrees'))));
+const rangeDeg = objectOf(SIDES, () =>
+  objectOf(RANGE_NAMES, (n) => unlessEmpty(numberBetween(0, RANGE_MAX_DEG[n], 'degrees'))),
+);
 
 /** A day as typed or picked: 2026-11-24, to whole days since 1970 (UTC). */
 const dayText = z
   .string({ error: 'expected a day like 2026-11-24' })
-  .refine((t) => /^\d{4}-\d{2}-\d{2}$/.test(t) && !Number.isNaN(Date.parse(`${t}T00:00:00Z`)), { error: 'expected a day like 2026-11-24' })
+  .refine((t) => /^\d{4}-\d{2}-\d{2}$/.test(t) && !Number.isNaN(Date.parse(`${t}T00:00:00Z`)), {
+    error: 'expected a day like 2026-11-24',
+  })
   .transform((t) => Date.parse(`${t}T00:00:00Z`) / 86_400_000);
 
 export const LIMIT_SUBJECTS = ['load', ...RANGE_NAMES] as const;
@@ -29,14 +33,22 @@ const limit = z
     until: unlessEmpty(dayText),
   })
   .superRefine((l, ctx) => {
-    if (l.subject !== 'load' && l.most > RANGE_MAX_DEG[l.subject as RangeName]) ctx.addIssue({ code: 'custom', path: ['most'], message: `expected 0 to ${RANGE_MAX_DEG[l.subject as RangeName]} degrees` });
-    if (l.until !== undefined && l.until < l.from) ctx.addIssue({ code: 'custom', path: ['until'], message: 'expected a day on or after the first' });
+    if (l.subject !== 'load' && l.most > RANGE_MAX_DEG[l.subject as RangeName])
+      ctx.addIssue({
+        code: 'custom',
+        path: ['most'],
+        message: `expected 0 to ${RANGE_MAX_DEG[l.subject as RangeName]} degrees`,
+      });
+    if (l.until !== undefined && l.until < l.from)
+      ctx.addIssue({ code: 'custom', path: ['until'], message: 'expected a day on or after the first' });
   });
 
 /** Rows left wholly empty were not tried. */
 const trials = z.preprocess(
   (v) => (Array.isArray(v) ? v.filter((t) => t?.behindCm !== '') : v),
-  z.array(z.object({ belowDeg: numberBetween(-10, 60, 'degrees'), behindCm: numberBetween(-30, 50, 'cm') })).max(9, 'expected at most nine paths'),
+  z
+    .array(z.object({ belowDeg: numberBetween(-10, 60, 'degrees'), behindCm: numberBetween(-30, 50, 'cm') }))
+    .max(9, 'expected at most nine paths'),
 );
 
 /** The client sheet as typed: centimetres, kilograms, degrees, days; boxes left empty were not measured. */
@@ -55,7 +67,9 @@ export const clientFormSchema = z
     chestLineDeg: unlessEmpty(numberBetween(0, 80, 'degrees')),
   })
   .superRefine((c, ctx) => {
-    const measuredM = Object.fromEntries(MEASURE_NAMES.flatMap((n) => (c.measuredCm[n] === undefined ? [] : [[n, c.measuredCm[n]! / 100]]))) as Partial<Record<MeasureName, number>>;
+    const measuredM = Object.fromEntries(
+      MEASURE_NAMES.flatMap((n) => (c.measuredCm[n] === undefined ? [] : [[n, c.measuredCm[n]! / 100]])),
+    ) as Partial<Record<MeasureName, number>>;
     for (const slip of findMeasureSlips(c.statureCm / 100, measuredM)) {
       const expected =
         slip.kind === 'span'
@@ -65,12 +79,11 @@ export const clientFormSchema = z
     }
     for (const side of SIDES) {
       c.armPath[side].forEach((t, i) => {
-        if (c.armPath[side].findIndex((x) => x.belowDeg === t.belowDeg) < i) ctx.addIssue({ code: 'custom', path: ['armPath', side, i, 'behindCm'], message: 'expected each path once' });
+        if (c.armPath[side].findIndex((x) => x.belowDeg === t.belowDeg) < i)
+          ctx.addIssue({ code: 'custom', path: ['armPath', side, i, 'behindCm'], message: 'expected each path once' });
       });
     }
   });
-
-export type ClientForm = z.output<typeof clientFormSchema>;
 
 /** That a screening was done, as typed. */
 export const screeningFormSchema = z.object({ day: dayText, doneBy: text(1, 80), procedure: text(1, 200) });

@@ -8,7 +8,12 @@ const NUMBERED_FROM = ['bottom', 'top'] as const;
 const firstHoleM = numberBetween(0, 3, 'm');
 const pitchM = numberBetween(0.01, 0.5, 'm');
 const twinSpacingM = numberBetween(0.3, 8, 'm');
-export const rulerSchema = z.strictObject({ firstHoleM, pitchM, holes: wholeBetween(1, 60), numberedFrom: oneOf(NUMBERED_FROM) });
+export const rulerSchema = z.strictObject({
+  firstHoleM,
+  pitchM,
+  holes: wholeBetween(1, 60),
+  numberedFrom: oneOf(NUMBERED_FROM),
+});
 const armsSchema = z.strictObject({
   pivotHeightM: numberBetween(0, 3, 'm'),
   armM: numberBetween(0.2, 2, 'm').describe('pivot to pulley'),
@@ -24,7 +29,9 @@ export const columnSchema = z.strictObject({
   pitchM: pitchM.optional().describe('distance between neighbouring holes (twin, single)'),
   holes: wholeBetween(1, 60),
   numberedFrom: oneOf(NUMBERED_FROM),
-  leftRuler: rulerSchema.optional().describe('the left column’s own numbering, where it differs; holes are named by the right one'),
+  leftRuler: rulerSchema
+    .optional()
+    .describe('the left column’s own numbering, where it differs; holes are named by the right one'),
   arms: armsSchema.optional().describe('swinging arms (arms)'),
   twinSpacingM: twinSpacingM.optional().describe('pulley to pulley (twin), pivot to pivot (arms)'),
   pulleyRatio: numberBetween(0.25, 8).default(1).describe('stack force over hand force'),
@@ -54,15 +61,46 @@ export function columnGaps(c: ColumnCase): { readonly path: string; readonly mes
 /** Core's column of a checked case. Precondition: no gaps. */
 export function toColumn(c: ColumnCase): Column {
   const { holes, numberedFrom, pulleyRatio, clearanceM, travelM } = c;
-  const base = { holes, numberedFrom, pulleyRatio, clearanceM, travelM, twinSpacingM: c.kind === 'single' ? 0 : c.twinSpacingM! };
+  const base = {
+    holes,
+    numberedFrom,
+    pulleyRatio,
+    clearanceM,
+    travelM,
+    twinSpacingM: c.kind === 'single' ? 0 : c.twinSpacingM!,
+  };
   if (c.kind === 'arms') return { ...base, kind: 'arms', ...c.arms! } satisfies ArmColumn;
-  return { ...base, kind: c.kind, firstHoleM: c.firstHoleM!, pitchM: c.pitchM!, leftRuler: c.leftRuler ?? null } satisfies HoleColumn;
+  return {
+    ...base,
+    kind: c.kind,
+    firstHoleM: c.firstHoleM!,
+    pitchM: c.pitchM!,
+    leftRuler: c.leftRuler ?? null,
+  } satisfies HoleColumn;
 }
 
 /** A column in the case format. */
 export function fromColumn(c: Column): z.input<typeof columnSchema> {
   const { kind, holes, numberedFrom, pulleyRatio, clearanceM, travelM, twinSpacingM } = c;
-  const base = { kind, holes, numberedFrom, pulleyRatio, clearanceM, travelM, ...(kind === 'single' ? {} : { twinSpacingM }) };
-  if (c.kind === 'arms') return { ...base, arms: { pivotHeightM: c.pivotHeightM, armM: c.armM, firstDeg: c.firstDeg, pitchDeg: c.pitchDeg, swingDeg: c.swingDeg } };
+  const base = {
+    kind,
+    holes,
+    numberedFrom,
+    pulleyRatio,
+    clearanceM,
+    travelM,
+    ...(kind === 'single' ? {} : { twinSpacingM }),
+  };
+  if (c.kind === 'arms')
+    return {
+      ...base,
+      arms: {
+        pivotHeightM: c.pivotHeightM,
+        armM: c.armM,
+        firstDeg: c.firstDeg,
+        pitchDeg: c.pitchDeg,
+        swingDeg: c.swingDeg,
+      },
+    };
   return { ...base, firstHoleM: c.firstHoleM, pitchM: c.pitchM, ...(c.leftRuler ? { leftRuler: c.leftRuler } : {}) };
 }

@@ -35,7 +35,10 @@ export function toFieldIssues(error: z.ZodError): FieldIssue[] {
   return error.issues.map((issue) => {
     const path = issue.path.map(String).join('.');
     if (issue.code === 'unrecognized_keys') {
-      return { path: [path, issue.keys[0]].filter(Boolean).join('.'), message: `unknown key; expected only what the format lists` };
+      return {
+        path: [path, issue.keys[0]].filter(Boolean).join('.'),
+        message: `unknown key; expected only what the format lists`,
+      };
     }
     if (issue.code === 'invalid_type' && issue.message.startsWith('Invalid input')) {
       return { path, message: `expected ${issue.expected === 'object' ? 'an object' : `a ${issue.expected}`}` };

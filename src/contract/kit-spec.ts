@@ -10,26 +10,43 @@ import { COLUMN_KINDS } from './column-schema';
 import { numberBetween, oneOf, text, wholeBetween } from './field';
 
 /** Each kind is kept as it is typed: centimetres, degrees, and loads in the unit of the plates. */
-export const NUMBERED_FROM = ['bottom', 'top'] as const;
+const NUMBERED_FROM = ['bottom', 'top'] as const;
 
 /** Numbers typed in one box with spaces or commas between; an empty box is none. */
 const numbers = (min: number, max: number, unit: string, least = 1) => {
-  const expected = `expected ${least > 0 ? '' : 'nothing, or '}numbers from ${min} to ${max}${unit && ` ${unit}`} with spaces between`;
+  const expected =
+    `expected ${least > 0 ? '' : 'nothing, or '}numbers from ${min} ` +
+    `to ${max}${unit && ` ${unit}`} with spaces between`;
   return z.preprocess(
-    (v) => (typeof v === 'string' ? v.split(/[\s,;]+/).filter(Boolean).map(Number) : v),
-    z.array(z.number({ error: expected }).min(min, { error: expected }).max(max, { error: expected }), { error: expected }).min(least, { error: expected }).max(80, { error: 'expected at most 80 numbers' }),
+    (v) =>
+      typeof v === 'string'
+        ? v
+            .split(/[\s,;]+/)
+            .filter(Boolean)
+            .map(Number)
+        : v,
+    z
+      .array(z.number({ error: expected }).min(min, { error: expected }).max(max, { error: expected }), {
+        error: expected,
+      })
+      .min(least, { error: expected })
+      .max(80, { error: 'expected at most 80 numbers' }),
   );
 };
 const loads = (least = 1) => numbers(0.1, 500, '', least);
 /** A box that may stay empty. */
-export const unlessEmpty = <T extends z.ZodType>(schema: T) => z.preprocess((v) => (v === '' || v === null ? undefined : v), schema.optional());
+export const unlessEmpty = <T extends z.ZodType>(schema: T) =>
+  z.preprocess((v) => (v === '' || v === null ? undefined : v), schema.optional());
 const cm = (min: number, max: number) => numberBetween(min, max, 'cm');
 const reading = z.object({ hole: wholeBetween(1, 60), heightCm: cm(0, 400) });
 const readings = z.array(reading).min(2, 'expected two measured holes').max(6, 'expected at most six measured holes');
 /** Rows left wholly empty were not measured. */
-const fewReadings = z.preprocess((v) => (Array.isArray(v) ? v.filter((r) => r?.hole !== '' || r?.heightCm !== '') : v), z.array(reading).max(6, 'expected at most six measured holes'));
+const fewReadings = z.preprocess(
+  (v) => (Array.isArray(v) ? v.filter((r) => r?.hole !== '' || r?.heightCm !== '') : v),
+  z.array(reading).max(6, 'expected at most six measured holes'),
+);
 
-export const MISFIT: Readonly<Record<RulerMisfit['reason'], string>> = {
+const MISFIT: Readonly<Record<RulerMisfit['reason'], string>> = {
   'too-few': 'expected two measured holes',
   'same-hole': 'expected two different holes: the same one twice gives no spacing',
   'wrong-direction': 'expected heights that rise the way the numbers run; check the numbering or the two heights',
@@ -54,11 +71,16 @@ function checkRuler(r: TypedRuler, at: string, report: Report): void {
   const last = r.readings.length - 1;
   const fit = calibrateRuler(toReadings(r.readings), r.holes, r.numberedFrom);
   if (!fit.ok) report([at, last, fit.reason === 'same-hole' ? 'hole' : 'heightCm'], MISFIT[fit.reason]);
-  else if (new Set(r.readings.map((x) => x.hole)).size < r.readings.length) report([at, last, 'hole'], 'expected each hole once');
-  else if (fit.pitchM < 0.01 || fit.pitchM > 0.5) report([at, last, 'heightCm'], `expected holes 1 to 50 cm apart; these are ${(fit.pitchM * 100).toFixed(1)} cm`);
+  else if (new Set(r.readings.map((x) => x.hole)).size < r.readings.length)
+    report([at, last, 'hole'], 'expected each hole once');
+  else if (fit.pitchM < 0.01 || fit.pitchM > 0.5)
+    report([at, last, 'heightCm'], `expected holes 1 to 50 cm apart; these are ${(fit.pitchM * 100).toFixed(1)} cm`);
 }
 
-const issueAt = (ctx: z.RefinementCtx): Report => (path, message) => ctx.addIssue({ code: 'custom', path, message });
+const issueAt =
+  (ctx: z.RefinementCtx): Report =>
+  (path, message) =>
+    ctx.addIssue({ code: 'custom', path, message });
 
 const column = z
   .object({
@@ -92,28 +114,54 @@ const column = z
     if (s.columnKind === 'arms') {
       need('pivotHeightCm', 'expected a number from 0 to 300 cm');
       need('armCm', 'expected a number from 20 to 200 cm');
-      const fit = s.pivotHeightCm === undefined || s.armCm === undefined ? 'unknown' : calibrateArms(toReadings(s.readings), s.pivotHeightCm / 100, s.armCm / 100, s.numberedFrom);
-      if (fit === null) report(['readings', s.readings.length - 1, 'heightCm'], 'expected heights of two notches, within the arm’s reach of its pivot and rising the way the numbers run');
+      const fit =
+        s.pivotHeightCm === undefined || s.armCm === undefined
+          ? 'unknown'
+          : calibrateArms(toReadings(s.readings), s.pivotHeightCm / 100, s.armCm / 100, s.numberedFrom);
+      if (fit === null)
+        report(
+          ['readings', s.readings.length - 1, 'heightCm'],
+          'expected heights of two notches, within the arm’s reach of its pivot and rising the way the numbers run',
+        );
     } else checkRuler(s, 'readings', report);
     if (s.columnKind === 'twin' && s.leftNumbering === 'own') {
       if (s.leftHoles === undefined) report(['leftHoles'], 'expected a whole number from 2 to 60');
-      else checkRuler({ holes: s.leftHoles, numberedFrom: s.leftNumberedFrom, readings: s.leftReadings }, 'leftReadings', report);
+      else
+        checkRuler(
+          { holes: s.leftHoles, numberedFrom: s.leftNumberedFrom, readings: s.leftReadings },
+          'leftReadings',
+          report,
+        );
     }
     if (s.minDistanceCm >= s.maxDistanceCm) report(['maxDistanceCm'], 'expected more than the nearest place to stand');
   });
 
 const attachment = z
-  .object({ attachmentKind: oneOf(ATTACHMENT_KINDS), lengthCm: cm(0, 100), handsFromCm: unlessEmpty(cm(0, 150)), handsToCm: unlessEmpty(cm(0, 150)), swivels: oneOf(['yes', 'no']) })
+  .object({
+    attachmentKind: oneOf(ATTACHMENT_KINDS),
+    lengthCm: cm(0, 100),
+    handsFromCm: unlessEmpty(cm(0, 150)),
+    handsToCm: unlessEmpty(cm(0, 150)),
+    swivels: oneOf(['yes', 'no']),
+  })
   .superRefine((a, ctx) => {
-    if ((a.handsFromCm === undefined) !== (a.handsToCm === undefined)) issueAt(ctx)([a.handsFromCm === undefined ? 'handsFromCm' : 'handsToCm'], 'expected both hand distances, or neither for one hand');
-    else if (a.handsFromCm !== undefined && a.handsFromCm > a.handsToCm!) issueAt(ctx)(['handsToCm'], 'expected no less than the narrowest');
+    if ((a.handsFromCm === undefined) !== (a.handsToCm === undefined))
+      issueAt(ctx)(
+        [a.handsFromCm === undefined ? 'handsFromCm' : 'handsToCm'],
+        'expected both hand distances, or neither for one hand',
+      );
+    else if (a.handsFromCm !== undefined && a.handsFromCm > a.handsToCm!)
+      issueAt(ctx)(['handsToCm'], 'expected no less than the narrowest');
   });
 
 const bench = z
   .object({
     seatHeightCm: cm(20, 80),
     notches: wholeBetween(1, 20),
-    notchReadings: z.array(z.object({ notch: wholeBetween(1, 20), deg: numberBetween(-30, 95, 'degrees') })).min(1, 'expected at least one measured notch').max(20, 'expected at most twenty notches'),
+    notchReadings: z
+      .array(z.object({ notch: wholeBetween(1, 20), deg: numberBetween(-30, 95, 'degrees') }))
+      .min(1, 'expected at least one measured notch')
+      .max(20, 'expected at most twenty notches'),
     seatDeg: numbers(-10, 45, 'degrees', 0),
     feetApartCm: cm(40, 250),
     blocksCm: numbers(0.5, 60, 'cm', 0),
@@ -122,16 +170,20 @@ const bench = z
     const report = issueAt(ctx);
     b.notchReadings.forEach((r, i) => {
       if (r.notch > b.notches) report(['notchReadings', i, 'notch'], `expected a notch from 1 to ${b.notches}`);
-      if (b.notchReadings.findIndex((x) => x.notch === r.notch) < i) report(['notchReadings', i, 'notch'], 'expected each notch once');
+      if (b.notchReadings.findIndex((x) => x.notch === r.notch) < i)
+        report(['notchReadings', i, 'notch'], 'expected each notch once');
     });
-    if (b.notches > 1 && !calibrateNotches(b.notchReadings, b.notches)) report(['notchReadings', b.notchReadings.length - 1, 'notch'], 'expected two different notches');
+    if (b.notches > 1 && !calibrateNotches(b.notchReadings, b.notches))
+      report(['notchReadings', b.notchReadings.length - 1, 'notch'], 'expected two different notches');
     b.blocksCm.forEach((x) => {
       if (x >= b.feetApartCm) report(['blocksCm'], 'expected blocks lower than the bench is long');
     });
   });
 
 const seat = { holes: wholeBetween(2, 30), numberedFrom: oneOf(NUMBERED_FROM), readings };
-const preacher = z.object({ ...seat, padTopCm: cm(40, 160), padDeg: numberBetween(0, 90, 'degrees'), padCm: cm(15, 80) }).superRefine((p, ctx) => checkRuler(p, 'readings', issueAt(ctx)));
+const preacher = z
+  .object({ ...seat, padTopCm: cm(40, 160), padDeg: numberBetween(0, 90, 'degrees'), padCm: cm(15, 80) })
+  .superRefine((p, ctx) => checkRuler(p, 'readings', issueAt(ctx)));
 
 const machine = z
   .object({
@@ -148,7 +200,9 @@ const machine = z
     radiusCm: unlessEmpty(cm(10, 150)),
     momentArms: z.preprocess(
       (v) => (Array.isArray(v) ? v.filter((r) => r?.deg !== '' || r?.cm !== '') : v),
-      z.array(z.object({ deg: numberBetween(-180, 180, 'degrees'), cm: cm(0, 100) })).max(12, 'expected at most twelve rows'),
+      z
+        .array(z.object({ deg: numberBetween(-180, 180, 'degrees'), cm: cm(0, 100) }))
+        .max(12, 'expected at most twelve rows'),
     ),
     guideDeg: unlessEmpty(numberBetween(-90, 90, 'degrees')),
     guideRatio: unlessEmpty(numberBetween(0.1, 4)),
@@ -160,15 +214,22 @@ const machine = z
     const report = issueAt(ctx);
     for (const part of ['seat', 'back'] as const) {
       const holes = m[`${part}Holes`];
-      if (holes !== undefined) checkRuler({ holes, numberedFrom: m[`${part}NumberedFrom`], readings: m[`${part}Readings`] }, `${part}Readings`, report);
+      if (holes !== undefined)
+        checkRuler(
+          { holes, numberedFrom: m[`${part}NumberedFrom`], readings: m[`${part}Readings`] },
+          `${part}Readings`,
+          report,
+        );
     }
     const legs = m.machineKind === 'leg-extension' || m.machineKind === 'leg-curl';
     if (legs && m.axisOverSeatCm === undefined) report(['axisOverSeatCm'], 'expected a number from -20 to 60 cm');
     if (legs && m.backHoles === undefined) report(['backHoles'], 'expected a whole number from 2 to 30');
-    if (!legs && m.machineKind !== 'leg-press' && m.handleHeightCm === undefined) report(['handleHeightCm'], 'expected a number from 20 to 250 cm');
+    if (!legs && m.machineKind !== 'leg-press' && m.handleHeightCm === undefined)
+      report(['handleHeightCm'], 'expected a number from 20 to 250 cm');
     if (m.pathKind === 'arc') {
       if (m.radiusCm === undefined) report(['radiusCm'], 'expected a number from 10 to 150 cm');
-      if (m.momentArms.length === 0) report(['momentArms', 0, 'cm'], 'expected at least one row; one is enough for a round pulley');
+      if (m.momentArms.length === 0)
+        report(['momentArms', 0, 'cm'], 'expected at least one row; one is enough for a round pulley');
       m.momentArms.forEach((r, i) => {
         if (i > 0 && r.deg <= m.momentArms[i - 1]!.deg) report(['momentArms', i, 'deg'], 'expected angles that rise');
       });
@@ -181,11 +242,15 @@ const machine = z
 const band = z
   .object({
     restCm: cm(5, 300),
-    table: z.array(z.object({ stretchCm: cm(0, 400), kg: numberBetween(0, 150, 'kg') })).min(2, 'expected two or more rows').max(12, 'expected at most twelve rows'),
+    table: z
+      .array(z.object({ stretchCm: cm(0, 400), kg: numberBetween(0, 150, 'kg') }))
+      .min(2, 'expected two or more rows')
+      .max(12, 'expected at most twelve rows'),
   })
   .superRefine((b, ctx) => {
     b.table.forEach((r, i) => {
-      if (i > 0 && r.stretchCm <= b.table[i - 1]!.stretchCm) issueAt(ctx)(['table', i, 'stretchCm'], 'expected stretches that rise');
+      if (i > 0 && r.stretchCm <= b.table[i - 1]!.stretchCm)
+        issueAt(ctx)(['table', i, 'stretchCm'], 'expected stretches that rise');
     });
   });
 
@@ -199,7 +264,12 @@ export const KIT_SPEC = {
   dumbbells: z.object({ loads: loads(), unit: oneOf(LOAD_UNITS) }),
   plates: z.object({ loads: loads(), pairs: wholeBetween(1, 20), unit: oneOf(LOAD_UNITS) }),
   bar: z.object({ massKg: numberBetween(1, 60, 'kg'), lengthCm: cm(60, 260) }),
-  landmine: z.object({ pivotHeightCm: cm(0, 60), barKg: numberBetween(1, 60, 'kg'), barCm: cm(60, 260), platesAtCm: cm(50, 250) }),
+  landmine: z.object({
+    pivotHeightCm: cm(0, 60),
+    barKg: numberBetween(1, 60, 'kg'),
+    barCm: cm(60, 260),
+    platesAtCm: cm(50, 250),
+  }),
   band,
   'strap-anchor': z.object({ heightCm: cm(10, 400) }),
 } as const satisfies Record<KitKind, z.ZodType>;
@@ -207,4 +277,9 @@ export const KIT_SPEC = {
 export type KitSpec<K extends KitKind> = z.output<(typeof KIT_SPEC)[K]>;
 
 /** A piece of kit as its sheet gives it. */
-export const pieceSchema = z.object({ name: text(1, 60), outOfOrder: oneOf(['yes', 'no']), kind: oneOf(KIT_KINDS), spec: z.record(z.string(), z.unknown()) });
+export const pieceSchema = z.object({
+  name: text(1, 60),
+  outOfOrder: oneOf(['yes', 'no']),
+  kind: oneOf(KIT_KINDS),
+  spec: z.record(z.string(), z.unknown()),
+});

@@ -19,11 +19,19 @@ export const planFormSchema = z
     side: oneOf(['both', 'left', 'right']),
     stationId: unlessEmpty(z.string()),
     attachmentId: unlessEmpty(z.string()),
-    startsAt: z.string({ error: 'expected a time like 14:30' }).regex(/^([01]?\d|2[0-3]):[0-5]\d$/, { error: 'expected a time like 14:30' }),
+    startsAt: z
+      .string({ error: 'expected a time like 14:30' })
+      .regex(/^([01]?\d|2[0-3]):[0-5]\d$/, { error: 'expected a time like 14:30' }),
     sets: wholeBetween(1, 12),
     reps: wholeBetween(1, 60),
-    tempo: text(1, 60).refine((t) => parseTempo(t) !== null, { error: 'expected four parts like 3-1-2-1: lowering, pause, lifting, pause; X for fast; then, if wanted, “, lower first” or “, 30-65deg: 4s”' }),
-    load: unlessEmpty(z.number({ error: 'expected a number' })).describe('as stamped; nothing where the body is the load'),
+    tempo: text(1, 60).refine((t) => parseTempo(t) !== null, {
+      error:
+        'expected four parts like 3-1-2-1: lowering, pause, lifting, pause; X for fast; then, if wanted, ' +
+        '“, lower first” or “, 30-65deg: 4s”',
+    }),
+    load: unlessEmpty(z.number({ error: 'expected a number' })).describe(
+      'as stamped; nothing where the body is the load',
+    ),
     unit: z.enum(LOAD_UNITS, { error: `expected ${LOAD_UNITS.join(' or ')}` }),
   })
   .superRefine((f, ctx) => {
@@ -31,11 +39,17 @@ export const planFormSchema = z
     if (!entry) return;
     const report = (path: string, message: string): void => ctx.addIssue({ code: 'custom', path: [path], message });
     const wants = entry.load.kind !== 'body' && entry.load.kind !== 'none';
-    if (f.load === undefined ? wants : !(f.load >= 0 && f.load <= MOST_LOAD[f.unit])) report('load', `expected a number from 0 to ${MOST_LOAD[f.unit]} ${f.unit}`);
+    if (f.load === undefined ? wants : !(f.load >= 0 && f.load <= MOST_LOAD[f.unit]))
+      report('load', `expected a number from 0 to ${MOST_LOAD[f.unit]} ${f.unit}`);
     if (entry.load.kind === 'cable') {
       if (f.stationId === undefined) report('stationId', 'expected a choice');
       if (f.attachmentId === undefined) report('attachmentId', 'expected a choice');
     }
-    if (entry.path.kind !== 'sweep' && (entry.hands === 'two') !== (f.side === 'both')) report('side', entry.hands === 'two' ? 'expected both: it is done with both sides' : 'expected left or right: it is done one side at a time');
+    if (entry.path.kind !== 'sweep' && (entry.hands === 'two') !== (f.side === 'both'))
+      report(
+        'side',
+        entry.hands === 'two'
+          ? 'expected both: it is done with both sides'
+          : 'expected left or right: it is done one side at a time',
+      );
   });
-export type PlanForm = z.output<typeof planFormSchema>;

@@ -6,14 +6,22 @@ import { columnSchema, rulerSchema } from './column-schema';
 import { numberBetween, oneOf } from './field';
 
 /** Where a client may stand when a case does not say. */
-export const DEFAULT_ROOM = { minDistanceM: -0.3, maxDistanceM: 2 } as const;
+const DEFAULT_ROOM = { minDistanceM: -0.3, maxDistanceM: 2 } as const;
 
 const arc = z.strictObject({
   kind: z.literal('arc'),
   radiusM: numberBetween(0.1, 1.5, 'm'),
-  momentArm: z.array(z.strictObject({ x: numberBetween(-180, 180, 'degrees'), y: numberBetween(0, 1, 'm') })).min(1).max(12).describe('moment arm of the stack (y, m) over the angle of the arm (x, degrees)'),
+  momentArm: z
+    .array(z.strictObject({ x: numberBetween(-180, 180, 'degrees'), y: numberBetween(0, 1, 'm') }))
+    .min(1)
+    .max(12)
+    .describe('moment arm of the stack (y, m) over the angle of the arm (x, degrees)'),
 });
-const guide = z.strictObject({ kind: z.literal('guide'), guideDeg: numberBetween(-90, 90, 'degrees'), ratio: numberBetween(0.1, 4) });
+const guide = z.strictObject({
+  kind: z.literal('guide'),
+  guideDeg: numberBetween(-90, 90, 'degrees'),
+  ratio: numberBetween(0.1, 4),
+});
 
 const machineSchema = z.strictObject({
   kind: oneOf(MACHINE_KINDS),
@@ -26,19 +34,45 @@ const machineSchema = z.strictObject({
 });
 const benchSchema = z.strictObject({
   seatHeightM: numberBetween(0.2, 0.8, 'm'),
-  backDeg: z.array(numberBetween(-30, 95, 'degrees')).min(1, { error: 'expected at least one notch angle' }).max(20, { error: 'expected at most twenty notches' }).describe('back above level by notch, notch 1 first'),
-  seatDeg: z.array(numberBetween(-10, 45, 'degrees')).max(20).default([]),
+  backDeg: z
+    .array(numberBetween(-30, 95, 'degrees'))
+    .min(1, { error: 'expected at least one notch angle' })
+    .max(20, { error: 'expected at most twenty notches' })
+    .describe('back above level by notch, notch 1 first'),
+  seatDeg: z
+    .array(numberBetween(-10, 45, 'degrees'))
+    .max(20)
+    .default([]),
   feetApartM: numberBetween(0.4, 2.5, 'm').default(1.1),
-  blockHeightsM: z.array(numberBetween(0.005, 0.6, 'm')).max(20).default([]),
+  blockHeightsM: z
+    .array(numberBetween(0.005, 0.6, 'm'))
+    .max(20)
+    .default([]),
 });
-const preacherSchema = z.strictObject({ seat: rulerSchema, padTopM: numberBetween(0.4, 1.6, 'm'), padDeg: numberBetween(0, 90, 'degrees'), padM: numberBetween(0.15, 0.8, 'm') });
-const landmineSchema = z.strictObject({ pivotHeightM: numberBetween(0, 0.6, 'm'), barKg: numberBetween(1, 60, 'kg'), barM: numberBetween(0.6, 2.6, 'm'), platesAtM: numberBetween(0.5, 2.5, 'm') });
+const preacherSchema = z.strictObject({
+  seat: rulerSchema,
+  padTopM: numberBetween(0.4, 1.6, 'm'),
+  padDeg: numberBetween(0, 90, 'degrees'),
+  padM: numberBetween(0.15, 0.8, 'm'),
+});
+const landmineSchema = z.strictObject({
+  pivotHeightM: numberBetween(0, 0.6, 'm'),
+  barKg: numberBetween(1, 60, 'kg'),
+  barM: numberBetween(0.6, 2.6, 'm'),
+  platesAtM: numberBetween(0.5, 2.5, 'm'),
+});
 
-/** Kit of a case: a column for what hangs on a cable, whatever else the movement is done on; what is left out is as usual. */
+/**
+ * Kit of a case: a column for what hangs on a cable, whatever else the movement is done on; what is left out is as
+ * usual.
+ */
 export const stationSchema = z.strictObject({
   column: columnSchema.optional().describe('needed by every movement that hangs on a cable'),
   room: z
-    .strictObject({ minDistanceM: numberBetween(-2, 2, 'm').default(DEFAULT_ROOM.minDistanceM), maxDistanceM: numberBetween(0, 6, 'm').default(DEFAULT_ROOM.maxDistanceM) })
+    .strictObject({
+      minDistanceM: numberBetween(-2, 2, 'm').default(DEFAULT_ROOM.minDistanceM),
+      maxDistanceM: numberBetween(0, 6, 'm').default(DEFAULT_ROOM.maxDistanceM),
+    })
     .default(DEFAULT_ROOM),
   bench: benchSchema.optional(),
   preacher: preacherSchema.optional(),
@@ -63,12 +97,31 @@ export function toStationKit(s: StationCase): StationKit {
 }
 
 /** The part of a gym's kit that a movement uses, in the case format. */
-export function fromStationKit(kit: StationKit, machine: keyof StationKit['machines'] | null): Omit<z.input<typeof stationSchema>, 'column' | 'room'> {
+export function fromStationKit(
+  kit: StationKit,
+  machine: keyof StationKit['machines'] | null,
+): Omit<z.input<typeof stationSchema>, 'column' | 'room'> {
   const own = machine === null ? undefined : kit.machines[machine];
   return {
-    ...(kit.bench ? { bench: { ...kit.bench, backDeg: [...kit.bench.backDeg], seatDeg: [...kit.bench.seatDeg], blockHeightsM: [...kit.bench.blockHeightsM] } } : {}),
+    ...(kit.bench
+      ? {
+          bench: {
+            ...kit.bench,
+            backDeg: [...kit.bench.backDeg],
+            seatDeg: [...kit.bench.seatDeg],
+            blockHeightsM: [...kit.bench.blockHeightsM],
+          },
+        }
+      : {}),
     ...(kit.preacher ? { preacher: kit.preacher } : {}),
-    ...(own ? { machine: { ...own, path: own.path.kind === 'arc' ? { ...own.path, momentArm: [...own.path.momentArm] } : own.path } } : {}),
+    ...(own
+      ? {
+          machine: {
+            ...own,
+            path: own.path.kind === 'arc' ? { ...own.path, momentArm: [...own.path.momentArm] } : own.path,
+          },
+        }
+      : {}),
     landmine: kit.landmine,
   };
 }

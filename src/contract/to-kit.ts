@@ -18,20 +18,54 @@ function toRuler(readings: readonly Typed[], holes: number, numberedFrom: 'botto
   return { firstHoleM: fit.firstHoleM, pitchM: fit.pitchM, holes, numberedFrom };
 }
 
-export const toGrams = (loads: readonly number[], unit: LoadUnit): number[] => loads.map(unit === 'kg' ? kgToGrams : lbToGrams);
+export const toGrams = (loads: readonly number[], unit: LoadUnit): number[] =>
+  loads.map(unit === 'kg' ? kgToGrams : lbToGrams);
 
-export function toCoreColumn(s: KitSpec<'column'>): { readonly column: Column; readonly room: Room; readonly stackG: readonly number[]; readonly stackUnit: LoadUnit } {
-  const base = { holes: s.holes, numberedFrom: s.numberedFrom, pulleyRatio: s.pulleyRatio, clearanceM: s.clearanceCm / 100, travelM: s.travelCm / 100, twinSpacingM: s.columnKind === 'single' ? 0 : s.twinSpacingCm! / 100 };
+export function toCoreColumn(s: KitSpec<'column'>): {
+  readonly column: Column;
+  readonly room: Room;
+  readonly stackG: readonly number[];
+  readonly stackUnit: LoadUnit;
+} {
+  const base = {
+    holes: s.holes,
+    numberedFrom: s.numberedFrom,
+    pulleyRatio: s.pulleyRatio,
+    clearanceM: s.clearanceCm / 100,
+    travelM: s.travelCm / 100,
+    twinSpacingM: s.columnKind === 'single' ? 0 : s.twinSpacingCm! / 100,
+  };
   const room = { minDistanceM: s.minDistanceCm / 100, maxDistanceM: s.maxDistanceCm / 100 };
   const stackG = withAddOns(toGrams(s.stack, s.stackUnit), toGrams(s.addOns, s.stackUnit));
   if (s.columnKind === 'arms') {
     const [pivotHeightM, armM] = [s.pivotHeightCm! / 100, s.armCm! / 100];
     const fit = calibrateArms(toReadings(s.readings), pivotHeightM, armM, s.numberedFrom);
     if (!fit) throw new Error('kit: stored readings do not fit the arms');
-    return { column: { ...base, kind: 'arms', pivotHeightM, armM, firstDeg: fit.firstDeg, pitchDeg: fit.pitchDeg, swingDeg: s.swingDeg }, room, stackG, stackUnit: s.stackUnit };
+    return {
+      column: {
+        ...base,
+        kind: 'arms',
+        pivotHeightM,
+        armM,
+        firstDeg: fit.firstDeg,
+        pitchDeg: fit.pitchDeg,
+        swingDeg: s.swingDeg,
+      },
+      room,
+      stackG,
+      stackUnit: s.stackUnit,
+    };
   }
-  const leftRuler = s.columnKind === 'twin' && s.leftNumbering === 'own' ? toRuler(s.leftReadings, s.leftHoles!, s.leftNumberedFrom) : null;
-  return { column: { ...base, kind: s.columnKind, ...toRuler(s.readings, s.holes, s.numberedFrom), leftRuler }, room, stackG, stackUnit: s.stackUnit };
+  const leftRuler =
+    s.columnKind === 'twin' && s.leftNumbering === 'own'
+      ? toRuler(s.leftReadings, s.leftHoles!, s.leftNumberedFrom)
+      : null;
+  return {
+    column: { ...base, kind: s.columnKind, ...toRuler(s.readings, s.holes, s.numberedFrom), leftRuler },
+    room,
+    stackG,
+    stackUnit: s.stackUnit,
+  };
 }
 
 /** Every load of a stack with none, one or several of its add-on plates, each used once; integer grams. */
@@ -56,7 +90,12 @@ export const toBench = (s: KitSpec<'bench'>): Bench => ({
   blockHeightsM: s.blocksCm.map((b) => b / 100),
 });
 
-export const toPreacher = (s: KitSpec<'preacher'>): PreacherBench => ({ seat: toRuler(s.readings, s.holes, s.numberedFrom), padTopM: s.padTopCm / 100, padDeg: s.padDeg, padM: s.padCm / 100 });
+export const toPreacher = (s: KitSpec<'preacher'>): PreacherBench => ({
+  seat: toRuler(s.readings, s.holes, s.numberedFrom),
+  padTopM: s.padTopCm / 100,
+  padDeg: s.padDeg,
+  padM: s.padCm / 100,
+});
 
 export const toMachine = (s: KitSpec<'machine'>): Machine => ({
   kind: s.machineKind,
@@ -64,8 +103,16 @@ export const toMachine = (s: KitSpec<'machine'>): Machine => ({
   back: s.backHoles === undefined ? null : toRuler(s.backReadings, s.backHoles, s.backNumberedFrom),
   axisOverSeatM: (s.axisOverSeatCm ?? 0) / 100,
   handleHeightM: (s.handleHeightCm ?? 0) / 100,
-  path: s.pathKind === 'arc' ? { kind: 'arc', radiusM: s.radiusCm! / 100, momentArm: s.momentArms.map((r) => ({ x: r.deg, y: r.cm / 100 })) } : { kind: 'guide', guideDeg: s.guideDeg!, ratio: s.guideRatio! },
+  path:
+    s.pathKind === 'arc'
+      ? { kind: 'arc', radiusM: s.radiusCm! / 100, momentArm: s.momentArms.map((r) => ({ x: r.deg, y: r.cm / 100 })) }
+      : { kind: 'guide', guideDeg: s.guideDeg!, ratio: s.guideRatio! },
   independentArms: s.independentArms === 'yes',
 });
 
-export const toLandmine = (s: KitSpec<'landmine'>): StationKit['landmine'] => ({ pivotHeightM: s.pivotHeightCm / 100, barKg: s.barKg, barM: s.barCm / 100, platesAtM: s.platesAtCm / 100 });
+export const toLandmine = (s: KitSpec<'landmine'>): StationKit['landmine'] => ({
+  pivotHeightM: s.pivotHeightCm / 100,
+  barKg: s.barKg,
+  barM: s.barCm / 100,
+  platesAtM: s.platesAtCm / 100,
+});

@@ -2,21 +2,34 @@ import Papa from 'papaparse';
 import { MOST_POINTS, type TracePoint } from '@/core/trace/segment-reps';
 import type { FieldIssue } from './field';
 
-export type TraceCsv = { readonly ok: true; readonly points: readonly TracePoint[] } | { readonly ok: false; readonly issues: readonly FieldIssue[] };
+export type TraceCsv =
+  | { readonly ok: true; readonly points: readonly TracePoint[] }
+  | { readonly ok: false; readonly issues: readonly FieldIssue[] };
 
 /** First columns of a trace file: seconds and metres, up while lifting. */
 const HEAD = ['t_s', 'x_m'] as const;
 
 /** A trace as CSV with the columns `t_s` and `x_m`, one reading a line; further columns are left alone. */
 export function parseTraceCsv(text: string): TraceCsv {
-  const { data, meta } = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: 'greedy', transformHeader: (h) => h.trim() });
+  const { data, meta } = Papa.parse<Record<string, string>>(text, {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (h) => h.trim(),
+  });
   const missing = HEAD.filter((h) => !(meta.fields ?? []).includes(h));
-  if (missing.length > 0) return { ok: false, issues: missing.map((h) => ({ path: h, message: `expected a column named ${h}` })) };
+  if (missing.length > 0)
+    return { ok: false, issues: missing.map((h) => ({ path: h, message: `expected a column named ${h}` })) };
   if (data.length < 2) return { ok: false, issues: [{ path: 't_s', message: 'expected at least two readings' }] };
-  if (data.length > MOST_POINTS) return { ok: false, issues: [{ path: 't_s', message: `expected at most ${MOST_POINTS} readings` }] };
+  if (data.length > MOST_POINTS)
+    return { ok: false, issues: [{ path: 't_s', message: `expected at most ${MOST_POINTS} readings` }] };
   const points: TracePoint[] = [];
   for (const [i, row] of data.entries()) {
-    for (const h of HEAD) if (!Number.isFinite(Number(row[h])) || (row[h] ?? '').trim() === '') return { ok: false, issues: [{ path: `line ${i + 2}, ${h}`, message: `expected a number, got “${row[h] ?? ''}”` }] };
+    for (const h of HEAD)
+      if (!Number.isFinite(Number(row[h])) || (row[h] ?? '').trim() === '')
+        return {
+          ok: false,
+          issues: [{ path: `line ${i + 2}, ${h}`, message: `expected a number, got “${row[h] ?? ''}”` }],
+        };
     points.push({ tS: Number(row['t_s']), xM: Number(row['x_m']) });
   }
   return { ok: true, points };

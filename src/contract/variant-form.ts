@@ -13,11 +13,14 @@ export const variantFormSchema = z
     id: z.string().min(1).max(64).nullable(),
     movement: movementSchema,
     name: text(1, 60),
-    cue: text(0, 60).refine((c) => c.split(/\s+/).filter(Boolean).length <= MOST_WORDS, { error: `expected at most ${MOST_WORDS} words: one breath` }),
+    cue: text(0, 60).refine((c) => c.split(/\s+/).filter(Boolean).length <= MOST_WORDS, {
+      error: `expected at most ${MOST_WORDS} words: one breath`,
+    }),
     options: optionsSchema,
   })
   .superRefine((v, ctx) => {
     const entry = findEntry(v.movement);
-    if (entry) for (const gap of optionGaps(entry, v.options)) ctx.addIssue({ code: 'custom', path: ['options', ...gap.path], message: gap.message });
+    if (entry)
+      for (const gap of optionGaps(entry, v.options))
+        ctx.addIssue({ code: 'custom', path: ['options', ...gap.path], message: gap.message });
   });
-export type VariantForm = z.output<typeof variantFormSchema>;

@@ -6,10 +6,13 @@ import { migrate, readMigrations } from './migrate';
 
 export type Db = Database.Database;
 
-export const DEFAULT_DB = './data/jorvix.db';
+const DEFAULT_DB = './data/jorvix.db';
 export const migrationsFolder = (): string => join(process.cwd(), 'src/data/migrations');
 
-/** Open and migrate a database file, or `:memory:`. Foreign keys on, write-ahead log, full sync: a confirmed tap survives. */
+/**
+ * Open and migrate a database file, or `:memory:`. Foreign keys on, write-ahead log, full sync: a confirmed tap
+ * survives.
+ */
 export function openDb(file: string): Db {
   if (file !== ':memory:') mkdirSync(dirname(resolve(file)), { recursive: true });
   const db = new Database(file);

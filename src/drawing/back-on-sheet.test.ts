@@ -13,8 +13,11 @@ describe('the bench’s back that is taken hold of', () => {
     const onPad = BOOK.find((e) => e.armOn === 'bench')!;
     expect(backOnSheet(onPad, [SEAT], PAD)).toEqual({ from: PAD.to, to: PAD.from });
   });
-  it.each(['cable-fly-level', 'barbell-curl', 'leg-extension'])('%s has none', (id) => expect(backOnSheet(findEntry(id)!, [SEAT, BACK], null)).toBeNull());
+  it.each(['cable-fly-level', 'barbell-curl', 'leg-extension'])('%s has none', (id) =>
+    expect(backOnSheet(findEntry(id)!, [SEAT, BACK], null)).toBeNull(),
+  );
   it('wherever one is drawn that a notch sets, the movement has a notch', () => {
-    for (const e of BOOK.filter((x) => x.posture.kind === 'lying' && x.ruled.some((r) => r.setting === 'notch'))) expect(hasNotch(e), e.id).toBe(true);
+    for (const e of BOOK.filter((x) => x.posture.kind === 'lying' && x.ruled.some((r) => r.setting === 'notch')))
+      expect(hasNotch(e), e.id).toBe(true);
   });
 });

@@ -21,11 +21,15 @@ export function capsulePath({ a, b, ra, rb }: Capsule): string {
   const d = Math.hypot(du, dv);
   if (d <= Math.abs(ra - rb) + 1e-6) {
     const big = ra >= rb ? { c: a, r: ra } : { c: b, r: rb };
-    return `M${px(big.c.u - big.r)} ${px(big.c.v)}a${px(big.r)} ${px(big.r)} 0 1 0 ${px(2 * big.r)} 0a${px(big.r)} ${px(big.r)} 0 1 0 ${px(-2 * big.r)} 0Z`;
+    return (
+      `M${px(big.c.u - big.r)} ${px(big.c.v)}a${px(big.r)} ${px(big.r)} 0 1 0 ${px(2 * big.r)} ` +
+      `0a${px(big.r)} ${px(big.r)} 0 1 0 ${px(-2 * big.r)} 0Z`
+    );
   }
   const axis = Math.atan2(dv, du);
   const lean = Math.acos((ra - rb) / d);
-  const at = (c: Dot, r: number, angle: number): string => `${px(c.u + r * Math.cos(angle))} ${px(c.v + r * Math.sin(angle))}`;
+  const at = (c: Dot, r: number, angle: number): string =>
+    `${px(c.u + r * Math.cos(angle))} ${px(c.v + r * Math.sin(angle))}`;
   const largeA = ra > rb ? 1 : 0;
   const largeB = rb > ra ? 1 : 0;
   return [

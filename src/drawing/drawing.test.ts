@@ -17,7 +17,9 @@ describe('a figure that is moved as a whole', () => {
     const problem = problemOf('cable-fly-level', 1.75);
     const view = viewOf(windowFor(problem, solved(problem).best.placement), 120);
     const stand = { standX: 0.63, standZ: -0.21, yawDeg: 12 };
-    const [there, here] = [stand, { ...stand, standX: 0, standZ: 0 }].map((s) => buildSetupFigure(problem, s, null, view));
+    const [there, here] = [stand, { ...stand, standX: 0, standZ: 0 }].map((s) =>
+      buildSetupFigure(problem, s, null, view),
+    );
     const [a, b] = [view.project([0, 0, 0]), view.project([0.63, 0, -0.21])];
     const [from, to] = [here!, there!].map((f) => numbers(f.handPaths[0]!));
     from!.forEach((v, i) => expect(Math.abs(v + (i % 2 === 0 ? b.u - a.u : b.v - a.v) - to![i]!)).toBeLessThan(0.11));
@@ -49,7 +51,12 @@ describe('tapered capsule', () => {
     expect(capsulePath({ a, b: { u: 0, v: 3 }, ra: 5, rb: 20 })).toContain('a20 20');
   });
   it('never gives a number that is none', () => {
-    for (const [ra, rb, u] of [[10, 10, 0], [5, 10, 5], [0.1, 8, 300]] as const) expect(capsulePath({ a, b: { u, v: 0 }, ra, rb })).not.toContain('NaN');
+    for (const [ra, rb, u] of [
+      [10, 10, 0],
+      [5, 10, 5],
+      [0.1, 8, 300],
+    ] as const)
+      expect(capsulePath({ a, b: { u, v: 0 }, ra, rb })).not.toContain('NaN');
   });
 });
 
@@ -74,72 +81,92 @@ describe('views are to one scale and go back', () => {
   });
 });
 
-const sceneOf = (problem: SetupProblem, placement: Placement, rests: null, view: View) => ({ ...buildSetupFigure(problem, placement, rests, view), ...buildSetupLines(problem, placement, view) });
-
-describe.each(FLIES.flatMap((id) => [1.45, 1.75, 2.05].map((h) => [id, h] as const)))('scene of %s at %d m', (id, statureM) => {
-  const problem = problemOf(id, statureM);
-  const { placement } = solved(problem).best;
-  const w = windowFor(problem, placement);
-  const views = [elevationView(w, 150), planView(w, 150)] as const;
-  it('draws hand and pulley where core has them', () => {
-    for (const view of views) {
-      const scene = sceneOf(problem, placement, null, view);
-      for (const cable of scene.cables) {
-        const grip = toFloor(limbOf(problem, cable.side).path.contact[40]!, { x: placement.standX, z: placement.standZ, yawRad: 0 });
-        expect(cable.to).toEqual(view.project(grip));
-        expect(cable.from).toEqual(view.project(pulleyAt(COLUMN, placement.hole, cable.side)));
-      }
-    }
-  });
-  it('keeps the whole figure and the column inside the window', () => {
-    for (const view of views) {
-      const scene = sceneOf(problem, placement, null, view);
-      const dots = [...scene.cables.flatMap((c) => [c.from, c.to, c.shoulder]), scene.mark];
-      for (const { u, v } of dots) {
-        expect(u).toBeGreaterThan(0);
-        expect(u).toBeLessThan(view.width);
-        expect(v).toBeGreaterThan(0);
-        expect(v).toBeLessThan(view.height);
-      }
-    }
-  });
-  it('shows the solved line: seen from the side the cable passes near the shoulder', () => {
-    const [cable] = buildSetupLines(problem, placement, views[0]).cables.slice(-1);
-    const { from, to, shoulder } = cable!;
-    const len = Math.hypot(to.u - from.u, to.v - from.v);
-    const off = Math.abs((to.u - from.u) * (shoulder.v - from.v) - (to.v - from.v) * (shoulder.u - from.u)) / len;
-    // The low fly's sweep is rolled 30 degrees, so from the side its cable runs well in front of the shoulder.
-    expect(off / 150).toBeLessThan(id === 'cable-fly-low-to-high' ? 0.35 : 0.08);
-  });
-  it('gives no number that is none', () => {
-    for (const view of views) {
-      const scene = sceneOf(problem, placement, null, view);
-      const paths = [...scene.body, ...scene.arms, ...scene.range].flatMap((s) => s.paths);
-      expect([...paths, ...scene.handPaths].filter((d) => /NaN|Infinity|undefined/.test(d))).toEqual([]);
-    }
-  });
+const sceneOf = (problem: SetupProblem, placement: Placement, rests: null, view: View) => ({
+  ...buildSetupFigure(problem, placement, rests, view),
+  ...buildSetupLines(problem, placement, view),
 });
 
-describe.each(FLIES.flatMap((id) => [1.45, 2.05].map((h) => [id, h] as const)))('marks of %s at %d m', (id, statureM) => {
-  const problem = problemOf(id, statureM);
-  const e = solved(problem).best;
-  const w = windowFor(problem, e.placement);
-  it('the shortest cable is as long on the sheet, seen from above and the side together, as the clearance says', () => {
-    const [side, above] = [elevationView(w, 150), planView(w, 150)].map((v) => buildSetupMarks(problem, e, v, 0).clearance);
-    const across = Math.hypot(above!.to.u - above!.from.u, above!.to.v - above!.from.v);
-    expect(Math.hypot(across, side!.to.v - side!.from.v) / 150).toBeCloseTo(e.metrics.minClearanceM, 2);
-    expect(side!.cm).toBe(Math.round(e.metrics.minClearanceM * 100));
-  });
-  it('the rest zone is hatched as far as the curve rests, and the region’s line runs to the arm', () => {
-    const marks = buildSetupMarks(problem, e, planView(w, 150), 20);
-    const strokes = (marks.rest.match(/M/g) ?? []).length;
-    expect(Math.abs(strokes / 41 - e.metrics.restShare)).toBeLessThan(0.04);
-    expect(marks.region).not.toBeNull();
-  });
-});
+describe.each(FLIES.flatMap((id) => [1.45, 1.75, 2.05].map((h) => [id, h] as const)))(
+  'scene of %s at %d m',
+  (id, statureM) => {
+    const problem = problemOf(id, statureM);
+    const { placement } = solved(problem).best;
+    const w = windowFor(problem, placement);
+    const views = [elevationView(w, 150), planView(w, 150)] as const;
+    it('draws hand and pulley where core has them', () => {
+      for (const view of views) {
+        const scene = sceneOf(problem, placement, null, view);
+        for (const cable of scene.cables) {
+          const grip = toFloor(limbOf(problem, cable.side).path.contact[40]!, {
+            x: placement.standX,
+            z: placement.standZ,
+            yawRad: 0,
+          });
+          expect(cable.to).toEqual(view.project(grip));
+          expect(cable.from).toEqual(view.project(pulleyAt(COLUMN, placement.hole, cable.side)));
+        }
+      }
+    });
+    it('keeps the whole figure and the column inside the window', () => {
+      for (const view of views) {
+        const scene = sceneOf(problem, placement, null, view);
+        const dots = [...scene.cables.flatMap((c) => [c.from, c.to, c.shoulder]), scene.mark];
+        for (const { u, v } of dots) {
+          expect(u).toBeGreaterThan(0);
+          expect(u).toBeLessThan(view.width);
+          expect(v).toBeGreaterThan(0);
+          expect(v).toBeLessThan(view.height);
+        }
+      }
+    });
+    it('shows the solved line: seen from the side the cable passes near the shoulder', () => {
+      const [cable] = buildSetupLines(problem, placement, views[0]).cables.slice(-1);
+      const { from, to, shoulder } = cable!;
+      const len = Math.hypot(to.u - from.u, to.v - from.v);
+      const off = Math.abs((to.u - from.u) * (shoulder.v - from.v) - (to.v - from.v) * (shoulder.u - from.u)) / len;
+      // The low fly's sweep is rolled 30 degrees, so from the side its cable runs well in front of the shoulder.
+      expect(off / 150).toBeLessThan(id === 'cable-fly-low-to-high' ? 0.35 : 0.08);
+    });
+    it('gives no number that is none', () => {
+      for (const view of views) {
+        const scene = sceneOf(problem, placement, null, view);
+        const paths = [...scene.body, ...scene.arms, ...scene.range].flatMap((s) => s.paths);
+        expect([...paths, ...scene.handPaths].filter((d) => /NaN|Infinity|undefined/.test(d))).toEqual([]);
+      }
+    });
+  },
+);
+
+describe.each(FLIES.flatMap((id) => [1.45, 2.05].map((h) => [id, h] as const)))(
+  'marks of %s at %d m',
+  (id, statureM) => {
+    const problem = problemOf(id, statureM);
+    const e = solved(problem).best;
+    const w = windowFor(problem, e.placement);
+    it('the shortest cable is as long on the sheet, above and side taken together, as the clearance says', () => {
+      const [side, above] = [elevationView(w, 150), planView(w, 150)].map(
+        (v) => buildSetupMarks(problem, e, v, 0).clearance,
+      );
+      const across = Math.hypot(above!.to.u - above!.from.u, above!.to.v - above!.from.v);
+      expect(Math.hypot(across, side!.to.v - side!.from.v) / 150).toBeCloseTo(e.metrics.minClearanceM, 2);
+      expect(side!.cm).toBe(Math.round(e.metrics.minClearanceM * 100));
+    });
+    it('the rest zone is hatched as far as the curve rests, and the region’s line runs to the arm', () => {
+      const marks = buildSetupMarks(problem, e, planView(w, 150), 20);
+      const strokes = (marks.rest.match(/M/g) ?? []).length;
+      expect(Math.abs(strokes / 41 - e.metrics.restShare)).toBeLessThan(0.04);
+      expect(marks.region).not.toBeNull();
+    });
+  },
+);
 
 describe('marks of movements that are no flies', () => {
-  it.each([['cable-row-level-one-arm', 'right'], ['rope-pushdown', 'both'], ['straight-bar-cable-curl', 'both'], ['rear-delt-cable-row', 'left']] as const)('%s: hatched where it rests, a region’s line within the body', (id, side) => {
+  it.each([
+    ['cable-row-level-one-arm', 'right'],
+    ['rope-pushdown', 'both'],
+    ['straight-bar-cable-curl', 'both'],
+    ['rear-delt-cable-row', 'left'],
+  ] as const)('%s: hatched where it rests, a region’s line within the body', (id, side) => {
     const problem = problemOf(id, 1.75, { side });
     const e = solved(problem).best;
     const view = elevationView(windowFor(problem, e.placement), 150);
@@ -156,20 +183,23 @@ describe('looking closer', () => {
   const problem = problemOf('cable-fly-level');
   const w = windowFor(problem, { hole: 12, standX: 0.3, standZ: 0, yawDeg: 0 });
   const p = [0.4, 1.2, -0.5] as const;
-  it.each([elevationView(w, 160), planView(w, 160)])('$kind: the point under the finger stays there, the ruler goes back and forth, the edges stay inside', (view) => {
-    const zoom = zoomAbout(w, wholeOf(w), 2, [...p]);
-    const near = closer(view, w, zoom);
-    expect(near.scale).toBe(320);
-    const [a, b] = [view.project([...p]), near.project([...p])];
-    expect([b.u, b.v]).toEqual([expect.closeTo(a.u, 6), expect.closeTo(a.v, 6)]);
-    expect(near.toX(b.u)).toBeCloseTo(p[0], 9);
-    expect(near.toOther(b.v)).toBeCloseTo(view.kind === 'plan' ? p[2] : p[1], 9);
-    expect(closer(view, w, zoomAbout(w, zoom, 1 / 8, [9, 9, 9]))).toBe(view);
-    const far = heldIn(w, { times: 3, at: [99, -99, 99] });
-    const corner = closer(view, w, far).project([w.maxX, 0, w.maxZ]);
-    const whole = view.project([w.maxX, 0, w.maxZ]);
-    expect([corner.u, corner.v]).toEqual([expect.closeTo(whole.u, 6), expect.closeTo(whole.v, 6)]);
-  });
+  it.each([elevationView(w, 160), planView(w, 160)])(
+    '$kind: the point under the finger stays there, the ruler goes back and forth, the edges stay inside',
+    (view) => {
+      const zoom = zoomAbout(w, wholeOf(w), 2, [...p]);
+      const near = closer(view, w, zoom);
+      expect(near.scale).toBe(320);
+      const [a, b] = [view.project([...p]), near.project([...p])];
+      expect([b.u, b.v]).toEqual([expect.closeTo(a.u, 6), expect.closeTo(a.v, 6)]);
+      expect(near.toX(b.u)).toBeCloseTo(p[0], 9);
+      expect(near.toOther(b.v)).toBeCloseTo(view.kind === 'plan' ? p[2] : p[1], 9);
+      expect(closer(view, w, zoomAbout(w, zoom, 1 / 8, [9, 9, 9]))).toBe(view);
+      const far = heldIn(w, { times: 3, at: [99, -99, 99] });
+      const corner = closer(view, w, far).project([w.maxX, 0, w.maxZ]);
+      const whole = view.project([w.maxX, 0, w.maxZ]);
+      expect([corner.u, corner.v]).toEqual([expect.closeTo(whole.u, 6), expect.closeTo(whole.v, 6)]);
+    },
+  );
 });
 
 describe('only working arms are drawn', () => {

@@ -14,11 +14,22 @@ export interface Silhouette {
 
 /** Flesh around the joints as shares of stature (drawing only; nothing is computed from these). */
 const GIRTH = {
-  thigh: [0.047, 0.032], shank: [0.032, 0.019], foot: [0.02, 0.012], upperArm: [0.028, 0.021], forearm: [0.022, 0.015], hand: 0.021,
-  pelvis: 0.062, chest: 0.072, neck: 0.03, shoulder: 0.034,
+  thigh: [0.047, 0.032],
+  shank: [0.032, 0.019],
+  foot: [0.02, 0.012],
+  upperArm: [0.028, 0.021],
+  forearm: [0.022, 0.015],
+  hand: 0.021,
+  pelvis: 0.062,
+  chest: 0.072,
+  neck: 0.03,
+  shoulder: 0.034,
 } as const;
 
-/** From above a trunk steeper than this (the sine of its angle) is shoulders and head; a flatter one is seen along its length. */
+/**
+ * From above a trunk steeper than this (the sine of its angle) is shoulders and head; a flatter one is seen along its
+ * length.
+ */
 const UPRIGHT_FROM = 0.8;
 
 /** A knee this far ahead of its hip, share of stature, is a seated one. */
@@ -32,9 +43,17 @@ function capsule(view: View, carry: Carry, a: Vec3, b: Vec3, ra: number, rb: num
 }
 
 /** Arm of a limb path at sample `i`. */
-export function armSilhouette(view: View, carry: Carry, body: Body, arm: ChainPath, i: number, key: string): Silhouette {
+export function armSilhouette(
+  view: View,
+  carry: Carry,
+  body: Body,
+  arm: ChainPath,
+  i: number,
+  key: string,
+): Silhouette {
   const h = body.statureM;
-  const c = (a: Vec3, b: Vec3, [ra, rb]: readonly [number, number]) => capsulePath(capsule(view, carry, a, b, ra * h, rb * h));
+  const c = (a: Vec3, b: Vec3, [ra, rb]: readonly [number, number]) =>
+    capsulePath(capsule(view, carry, a, b, ra * h, rb * h));
   return {
     key,
     paths: [
@@ -47,11 +66,16 @@ export function armSilhouette(view: View, carry: Carry, body: Body, arm: ChainPa
 
 function legSilhouette(view: View, carry: Carry, h: number, trunk: BodyPose, side: Side): Silhouette {
   const leg = trunk.leg[side];
-  const c = (a: Vec3, b: Vec3, [ra, rb]: readonly [number, number]) => capsulePath(capsule(view, carry, a, b, ra * h, rb * h));
+  const c = (a: Vec3, b: Vec3, [ra, rb]: readonly [number, number]) =>
+    capsulePath(capsule(view, carry, a, b, ra * h, rb * h));
   const lift = (v: Vec3): Vec3 => add(v, [0, GIRTH.foot[1] * h, 0]);
   return {
     key: `leg-${side}`,
-    paths: [c(leg.hip, leg.knee, GIRTH.thigh), c(leg.knee, leg.ankle, GIRTH.shank), c(lift(leg.heel), lift(leg.toe), GIRTH.foot)],
+    paths: [
+      c(leg.hip, leg.knee, GIRTH.thigh),
+      c(leg.knee, leg.ankle, GIRTH.shank),
+      c(lift(leg.heel), lift(leg.toe), GIRTH.foot),
+    ],
   };
 }
 
@@ -67,7 +91,9 @@ export function bodySilhouettes(view: View, carry: Carry, body: Body, trunk: Bod
         const { hip, knee, heel, toe } = trunk.leg[side];
         // Under an upright body only the feet show; seated, the thighs do.
         const seated = Math.hypot(knee[0] - hip[0], knee[2] - hip[2]) > SEATED_FROM * h;
-        return seated ? legSilhouette(view, carry, h, trunk, side) : { key: `foot-${side}`, paths: [c(heel, toe, GIRTH.foot[0], GIRTH.foot[0])] };
+        return seated
+          ? legSilhouette(view, carry, h, trunk, side)
+          : { key: `foot-${side}`, paths: [c(heel, toe, GIRTH.foot[0], GIRTH.foot[0])] };
       }),
       { key: 'shoulders', paths: [c(left, right, GIRTH.shoulder + 0.016, GIRTH.shoulder + 0.016)] },
       { key: 'head', paths: [c(trunk.head, add(trunk.head, [headR * h * 0.4, 0, 0]), headR * 0.85, headR * 0.75)] },

@@ -2,18 +2,54 @@ import { describe, expect, it } from 'vitest';
 import { USUAL_ATTACHMENT } from '@/core/kit/attachment';
 import type { Machine } from '@/core/kit/machine';
 import { COLUMN } from '../../test/support/fixtures';
-import { anchorScene, attachmentScene, bandScene, barScene, benchScene, columnScene, landmineScene, loadsScene, machineScene, preacherScene, type KitScene, type KitShape } from './kit-scene';
+import {
+  anchorScene,
+  attachmentScene,
+  bandScene,
+  barScene,
+  benchScene,
+  columnScene,
+  landmineScene,
+  loadsScene,
+  machineScene,
+  preacherScene,
+  type KitScene,
+  type KitShape,
+} from './kit-scene';
 
 type Of<K extends KitShape['kind']> = Extract<KitShape, { kind: K }>;
 const all = <K extends KitShape['kind']>(s: KitScene, kind: K) => s.shapes.filter((x): x is Of<K> => x.kind === kind);
 const labels = (s: KitScene) => all(s, 'label').map((l) => l.text);
 
 const RULER = { firstHoleM: 0.4, pitchM: 0.03, holes: 8, numberedFrom: 'bottom' } as const;
-const BENCH = { seatHeightM: 0.44, backDeg: [0, 20, 40, 60, 80], seatDeg: [0, 15], feetApartM: 1.15, blockHeightsM: [0.04] };
-const LEG: Machine = { kind: 'leg-extension', seat: null, back: { firstHoleM: 0.4, pitchM: 0.03, holes: 6, numberedFrom: 'top' }, axisOverSeatM: 0.04, handleHeightM: 0, path: { kind: 'arc', radiusM: 0.36, momentArm: [{ x: 0, y: 0.1 }] }, independentArms: false };
+const BENCH = {
+  seatHeightM: 0.44,
+  backDeg: [0, 20, 40, 60, 80],
+  seatDeg: [0, 15],
+  feetApartM: 1.15,
+  blockHeightsM: [0.04],
+};
+const LEG: Machine = {
+  kind: 'leg-extension',
+  seat: null,
+  back: { firstHoleM: 0.4, pitchM: 0.03, holes: 6, numberedFrom: 'top' },
+  axisOverSeatM: 0.04,
+  handleHeightM: 0,
+  path: { kind: 'arc', radiusM: 0.36, momentArm: [{ x: 0, y: 0.1 }] },
+  independentArms: false,
+};
 const PRESS: Machine = { ...LEG, kind: 'chest-press', seat: RULER, back: null, handleHeightM: 0.9 };
 const GUIDED: Machine = { ...LEG, kind: 'leg-press', back: null, path: { kind: 'guide', guideDeg: 45, ratio: 1 } };
-const ARMS = { ...COLUMN, kind: 'arms', holes: 5, pivotHeightM: 1.3, armM: 0.8, firstDeg: -60, pitchDeg: 30, swingDeg: 0 } as const;
+const ARMS = {
+  ...COLUMN,
+  kind: 'arms',
+  holes: 5,
+  pivotHeightM: 1.3,
+  armM: 0.8,
+  firstDeg: -60,
+  pitchDeg: 30,
+  swingDeg: 0,
+} as const;
 
 const SCENES: readonly (readonly [string, KitScene])[] = [
   ['twin column', columnScene(COLUMN, new Set([1, 20]))],
@@ -28,7 +64,14 @@ const SCENES: readonly (readonly [string, KitScene])[] = [
   ['rack', loadsScene([2, 4, 6, 30], 'kg')],
   ['bar', barScene(2.2)],
   ['landmine', landmineScene(0.06, 2.2, 2)],
-  ['band', bandScene([{ x: 0, y: 0 }, { x: 60, y: 9 }, { x: 120, y: 16 }])],
+  [
+    'band',
+    bandScene([
+      { x: 0, y: 0 },
+      { x: 60, y: 9 },
+      { x: 120, y: 16 },
+    ]),
+  ],
   ['anchor', anchorScene(2.4)],
 ];
 
@@ -57,12 +100,19 @@ describe('kit drawings', () => {
   });
   it('arms end at their notches’ heights, all as far from the pivot', () => {
     const scene = columnScene(ARMS, new Set([1, 5]));
-    for (const arm of all(scene, 'line').filter((l) => l.look !== 'frame')) expect(Math.hypot(arm.to[0] - arm.from[0], arm.to[1] - arm.from[1])).toBeCloseTo(0.8, 9);
-    expect(labels(scene)).toEqual(expect.arrayContaining([`1: ${(100 * (1.3 - 0.8 * Math.sin(Math.PI / 3))).toFixed(1)}`, '3: 130.0']));
+    for (const arm of all(scene, 'line').filter((l) => l.look !== 'frame'))
+      expect(Math.hypot(arm.to[0] - arm.from[0], arm.to[1] - arm.from[1])).toBeCloseTo(0.8, 9);
+    expect(labels(scene)).toEqual(
+      expect.arrayContaining([`1: ${(100 * (1.3 - 0.8 * Math.sin(Math.PI / 3))).toFixed(1)}`, '3: 130.0']),
+    );
   });
   it('a bench’s back lies at its own angles, the fitted ones dashed', () => {
-    const backs = all(benchScene(BENCH, [true, false, false, false, true], null), 'line').filter((l) => l.look === 'own' || l.look === 'derived');
-    expect(backs.map((b) => Math.round((Math.atan2(b.to[1] - b.from[1], b.from[0] - b.to[0]) * 180) / Math.PI))).toEqual(BENCH.backDeg);
+    const backs = all(benchScene(BENCH, [true, false, false, false, true], null), 'line').filter(
+      (l) => l.look === 'own' || l.look === 'derived',
+    );
+    expect(
+      backs.map((b) => Math.round((Math.atan2(b.to[1] - b.from[1], b.from[0] - b.to[0]) * 180) / Math.PI)),
+    ).toEqual(BENCH.backDeg);
     expect(backs.map((b) => b.look)).toEqual(['own', 'derived', 'derived', 'derived', 'own']);
   });
   it('a preacher’s pad falls at its angle over its length', () => {
@@ -81,12 +131,20 @@ describe('kit drawings', () => {
     const at = (text: string) => all(loadsScene([2, 4, 6, 30], 'kg'), 'label').find((l) => l.text === text)!.at[0];
     expect(at('4') / at('2')).toBeCloseTo(2, 9);
     expect(at('30') / at('6')).toBeCloseTo(5, 9);
-    const band = all(bandScene([{ x: 0, y: 0 }, { x: 60, y: 8 }, { x: 120, y: 16 }]), 'dot').map((d) => d.at);
+    const band = all(
+      bandScene([
+        { x: 0, y: 0 },
+        { x: 60, y: 8 },
+        { x: 120, y: 16 },
+      ]),
+      'dot',
+    ).map((d) => d.at);
     expect(band[1]![0] / band[2]![0]).toBeCloseTo(0.5, 9);
     expect(labels(landmineScene(0.06, 2.2, 2))).toContain((100 * (0.06 + 2.2 * Math.sin(Math.PI / 6))).toFixed(1));
   });
   it('one hand distance is drawn once, two as widest and narrowest', () => {
-    const pads = (handsM: readonly [number, number] | null) => all(attachmentScene({ kind: 'straight-bar', lengthM: 0.1, handsM, swivels: true }), 'pad').length;
+    const pads = (handsM: readonly [number, number] | null) =>
+      all(attachmentScene({ kind: 'straight-bar', lengthM: 0.1, handsM, swivels: true }), 'pad').length;
     expect([pads(null), pads([0.4, 0.4]), pads([0.3, 0.9])]).toEqual([1, 2, 4]);
   });
 });

@@ -13,15 +13,35 @@ describe.each([1.5, 2])('every movement draws on a body of %d m', (statureM) => 
   const body = bodyOf(statureM);
   it.each(BOOK.map((e) => [e.id, e] as const))('%s: finite, and inside its window over the whole range', (_, e) => {
     const side = sidesOf(e).at(-1)!;
-    const a = solveEntry(e, { ...usualInput(body, side, 15, WHOLE_RANGE), column: { column: COLUMN, room: ROOM, attachmentM: 0.14 } });
+    const a = solveEntry(e, {
+      ...usualInput(body, side, 15, WHOLE_RANGE),
+      column: { column: COLUMN, room: ROOM, attachmentM: 0.14 },
+    });
     if (!a.ok) throw new Error(a.reason);
     const both = e.hands === 'two';
     const poses = [0, 20, 40].map((i) => entryBodyAt(e, body, a.posed, a.side, USUAL_SURFACES, i));
     const w = movementWindow(extentOf(poses, a.posed.path, both, a.placement, a.pulley), a.pulley ? 2.2 : null);
     for (const view of [elevationView(w, 120), planView(w, 120)]) {
       for (const i of [0, 40]) {
-        const scene = buildMovementScene({ body, pose: poses[i === 0 ? 0 : 2]!, path: a.posed.path, side: a.side, both, placement: a.placement, pulley: a.pulley, shared: e.load.kind === 'cable' && e.load.shared, rests: 'back', armOn: e.armOn !== null, anchor: null, i }, view);
-        for (const s of [...scene.back, ...scene.front]) for (const d of s.paths) expect(numbers(d).every(Number.isFinite)).toBe(true);
+        const scene = buildMovementScene(
+          {
+            body,
+            pose: poses[i === 0 ? 0 : 2]!,
+            path: a.posed.path,
+            side: a.side,
+            both,
+            placement: a.placement,
+            pulley: a.pulley,
+            shared: e.load.kind === 'cable' && e.load.shared,
+            rests: 'back',
+            armOn: e.armOn !== null,
+            anchor: null,
+            i,
+          },
+          view,
+        );
+        for (const s of [...scene.back, ...scene.front])
+          for (const d of s.paths) expect(numbers(d).every(Number.isFinite)).toBe(true);
         expect(scene.cables).toHaveLength(a.pulley ? (both && e.load.kind === 'cable' && !e.load.shared ? 2 : 1) : 0);
         for (const dot of [scene.contact, ...scene.cables.flatMap((c) => [c.from, c.to])]) {
           expect(dot.u).toBeGreaterThanOrEqual(0);

@@ -58,10 +58,25 @@ export function restingArm(body: Body, pose: BodyPose, side: Side): ChainPath {
   const elbow = held?.elbow ?? add(shoulder, [0, -body.length.upperArm.m, 0]);
   const wrist = held?.hand ?? add(elbow, [0.03, -body.length.forearm.m, 0]);
   const grip = held ? wrist : add(wrist, [0.01, -body.length.hand.m / 2, 0]);
-  return { side, chain: 'arm', proximal: [shoulder], middle: [elbow], distal: [wrist], contact: [grip], frame: [pose.trunkFrame] };
+  return {
+    side,
+    chain: 'arm',
+    proximal: [shoulder],
+    middle: [elbow],
+    distal: [wrist],
+    contact: [grip],
+    frame: [pose.trunkFrame],
+  };
 }
 
-const mirrored = (p: ChainPath): ChainPath => ({ ...p, side: p.side === 'right' ? 'left' : 'right', proximal: p.proximal.map(mirrorZ), middle: p.middle.map(mirrorZ), distal: p.distal.map(mirrorZ), contact: p.contact.map(mirrorZ) });
+const mirrored = (p: ChainPath): ChainPath => ({
+  ...p,
+  side: p.side === 'right' ? 'left' : 'right',
+  proximal: p.proximal.map(mirrorZ),
+  middle: p.middle.map(mirrorZ),
+  distal: p.distal.map(mirrorZ),
+  contact: p.contact.map(mirrorZ),
+});
 
 /** A movement at one sample of its range, in one view. */
 export function buildMovementScene(s: MovementSceneInput, view: View): MovementScene {
@@ -71,7 +86,9 @@ export function buildMovementScene(s: MovementSceneInput, view: View): MovementS
   const arms = SIDES.map((side) => {
     // On legs and hinges the arms rest or hang with the load.
     if (s.path.chain === 'arm' && side === s.side) return { side, path: s.path, i: s.i };
-    return s.path.chain === 'arm' && s.both ? { side, path: mirrored(s.path), i: s.i } : { side, path: restingArm(s.body, s.pose, side), i: 0 };
+    return s.path.chain === 'arm' && s.both
+      ? { side, path: mirrored(s.path), i: s.i }
+      : { side, path: restingArm(s.body, s.pose, side), i: 0 };
   });
   const draw = (side: Side): Silhouette => {
     const a = arms.find((x) => x.side === side)!;
@@ -79,21 +96,28 @@ export function buildMovementScene(s: MovementSceneInput, view: View): MovementS
   };
   const grip = s.path.contact[s.i]!;
   const lineAt = (side: Side): Vec3 => carry(s.shared ? [grip[0], grip[1], 0] : side === s.side ? grip : mirrorZ(grip));
-  const pulleyOf = (side: Side): Vec3 => (side === s.side || s.shared ? s.pulley! : [s.pulley![0], s.pulley![1], -s.pulley![2]]);
+  const pulleyOf = (side: Side): Vec3 =>
+    side === s.side || s.shared ? s.pulley! : [s.pulley![0], s.pulley![1], -s.pulley![2]];
   const pad = s.armOn ? padUnder(s.body, s.path, s.i, s.padUpM ?? 0) : null;
   const lines = s.pulley ? (s.both && !s.shared ? SIDES : [s.side]) : [];
   return {
     back: [draw(other), ...bodySilhouettes(view, carry, s.body, s.pose)],
     front: [draw(s.side)],
     cables: lines.map((side) => ({ key: side, from: view.project(pulleyOf(side)), to: view.project(lineAt(side)) })),
-    surfaces: surfacesOf(s.body, s.pose, s.rests).map(([from, to], k) => ({ key: String(k), from: view.project(carry(from)), to: view.project(carry(to)) })),
+    surfaces: surfacesOf(s.body, s.pose, s.rests).map(([from, to], k) => ({
+      key: String(k),
+      from: view.project(carry(from)),
+      to: view.project(carry(to)),
+    })),
     armPad: pad && { from: view.project(carry(pad[0])), to: view.project(carry(pad[1])) },
     contact: view.project(carry(grip)),
     held: s.anchor && { from: view.project(carry(s.anchor)), to: view.project(carry(grip)) },
-    handPath: s.path.contact.map((c, k) => {
-      const d = view.project(carry(c));
-      return `${k === 0 ? 'M' : 'L'}${Math.round(d.u * 10) / 10} ${Math.round(d.v * 10) / 10}`;
-    }).join(''),
+    handPath: s.path.contact
+      .map((c, k) => {
+        const d = view.project(carry(c));
+        return `${k === 0 ? 'M' : 'L'}${Math.round(d.u * 10) / 10} ${Math.round(d.v * 10) / 10}`;
+      })
+      .join(''),
   };
 }
 
@@ -103,7 +127,10 @@ function padUnder(body: Body, path: ChainPath, i: number, upM: number): readonly
   const along = normalise(subtract(elbow, shoulder));
   // Under the arm: square to it, in the upright plane through it.
   const under = add(scale(normalise([-along[1], along[0], 0]), -0.032 * body.statureM), [0, upM, 0]);
-  return [add(add(shoulder, scale(along, 0.04 * body.statureM)), under), add(add(elbow, scale(along, 0.03 * body.statureM)), under)];
+  return [
+    add(add(shoulder, scale(along, 0.04 * body.statureM)), under),
+    add(add(elbow, scale(along, 0.03 * body.statureM)), under),
+  ];
 }
 
 /** How far a pad lies from the joints it carries, share of stature (drawing only). */
@@ -114,15 +141,24 @@ export function surfacesOf(body: Body, pose: BodyPose, rests: Rest): (readonly [
   const surfaces: (readonly [Vec3, Vec3])[] = [];
   if (rests !== null) {
     const seat = pose.pelvis[1] - HIP_OVER_SEAT * h;
-    surfaces.push([[pose.pelvis[0] - 0.12, seat, 0], [pose.pelvis[0] + 0.24, seat, 0]]);
+    surfaces.push([
+      [pose.pelvis[0] - 0.12, seat, 0],
+      [pose.pelvis[0] + 0.24, seat, 0],
+    ]);
   }
   if (rests === 'back' || rests === 'front') {
     const side = scale(pose.trunkFrame.x, (rests === 'back' ? -1 : 1) * PAD * h);
-    surfaces.push([add(pose.pelvis, side), add(add(pose.neckBase, side), scale(pose.trunkFrame.y, rests === 'back' ? 0.1 * h : -0.03 * h))]);
+    surfaces.push([
+      add(pose.pelvis, side),
+      add(add(pose.neckBase, side), scale(pose.trunkFrame.y, rests === 'back' ? 0.1 * h : -0.03 * h)),
+    ]);
   }
   if (pose.supportArm && pose.supportArm.hand[1] < pose.pelvis[1]) {
     const [x, y, z] = pose.supportArm.hand;
-    surfaces.push([[x - 0.25, y, z], [x + 0.6, y, z]]);
+    surfaces.push([
+      [x - 0.25, y, z],
+      [x + 0.6, y, z],
+    ]);
   }
   return surfaces;
 }
@@ -134,13 +170,30 @@ export function movementWindow(points: readonly Vec3[], pulleyTopM: number | nul
   const minX = Math.min(...xs, ...(pulleyTopM === null ? [] : [-0.15]));
   const maxX = Math.max(...xs);
   const pad = 0.22;
-  return { minX: minX - pad, maxX: maxX + pad, maxY: Math.max(...points.map((p) => p[1]), pulleyTopM ?? 0) + 0.14, minZ: Math.min(...zs) - pad, maxZ: Math.max(...zs) + pad };
+  return {
+    minX: minX - pad,
+    maxX: maxX + pad,
+    maxY: Math.max(...points.map((p) => p[1]), pulleyTopM ?? 0) + 0.14,
+    minZ: Math.min(...zs) - pad,
+    maxZ: Math.max(...zs) + pad,
+  };
 }
 
 /** Points of a posed body that a window must hold, carried onto the floor. */
-export function extentOf(poses: readonly BodyPose[], path: ChainPath, both: boolean, placement: Placement | null, pulley: Vec3 | null): Vec3[] {
+export function extentOf(
+  poses: readonly BodyPose[],
+  path: ChainPath,
+  both: boolean,
+  placement: Placement | null,
+  pulley: Vec3 | null,
+): Vec3[] {
   const stand = stands(placement);
-  const all = poses.flatMap((p) => [p.head, p.neckBase, p.pelvis, ...SIDES.flatMap((s) => [p.shoulder[s], p.leg[s].knee, p.leg[s].toe, p.leg[s].heel])]);
+  const all = poses.flatMap((p) => [
+    p.head,
+    p.neckBase,
+    p.pelvis,
+    ...SIDES.flatMap((s) => [p.shoulder[s], p.leg[s].knee, p.leg[s].toe, p.leg[s].heel]),
+  ]);
   const hands = both ? [...path.contact, ...path.contact.map(mirrorZ)] : path.contact;
   return [...[...all, ...path.middle, ...hands].map((v) => toFloor(v, stand)), ...(pulley ? [pulley] : [])];
 }

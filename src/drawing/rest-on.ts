@@ -6,5 +6,9 @@ export function restOn(e: BookEntry): Rest {
   const { posture } = e;
   if (posture.kind === 'lying') return posture.on === 'front' ? 'front' : posture.on === 'back' ? 'back' : 'seat';
   if (posture.kind === 'leg-machine') return 'back';
-  return posture.kind === 'seated' ? (posture.on === 'bench' && posture.backDeg < 95 && e.load.kind !== 'cable' ? 'back' : 'seat') : null;
+  return posture.kind === 'seated'
+    ? posture.on === 'bench' && posture.backDeg < 95 && e.load.kind !== 'cable'
+      ? 'back'
+      : 'seat'
+    : null;
 }

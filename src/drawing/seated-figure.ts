@@ -32,13 +32,29 @@ export function buildSeatedFigure(body: Body, pxPerM: number, width: number, hei
   const floorV = height - 12;
   const originU = width * 0.3;
   const project = ([x, y]: Vec3) => ({ u: originU + x * pxPerM, v: floorV - y * pxPerM });
-  const view: View = { kind: 'elevation', scale: pxPerM, width, height, project, toX: (u) => (u - originU) / pxPerM, toOther: (v) => (floorV - v) / pxPerM };
+  const view: View = {
+    kind: 'elevation',
+    scale: pxPerM,
+    width,
+    height,
+    project,
+    toX: (u) => (u - originU) / pxPerM,
+    toOther: (v) => (floorV - v) / pxPerM,
+  };
   const pose = poseBody(body, { kind: 'seated', seatHeightM: SEAT_M, backDeg: 90 });
   const shoulder = pose.shoulder.right;
   const elbow = add(shoulder, [0.02, -body.length.upperArm.m, 0]);
   const fore: Vec3 = [1, 0, 0];
   const wrist = along(elbow, fore, body.length.forearm.m);
-  const arm = { side: 'right', chain: 'arm', proximal: [shoulder], middle: [elbow], distal: [wrist], contact: [along(wrist, fore, body.length.hand.m / 2)], frame: [pose.trunkFrame] } as const;
+  const arm = {
+    side: 'right',
+    chain: 'arm',
+    proximal: [shoulder],
+    middle: [elbow],
+    distal: [wrist],
+    contact: [along(wrist, fore, body.length.hand.m / 2)],
+    frame: [pose.trunkFrame],
+  } as const;
   const seatV = px(floorV - SEAT_M * pxPerM);
   let last = -Infinity;
   const lines = SEATED_NAMES.map((name): SeatedLine => {
@@ -48,5 +64,12 @@ export function buildSeatedFigure(body: Body, pxPerM: number, width: number, hei
     last = labelV;
     return { name, v, labelV, cm: Math.round(sized.m * 1000) / 10, source: sized.source };
   });
-  return { silhouettes: [...bodySilhouettes(view, (p) => p, body, pose), armSilhouette(view, (p) => p, body, arm, 0, 'arm')], lines, seatV, floorV, backU: originU - 0.14 * pxPerM, seatEndU: originU + 0.36 * pxPerM };
+  return {
+    silhouettes: [...bodySilhouettes(view, (p) => p, body, pose), armSilhouette(view, (p) => p, body, arm, 0, 'arm')],
+    lines,
+    seatV,
+    floorV,
+    backU: originU - 0.14 * pxPerM,
+    seatEndU: originU + 0.36 * pxPerM,
+  };
 }

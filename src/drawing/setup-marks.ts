@@ -28,7 +28,8 @@ export function buildSetupMarks(problem: SetupProblem, e: Evaluation, view: View
   const { placement, worse, metrics } = e;
   const { path } = limbOf(problem, worse);
   const { samples } = e.bySide[worse]!;
-  const carry = (v: Vec3): Vec3 => toFloor(v, { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) });
+  const carry = (v: Vec3): Vec3 =>
+    toFloor(v, { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) });
   const contact = (i: number): Vec3 => {
     const g = path.contact[i]!;
     return carry(problem.shared ? [g[0], g[1], 0] : g);
@@ -44,7 +45,10 @@ export function buildSetupMarks(problem: SetupProblem, e: Evaluation, view: View
   });
   const pulley = problem.pulley(placement, worse);
   const hand = contact(least);
-  const end = add(hand, scale(normalise(subtract(pulley, hand)), Math.min(problem.input.attachmentM, length(subtract(pulley, hand)))));
+  const end = add(
+    hand,
+    scale(normalise(subtract(pulley, hand)), Math.min(problem.input.attachmentM, length(subtract(pulley, hand)))),
+  );
   return {
     region: line && { from: view.project(carry(line.from)), to: view.project(carry(line.to)) },
     rest,

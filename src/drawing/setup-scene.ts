@@ -11,7 +11,7 @@ import { extentOf, restingArm, surfacesOf, type Rest } from './movement-scene';
 import type { View, Window3 } from './view';
 
 /** Samples shown as ghosts: the quarters of the range before the finish. */
-export const GHOST_SAMPLES = [0, 10, 20, 30] as const;
+const GHOST_SAMPLES = [0, 10, 20, 30] as const;
 export const FINISH = 40;
 
 export interface CableLine {
@@ -58,8 +58,11 @@ export function windowFor(problem: SetupProblem, base: Placement): Window3 {
   const points = limbs.flatMap((l) => extentOf(at, l.path, false, base, null));
   const reach = (axis: 0 | 1 | 2, sign: 1 | -1): number => Math.max(...points.map((p) => sign * p[axis])) + AROUND_M;
   return {
-    minX: Math.min(-0.3, room.minDistanceM, -reach(0, -1)), maxX: Math.max(1.3, Math.min(room.maxDistanceM, 1.6), reach(0, 1)), maxY: Math.max(top, reach(1, 1) - AROUND_M) + 0.12,
-    minZ: -Math.max(side, reach(2, -1)), maxZ: Math.max(side, reach(2, 1)),
+    minX: Math.min(-0.3, room.minDistanceM, -reach(0, -1)),
+    maxX: Math.max(1.3, Math.min(room.maxDistanceM, 1.6), reach(0, 1)),
+    maxY: Math.max(top, reach(1, 1) - AROUND_M) + 0.12,
+    minZ: -Math.max(side, reach(2, -1)),
+    maxZ: Math.max(side, reach(2, 1)),
   };
 }
 
@@ -76,12 +79,21 @@ function leverFoot(joint: Vec3, contact: Vec3, pulley: Vec3): Vec3 {
 }
 
 type Stand = Pick<Placement, 'standX' | 'standZ' | 'yawDeg'>;
-const carryTo = (p: Stand) => (v: Vec3): Vec3 => toFloor(v, { x: p.standX, z: p.standZ, yawRad: toRad(p.yawDeg) });
+const carryTo =
+  (p: Stand) =>
+  (v: Vec3): Vec3 =>
+    toFloor(v, { x: p.standX, z: p.standZ, yawRad: toRad(p.yawDeg) });
 // In the elevation the far arm is hidden behind the near one when both work: far ones come first.
 const workingSides = (problem: SetupProblem): Side[] => SIDES.filter((s) => problem.sides.includes(s));
 
 /** The body where it stands, at a sample of the range: working arms over the range, idle ones at rest. */
-export function buildSetupFigure(problem: SetupProblem, stand: Stand, rests: Rest, view: View, now = FINISH): SetupFigure {
+export function buildSetupFigure(
+  problem: SetupProblem,
+  stand: Stand,
+  rests: Rest,
+  view: View,
+  now = FINISH,
+): SetupFigure {
   const { body } = problem;
   const carry = carryTo(stand);
   const pose = problem.poseAt(now);
@@ -90,20 +102,31 @@ export function buildSetupFigure(problem: SetupProblem, stand: Stand, rests: Res
   return {
     body: bodySilhouettes(view, carry, body, pose),
     arms: working.map((side) => armSilhouette(view, carry, body, path(side), now, `arm-${side}`)),
-    idle: SIDES.filter((s) => !working.includes(s)).map((side) => armSilhouette(view, carry, body, restingArm(body, pose, side), 0, `idle-${side}`)),
-    range: working.flatMap((side) => GHOST_SAMPLES.map((i) => armSilhouette(view, carry, body, path(side), i, `ghost-${side}-${i}`))),
-    handPaths: working.map((side) =>
-      path(side).contact.map((g, i) => {
-        const d = view.project(carry(g));
-        return `${i === 0 ? 'M' : 'L'}${Math.round(d.u * 10) / 10} ${Math.round(d.v * 10) / 10}`;
-      }).join(''),
+    idle: SIDES.filter((s) => !working.includes(s)).map((side) =>
+      armSilhouette(view, carry, body, restingArm(body, pose, side), 0, `idle-${side}`),
     ),
-    surfaces: surfacesOf(body, pose, rests).map(([from, to], k) => ({ key: String(k), from: view.project(carry(from)), to: view.project(carry(to)) })),
+    range: working.flatMap((side) =>
+      GHOST_SAMPLES.map((i) => armSilhouette(view, carry, body, path(side), i, `ghost-${side}-${i}`)),
+    ),
+    handPaths: working.map((side) =>
+      path(side)
+        .contact.map((g, i) => {
+          const d = view.project(carry(g));
+          return `${i === 0 ? 'M' : 'L'}${Math.round(d.u * 10) / 10} ${Math.round(d.v * 10) / 10}`;
+        })
+        .join(''),
+    ),
+    surfaces: surfacesOf(body, pose, rests).map(([from, to], k) => ({
+      key: String(k),
+      from: view.project(carry(from)),
+      to: view.project(carry(to)),
+    })),
   };
 }
 
 /** A limb laid beside the one that is shown, at a sample of the range. */
-export const buildGhost = (problem: SetupProblem, ghost: Ghost, view: View, now: number): Silhouette => armSilhouette(view, carryTo(ghost.placement), problem.body, ghost.path, now, 'ghost');
+export const buildGhost = (problem: SetupProblem, ghost: Ghost, view: View, now: number): Silhouette =>
+  armSilhouette(view, carryTo(ghost.placement), problem.body, ghost.path, now, 'ghost');
 
 /** Cables, mark and lever of a placement at a sample of the range. */
 export function buildSetupLines(problem: SetupProblem, placement: Placement, view: View, now = FINISH): SetupLines {
@@ -124,8 +147,15 @@ export function buildSetupLines(problem: SetupProblem, placement: Placement, vie
   const grip = limb.path.contact[now]!;
   const foot = leverFoot(joint, carry(shared ? [grip[0], grip[1], 0] : grip), problem.pulley(placement, last));
   return {
-    cables: lines.map((side) => ({ side, from: pulley(side), to: lineAt(side, now), shoulder: at(path(side).proximal[now]!) })),
-    ghostCables: lines.flatMap((side) => GHOST_SAMPLES.map((i) => ({ key: `${side}-${i}`, from: pulley(side), to: lineAt(side, i) }))),
+    cables: lines.map((side) => ({
+      side,
+      from: pulley(side),
+      to: lineAt(side, now),
+      shoulder: at(path(side).proximal[now]!),
+    })),
+    ghostCables: lines.flatMap((side) =>
+      GHOST_SAMPLES.map((i) => ({ key: `${side}-${i}`, from: pulley(side), to: lineAt(side, i) })),
+    ),
     mark: view.project([placement.standX, 0, placement.standZ]),
     lever: { from: view.project(joint), to: view.project(foot) },
   };

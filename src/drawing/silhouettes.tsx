@@ -2,7 +2,13 @@ import type { Silhouette } from './figure';
 import styles from './drawing.module.css';
 
 /** Silhouettes back to front; each is stroked whole, then filled whole. Ghosts are outlines only. */
-export function Silhouettes({ shapes, ghost = false }: { readonly shapes: readonly Silhouette[]; readonly ghost?: boolean }) {
+export function Silhouettes({
+  shapes,
+  ghost = false,
+}: {
+  readonly shapes: readonly Silhouette[];
+  readonly ghost?: boolean;
+}) {
   // One path for all outlines: while things are dragged every element costs.
   if (ghost) return <path className={styles.ghost} d={shapes.flatMap((s) => s.paths).join('')} />;
   return shapes.map((s) => (

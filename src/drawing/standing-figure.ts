@@ -25,7 +25,14 @@ export interface StandingFigure {
   readonly spans: Readonly<Record<LengthName, readonly [Dot, Dot]>>;
 }
 
-const LEFT: readonly MeasureName[] = ['eyeHeight', 'chinHeight', 'shoulderHeight', 'hipHeight', 'kneeHeight', 'ankleHeight'];
+const LEFT: readonly MeasureName[] = [
+  'eyeHeight',
+  'chinHeight',
+  'shoulderHeight',
+  'hipHeight',
+  'kneeHeight',
+  'ankleHeight',
+];
 const RIGHT: readonly MeasureName[] = ['elbowHeight', 'wristHeight', 'fingertipHeight'];
 const LABEL_GAP = 17;
 
@@ -51,7 +58,8 @@ export function buildStandingFigure(body: Body, tallestM: number, height: number
   const H = (name: keyof Body['height']): number => body.height[name].m;
   const half = body.length.shoulderBreadth.m / 2;
   const hip = (body.length.hipBreadth.m / 2) * 0.62;
-  const c = (a: { u: number; v: number }, b: { u: number; v: number }, ra: number, rb: number) => capsulePath({ a, b, ra: ra * h * k, rb: rb * h * k });
+  const c = (a: { u: number; v: number }, b: { u: number; v: number }, ra: number, rb: number) =>
+    capsulePath({ a, b, ra: ra * h * k, rb: rb * h * k });
   const sides = [-1, 1] as const;
   const neckM = (H('chinHeight') + H('shoulderHeight')) / 2;
   const headM = (H('chinHeight') + h) / 2;
@@ -80,7 +88,14 @@ export function buildStandingFigure(body: Body, tallestM: number, height: number
   const silhouettes: Silhouette[] = [{ key: 'body', paths }];
   const line = (name: MeasureName, column: 'left' | 'right'): HeightLine => {
     const sized = body.height[name as keyof Body['height']];
-    return { name, v: y(sized.m), labelV: y(sized.m), cm: Math.round(sized.m * 1000) / 10, source: sized.source, column };
+    return {
+      name,
+      v: y(sized.m),
+      labelV: y(sized.m),
+      cm: Math.round(sized.m * 1000) / 10,
+      source: sized.source,
+      column,
+    };
   };
   return {
     silhouettes,

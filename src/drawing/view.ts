@@ -82,7 +82,10 @@ export function heldIn(w: Window3, { times, at }: Zoom): Zoom {
 export function zoomAbout(w: Window3, z: Zoom, factor: number, p: Vec3): Zoom {
   const times = Math.min(MOST_TIMES, Math.max(1, z.times * factor));
   const by = z.times / times;
-  return heldIn(w, { times, at: [p[0] - (p[0] - z.at[0]) * by, p[1] - (p[1] - z.at[1]) * by, p[2] - (p[2] - z.at[2]) * by] });
+  return heldIn(w, {
+    times,
+    at: [p[0] - (p[0] - z.at[0]) * by, p[1] - (p[1] - z.at[1]) * by, p[2] - (p[2] - z.at[2]) * by],
+  });
 }
 
 /** A view at a closer look; the same box, so that both stay beside each other. */

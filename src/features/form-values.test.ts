@@ -12,9 +12,25 @@ import { pieceLine } from './kit/piece-line';
 
 const demoKit = () => demoPieces;
 
-const CLIENT = { id: 'c', name: 'Amaro Lindqvist', note: '', statureM: 1.83, massKg: 80, measuredM: { shoulderHeight: 1.5 }, range: { left: {}, right: { 'shoulder.horizontalAbduction': 8 } },
-  notes: ['shoulder', 'does-not-feel'], unfelt: ['lat-lower'], limits: [{ subject: 'load', side: 'both', most: 12.5, setBy: 'physiotherapist', fromDay: 20_000, untilDay: 20_100 }],
-  armPath: { left: [], right: [{ belowDeg: 0, behindM: 0.02 }, { belowDeg: 15, behindM: 0.055 }] }, chestLineDeg: 48,
+const CLIENT = {
+  id: 'c',
+  name: 'Amaro Lindqvist',
+  note: '',
+  statureM: 1.83,
+  massKg: 80,
+  measuredM: { shoulderHeight: 1.5 },
+  range: { left: {}, right: { 'shoulder.horizontalAbduction': 8 } },
+  notes: ['shoulder', 'does-not-feel'],
+  unfelt: ['lat-lower'],
+  limits: [{ subject: 'load', side: 'both', most: 12.5, setBy: 'physiotherapist', fromDay: 20_000, untilDay: 20_100 }],
+  armPath: {
+    left: [],
+    right: [
+      { belowDeg: 0, behindM: 0.02 },
+      { belowDeg: 15, behindM: 0.055 },
+    ],
+  },
+  chestLineDeg: 48,
 } as const;
 
 describe('client sheet', () => {
@@ -24,8 +40,20 @@ describe('client sheet', () => {
     expect([parsed.measuredCm.shoulderHeight, parsed.chestLineDeg]).toEqual([150, 48]);
     expect(parsed.measuredCm.eyeHeight).toBeUndefined();
     expect(parsed.rangeDeg.right['shoulder.horizontalAbduction']).toBe(8);
-    expect(parsed).toMatchObject({ notes: CLIENT.notes, unfelt: CLIENT.unfelt, armPath: { left: [], right: [{ belowDeg: 0, behindCm: 2 }, { belowDeg: 15, behindCm: 5.5 }] } });
-    expect(parsed.limits).toEqual([{ subject: 'load', side: 'both', most: 12.5, setBy: 'physiotherapist', from: 20_000, until: 20_100 }]);
+    expect(parsed).toMatchObject({
+      notes: CLIENT.notes,
+      unfelt: CLIENT.unfelt,
+      armPath: {
+        left: [],
+        right: [
+          { belowDeg: 0, behindCm: 2 },
+          { belowDeg: 15, behindCm: 5.5 },
+        ],
+      },
+    });
+    expect(parsed.limits).toEqual([
+      { subject: 'load', side: 'both', most: 12.5, setBy: 'physiotherapist', from: 20_000, until: 20_100 },
+    ]);
   });
   it('a blank sheet asks for name, stature and mass and nothing else', () => {
     const parsed = clientFormSchema.safeParse(toClientValues(null));
@@ -36,7 +64,9 @@ describe('client sheet', () => {
     [119, null],
     [231, null],
     [150, 1.5],
-  ])('stature %s draws %s', (statureCm, m) => expect(toBodyInput({ ...toClientValues(null), statureCm: statureCm as number | '' })?.statureM ?? null).toBe(m));
+  ])('stature %s draws %s', (statureCm, m) =>
+    expect(toBodyInput({ ...toClientValues(null), statureCm: statureCm as number | '' })?.statureM ?? null).toBe(m),
+  );
 });
 
 describe('kit sheets', () => {
@@ -48,35 +78,99 @@ describe('kit sheets', () => {
     expect(pieceSchema.safeParse(values).success).toBe(false);
     expect(() => previewKit(kind, values.spec)).not.toThrow();
   });
-  it.each(demoKit().map((p) => [p.name, p] as const))('%s: what is shown is what would be saved; it draws inside its box', (_, p) => {
-    const values = toKitValues(p.kind, { ...p, spec: p.spec as SpecValues });
-    expect(KIT_SPEC[p.kind].parse(values.spec)).toEqual(p.spec);
-    const { scene } = previewKit(p.kind, values.spec);
-    for (const shape of scene!.shapes) {
-      for (const [x, y] of shape.kind === 'line' || shape.kind === 'pad' ? [shape.from, shape.to] : [shape.at]) {
-        expect(x).toBeGreaterThanOrEqual(-0.05);
-        expect(x).toBeLessThanOrEqual(scene!.width + 0.05);
-        expect(y).toBeLessThanOrEqual(scene!.height + 0.05);
+  it.each(demoKit().map((p) => [p.name, p] as const))(
+    '%s: what is shown is what would be saved; it draws inside its box',
+    (_, p) => {
+      const values = toKitValues(p.kind, { ...p, spec: p.spec as SpecValues });
+      expect(KIT_SPEC[p.kind].parse(values.spec)).toEqual(p.spec);
+      const { scene } = previewKit(p.kind, values.spec);
+      for (const shape of scene!.shapes) {
+        for (const [x, y] of shape.kind === 'line' || shape.kind === 'pad' ? [shape.from, shape.to] : [shape.at]) {
+          expect(x).toBeGreaterThanOrEqual(-0.05);
+          expect(x).toBeLessThanOrEqual(scene!.width + 0.05);
+          expect(y).toBeLessThanOrEqual(scene!.height + 0.05);
+        }
       }
-    }
-    expect(pieceLine(p.kind, p.spec as SpecValues).length).toBeGreaterThan(8);
-  });
+      expect(pieceLine(p.kind, p.spec as SpecValues).length).toBeGreaterThan(8);
+    },
+  );
   it.each([
-    ['column', { holes: 20, readings: [{ hole: 1, heightCm: 25 }, { hole: 20, heightCm: 215 }] }, 'Hole 1 at 25.0 cm, 10.00 cm from hole to hole. Two readings fit exactly'],
-    ['column', { holes: 20, readings: [{ hole: 1, heightCm: 25 }, { hole: '', heightCm: 40 }] }, 'Two measured holes give the fit'],
-    ['column', { columnKind: 'arms', holes: 2, pivotHeightCm: 100, armCm: 80, numberedFrom: 'bottom', readings: [{ hole: 1, heightCm: 60 }, { hole: 2, heightCm: 100 }] }, 'Notch 1 at -30.0 °, 30.00 ° from notch to notch'],
-    ['bench', { notches: 3, notchReadings: [{ notch: 1, deg: 0 }, { notch: 3, deg: 80 }] }, '1: 0°, 2: 40°, 3: 80°'],
-    ['bench', { notches: 4, notchReadings: [{ notch: 1, deg: 0 }, { notch: 2, deg: 40 }, { notch: 4, deg: 60 }] }, 'The notches are uneven'],
-  ] as const)('%s %j fits live', (kind, change, text) => expect(previewKit(kind, { ...toKitValues(kind, null).spec, ...change }).fit).toContain(text));
+    [
+      'column',
+      {
+        holes: 20,
+        readings: [
+          { hole: 1, heightCm: 25 },
+          { hole: 20, heightCm: 215 },
+        ],
+      },
+      'Hole 1 at 25.0 cm, 10.00 cm from hole to hole. Two readings fit exactly',
+    ],
+    [
+      'column',
+      {
+        holes: 20,
+        readings: [
+          { hole: 1, heightCm: 25 },
+          { hole: '', heightCm: 40 },
+        ],
+      },
+      'Two measured holes give the fit',
+    ],
+    [
+      'column',
+      {
+        columnKind: 'arms',
+        holes: 2,
+        pivotHeightCm: 100,
+        armCm: 80,
+        numberedFrom: 'bottom',
+        readings: [
+          { hole: 1, heightCm: 60 },
+          { hole: 2, heightCm: 100 },
+        ],
+      },
+      'Notch 1 at -30.0 °, 30.00 ° from notch to notch',
+    ],
+    [
+      'bench',
+      {
+        notches: 3,
+        notchReadings: [
+          { notch: 1, deg: 0 },
+          { notch: 3, deg: 80 },
+        ],
+      },
+      '1: 0°, 2: 40°, 3: 80°',
+    ],
+    [
+      'bench',
+      {
+        notches: 4,
+        notchReadings: [
+          { notch: 1, deg: 0 },
+          { notch: 2, deg: 40 },
+          { notch: 4, deg: 60 },
+        ],
+      },
+      'The notches are uneven',
+    ],
+  ] as const)('%s %j fits live', (kind, change, text) =>
+    expect(previewKit(kind, { ...toKitValues(kind, null).spec, ...change }).fit).toContain(text),
+  );
   it('kinds of handle start from what they usually measure', () => {
     for (const k of ATTACHMENT_KINDS) expect(KIT_SPEC.attachment.safeParse(usualAttachment(k)).success).toBe(true);
   });
   it('a preacher and a leg extension say where each client goes; a bench which notch', () => {
     const of = (id: string) => demoKit().find((p) => p.id === id)!;
     const people = [{ name: 'a', statureM: 1.8, massKg: 80, measuredM: {} }];
-    expect(fitClients('preacher', of('oak-preacher').spec as SpecValues, people)).toEqual([{ name: 'a', setting: 'seat 5', says: 'armpit on the pad’s edge', estimated: true }]);
+    expect(fitClients('preacher', of('oak-preacher').spec as SpecValues, people)).toEqual([
+      { name: 'a', setting: 'seat 5', says: 'armpit on the pad’s edge', estimated: true },
+    ]);
     expect(fitClients('machine', of('knee-lever').spec as SpecValues, people)[0]!.setting).toMatch(/^back pad \d$/);
-    expect(fitClients('machine', of('two-way-press').spec as SpecValues, people)[0]!.says).toMatch(/handles .* cm (above|below)/);
+    expect(fitClients('machine', of('two-way-press').spec as SpecValues, people)[0]!.says).toMatch(
+      /handles .* cm (above|below)/,
+    );
     expect(notchesFor(of('blue-bench').spec as SpecValues).map((n) => n.notch)).toEqual([1, 2, 4, 5, 7]);
   });
 });

@@ -7,14 +7,44 @@ import type { FaultCode } from '@/core/movement/fault-code';
 import { ANSWERER_NAME } from './movements';
 
 /** Short enough for one line of the pad; `seen` says it in full; `cue` is for the client, one breath. */
-export const FAULT_TEXT: Readonly<Record<FaultCode, { readonly pad: string; readonly seen: string; readonly cue: string }>> = {
-  'shoulders-roll-forward': { pad: 'shoulders roll in', seen: 'shoulders roll forward at the finish', cue: 'Chest stays tall as your hands meet' },
-  'line-off-arm': { pad: 'cable off the arm', seen: 'cable out of line with the arm at the finish', cue: 'Follow the cable with your arm' },
-  'arms-stay-bent': { pad: 'arms stay bent', seen: 'arms stay bent at the finish', cue: 'Bring the elbows together too' },
-  'sides-differ': { pad: 'sides differ', seen: 'left and right hand arrive differently', cue: 'Both hands land together' },
-  'arms-too-straight': { pad: 'arms too straight', seen: 'arms straight in the stretch', cue: 'Soft elbows as you open' },
-  'past-control': { pad: 'past control', seen: 'the weight pushes the shoulder past control', cue: 'Open only as far as you can hold' },
-  'stack-touches': { pad: 'stack sets down', seen: 'the stack touches in the stretch', cue: 'Keep the stack in the air' },
+export const FAULT_TEXT: Readonly<
+  Record<FaultCode, { readonly pad: string; readonly seen: string; readonly cue: string }>
+> = {
+  'shoulders-roll-forward': {
+    pad: 'shoulders roll in',
+    seen: 'shoulders roll forward at the finish',
+    cue: 'Chest stays tall as your hands meet',
+  },
+  'line-off-arm': {
+    pad: 'cable off the arm',
+    seen: 'cable out of line with the arm at the finish',
+    cue: 'Follow the cable with your arm',
+  },
+  'arms-stay-bent': {
+    pad: 'arms stay bent',
+    seen: 'arms stay bent at the finish',
+    cue: 'Bring the elbows together too',
+  },
+  'sides-differ': {
+    pad: 'sides differ',
+    seen: 'left and right hand arrive differently',
+    cue: 'Both hands land together',
+  },
+  'arms-too-straight': {
+    pad: 'arms too straight',
+    seen: 'arms straight in the stretch',
+    cue: 'Soft elbows as you open',
+  },
+  'past-control': {
+    pad: 'past control',
+    seen: 'the weight pushes the shoulder past control',
+    cue: 'Open only as far as you can hold',
+  },
+  'stack-touches': {
+    pad: 'stack sets down',
+    seen: 'the stack touches in the stretch',
+    cue: 'Keep the stack in the air',
+  },
   shrugs: { pad: 'shrugs', seen: 'shoulders climb to the ears', cue: 'Shoulders away from your ears' },
   'trunk-swings': { pad: 'trunk swings', seen: 'the trunk swings to start the rep', cue: 'Only the arms move' },
   'trunk-turns': { pad: 'trunk turns', seen: 'the trunk turns to one side', cue: 'Breastbone stays pointing ahead' },
@@ -22,30 +52,92 @@ export const FAULT_TEXT: Readonly<Record<FaultCode, { readonly pad: string; read
   'lowering-dropped': { pad: 'drops it', seen: 'the lowering is let go', cue: 'Make the way back slow' },
   'ribs-flare': { pad: 'ribs flare', seen: 'ribs lift and the low back arches', cue: 'Ribs down, breathe out' },
   'chin-forward': { pad: 'chin pokes out', seen: 'chin pokes forward', cue: 'Long neck, chin in' },
-  'pad-gap': { pad: 'gap at the pad', seen: 'a gap between the upper arm and the pad', cue: 'Sink your armpit onto the edge' },
-  'elbow-locks-out': { pad: 'elbow goes straight', seen: 'the elbow goes straight under load', cue: 'Keep a little bend at the bottom' },
-  'elbow-swings': { pad: 'elbows swing', seen: 'the front of the shoulder starts the curl', cue: 'Let the forearm do it alone' },
-  'elbow-drifts-back': { pad: 'elbow drifts back', seen: 'the elbow drifts back through the rep', cue: 'Elbow under your shoulder all the way' },
-  'curls-past-tension': { pad: 'curls into rest', seen: 'the last part of the curl rests', cue: 'Stop before it goes light' },
-  'shoulder-tips-forward': { pad: 'shoulder tips over', seen: 'the shoulder tips forward in the stretch', cue: 'Blade set before you reach' },
-  'elbow-flares': { pad: 'elbow flares', seen: 'the elbow flares away from the side', cue: 'Brush your ribs with your elbow' },
+  'pad-gap': {
+    pad: 'gap at the pad',
+    seen: 'a gap between the upper arm and the pad',
+    cue: 'Sink your armpit onto the edge',
+  },
+  'elbow-locks-out': {
+    pad: 'elbow goes straight',
+    seen: 'the elbow goes straight under load',
+    cue: 'Keep a little bend at the bottom',
+  },
+  'elbow-swings': {
+    pad: 'elbows swing',
+    seen: 'the front of the shoulder starts the curl',
+    cue: 'Let the forearm do it alone',
+  },
+  'elbow-drifts-back': {
+    pad: 'elbow drifts back',
+    seen: 'the elbow drifts back through the rep',
+    cue: 'Elbow under your shoulder all the way',
+  },
+  'curls-past-tension': {
+    pad: 'curls into rest',
+    seen: 'the last part of the curl rests',
+    cue: 'Stop before it goes light',
+  },
+  'shoulder-tips-forward': {
+    pad: 'shoulder tips over',
+    seen: 'the shoulder tips forward in the stretch',
+    cue: 'Blade set before you reach',
+  },
+  'elbow-flares': {
+    pad: 'elbow flares',
+    seen: 'the elbow flares away from the side',
+    cue: 'Brush your ribs with your elbow',
+  },
   'arm-tucks': { pad: 'arm tucks in', seen: 'the arm tucks in towards the side', cue: 'Elbow wide, palm to the floor' },
-  'arm-pulls': { pad: 'arm does the pull', seen: 'the elbow closes before the shoulder moves', cue: 'Hand is a hook, elbow does it' },
+  'arm-pulls': {
+    pad: 'arm does the pull',
+    seen: 'the elbow closes before the shoulder moves',
+    cue: 'Hand is a hook, elbow does it',
+  },
   'back-rounds': { pad: 'back rounds', seen: 'the back rounds or the hips open', cue: 'Long back, hips do not move' },
-  bounces: { pad: 'bounces', seen: 'the load bounces off floor, pins or stack', cue: 'Let it go quiet before you lift' },
-  'rests-in-lockout': { pad: 'rests locked out', seen: 'the load rests on straight joints', cue: 'Stay just short of straight' },
+  bounces: {
+    pad: 'bounces',
+    seen: 'the load bounces off floor, pins or stack',
+    cue: 'Let it go quiet before you lift',
+  },
+  'rests-in-lockout': {
+    pad: 'rests locked out',
+    seen: 'the load rests on straight joints',
+    cue: 'Stay just short of straight',
+  },
   'hips-slide': { pad: 'hips slide', seen: 'the hips slide forward on the seat', cue: 'Pull yourself into the seat' },
   'knee-gap': { pad: 'knee off the axis', seen: 'a gap behind the knee at the pad', cue: 'Knees tight to the edge' },
   'trunk-rocks': { pad: 'trunk rocks', seen: 'the trunk rocks back and forth', cue: 'Belly button still, elbows work' },
-  'elbows-uneven': { pad: 'elbows uneven', seen: 'one elbow travels ahead of the other', cue: 'Both elbows arrive together' },
-  'knees-lift': { pad: 'knees lift', seen: 'the knees lift or the toes drop', cue: 'Knees into the pad, toes to shins' },
+  'elbows-uneven': {
+    pad: 'elbows uneven',
+    seen: 'one elbow travels ahead of the other',
+    cue: 'Both elbows arrive together',
+  },
+  'knees-lift': {
+    pad: 'knees lift',
+    seen: 'the knees lift or the toes drop',
+    cue: 'Knees into the pad, toes to shins',
+  },
   'raise-shrugs': { pad: 'raise turns shrug', seen: 'the raise turns into a shrug', cue: 'Reach out, not up' },
-  'pronation-hurts': { pad: 'palm down hurts', seen: 'discomfort at wrist or elbow with the palm full down', cue: 'Turn your thumb up a little' },
-  'little-finger-hurts': { pad: 'little finger hurts', seen: 'discomfort at the shoulder with the little finger up', cue: 'Thumb slightly higher' },
+  'pronation-hurts': {
+    pad: 'palm down hurts',
+    seen: 'discomfort at wrist or elbow with the palm full down',
+    cue: 'Turn your thumb up a little',
+  },
+  'little-finger-hurts': {
+    pad: 'little finger hurts',
+    seen: 'discomfort at the shoulder with the little finger up',
+    cue: 'Thumb slightly higher',
+  },
   'borrowed-load': { pad: 'borrowed load', seen: 'a load chosen to match someone else', cue: 'Your weight, your form' },
 };
 
-export const PHASE_NAME: Readonly<Record<FaultPhase, string>> = { start: 'start', lifting: 'lifting', finish: 'finish', lowering: 'lowering', stretch: 'stretch' };
+export const PHASE_NAME: Readonly<Record<FaultPhase, string>> = {
+  start: 'start',
+  lifting: 'lifting',
+  finish: 'finish',
+  lowering: 'lowering',
+  stretch: 'stretch',
+};
 
 export const CORRECTION_TEXT: Readonly<Record<CorrectionCode, string>> = {
   'solved-hole': 'Carriage back to the solved hole',
@@ -99,19 +191,45 @@ export const CORRECTION_TEXT: Readonly<Record<CorrectionCode, string>> = {
   refer: 'Stop here and refer',
 };
 
-export const CAUSE_NAME: Readonly<Record<RemedyKind, string>> = { 'set-up': 'set-up', load: 'load', cue: 'cue', range: 'range', refer: 'refer' };
+export const CAUSE_NAME: Readonly<Record<RemedyKind, string>> = {
+  'set-up': 'set-up',
+  load: 'load',
+  cue: 'cue',
+  range: 'range',
+  refer: 'refer',
+};
 
 /** A fault's cost in one line: how much of it, what the target loses or gains, who picks up the rest. */
 export function faultCostText(p: Perturbation, size: number, c: FaultCost): string {
   const percent = Math.round(Math.abs(c.meanChange) * 100);
-  const amount = p.unit === 'deg' ? `${Math.round(size)}° of it` : p.unit === 'm' ? `${Math.round(size * 100)} cm of it` : p.unit === 'share' ? `${Math.round(size * 100)} % less range` : `${Math.abs(size)} holes too ${size < 0 ? 'low' : 'high'}`;
-  const mean = percent === 0 ? 'leaves the target’s share as it is' : c.meanChange < 0 ? `costs ${percent} % of the resistance` : `adds ${percent} % to the resistance`;
-  const grew = c.grew ? `; ${Math.round(c.grew.by * 100)} % more goes to the ${ANSWERER_NAME[c.grew.part.answeredBy]}` : '';
+  const amount =
+    p.unit === 'deg'
+      ? `${Math.round(size)}° of it`
+      : p.unit === 'm'
+        ? `${Math.round(size * 100)} cm of it`
+        : p.unit === 'share'
+          ? `${Math.round(size * 100)} % less range`
+          : `${Math.abs(size)} holes too ${size < 0 ? 'low' : 'high'}`;
+  const mean =
+    percent === 0
+      ? 'leaves the target’s share as it is'
+      : c.meanChange < 0
+        ? `costs ${percent} % of the resistance`
+        : `adds ${percent} % to the resistance`;
+  const grew = c.grew
+    ? `; ${Math.round(c.grew.by * 100)} % more goes to the ${ANSWERER_NAME[c.grew.part.answeredBy]}`
+    : '';
   return `${amount} ${mean}${grew}.`;
 }
 
 /** What to rule out first. */
-export const FAULT_CAUSE_NAME: Readonly<Record<FaultCause, string>> = { 'set-up': 'set-up', load: 'load', cue: 'cue', range: 'range', structure: 'the client’s build' };
+export const FAULT_CAUSE_NAME: Readonly<Record<FaultCause, string>> = {
+  'set-up': 'set-up',
+  load: 'load',
+  cue: 'cue',
+  range: 'range',
+  structure: 'the client’s build',
+};
 
 export const SIGN_TEXT: Readonly<Record<CauseSign, string>> = {
   'setup-differs': 'the set-up used differs from the solved one',
@@ -121,11 +239,18 @@ export const SIGN_TEXT: Readonly<Record<CauseSign, string>> = {
   'usual-order': 'nothing telling; the usual order',
 };
 
-export const OUTCOME_TEXT: Readonly<Record<Outcome, string>> = { held: 'Held', partly: 'Partly', not: 'Not', 'not-checked': 'Not looked at' };
+export const OUTCOME_TEXT: Readonly<Record<Outcome, string>> = {
+  held: 'Held',
+  partly: 'Partly',
+  not: 'Not',
+  'not-checked': 'Not looked at',
+};
 
 /** "rep 3, 7"; rep 0 stands for the whole set, tapped after it. */
 export function repText(reps: readonly number[]): string {
   const counted = [...new Set(reps)].filter((r) => r > 0).sort((a, b) => a - b);
-  const parts = [counted.length > 0 ? `rep ${counted.join(', ')}` : '', reps.includes(0) ? 'whole set' : ''].filter(Boolean);
+  const parts = [counted.length > 0 ? `rep ${counted.join(', ')}` : '', reps.includes(0) ? 'whole set' : ''].filter(
+    Boolean,
+  );
   return parts.join(', ');
 }

@@ -33,12 +33,26 @@ export const KIT_STAND_IN: Readonly<Record<KitKind, string>> = {
 };
 
 export const ATTACHMENT_NAME: Readonly<Record<AttachmentKind, string>> = {
-  'd-handle': 'D-handle', rope: 'rope', 'half-rope': 'half rope', 'straight-bar': 'straight bar', 'v-bar': 'V-bar', 'cambered-bar': 'cambered bar', 'long-bar': 'long bar', 'ankle-cuff': 'ankle cuff',
-  'bare-end': 'bare cable end', own: 'the gym’s own',
+  'd-handle': 'D-handle',
+  rope: 'rope',
+  'half-rope': 'half rope',
+  'straight-bar': 'straight bar',
+  'v-bar': 'V-bar',
+  'cambered-bar': 'cambered bar',
+  'long-bar': 'long bar',
+  'ankle-cuff': 'ankle cuff',
+  'bare-end': 'bare cable end',
+  own: 'the gym’s own',
 };
 
 export const MACHINE_NAME: Readonly<Record<MachineKind, string>> = {
-  'leg-extension': 'leg extension', 'leg-curl': 'seated leg curl', 'leg-press': 'leg press', 'chest-press': 'chest press', 'chest-fly': 'chest fly', 'reverse-fly': 'reverse fly', 'shoulder-press': 'shoulder press',
+  'leg-extension': 'leg extension',
+  'leg-curl': 'seated leg curl',
+  'leg-press': 'leg press',
+  'chest-press': 'chest press',
+  'chest-fly': 'chest fly',
+  'reverse-fly': 'reverse fly',
+  'shoulder-press': 'shoulder press',
 };
 
 /** Checks before loading, beside the piece that they concern (common practice). */

@@ -3,7 +3,8 @@ import type { WorkingSide } from '@/core/setup/setup-problem';
 import { gramsToKg, gramsToLb, type LoadUnit } from '@/core/units/mass';
 
 /** A load as its kit is stamped: kilograms to 10 g, pounds to a tenth. */
-export const loadNumber = (g: number, unit: LoadUnit): string => String(unit === 'kg' ? Math.round(100 * gramsToKg(g)) / 100 : Math.round(10 * gramsToLb(g)) / 10);
+export const loadNumber = (g: number, unit: LoadUnit): string =>
+  String(unit === 'kg' ? Math.round(100 * gramsToKg(g)) / 100 : Math.round(10 * gramsToLb(g)) / 10);
 
 export const loadText = (g: number, unit: LoadUnit): string => `${loadNumber(g, unit)} ${unit}`;
 

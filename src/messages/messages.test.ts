@@ -36,7 +36,8 @@ describe('every code has its words, and no two the same', () => {
   it('every correction of every fault exists, and joint faults can be referred or eased', () => {
     for (const f of FAULT_CODES) {
       expect(FAULT_BOOK[f].corrections.length).toBeGreaterThan(0);
-      if (FAULT_BOOK[f].joint) expect(FAULT_BOOK[f].corrections.some((c) => c === 'refer' || c === 'one-step-lighter')).toBe(true);
+      if (FAULT_BOOK[f].joint)
+        expect(FAULT_BOOK[f].corrections.some((c) => c === 'refer' || c === 'one-step-lighter')).toBe(true);
     }
   });
 });
@@ -49,12 +50,17 @@ describe('safety', () => {
       if (e.load.kind === 'cable') expect(own).toContain('carriage-pin');
       if (e.armOn || e.posture.kind === 'lying') expect(own).toContain('bench-pins');
     }
-    for (const c of CAUTION_CODES) expect(BOOK.some((e) => cautionsOf(e).includes(c)), c).toBe(c !== 'straddle');
+    for (const c of CAUTION_CODES)
+      expect(
+        BOOK.some((e) => cautionsOf(e).includes(c)),
+        c,
+      ).toBe(c !== 'straddle');
     expect(alike(CAUTION_CODES.map((c) => CAUTION[c].text))).toEqual([]);
   });
   it('defers to procedure and licensed practice, and names no diagnosis', () => {
     const all = [...Object.values(CAUTION).map((c) => c.text), ...PAIN_ADVICE].join(' ');
-    for (const word of ['procedure', 'physician or physiotherapist', 'chest pain', 'dizziness', 'numbness']) expect(all).toContain(word);
+    for (const word of ['procedure', 'physician or physiotherapist', 'chest pain', 'dizziness', 'numbness'])
+      expect(all).toContain(word);
     expect(all).not.toMatch(/tendin|bursit|impinge|tear|sprain|strain|arthr/i);
   });
 });
@@ -92,10 +98,34 @@ describe('sentences', () => {
     [{ limit: 'rest', need: 0.25, have: 0.4 }, 'rest for 40 % of the range'],
   ] as const)('%j', (violation, words) => expect(limitText(violation)).toContain(words));
   it('verdicts read figure first', () => {
-    expect(toVerdict({ code: 'line', rmsDeg: 0.31, finishDeg: 0.1, sense: 'up', wholeArm: true, pickedUpBy: null, twoLower: { deg: -4, by: 'front-deltoid' }, twoHigher: null })).toMatchObject({ figure: '0.3°', text: expect.stringContaining('front shoulder (4.0°)') });
-    expect(toVerdict({ code: 'line', rmsDeg: 9, finishDeg: 7, sense: 'up', wholeArm: true, pickedUpBy: 'lats', twoLower: null, twoHigher: null }).text).toContain('pulls the arm up by 7.0°; that falls to the lats');
+    expect(
+      toVerdict({
+        code: 'line',
+        rmsDeg: 0.31,
+        finishDeg: 0.1,
+        sense: 'up',
+        wholeArm: true,
+        pickedUpBy: null,
+        twoLower: { deg: -4, by: 'front-deltoid' },
+        twoHigher: null,
+      }),
+    ).toMatchObject({ figure: '0.3°', text: expect.stringContaining('front shoulder (4.0°)') });
+    expect(
+      toVerdict({
+        code: 'line',
+        rmsDeg: 9,
+        finishDeg: 7,
+        sense: 'up',
+        wholeArm: true,
+        pickedUpBy: 'lats',
+        twoLower: null,
+        twoHigher: null,
+      }).text,
+    ).toContain('pulls the arm up by 7.0°; that falls to the lats');
     expect(toVerdict({ code: 'clearance', cableM: 0.01, needM: 0.05 }).text).toContain('sets down');
     expect(toVerdict({ code: 'rest-zone', share: 0.001, finishShare: 0.5, helps: false }).figure).toBe('none');
-    expect(toVerdict({ code: 'peak', at: 0.12, momentNm: 97.4, rightAngleAt: 0.1, stepForwardAt: 0.05 })).toMatchObject({ figure: '12 %', text: expect.stringContaining('97 Nm') });
+    expect(toVerdict({ code: 'peak', at: 0.12, momentNm: 97.4, rightAngleAt: 0.1, stepForwardAt: 0.05 })).toMatchObject(
+      { figure: '12 %', text: expect.stringContaining('97 Nm') },
+    );
   });
 });

@@ -58,4 +58,8 @@ export const PEAK_NAME: Readonly<Record<PeakWish, string>> = {
   contracted: 'at the finish',
 };
 
-export const GRIP_NAME: Readonly<Record<Grip, string>> = { pronated: 'palms down', neutral: 'thumbs up', supinated: 'palms up' };
+export const GRIP_NAME: Readonly<Record<Grip, string>> = {
+  pronated: 'palms down',
+  neutral: 'thumbs up',
+  supinated: 'palms up',
+};

@@ -20,7 +20,12 @@ const days = (n: number): string => `${n} ${n === 1 ? 'day' : 'days'}`;
 
 /** What a screening's state asks for; null when it stands. */
 export function screeningText(state: ScreeningState): string | null {
-  if (state.state === 'missing') return 'No screening on record. Follow the facility’s procedure before loading, and enter that it was done.';
-  if (state.state === 'old') return `The screening on record is ${days(state.daysOver)} over this gym’s limit. Follow the facility’s procedure, and enter the new one.`;
+  if (state.state === 'missing')
+    return 'No screening on record. Follow the facility’s procedure before loading, and enter that it was done.';
+  if (state.state === 'old')
+    return (
+      `The screening on record is ${days(state.daysOver)} over this gym’s limit. Follow the ` +
+      'facility’s procedure, and enter the new one.'
+    );
   return null;
 }

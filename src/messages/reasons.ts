@@ -27,9 +27,18 @@ export function whereInRange(at: number): string {
   return 'at the finish';
 }
 
-const TIPS: Readonly<Record<SweepSense, readonly [above: string, below: string]>> = { up: ['up', 'down'], out: ['outward', 'inward'], ahead: ['forward', 'back'] };
-const tips = (p: PickUp, sense: SweepSense): string => `pull it ${TIPS[sense][p.deg > 0 ? 0 : 1]}, onto the ${ANSWERER_NAME[p.by]} (${deg(p.deg)})`;
-const JOINT: Readonly<Record<ChainPath['chain'], readonly [proximal: string, middle: string]>> = { arm: ['shoulder', 'elbow'], leg: ['hip', 'knee'], trunk: ['hips', 'hips'] };
+const TIPS: Readonly<Record<SweepSense, readonly [above: string, below: string]>> = {
+  up: ['up', 'down'],
+  out: ['outward', 'inward'],
+  ahead: ['forward', 'back'],
+};
+const tips = (p: PickUp, sense: SweepSense): string =>
+  `pull it ${TIPS[sense][p.deg > 0 ? 0 : 1]}, onto the ${ANSWERER_NAME[p.by]} (${deg(p.deg)})`;
+const JOINT: Readonly<Record<ChainPath['chain'], readonly [proximal: string, middle: string]>> = {
+  arm: ['shoulder', 'elbow'],
+  leg: ['hip', 'knee'],
+  trunk: ['hips', 'hips'],
+};
 
 const RANGE_END_TEXT: Readonly<Record<RangeEnd, string>> = {
   movement: 'the movement’s own stretch; the client’s range is wider or not measured.',
@@ -39,49 +48,102 @@ const RANGE_END_TEXT: Readonly<Record<RangeEnd, string>> = {
   load: 'before it the load hardly counts.',
 };
 
+const LINED_UP = 'Cable, hand and shoulder line up at the finish. ';
+
 /** Text of a reason. */
 export function toVerdict(reason: Reason): Verdict {
   switch (reason.code) {
     case 'line': {
-      const neighbour = reason.twoLower ? `Two holes lower would ${tips(reason.twoLower, reason.sense)}.` : reason.twoHigher ? `Two holes higher would ${tips(reason.twoHigher, reason.sense)}.` : '';
+      const neighbour = reason.twoLower
+        ? `Two holes lower would ${tips(reason.twoLower, reason.sense)}.`
+        : reason.twoHigher
+          ? `Two holes higher would ${tips(reason.twoHigher, reason.sense)}.`
+          : '';
       const text = reason.pickedUpBy
-        ? `off the line: at the finish the cable pulls the arm ${TIPS[reason.sense][reason.finishDeg > 0 ? 0 : 1]} by ${deg(reason.finishDeg)}; that falls to the ${ANSWERER_NAME[reason.pickedUpBy]}.`
+        ? 'off the line: at the finish the cable pulls the ' +
+          `arm ${TIPS[reason.sense][reason.finishDeg > 0 ? 0 : 1]} by ${deg(reason.finishDeg)}; that ` +
+          `falls to the ${ANSWERER_NAME[reason.pickedUpBy]}.`
         : reason.rmsDeg > 3
           ? 'off the line over the sweep, though the finish lines up.'
-          : `off the line. ${reason.wholeArm ? 'Cable, hand and shoulder line up at the finish. ' : ''}${neighbour}`.trim();
+          : `off the line. ${reason.wholeArm ? LINED_UP : ''}${neighbour}`.trim();
       return { code: 'line', figure: deg(reason.rmsDeg), text };
     }
     case 'peak': {
-      const forward = reason.stepForwardAt === null ? '' : ` ${cm(STEP_M)} further from the column: ${percent(reason.stepForwardAt)}.`;
-      return { code: 'peak', figure: percent(reason.at), text: `of the way: hardest ${whereInRange(reason.at)}, ${Math.round(reason.momentNm)} Nm.${forward}` };
+      const forward =
+        reason.stepForwardAt === null
+          ? ''
+          : ` ${cm(STEP_M)} further from the column: ${percent(reason.stepForwardAt)}.`;
+      return {
+        code: 'peak',
+        figure: percent(reason.at),
+        text: `of the way: hardest ${whereInRange(reason.at)}, ${Math.round(reason.momentNm)} Nm.${forward}`,
+      };
     }
     case 'rest-zone': {
       const end = `the finish keeps ${percent(Math.max(0, reason.finishShare))} of the peak.`;
-      if (reason.helps) return { code: 'rest-zone', figure: percent(reason.share), text: `of the range rests, and in part of it the weight helps; ${end}` };
-      return { code: 'rest-zone', figure: reason.share < 0.005 ? 'none' : percent(reason.share), text: reason.share < 0.005 ? `No rest zone; ${end}` : `of the range is a rest zone; ${end}` };
+      if (reason.helps)
+        return {
+          code: 'rest-zone',
+          figure: percent(reason.share),
+          text: `of the range rests, and in part of it the weight helps; ${end}`,
+        };
+      return {
+        code: 'rest-zone',
+        figure: reason.share < 0.005 ? 'none' : percent(reason.share),
+        text: reason.share < 0.005 ? `No rest zone; ${end}` : `of the range is a rest zone; ${end}`,
+      };
     }
     case 'clearance':
       return reason.cableM < reason.needM
-        ? { code: 'clearance', figure: cm(reason.cableM), text: `of cable out in the stretch: under ${cm(reason.needM)} the stack sets down. Step away from the pulleys.` }
+        ? {
+            code: 'clearance',
+            figure: cm(reason.cableM),
+            text:
+              `of cable out in the stretch: under ${cm(reason.needM)} the stack sets down. Step away from ` +
+              'the pulleys.',
+          }
         : { code: 'clearance', figure: cm(reason.cableM), text: 'of cable out in the stretch: the stack stays up.' };
     case 'leak': {
-      const parts = reason.parts.map((p) => `${percent(p.share)} at the ${JOINT[reason.chain][p.joint === 'middle' ? 1 : 0]}, for the ${ANSWERER_NAME[p.answeredBy]}`);
+      const parts = reason.parts.map(
+        (p) =>
+          `${percent(p.share)} at the ${JOINT[reason.chain][p.joint === 'middle' ? 1 : 0]}, for ` +
+          `the ${ANSWERER_NAME[p.answeredBy]}`,
+      );
       const text = `of the moment is beside what the ${REGION_NAME[reason.region]} does.`;
-      return { code: 'leak', figure: percent(reason.share), text: parts.length > 0 ? `${text} Most of what others hold: ${parts.join('; ')}.` : text };
+      return {
+        code: 'leak',
+        figure: percent(reason.share),
+        text: parts.length > 0 ? `${text} Most of what others hold: ${parts.join('; ')}.` : text,
+      };
     }
     case 'region':
-      return { code: 'region', figure: deg(reason.deg), text: `between the sweep and the ${REGION_NAME[reason.region]}’s own line, which is approximate.` };
+      return {
+        code: 'region',
+        figure: deg(reason.deg),
+        text: `between the sweep and the ${REGION_NAME[reason.region]}’s own line, which is approximate.`,
+      };
     case 'range':
-      if (reason.of !== 'sweep') return { code: 'range', figure: deg(reason.startDeg), text: `at the ${JOINT[reason.chain][reason.of === 'middle' ? 1 : 0]} where the lift begins: ${RANGE_END_TEXT[reason.from]}` };
+      if (reason.of !== 'sweep')
+        return {
+          code: 'range',
+          figure: deg(reason.startDeg),
+          text:
+            `at the ${JOINT[reason.chain][reason.of === 'middle' ? 1 : 0]} where the lift ` +
+            `begins: ${RANGE_END_TEXT[reason.from]}`,
+        };
       return {
         code: 'range',
         figure: deg(reason.startDeg),
-        text: `${reason.startDeg < 0 ? 'behind the shoulder line' : 'level with the shoulder line'}: ${RANGE_END_TEXT[reason.from]}`,
+        text:
+          (reason.startDeg < 0 ? 'behind the shoulder line: ' : 'level with the shoulder line: ') +
+          RANGE_END_TEXT[reason.from],
       };
   }
 }
 
-/** Why a hard limit blocks, in one sentence; `best` speaks of the best the station can do, else of a set-up as found. */
+/**
+ * Why a hard limit blocks, in one sentence; `best` speaks of the best the station can do, else of a set-up as found.
+ */
 export function limitText(v: Violation, of: 'best' | 'found' = 'best'): string {
   switch (v.limit) {
     case 'clearance':
@@ -91,11 +153,16 @@ export function limitText(v: Violation, of: 'best' | 'found' = 'best'): string {
     case 'room':
       return `No floor there: ${cm(v.need)} from the pulleys, the limit is ${cm(v.have)}.`;
     case 'line':
-      return of === 'best' ? `No hole and place reach the line: ${deg(v.have)} off at best, ${deg(v.need)} is the most.` : `Far off the line: ${deg(v.have)} over the range; past ${deg(v.need)} it is another movement.`;
+      return of === 'best'
+        ? `No hole and place reach the line: ${deg(v.have)} off at best, ${deg(v.need)} is the most.`
+        : `Far off the line: ${deg(v.have)} over the range; past ${deg(v.need)} it is another movement.`;
     case 'rest':
       return `The load would rest for ${percent(v.have)} of the range; ${percent(v.need)} is the most.`;
     case 'load':
-      return `${Math.round(v.need * 10) / 10} kg in the hand: the clinician’s limit is ${Math.round(v.have * 10) / 10} kg.`;
+      return (
+        `${Math.round(v.need * 10) / 10} kg in the hand: the clinician’s limit ` +
+        `is ${Math.round(v.have * 10) / 10} kg.`
+      );
     case 'range':
       return `The client’s range leaves a sweep of ${deg(v.have)}; the movement needs ${deg(v.need)}.`;
   }
@@ -111,6 +178,14 @@ export function heightByEye(landmark: MeasureName | 'stature', aboveM: number): 
 
 /** Where to look from so that the sweep is seen edge on; `sideElevationDeg` is the arm's straight out to the side. */
 export function lookAlongText(side: Side | 'both', sideElevationDeg: number): string {
-  const from = sideElevationDeg > 94 ? 'From the side, eyes a little above the shoulder' : sideElevationDeg < 86 ? 'Crouching at the side, eyes below the shoulder' : 'From the side, eyes level with the shoulder';
-  return `${from}: at the finish cable, ${side === 'both' ? 'hands and shoulders' : 'hand and shoulder'} make one straight line.`;
+  const from =
+    sideElevationDeg > 94
+      ? 'From the side, eyes a little above the shoulder'
+      : sideElevationDeg < 86
+        ? 'Crouching at the side, eyes below the shoulder'
+        : 'From the side, eyes level with the shoulder';
+  return (
+    `${from}: at the finish cable, ${side === 'both' ? 'hands and shoulders' : 'hand and shoulder'} ` +
+    'make one straight line.'
+  );
 }

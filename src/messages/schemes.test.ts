@@ -3,7 +3,16 @@ import { buildParts, SCHEMES, type Scheme, type SchemeInput } from '@/core/tempo
 import { PROGRESS_TEXT } from './progress';
 import { partChange, partText, SCHEME_TEXT } from './schemes';
 
-const input: SchemeInput = { reps: 12, tempo: '3-1-2-1', loadG: 30_000, dropsG: [22_500, 15_000], twentyG: 17_500, stances: [-0.19, 0.3], stepIns: [0.8, 0.6], peakAt: 0.7 };
+const input: SchemeInput = {
+  reps: 12,
+  tempo: '3-1-2-1',
+  loadG: 30_000,
+  dropsG: [22_500, 15_000],
+  twentyG: 17_500,
+  stances: [-0.19, 0.3],
+  stepIns: [0.8, 0.6],
+  peakAt: 0.7,
+};
 
 describe('what changes with a part is said first', () => {
   it.each<[Scheme, string, string]>([
@@ -26,7 +35,9 @@ describe('what changes with a part is said first', () => {
   });
   it('loads as stamped, tempos in words', () => {
     expect(partChange({ ...buildParts('straight', input)[0]!, loadG: 40_823 }, null, 'lb')).toBe('90 lb');
-    expect(partText({ ...buildParts('straight', input)[0]!, tempo: '3-1-2-1, lower first, 40-75deg: 3s' })).toBe('12 at 3-1-2-1, lower first, 3 s between 40° and 75°');
+    expect(partText({ ...buildParts('straight', input)[0]!, tempo: '3-1-2-1, lower first, 40-75deg: 3s' })).toBe(
+      '12 at 3-1-2-1, lower first, 3 s between 40° and 75°',
+    );
   });
   it('no two are named alike', () => {
     expect(new Set(SCHEMES.map((s) => SCHEME_TEXT[s])).size).toBe(SCHEMES.length);

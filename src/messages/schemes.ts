@@ -19,7 +19,10 @@ export const tempoNumbers = (notation: string): string => notation.split(',')[0]
 /** What a tempo says beyond its four numbers, in words. */
 export function tempoExtras(notation: string): string[] {
   const w = parseWrittenTempo(notation);
-  return [...(w?.startsWith ? [w.startsWith === 'lifting' ? 'lift first' : 'lower first'] : []), ...(w?.section ? [`${w.section.seconds} s between ${w.section.fromDeg}° and ${w.section.toDeg}°`] : [])];
+  return [
+    ...(w?.startsWith ? [w.startsWith === 'lifting' ? 'lift first' : 'lower first'] : []),
+    ...(w?.section ? [`${w.section.seconds} s between ${w.section.fromDeg}° and ${w.section.toDeg}°`] : []),
+  ];
 }
 
 const markText = (m: number): string => `mark ${Math.abs(Math.round(m * 100))} cm${m < -0.005 ? ' behind' : ''}`;
@@ -37,4 +40,7 @@ function rangeText(p: SchemePart): string {
   return p.to === 1 ? 'the half to the finish' : `the middle ${Math.round((p.to - p.from) * 100)} %`;
 }
 
-export const partText = (p: SchemePart): string => [`${p.reps} at ${tempoNumbers(p.tempo)}`, ...(p.to - p.from < 1 ? [rangeText(p)] : []), ...tempoExtras(p.tempo)].join(', ');
+export const partText = (p: SchemePart): string =>
+  [`${p.reps} at ${tempoNumbers(p.tempo)}`, ...(p.to - p.from < 1 ? [rangeText(p)] : []), ...tempoExtras(p.tempo)].join(
+    ', ',
+  );

@@ -15,53 +15,151 @@ export interface SettingText {
 const cm = (m: number): number => Math.round(m * 100);
 const signed = (m: number): string => `${Math.abs(cm(m))} cm`;
 
-const BY: Readonly<Record<StopReason, string>> = { own: 'the movement’s own', joint: 'the client’s range', load: 'where the load begins to count', touch: 'where the weight meets floor or chest' };
+const BY: Readonly<Record<StopReason, string>> = {
+  own: 'the movement’s own',
+  joint: 'the client’s range',
+  load: 'where the load begins to count',
+  touch: 'where the weight meets floor or chest',
+};
 /** What the seat should bring level with what. */
-const LEVEL_WITH = { preacher: ['armpit', 'the top of the pad'], handles: ['mark on the chest or shoulder', 'the handles'] } as const;
+const LEVEL_WITH = {
+  preacher: ['armpit', 'the top of the pad'],
+  handles: ['mark on the chest or shoulder', 'the handles'],
+} as const;
 
 /** Text of a setting that follows a rule or a fit. */
 export const settingText = (s: FitSetting): SettingText => ({ kind: s.kind, ...words(s) });
 
+/** How a notch stands to the angle that was wanted. */
+function againstRule(s: Extract<FitSetting, { kind: 'notch' }>): string {
+  if (s.ruleDeg !== null) return `; by rule ${Math.round(s.ruleDeg)}°`;
+  return Math.abs(s.deg - s.wantDeg) < 1 ? '' : `; ${Math.round(s.wantDeg)}° wished for`;
+}
+
 /** What would fit, where another hole stands. */
-const moved = (s: { readonly hole: number; readonly fits: number }): string => (s.hole === s.fits ? '' : `; hole ${s.fits} fits best`);
+const moved = (s: { readonly hole: number; readonly fits: number }): string =>
+  s.hole === s.fits ? '' : `; hole ${s.fits} fits best`;
 
 function words(s: FitSetting): Omit<SettingText, 'kind'> {
   switch (s.kind) {
     case 'notch':
       return s.notch === null
-        ? { label: 'Back', figure: String(Math.round(s.deg)), unit: '°', note: 'bench not measured: set by angle', estimated: true }
-        : { label: 'Back', figure: String(s.notch), unit: 'notch', note: `${Math.round(s.deg)}°${s.ruleDeg !== null ? `; by rule ${Math.round(s.ruleDeg)}°` : Math.abs(s.deg - s.wantDeg) < 1 ? '' : `; ${Math.round(s.wantDeg)}° wished for`}`, estimated: false };
+        ? {
+            label: 'Back',
+            figure: String(Math.round(s.deg)),
+            unit: '°',
+            note: 'bench not measured: set by angle',
+            estimated: true,
+          }
+        : {
+            label: 'Back',
+            figure: String(s.notch),
+            unit: 'notch',
+            note: `${Math.round(s.deg)}°${againstRule(s)}`,
+            estimated: false,
+          };
     case 'block':
-      return { label: 'Block, foot end', figure: String(Math.round(s.blockM * 1000) / 10), unit: 'cm', note: `${s.deg.toFixed(0)}° down${s.measured ? '' : '; no block of this gym measured'}`, estimated: !s.measured };
+      return {
+        label: 'Block, foot end',
+        figure: String(Math.round(s.blockM * 1000) / 10),
+        unit: 'cm',
+        note: `${s.deg.toFixed(0)}° down${s.measured ? '' : '; no block of this gym measured'}`,
+        estimated: !s.measured,
+      };
     case 'seat-hole': {
       const [own, to] = LEVEL_WITH[s.on];
-      const gap = Math.abs(s.gapM) < 0.015 ? `${own} level with ${to}` : `${own} ${signed(s.gapM)} ${s.gapM > 0 ? 'below' : 'above'} ${to}`;
+      const gap =
+        Math.abs(s.gapM) < 0.015
+          ? `${own} level with ${to}`
+          : `${own} ${signed(s.gapM)} ${s.gapM > 0 ? 'below' : 'above'} ${to}`;
       return { label: 'Seat', figure: String(s.hole), unit: 'hole', note: `${gap}${moved(s)}`, estimated: s.estimated };
     }
     case 'back-hole':
-      return { label: 'Back pad', figure: String(s.hole), unit: 'hole', note: `${Math.abs(s.aheadM) < 0.015 ? 'knee on the axis' : `knee ${signed(s.aheadM)} ${s.aheadM > 0 ? 'past' : 'short of'} the axis`}${moved(s)}`, estimated: s.estimated };
+      return {
+        label: 'Back pad',
+        figure: String(s.hole),
+        unit: 'hole',
+        note:
+          (Math.abs(s.aheadM) < 0.015
+            ? 'knee on the axis'
+            : `knee ${signed(s.aheadM)} ${s.aheadM > 0 ? 'past' : 'short of'} the axis`) + moved(s),
+        estimated: s.estimated,
+      };
     case 'knee-pad':
-      return { label: 'Knee pad, over the seat', figure: String(cm(s.overSeatM)), unit: 'cm', note: 'snug on the thighs, knees at a right angle, feet flat', estimated: s.estimated };
+      return {
+        label: 'Knee pad, over the seat',
+        figure: String(cm(s.overSeatM)),
+        unit: 'cm',
+        note: 'snug on the thighs, knees at a right angle, feet flat',
+        estimated: s.estimated,
+      };
     case 'hinge':
-      return { label: 'Hinge, knuckles', figure: String(Math.abs(cm(s.overKneesM))), unit: 'cm', note: `${s.overKneesM >= 0 ? 'above' : 'below'} the kneecaps: trunk ${Math.round(s.trunkDeg)}° above level`, estimated: s.estimated };
+      return {
+        label: 'Hinge, knuckles',
+        figure: String(Math.abs(cm(s.overKneesM))),
+        unit: 'cm',
+        note: `${s.overKneesM >= 0 ? 'above' : 'below'} the kneecaps: trunk ${Math.round(s.trunkDeg)}° above level`,
+        estimated: s.estimated,
+      };
     case 'landmine-mark':
-      return { label: 'Mark, from the pivot', figure: String(cm(s.alongM)), unit: 'cm', note: s.besideM < 0.03 ? 'over the bar' : `${cm(s.besideM)} cm beside the bar’s line`, estimated: true };
+      return {
+        label: 'Mark, from the pivot',
+        figure: String(cm(s.alongM)),
+        unit: 'cm',
+        note: s.besideM < 0.03 ? 'over the bar' : `${cm(s.besideM)} cm beside the bar’s line`,
+        estimated: true,
+      };
     case 'stops':
-      return { label: 'Range', figure: `${Math.round(s.startDeg)} to ${Math.round(s.finishDeg)}`, unit: 'degrees', note: s.startBy === s.finishBy ? `both ends ${BY[s.startBy]}` : `begins ${BY[s.startBy]}, ends ${BY[s.finishBy]}`, estimated: false };
+      return {
+        label: 'Range',
+        figure: `${Math.round(s.startDeg)} to ${Math.round(s.finishDeg)}`,
+        unit: 'degrees',
+        note:
+          s.startBy === s.finishBy ? `both ends ${BY[s.startBy]}` : `begins ${BY[s.startBy]}, ends ${BY[s.finishBy]}`,
+        estimated: false,
+      };
   }
 }
 
 const BECAUSE: Readonly<Record<RegionCause, string>> = {
-  'elbow-close': 'the elbow passes low and close, towards the hip', 'elbow-middle': 'the elbow passes half way out', 'elbow-high': 'the elbow travels high and wide', 'elbow-to-armpit': 'the pull comes from overhead and stays wide of the side',
-  'grip-supinated': 'the palm is turned up', 'grip-other': 'the palm is not turned up', 'hands-wide': 'the hands are wide of the elbows', 'arm-behind': 'the upper arm hangs behind the body', 'arm-ahead': 'the upper arm lies ahead of the body',
-  'arm-overhead': 'the upper arm is overhead', 'arm-at-side': 'the upper arm stays at the side', 'palm-up': 'the palm is turned up', 'sweep-down': 'the arms sweep down', 'sweep-level': 'the arms sweep level', 'sweep-up': 'the arms sweep up',
-  'hand-turned': 'the thumb is turned up', feet: 'the feet stand elsewhere', movement: 'that is what this movement is for',
+  'elbow-close': 'the elbow passes low and close, towards the hip',
+  'elbow-middle': 'the elbow passes half way out',
+  'elbow-high': 'the elbow travels high and wide',
+  'elbow-to-armpit': 'the pull comes from overhead and stays wide of the side',
+  'grip-supinated': 'the palm is turned up',
+  'grip-other': 'the palm is not turned up',
+  'hands-wide': 'the hands are wide of the elbows',
+  'arm-behind': 'the upper arm hangs behind the body',
+  'arm-ahead': 'the upper arm lies ahead of the body',
+  'arm-overhead': 'the upper arm is overhead',
+  'arm-at-side': 'the upper arm stays at the side',
+  'palm-up': 'the palm is turned up',
+  'sweep-down': 'the arms sweep down',
+  'sweep-level': 'the arms sweep level',
+  'sweep-up': 'the arms sweep up',
+  'hand-turned': 'the thumb is turned up',
+  feet: 'the feet stand elsewhere',
+  movement: 'that is what this movement is for',
 };
 const CHANGE: Readonly<Record<RegionCause, string>> = {
-  'elbow-close': 'pull the elbow low and close', 'elbow-middle': 'let the elbow out half way', 'elbow-high': 'pull the elbow high and wide', 'elbow-to-armpit': 'keep the elbow wider, towards the armpit',
-  'grip-supinated': 'turn the palm up', 'grip-other': 'turn the palm in or down', 'hands-wide': 'take the hands wider', 'arm-behind': 'let the upper arm hang behind', 'arm-ahead': 'bring the upper arm ahead, onto a pad',
-  'arm-overhead': 'take the arm overhead', 'arm-at-side': 'keep the arm at the side', 'palm-up': 'turn the palm up', 'sweep-down': 'sweep down', 'sweep-level': 'sweep level', 'sweep-up': 'sweep up',
-  'hand-turned': 'turn the thumb up', feet: 'set the feet higher on the plate', movement: 'choose another movement',
+  'elbow-close': 'pull the elbow low and close',
+  'elbow-middle': 'let the elbow out half way',
+  'elbow-high': 'pull the elbow high and wide',
+  'elbow-to-armpit': 'keep the elbow wider, towards the armpit',
+  'grip-supinated': 'turn the palm up',
+  'grip-other': 'turn the palm in or down',
+  'hands-wide': 'take the hands wider',
+  'arm-behind': 'let the upper arm hang behind',
+  'arm-ahead': 'bring the upper arm ahead, onto a pad',
+  'arm-overhead': 'take the arm overhead',
+  'arm-at-side': 'keep the arm at the side',
+  'palm-up': 'turn the palm up',
+  'sweep-down': 'sweep down',
+  'sweep-level': 'sweep level',
+  'sweep-up': 'sweep up',
+  'hand-turned': 'turn the thumb up',
+  feet: 'set the feet higher on the plate',
+  movement: 'choose another movement',
 };
 
 export const regionText = (r: LoadedRegion): string => `Mostly the ${REGION_NAME[r.region]}: ${BECAUSE[r.because]}.`;

@@ -8,17 +8,23 @@ const asPage = (url: string): readonly [string, RequestInit] => [url, { headers:
 /** Has the service worker fetch and keep pages and files. */
 function keep(urls: readonly (string | readonly [string, RequestInit])[]): void {
   if (!('serviceWorker' in navigator)) return;
-  void navigator.serviceWorker.ready.then((r) => r.active?.postMessage({ type: 'CACHE_URLS', payload: { urlsToCache: urls } }));
+  void navigator.serviceWorker.ready.then((r) =>
+    r.active?.postMessage({ type: 'CACHE_URLS', payload: { urlsToCache: urls } }),
+  );
 }
 
 /** Registers the service worker, and keeps every page that is opened for when there is no network. */
 export function KeepPages() {
   const pathname = usePathname();
   useEffect(() => {
-    if (process.env.NODE_ENV === 'production' && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js');
+    if (process.env.NODE_ENV === 'production' && 'serviceWorker' in navigator)
+      void navigator.serviceWorker.register('/sw.js');
   }, []);
   useEffect(() => {
-    const seen = performance.getEntriesByType('resource').map((e) => e.name).filter((u) => new URL(u).origin === location.origin && u.includes('/_next/static/'));
+    const seen = performance
+      .getEntriesByType('resource')
+      .map((e) => e.name)
+      .filter((u) => new URL(u).origin === location.origin && u.includes('/_next/static/'));
     keep([asPage(location.href), ...new Set(seen)]);
   }, [pathname]);
   return null;

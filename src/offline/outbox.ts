@@ -58,7 +58,11 @@ export class Outbox {
     const deviceId = ((await device.get('deviceId')) as string | undefined) ?? crypto.randomUUID();
     const seq = (((await device.get('seq')) as number | undefined) ?? 0) + 1;
     const event = { ...body, ...place, id: crypto.randomUUID(), deviceId, seq, atMs } as FloorEvent;
-    await Promise.all([device.put(deviceId, 'deviceId'), device.put(seq, 'seq'), tx.objectStore('outbox').put({ event, order: seq })]);
+    await Promise.all([
+      device.put(deviceId, 'deviceId'),
+      device.put(seq, 'seq'),
+      tx.objectStore('outbox').put({ event, order: seq }),
+    ]);
     await tx.done;
     this.set({ waiting: (this.state.waiting ?? 0) + 1 });
     void this.deliver();
@@ -68,7 +72,11 @@ export class Outbox {
   /** Events of one place tapped on this device in the last days, whether the server has them or not. */
   async held(place: EventPlace): Promise<FloorEvent[]> {
     const store = await openLocalStore();
-    const all: StoredEvent[] = [...(await store.getAllFromIndex('sent', 'order')), ...(await store.getAll('refused')), ...(await store.getAllFromIndex('outbox', 'order'))];
+    const all: StoredEvent[] = [
+      ...(await store.getAllFromIndex('sent', 'order')),
+      ...(await store.getAll('refused')),
+      ...(await store.getAllFromIndex('outbox', 'order')),
+    ];
     return all.map((x) => x.event).filter((e) => e.clientId === place.clientId && e.movement === place.movement);
   }
 
@@ -97,7 +105,10 @@ export class Outbox {
           body: JSON.stringify({ events: waiting.map((w) => w.event) }),
         });
         if (!reply.ok) {
-          this.set({ trouble: reply.status === 503 ? 'storage' : reply.status >= 400 && reply.status < 500 ? 'malformed' : 'offline' });
+          this.set({
+            trouble:
+              reply.status === 503 ? 'storage' : reply.status >= 400 && reply.status < 500 ? 'malformed' : 'offline',
+          });
           this.later();
           return;
         }
@@ -109,7 +120,10 @@ export class Outbox {
           waiting.flatMap((w) => {
             const why = says.get(w.event.id);
             if (!confirmed.has(w.event.id) && why === undefined) return [];
-            return [why === undefined ? tx.objectStore('sent').put(w) : tx.objectStore('refused').put({ ...w, says: why }), tx.objectStore('outbox').delete(w.event.id)];
+            return [
+              why === undefined ? tx.objectStore('sent').put(w) : tx.objectStore('refused').put({ ...w, says: why }),
+              tx.objectStore('outbox').delete(w.event.id),
+            ];
           }),
         );
         await tx.done;
@@ -127,7 +141,12 @@ export class Outbox {
   /** Drop what the server has and was tapped before a time. */
   private async forget(store: LocalStore, beforeMs: number): Promise<void> {
     const tx = store.transaction('sent', 'readwrite');
-    for (let cursor = await tx.store.index('order').openCursor(); cursor && cursor.value.event.atMs < beforeMs; cursor = await cursor.continue()) await cursor.delete();
+    for (
+      let cursor = await tx.store.index('order').openCursor();
+      cursor && cursor.value.event.atMs < beforeMs;
+      cursor = await cursor.continue()
+    )
+      await cursor.delete();
     await tx.done;
   }
 

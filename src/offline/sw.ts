@@ -9,7 +9,8 @@ declare const __PRECACHE__: PrecacheEntry[];
 const PATIENCE_S = 8;
 
 /** The last used stay, the rest goes. */
-const keepLast = (maxEntries: number): ExpirationPlugin => new ExpirationPlugin({ maxEntries, maxAgeFrom: 'last-used' });
+const keepLast = (maxEntries: number): ExpirationPlugin =>
+  new ExpirationPlugin({ maxEntries, maxAgeFrom: 'last-used' });
 
 const serwist = new Serwist({
   precacheEntries: __PRECACHE__,
@@ -17,17 +18,33 @@ const serwist = new Serwist({
   clientsClaim: true,
   navigationPreload: false,
   runtimeCaching: [
-    { matcher: ({ url, sameOrigin }) => sameOrigin && url.pathname.startsWith('/_next/static/'), handler: new CacheFirst({ cacheName: 'static', plugins: [keepLast(400)] }) },
-    // Taps go to the server or wait in the outbox: never to a cache. A tracker's line is none of this worker's business.
-    { matcher: ({ url, sameOrigin }) => sameOrigin && url.pathname.startsWith('/api/') && !url.pathname.startsWith('/api/v1/tracker'), handler: new NetworkOnly() },
-    { matcher: ({ request, sameOrigin }) => sameOrigin && request.headers.has('RSC'), handler: new NetworkFirst({ cacheName: 'parts', networkTimeoutSeconds: PATIENCE_S, plugins: [keepLast(100)] }) },
-    { matcher: ({ request, sameOrigin }) => sameOrigin && (request.mode === 'navigate' || request.headers.get('accept')?.includes('text/html') === true), handler: new NetworkFirst({ cacheName: 'pages', networkTimeoutSeconds: PATIENCE_S, plugins: [keepLast(100)] }) },
+    {
+      matcher: ({ url, sameOrigin }) => sameOrigin && url.pathname.startsWith('/_next/static/'),
+      handler: new CacheFirst({ cacheName: 'static', plugins: [keepLast(400)] }),
+    },
+    // Taps go to the server or wait in the outbox: never to a cache. A tracker's line is none of this worker's
+    // business.
+    {
+      matcher: ({ url, sameOrigin }) =>
+        sameOrigin && url.pathname.startsWith('/api/') && !url.pathname.startsWith('/api/v1/tracker'),
+      handler: new NetworkOnly(),
+    },
+    {
+      matcher: ({ request, sameOrigin }) => sameOrigin && request.headers.has('RSC'),
+      handler: new NetworkFirst({ cacheName: 'parts', networkTimeoutSeconds: PATIENCE_S, plugins: [keepLast(100)] }),
+    },
+    {
+      matcher: ({ request, sameOrigin }) =>
+        sameOrigin && (request.mode === 'navigate' || request.headers.get('accept')?.includes('text/html') === true),
+      handler: new NetworkFirst({ cacheName: 'pages', networkTimeoutSeconds: PATIENCE_S, plugins: [keepLast(100)] }),
+    },
   ],
   fallbacks: { entries: [{ url: '/offline', matcher: ({ request }) => request.destination === 'document' }] },
 });
 
 self.addEventListener('fetch', (e) => {
-  // A worker's own script must come without the cache's bookkeeping: a cached response loses the fragment of its address.
+  // A worker's own script must come without the cache's bookkeeping: a cached response loses the fragment of its
+  // address.
   if (e.request.destination !== 'worker') return;
   e.respondWith(
     (async () => {

@@ -5,13 +5,19 @@ import { foldSetLog, orderEvents } from '@/core/fault/set-log';
 import { sharedOutbox, type EventPlace } from './outbox';
 import { TapQueue, type Tap } from './tap-queue';
 
-/** The records of one client and movement: the server's, what this device holds, and what is tapped now. `began` is how they stood when the page opened. */
+/**
+ * The records of one client and movement: the server's, what this device holds, and what is tapped now. `began` is how
+ * they stood when the page opened.
+ */
 export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[]) {
   const { clientId, itemId, movement } = place;
   const [held, setHeld] = useState<readonly FloorEvent[]>([]);
   const [own, setOwn] = useState<readonly FloorEvent[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const queue = useMemo(() => new TapQueue((body, atMs) => sharedOutbox().append({ clientId, itemId, movement }, body, atMs)), [clientId, itemId, movement]);
+  const queue = useMemo(
+    () => new TapQueue((body, atMs) => sharedOutbox().append({ clientId, itemId, movement }, body, atMs)),
+    [clientId, itemId, movement],
+  );
   useEffect(() => queue.know([...fromServer, ...held]), [queue, fromServer, held]);
   useEffect(() => {
     let gone = false;
@@ -20,7 +26,11 @@ export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[]
       .then((events) => {
         if (!gone && events.length > 0) setHeld(events);
       })
-      .catch(() => setTrouble('This browser gives no storage: taps go nowhere until it does. Leave private browsing or free some space.'));
+      .catch(() =>
+        setTrouble(
+          'This browser gives no storage: taps go nowhere until it does. Leave private browsing or free some space.',
+        ),
+      );
     return () => {
       gone = true;
     };

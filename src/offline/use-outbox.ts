@@ -6,4 +6,9 @@ const QUIET: OutboxState = { waiting: null, refused: 0, trouble: null };
 const subscribe = (listener: () => void): (() => void) => sharedOutbox().subscribe(listener);
 
 /** How many taps wait to reach the server, and why. */
-export const useOutboxState = (): OutboxState => useSyncExternalStore(subscribe, () => sharedOutbox().getState(), () => QUIET);
+export const useOutboxState = (): OutboxState =>
+  useSyncExternalStore(
+    subscribe,
+    () => sharedOutbox().getState(),
+    () => QUIET,
+  );

@@ -7,8 +7,13 @@ import type { Db } from '@/data/open-db';
 import { loadItem } from './item-context';
 import { findPlates } from './plates';
 
-/** The card of a planned movement as its plates stand; null when there is none of that id, a reason when it is blocked. */
-export function loadCard(db: Db, itemId: string): { readonly ok: true; readonly card: CardContent } | { readonly ok: false; readonly says: string } | null {
+/**
+ * The card of a planned movement as its plates stand; null when there is none of that id, a reason when it is blocked.
+ */
+export function loadCard(
+  db: Db,
+  itemId: string,
+): { readonly ok: true; readonly card: CardContent } | { readonly ok: false; readonly says: string } | null {
   const context = loadItem(db, itemId);
   if (!context) return null;
   const plates = findPlates(context);
@@ -16,7 +21,20 @@ export function loadCard(db: Db, itemId: string): { readonly ok: true; readonly 
   const parsed = caseSchema.safeParse(context.setupCase);
   const question = parsed.success ? toQuestion(parsed.data) : null;
   const described = question && describeQuestion(question);
-  if (!question || !described) return { ok: false, says: 'The set-up as kept no longer fits the client or the kit: set it up again.' };
+  if (!question || !described)
+    return { ok: false, says: 'The set-up as kept no longer fits the client or the kit: set it up again.' };
   const { client, variant, station, attachment } = context;
-  return { ok: true, card: { client: client.name, variant, question, described, placement: plates.placement, station: station?.name ?? null, handle: attachment?.name ?? null, unit: context.unit } };
+  return {
+    ok: true,
+    card: {
+      client: client.name,
+      variant,
+      question,
+      described,
+      placement: plates.placement,
+      station: station?.name ?? null,
+      handle: attachment?.name ?? null,
+      unit: context.unit,
+    },
+  };
 }

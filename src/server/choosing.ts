@@ -23,14 +23,19 @@ const ANYBODY: BodyInput = { statureM: 1.75, massKg: 75, measuredM: {} };
 export function gymKit(db: Db, gymId: string | null): GymKit {
   const pieces = gymId === null ? [] : listKit(db, gymId).filter((p) => !p.outOfOrder);
   return {
-    columns: pieces.flatMap((p) => (isKind(p, 'column') ? [{ id: p.id, name: p.name, column: toStation(p).column, room: toStation(p).room }] : [])),
+    columns: pieces.flatMap((p) =>
+      isKind(p, 'column') ? [{ id: p.id, name: p.name, column: toStation(p).column, room: toStation(p).room }] : [],
+    ),
     attachments: pieces.flatMap((p) => (isKind(p, 'attachment') ? [toAttachmentShape(p.spec)] : [])),
     machines: pieces.flatMap((p) => (isKind(p, 'machine') ? [toMachine(p.spec).kind] : [])),
     kinds: [...new Set(pieces.map((p) => p.kind))],
   };
 }
 
-/** What movements without a column are set on in a gym: its first working piece of each kind, what is usual where it has none. */
+/**
+ * What movements without a column are set on in a gym: its first working piece of each kind, what is usual where it has
+ * none.
+ */
 export function stationKit(db: Db, gymId: string | null): StationKit {
   const pieces = gymId === null ? [] : listKit(db, gymId).filter((p) => !p.outOfOrder);
   const bench = pieces.find((p) => isKind(p, 'bench'));
@@ -48,7 +53,12 @@ export function stationKit(db: Db, gymId: string | null): StationKit {
   };
 }
 
-export function loadChoosing(db: Db, askedClient: string | undefined, askedGym: string | undefined, nowMs: number): ChoosingData {
+export function loadChoosing(
+  db: Db,
+  askedClient: string | undefined,
+  askedGym: string | undefined,
+  nowMs: number,
+): ChoosingData {
   const client = askedClient ? findClient(db, askedClient) : null;
   const gyms = listGyms(db);
   const gym = gyms.find((g) => g.id === askedGym) ?? gyms[0] ?? null;
@@ -58,7 +68,12 @@ export function loadChoosing(db: Db, askedClient: string | undefined, askedGym: 
     clients: listClients(db).map((c) => ({ id: c.id, name: c.name })),
     gyms: gyms.map((g) => ({ id: g.id, name: g.name })),
     body: buildBody(client ?? ANYBODY),
-    range: { active: client?.range ?? {}, limits: client ? limitRange(limitsOn(client.limits, toLocalDay(nowMs))) : {}, stopLevel: client ? noteDefaults(client.notes).stopLevel : false, fit: client ? fitOf(client) : NO_FIT },
+    range: {
+      active: client?.range ?? {},
+      limits: client ? limitRange(limitsOn(client.limits, toLocalDay(nowMs))) : {},
+      stopLevel: client ? noteDefaults(client.notes).stopLevel : false,
+      fit: client ? fitOf(client) : NO_FIT,
+    },
     notes: client?.notes ?? [],
     kit: stationKit(db, gym?.id ?? null),
     gym: gymKit(db, gym?.id ?? null),

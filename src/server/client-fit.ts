@@ -4,7 +4,9 @@ import { findArmPath } from '@/core/body/arm-path-test';
 import type { ClientFit } from '@/core/book/client-fit';
 import type { Client } from '@/data/queries/clients';
 
-/** What was measured of a client that bends paths: the best arm path of each side that was tried, the chest's border. */
+/**
+ * What was measured of a client that bends paths: the best arm path of each side that was tried, the chest's border.
+ */
 export function fitOf(client: Client): ClientFit {
   const best = SIDES.flatMap((side) => {
     const found = findArmPath(client.armPath[side]);

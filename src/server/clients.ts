@@ -17,18 +17,29 @@ export function saveClientForm(db: Db, id: string | null, typed: unknown): SaveR
   if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
   const form = parsed.data;
   const clientId = id ?? randomUUID();
-  const path = (side: (typeof SIDES)[number]) => form.armPath[side].map((t) => ({ belowDeg: t.belowDeg, behindM: t.behindCm / 100 }));
+  const path = (side: (typeof SIDES)[number]) =>
+    form.armPath[side].map((t) => ({ belowDeg: t.belowDeg, behindM: t.behindCm / 100 }));
   saveClient(db, {
     id: clientId,
     name: form.name,
     note: form.note,
     statureM: form.statureCm / 100,
     massKg: form.massKg,
-    measuredM: Object.fromEntries(MEASURE_NAMES.flatMap((n) => (form.measuredCm[n] === undefined ? [] : [[n, form.measuredCm[n] / 100]]))),
+    measuredM: Object.fromEntries(
+      MEASURE_NAMES.flatMap((n) => (form.measuredCm[n] === undefined ? [] : [[n, form.measuredCm[n] / 100]])),
+    ),
     range: form.rangeDeg,
-    notes: form.unfelt.length > 0 && !form.notes.includes('does-not-feel') ? [...form.notes, 'does-not-feel'] : form.notes,
+    notes:
+      form.unfelt.length > 0 && !form.notes.includes('does-not-feel') ? [...form.notes, 'does-not-feel'] : form.notes,
     unfelt: form.unfelt,
-    limits: form.limits.map((l) => ({ subject: l.subject, side: l.side, most: l.most, setBy: l.setBy, fromDay: l.from, untilDay: l.until ?? null })),
+    limits: form.limits.map((l) => ({
+      subject: l.subject,
+      side: l.side,
+      most: l.most,
+      setBy: l.setBy,
+      fromDay: l.from,
+      untilDay: l.until ?? null,
+    })),
     armPath: { left: path('left'), right: path('right') },
     chestLineDeg: form.chestLineDeg ?? null,
   });
@@ -39,8 +50,10 @@ export function saveClientForm(db: Db, id: string | null, typed: unknown): SaveR
 export function saveScreening(db: Db, clientId: string, typed: unknown, nowMs: number): SaveResult {
   const parsed = screeningFormSchema.safeParse(typed);
   if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
-  if (!findClient(db, clientId)) return { ok: false, issues: [{ path: 'doneBy', message: 'expected a client who is on record' }] };
-  if (parsed.data.day > toLocalDay(nowMs)) return { ok: false, issues: [{ path: 'day', message: 'expected today or a day before' }] };
+  if (!findClient(db, clientId))
+    return { ok: false, issues: [{ path: 'doneBy', message: 'expected a client who is on record' }] };
+  if (parsed.data.day > toLocalDay(nowMs))
+    return { ok: false, issues: [{ path: 'day', message: 'expected today or a day before' }] };
   const id = randomUUID();
   appendScreening(db, id, clientId, parsed.data, nowMs);
   return { ok: true, id };
@@ -51,7 +64,9 @@ export interface ScreeningView {
   readonly state: ScreeningState;
 }
 
-/** A client's newest screening against the gym's own setting (the strictest one, where a client is not tied to a gym). */
+/**
+ * A client's newest screening against the gym's own setting (the strictest one, where a client is not tied to a gym).
+ */
 export function loadScreening(db: Db, clientId: string, gymId: string | null, nowMs: number): ScreeningView {
   const gyms = listGyms(db).filter((g) => gymId === null || g.id === gymId);
   const validDays = Math.min(365 * 10, ...gyms.map((g) => g.screeningDays));

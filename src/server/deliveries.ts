@@ -6,7 +6,9 @@ import { recordEvents } from './record-events';
 /** More than this is no delivery of a tablet, bytes. */
 const MOST_BYTES = 2_000_000;
 
-/** What a delivery from a device's outbox is answered with. Each event id is kept once, so a delivery may be sent again. */
+/**
+ * What a delivery from a device's outbox is answered with. Each event id is kept once, so a delivery may be sent again.
+ */
 export function answerDelivery(delivery: unknown): { readonly status: number; readonly body: object } {
   const result = recordEvents(sharedDb(), delivery, Date.now());
   if (result.ok) return { status: 200, body: result.reply };
@@ -22,7 +24,11 @@ function parse(text: string): unknown {
 }
 
 /** The same at the server's own door: taps come often and many at once, and need nothing of what serves pages. */
-export function takeDelivery(request: IncomingMessage, response: ServerResponse, onBug: (error: unknown) => void): void {
+export function takeDelivery(
+  request: IncomingMessage,
+  response: ServerResponse,
+  onBug: (error: unknown) => void,
+): void {
   const chunks: Buffer[] = [];
   let bytes = 0;
   request.on('data', (chunk: Buffer) => {
@@ -39,7 +45,10 @@ export function takeDelivery(request: IncomingMessage, response: ServerResponse,
       answer = { status: 500, body: { reason: 'bug', issues: [] } };
     }
     const text = JSON.stringify(answer.body);
-    response.writeHead(answer.status, { 'content-type': 'application/json', 'content-length': Buffer.byteLength(text) });
+    response.writeHead(answer.status, {
+      'content-type': 'application/json',
+      'content-length': Buffer.byteLength(text),
+    });
     response.end(text);
   });
 }

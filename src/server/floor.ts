@@ -71,7 +71,9 @@ export function loadFloor(db: Db, nowMs: number): FloorSession[] {
       minutes: session.minutes,
       screening: loadScreening(db, session.clientId, session.gymId, nowMs),
       items,
-      done: items.length > 0 && items.every((i) => i.stoppedForPain || (i.setsDone >= i.context.item.sets && !i.unfinishedSet)),
+      done:
+        items.length > 0 &&
+        items.every((i) => i.stoppedForPain || (i.setsDone >= i.context.item.sets && !i.unfinishedSet)),
     };
   });
 }

@@ -15,7 +15,15 @@ import { fromStationKit } from '@/contract/station-schema';
 import type { Db } from '@/data/open-db';
 import { findClient, type Client } from '@/data/queries/clients';
 import { listFloorEvents } from '@/data/queries/floor-events';
-import { findAttachment, findKit, findStation, listAttachments, listStations, type Attachment, type Station } from '@/data/queries/kit';
+import {
+  findAttachment,
+  findKit,
+  findStation,
+  listAttachments,
+  listStations,
+  type Attachment,
+  type Station,
+} from '@/data/queries/kit';
 import { listGyms } from '@/data/queries/gyms';
 import { findItem, findSession, type Session, type SessionItem } from '@/data/queries/sessions';
 import { findVariant, type Variant } from '@/data/queries/variants';
@@ -40,7 +48,12 @@ export interface ItemContext {
   readonly station: Station | null;
   readonly attachment: Attachment | null;
   /** Planned kit that is out of order, or in another gym, and what stands in for it here; empty when all is well. */
-  readonly replaced: readonly { readonly kind: 'column' | 'attachment'; readonly why: 'out-of-order' | 'elsewhere'; readonly planned: string; readonly by: string | null }[];
+  readonly replaced: readonly {
+    readonly kind: 'column' | 'attachment';
+    readonly why: 'out-of-order' | 'elsewhere';
+    readonly planned: string;
+    readonly by: string | null;
+  }[];
   /** Everything tapped for this client and movement, oldest first. */
   readonly events: readonly FloorEvent[];
   readonly setupCase: CaseInput;
@@ -74,11 +87,20 @@ function toCase({ client, station, attachment, item, variant, kit }: CaseParts, 
   return {
     format: CASE_FORMAT,
     client: {
-      statureM: client.statureM, massKg: client.massKg, measuredM: client.measuredM, activeRangeDeg: client.range, limitsDeg: limitRange(limits), notes: [...client.notes], armPathDeg: { ...fit.armPathDeg },
+      statureM: client.statureM,
+      massKg: client.massKg,
+      measuredM: client.measuredM,
+      activeRangeDeg: client.range,
+      limitsDeg: limitRange(limits),
+      notes: [...client.notes],
+      armPathDeg: { ...fit.armPathDeg },
       ...(fit.chestLineDeg === null ? {} : { chestLineDeg: fit.chestLineDeg }),
       ...(most === null ? {} : { mostLoadKg: most }),
     },
-    station: { ...(station ? { column: fromColumn(station.column), room: station.room } : {}), ...fromStationKit(kit, load.kind === 'machine' ? load.machine : null) },
+    station: {
+      ...(station ? { column: fromColumn(station.column), room: station.room } : {}),
+      ...fromStationKit(kit, load.kind === 'machine' ? load.machine : null),
+    },
     ...(attachment ? { attachment: { lengthM: attachment.lengthM } } : {}),
     movement: item.movement,
     side: item.side,
@@ -91,40 +113,78 @@ function toCase({ client, station, attachment, item, variant, kit }: CaseParts, 
 type KitFor = Pick<ItemContext, 'station' | 'attachment' | 'replaced'>;
 const NO_KIT: KitFor = { station: null, attachment: null, replaced: [] };
 
-/** The kit to use: as planned, or on the column that is asked for; in its gym what works in place of a piece that is out of order or elsewhere. */
+/**
+ * The kit to use: as planned, or on the column that is asked for; in its gym what works in place of a piece that is out
+ * of order or elsewhere.
+ */
 function findKitFor(db: Db, item: SessionItem, stationId: string | undefined): KitFor {
   const plannedId = stationId ?? item.stationId;
-  const planned = (plannedId === null ? null : findStation(db, plannedId)) ?? (item.stationId === null ? null : findStation(db, item.stationId));
+  const planned =
+    (plannedId === null ? null : findStation(db, plannedId)) ??
+    (item.stationId === null ? null : findStation(db, item.stationId));
   if (!planned || item.attachmentId === null) return NO_KIT;
   const others = listStations(db, planned.gymId).filter((s) => !s.outOfOrder);
-  const standIn = others.find((s) => s.column.kind === planned.column.kind) ?? others.find((s) => item.side !== 'both' || s.column.kind !== 'single');
+  const standIn =
+    others.find((s) => s.column.kind === planned.column.kind) ??
+    others.find((s) => item.side !== 'both' || s.column.kind !== 'single');
   const station = planned.outOfOrder && stationId === undefined ? (standIn ?? planned) : planned;
   const handle = findAttachment(db, item.attachmentId)!;
   const handleBroken = findKit(db, item.attachmentId)!.outOfOrder;
   const elsewhere = handle.gymId !== station.gymId;
   const handles = listAttachments(db).filter((a) => a.gymId === station.gymId);
-  const attachment = handleBroken || elsewhere ? (handles.find((a) => a.kind === handle.kind) ?? handles[0] ?? handle) : handle;
+  const attachment =
+    handleBroken || elsewhere ? (handles.find((a) => a.kind === handle.kind) ?? handles[0] ?? handle) : handle;
   const replaced: ItemContext['replaced'][number][] = [];
-  if (planned.outOfOrder) replaced.push({ kind: 'column', why: 'out-of-order', planned: planned.name, by: station === planned ? null : station.name });
-  if (handleBroken || elsewhere) replaced.push({ kind: 'attachment', why: elsewhere ? 'elsewhere' : 'out-of-order', planned: handle.name, by: attachment === handle ? null : attachment.name });
+  if (planned.outOfOrder)
+    replaced.push({
+      kind: 'column',
+      why: 'out-of-order',
+      planned: planned.name,
+      by: station === planned ? null : station.name,
+    });
+  if (handleBroken || elsewhere)
+    replaced.push({
+      kind: 'attachment',
+      why: elsewhere ? 'elsewhere' : 'out-of-order',
+      planned: handle.name,
+      by: attachment === handle ? null : attachment.name,
+    });
   return { station, attachment, replaced };
 }
 
-/** The planned movement on the column in use: its stack converted through both pulley ratios where that is another one. */
+/**
+ * The planned movement on the column in use: its stack converted through both pulley ratios where that is another one.
+ */
 function onColumn(db: Db, item: SessionItem, station: Station | null): Pick<ItemContext, 'item' | 'converted'> {
-  const planned = item.stationId === null || station === null || station.id === item.stationId ? null : findStation(db, item.stationId);
-  const there = planned && station ? retargetLoad(item.loadG, planned.column.pulleyRatio, station.column.pulleyRatio, station.stackG) : null;
+  const planned =
+    item.stationId === null || station === null || station.id === item.stationId
+      ? null
+      : findStation(db, item.stationId);
+  const there =
+    planned && station
+      ? retargetLoad(item.loadG, planned.column.pulleyRatio, station.column.pulleyRatio, station.stackG)
+      : null;
   if (!planned || !there || there.loadG === item.loadG) return { item, converted: null };
-  return { item: { ...item, loadG: there.loadG }, converted: { plannedG: item.loadG, plannedUnit: planned.stackUnit, plannedOn: planned.name } };
+  return {
+    item: { ...item, loadG: there.loadG },
+    converted: { plannedG: item.loadG, plannedUnit: planned.stackUnit, plannedOn: planned.name },
+  };
 }
 
 /** Columns that a set-up can be taken to, this gym's first, each with its gym's name. */
-export function stationChoices(db: Db, gymId: string): { readonly id: string; readonly name: string; readonly gym: string; readonly outOfOrder: boolean }[] {
+export function stationChoices(
+  db: Db,
+  gymId: string,
+): { readonly id: string; readonly name: string; readonly gym: string; readonly outOfOrder: boolean }[] {
   const gyms = listGyms(db).toSorted((a, b) => Number(b.id === gymId) - Number(a.id === gymId));
-  return gyms.flatMap((g) => listStations(db, g.id).map((s) => ({ id: s.id, name: s.name, gym: g.name, outOfOrder: s.outOfOrder })));
+  return gyms.flatMap((g) =>
+    listStations(db, g.id).map((s) => ({ id: s.id, name: s.name, gym: g.name, outOfOrder: s.outOfOrder })),
+  );
 }
 
-/** Load a planned movement, optionally on another station of this gym or another. Null when there is none of that id. */
+/**
+ * Load a planned movement, optionally on another station of this gym or another. Null when there is none of that id.
+ */
 export function loadItem(db: Db, itemId: string, stationId?: string, nowMs = readClock()): ItemContext | null {
   const planned = findItem(db, itemId);
   if (!planned) return null;
@@ -136,7 +196,23 @@ export function loadItem(db: Db, itemId: string, stationId?: string, nowMs = rea
   const kitFor = findKitFor(db, planned, stationId ?? usedHere);
   const { item, converted } = onColumn(db, planned, kitFor.station);
   const variant = item.variantId === null ? null : findVariant(db, item.variantId);
-  const setupCase = toCase({ client, item, variant, kit: stationKit(db, kitFor.station?.gymId ?? session.gymId), ...kitFor }, log, toLocalDay(nowMs));
+  const setupCase = toCase(
+    { client, item, variant, kit: stationKit(db, kitFor.station?.gymId ?? session.gymId), ...kitFor },
+    log,
+    toLocalDay(nowMs),
+  );
   const unit = loadUnit(db, session.gymId, findEntry(item.movement)!, kitFor.station);
-  return { client, session, item, converted, unit, variant, ...kitFor, events, setupCase, mostLoadKg: setupCase.client.mostLoadKg ?? null, screening: loadScreening(db, client.id, session.gymId, nowMs) };
+  return {
+    client,
+    session,
+    item,
+    converted,
+    unit,
+    variant,
+    ...kitFor,
+    events,
+    setupCase,
+    mostLoadKg: setupCase.client.mostLoadKg ?? null,
+    screening: loadScreening(db, client.id, session.gymId, nowMs),
+  };
 }

@@ -26,20 +26,33 @@ export function savePieceForm(db: Db, gymId: string, id: string | null, typed: u
   const outer = pieceSchema.safeParse(typed);
   const kind = outer.success ? outer.data.kind : ((typed as { kind?: KitPiece['kind'] } | null)?.kind ?? null);
   const inner = kind && kind in KIT_SPEC ? KIT_SPEC[kind].safeParse((typed as { spec?: unknown }).spec) : null;
-  const issues = [...(outer.success ? [] : toFieldIssues(outer.error)), ...(inner && !inner.success ? toFieldIssues(inner.error).map((i) => ({ ...i, path: `spec.${i.path}` })) : [])];
+  const issues = [
+    ...(outer.success ? [] : toFieldIssues(outer.error)),
+    ...(inner && !inner.success ? toFieldIssues(inner.error).map((i) => ({ ...i, path: `spec.${i.path}` })) : []),
+  ];
   if (!outer.success || !inner?.success) return { ok: false, issues };
   const known = id === null ? null : findKit(db, id);
-  if (known && known.kind !== outer.data.kind) return { ok: false, issues: [{ path: 'kind', message: `expected ${known.kind}: a piece keeps its kind` }] };
+  if (known && known.kind !== outer.data.kind)
+    return { ok: false, issues: [{ path: 'kind', message: `expected ${known.kind}: a piece keeps its kind` }] };
   if (outer.data.kind === 'column') {
     const spec = inner.data as KitSpec<'column'>;
     const broadest = findBroadest(db);
     if (spec.columnKind === 'twin' && broadest && spec.twinSpacingCm! / 100 < broadest.needM) {
-      const expected = `expected at least ${Math.ceil(broadest.needM * 100)} cm: wider than the shoulders of ${broadest.name}, with room for the hands`;
+      const expected =
+        `expected at least ${Math.ceil(broadest.needM * 100)} cm: wider than the shoulders ` +
+        `of ${broadest.name}, with room for the hands`;
       return { ok: false, issues: [{ path: 'spec.twinSpacingCm', message: expected }] };
     }
   }
   const pieceId = id ?? randomUUID();
-  saveKit(db, { id: pieceId, gymId: known?.gymId ?? gymId, kind: outer.data.kind, name: outer.data.name, outOfOrder: outer.data.outOfOrder === 'yes', spec: inner.data as KitPiece['spec'] });
+  saveKit(db, {
+    id: pieceId,
+    gymId: known?.gymId ?? gymId,
+    kind: outer.data.kind,
+    name: outer.data.name,
+    outOfOrder: outer.data.outOfOrder === 'yes',
+    spec: inner.data as KitPiece['spec'],
+  });
   return { ok: true, id: pieceId };
 }
 

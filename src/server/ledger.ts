@@ -20,7 +20,8 @@ export interface MovementLedger {
   readonly sessions: readonly LedgerSession[];
 }
 
-const inBookOrder = (a: string, b: string): number => BOOK.findIndex((e) => e.id === a) - BOOK.findIndex((e) => e.id === b);
+const inBookOrder = (a: string, b: string): number =>
+  BOOK.findIndex((e) => e.id === a) - BOOK.findIndex((e) => e.id === b);
 
 /** What keeps coming back and what worked, per movement; movements never done are left out. */
 export function loadLedger(db: Db, clientId: string): MovementLedger[] {

@@ -13,7 +13,10 @@ import { loadItem } from './item-context';
 const MOST_SETUPS = 4;
 
 /** Which landmarks to measure next, by what they would settle in this client's own set-ups; empty without any. */
-export function loadMeasuringGuide(db: Db, clientId: string): { readonly setups: number; readonly worth: readonly MeasureWorth[] } {
+export function loadMeasuringGuide(
+  db: Db,
+  clientId: string,
+): { readonly setups: number; readonly worth: readonly MeasureWorth[] } {
   const client = findClient(db, clientId);
   if (!client) return { setups: 0, worth: [] };
   const newest = new Map<string, string>();

@@ -13,7 +13,12 @@ import type { ItemContext } from './item-context';
 
 /** What to set on steel for a planned movement: as saved today, else as solved, else why not. */
 export type Plates =
-  | { readonly from: 'saved' | 'solved'; readonly placement: Placement | null; readonly settings: readonly SettingText[]; readonly estimated: boolean }
+  | {
+      readonly from: 'saved' | 'solved';
+      readonly placement: Placement | null;
+      readonly settings: readonly SettingText[];
+      readonly estimated: boolean;
+    }
   | { readonly from: 'blocked'; readonly says: string };
 
 export function findPlates(context: ItemContext): Plates {
@@ -23,14 +28,24 @@ export function findPlates(context: ItemContext): Plates {
   if (!parsed.success) {
     // What stood today stays, whatever was changed of the kit since.
     if (saved) return { from: 'saved', placement: saved.placement, settings: [], estimated };
-    return { from: 'blocked', says: toFieldIssues(parsed.error).map((i) => `${i.path}: ${i.message}`).join('; ') };
+    return {
+      from: 'blocked',
+      says: toFieldIssues(parsed.error)
+        .map((i) => `${i.path}: ${i.message}`)
+        .join('; '),
+    };
   }
   const found = describeQuestion(toQuestion(parsed.data));
   const settings = (found?.settings ?? []).map(settingText);
   if (saved) return { from: 'saved', placement: saved.placement, settings, estimated };
-  if (!found) return { from: 'blocked', says: `The client’s range leaves too little of the ${BOOK_TEXT[context.item.movement]!.name.toLowerCase()}.` };
+  if (!found)
+    return {
+      from: 'blocked',
+      says: `The client’s range leaves too little of the ${BOOK_TEXT[context.item.movement]!.name.toLowerCase()}.`,
+    };
   if (!found.problem) return { from: 'solved', placement: null, settings, estimated };
   const solution = solveSetup(found.problem);
-  if (!solution.feasible) return { from: 'blocked', says: solution.nearest.violations.map((v) => limitText(v)).join(' ') };
+  if (!solution.feasible)
+    return { from: 'blocked', says: solution.nearest.violations.map((v) => limitText(v)).join(' ') };
   return { from: 'solved', placement: solution.best.placement, settings, estimated };
 }

@@ -16,7 +16,10 @@ const STORAGE: readonly (readonly [RegExp, string])[] = [
   [/^SQLITE_(IOERR|CANTOPEN|BUSY|LOCKED)/, 'the server’s database cannot be written now'],
 ];
 
-/** Keep a delivery from a device's outbox. Re-sent records are kept once; a record that is wrong is named and holds up no other. */
+/**
+ * Keep a delivery from a device's outbox. Re-sent records are kept once; a record that is wrong is named and holds up
+ * no other.
+ */
 export function recordEvents(db: Db, delivery: unknown, nowMs: number): RecordResult {
   const parsed = deliverySchema.safeParse(delivery);
   if (!parsed.success) return { ok: false, reason: 'malformed', issues: toFieldIssues(parsed.error) };
@@ -29,7 +32,20 @@ export function recordEvents(db: Db, delivery: unknown, nowMs: number): RecordRe
   }
   try {
     const { kept, unknown } = appendFloorEvents(db, events, nowMs);
-    return { ok: true, reply: { kept, refused: [...refused, ...unknown.map((id) => ({ id, path: 'itemId', message: 'expected a client and a planned movement that this server has' }))] } };
+    return {
+      ok: true,
+      reply: {
+        kept,
+        refused: [
+          ...refused,
+          ...unknown.map((id) => ({
+            id,
+            path: 'itemId',
+            message: 'expected a client and a planned movement that this server has',
+          })),
+        ],
+      },
+    };
   } catch (e) {
     const code = (e as { code?: unknown }).code;
     const says = STORAGE.find(([pattern]) => pattern.test(String(code)))?.[1];

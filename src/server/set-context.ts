@@ -51,18 +51,27 @@ const NO_DROPS: DropMarks = { stances: [], stepIns: [] };
 const STEP_IN_M = 0.2;
 
 function dropMarks(problem: SetupProblem, at: Placement): DropMarks {
-  const stances = findStanceDrops(problem, at).flatMap((d) => (d.blocked === null && d.standX !== null ? [{ wish: d.wish, standX: d.standX }] : []));
+  const stances = findStanceDrops(problem, at).flatMap((d) =>
+    d.blocked === null && d.standX !== null ? [{ wish: d.wish, standX: d.standX }] : [],
+  );
   // One arm steps in towards the column; two stand between the pulleys and move the peak instead.
   const steps = problem.sides.length === 1 ? findStepIns(problem, at, STEP_IN_M).slice(0, 3) : [];
-  return { stances: stances.length > 1 ? stances : [], stepIns: steps.length > 1 ? steps.map(({ standX, share }) => ({ standX, share })) : [] };
+  return {
+    stances: stances.length > 1 ? stances : [],
+    stepIns: steps.length > 1 ? steps.map(({ standX, share }) => ({ standX, share })) : [],
+  };
 }
 
-const loadedOf = (metrics: LineMetrics, { resistanceNm }: ProfileSamples): boolean[] => Array.from(resistanceNm, (r) => r >= REST_BELOW * metrics.peakResistanceNm);
+const loadedOf = (metrics: LineMetrics, { resistanceNm }: ProfileSamples): boolean[] =>
+  Array.from(resistanceNm, (r) => r >= REST_BELOW * metrics.peakResistanceNm);
 
 /** Planned sets of a movement that are neither done nor stopped for pain. */
 function hasSetsLeft(db: Db, clientId: string, item: SessionItem): boolean {
   const log = foldSetLog(listFloorEvents(db, clientId, item.movement));
-  return log.pains.every((p) => p.itemId !== item.id) && log.sets.filter((s) => s.itemId === item.id && s.endedAtMs !== null).length < item.sets;
+  return (
+    log.pains.every((p) => p.itemId !== item.id) &&
+    log.sets.filter((s) => s.itemId === item.id && s.endedAtMs !== null).length < item.sets
+  );
 }
 
 /** What the live set needs: the plates as they stand and how the rep is loaded. */
@@ -71,19 +80,54 @@ export function loadSet(db: Db, itemId: string): SetContext | null {
   if (!loaded) return null;
   const { item, session } = loaded;
   const schools = (loaded.setupCase.options?.schools ?? {}) as SchoolChoice;
-  const other = session.items.find((i) => i.movement === item.movement && i.side !== item.side && i.side !== 'both' && item.side !== 'both');
+  const other = session.items.find(
+    (i) => i.movement === item.movement && i.side !== item.side && i.side !== 'both' && item.side !== 'both',
+  );
   const otherSide = other && schools['set-order'] === 'alternate' ? { itemId: other.id, side: other.side } : null;
   const entry = findEntry(item.movement)!;
-  const opposites = session.items.flatMap((i) => (areOpposite(entry.target, findEntry(i.movement)!.target) && hasSetsLeft(db, session.clientId, i) ? [{ itemId: i.id, movement: i.movement, side: i.side }] : []));
+  const opposites = session.items.flatMap((i) =>
+    areOpposite(entry.target, findEntry(i.movement)!.target) && hasSetsLeft(db, session.clientId, i)
+      ? [{ itemId: i.id, movement: i.movement, side: i.side }]
+      : [],
+  );
   const context = { ...loaded, schools, otherSide, opposites, bar: findBar(db, session.gymId, entry) };
   const plates = findPlates(context);
   const stepsG = loadSteps(db, session.gymId, entry, context.station);
   const parsed = caseSchema.safeParse(context.setupCase);
   const found = plates.from === 'blocked' || !parsed.success ? null : describeQuestion(toQuestion(parsed.data));
-  if (!found || plates.from === 'blocked') return { ...context, plates, stepsG, drops: NO_DROPS, stackTravelM: null, peakAt: 0.5, loaded: null, jointDegs: null };
+  if (!found || plates.from === 'blocked')
+    return {
+      ...context,
+      plates,
+      stepsG,
+      drops: NO_DROPS,
+      stackTravelM: null,
+      peakAt: 0.5,
+      loaded: null,
+      jointDegs: null,
+    };
   const { path, target } = found.posed;
   const jointDegs = path.proximal.map((_, i) => jointDegAt(path, target.joint, i));
-  if (found.free) return { ...context, plates, stepsG, drops: NO_DROPS, stackTravelM: null, peakAt: found.free.metrics.peakAt, loaded: loadedOf(found.free.metrics, found.free.samples), jointDegs };
+  if (found.free)
+    return {
+      ...context,
+      plates,
+      stepsG,
+      drops: NO_DROPS,
+      stackTravelM: null,
+      peakAt: found.free.metrics.peakAt,
+      loaded: loadedOf(found.free.metrics, found.free.samples),
+      jointDegs,
+    };
   const e = plates.placement ? evaluatePlacement(found.problem!, plates.placement) : null;
-  return { ...context, plates, stepsG, drops: e ? dropMarks(found.problem!, e.placement) : NO_DROPS, stackTravelM: e && (e.metrics.maxTravelM - e.metrics.minClearanceM) / context.station!.column.pulleyRatio, peakAt: e ? e.metrics.peakAt : 0.5, loaded: e && loadedOf(e.metrics, e.bySide[e.worse]!.samples), jointDegs };
+  return {
+    ...context,
+    plates,
+    stepsG,
+    drops: e ? dropMarks(found.problem!, e.placement) : NO_DROPS,
+    stackTravelM: e && (e.metrics.maxTravelM - e.metrics.minClearanceM) / context.station!.column.pulleyRatio,
+    peakAt: e ? e.metrics.peakAt : 0.5,
+    loaded: e && loadedOf(e.metrics, e.bySide[e.worse]!.samples),
+    jointDegs,
+  };
 }

@@ -15,7 +15,14 @@ export async function forwardToTracker(path: readonly string[], request: Request
       signal: request.signal,
       cache: 'no-store',
     });
-    return new Response(reply.body, { status: reply.status, headers: { 'content-type': reply.headers.get('content-type') ?? 'application/json', 'cache-control': 'no-store', 'x-accel-buffering': 'no' } });
+    return new Response(reply.body, {
+      status: reply.status,
+      headers: {
+        'content-type': reply.headers.get('content-type') ?? 'application/json',
+        'cache-control': 'no-store',
+        'x-accel-buffering': 'no',
+      },
+    });
   } catch {
     return Response.json({ reason: 'no-tracker', at: address() }, { status: 503 });
   }

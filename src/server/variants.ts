@@ -13,9 +13,21 @@ export function keepVariant(db: Db, typed: unknown, nowMs: number): SaveResult {
   if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
   const { id, movement, name, cue, options } = parsed.data;
   const known = id === null ? null : findVariant(db, id);
-  if (id !== null && known?.movement !== movement) return { ok: false, issues: [{ path: 'id', message: 'expected a variant of this movement' }] };
-  if (listVariants(db, movement).some((v) => v.id !== id && v.name.toLowerCase() === name.toLowerCase())) return { ok: false, issues: [{ path: 'name', message: 'expected a name that no other variant of this movement has' }] };
+  if (id !== null && known?.movement !== movement)
+    return { ok: false, issues: [{ path: 'id', message: 'expected a variant of this movement' }] };
+  if (listVariants(db, movement).some((v) => v.id !== id && v.name.toLowerCase() === name.toLowerCase()))
+    return {
+      ok: false,
+      issues: [{ path: 'name', message: 'expected a name that no other variant of this movement has' }],
+    };
   const variantId = id ?? randomUUID();
-  saveVariant(db, { id: variantId, movement, name, cue, options: options as Partial<EntryOptions>, keptAtMs: known?.keptAtMs ?? nowMs });
+  saveVariant(db, {
+    id: variantId,
+    movement,
+    name,
+    cue,
+    options: options as Partial<EntryOptions>,
+    keptAtMs: known?.keptAtMs ?? nowMs,
+  });
   return { ok: true, id: variantId };
 }

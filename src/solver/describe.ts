@@ -8,7 +8,7 @@ import type { SetupProblem } from '@/core/setup/setup-problem';
 import type { Question } from './to-question';
 
 /** The side that stands for a set-up in words and drawings: the right one of two. */
-export const shownSide = (q: Question): Side => (q.input.side === 'both' ? 'right' : q.input.side);
+const shownSide = (q: Question): Side => (q.input.side === 'both' ? 'right' : q.input.side);
 
 /** A question posed: with its search where it hangs on a cable, with its profile where it does not. */
 export interface Described {
@@ -27,8 +27,27 @@ export function describeQuestion(q: Question): Described | null {
   const { body, kit } = q.input;
   const problem = setup ? findProblem(setup) : null;
   const free = setup ? null : profileEntry(entry, q.input, side);
-  const posed = setup ? poseEntry(withKit(entry, kit), body, side, { active: setup.range, limits: setup.limits, stopLevel: setup.stopLevel, fit: setup.fit }, kit.surfaces, setup.options) : (free?.posed ?? null);
+  const posed = setup
+    ? poseEntry(
+        withKit(entry, kit),
+        body,
+        side,
+        { active: setup.range, limits: setup.limits, stopLevel: setup.stopLevel, fit: setup.fit },
+        kit.surfaces,
+        setup.options,
+      )
+    : (free?.posed ?? null);
   if (!posed || (setup && !problem)) return null;
-  const stops = free ?? { startBy: posed.range.cutStart ? ('joint' as const) : ('own' as const), finishBy: posed.range.cutFinish ? ('joint' as const) : ('own' as const) };
-  return { posed, side, settings: fitSettings(entry, body, kit, posed, side, stops), region: loadedRegion(entry, posed, side), problem, free };
+  const stops = free ?? {
+    startBy: posed.range.cutStart ? ('joint' as const) : ('own' as const),
+    finishBy: posed.range.cutFinish ? ('joint' as const) : ('own' as const),
+  };
+  return {
+    posed,
+    side,
+    settings: fitSettings(entry, body, kit, posed, side, stops),
+    region: loadedRegion(entry, posed, side),
+    problem,
+    free,
+  };
 }

@@ -20,14 +20,23 @@ function optionsOf(e: BookEntry) {
   const schools = schoolsOf(e, [], 0);
   return {
     ...(e.load.kind === 'cable' ? { peak: { default: e.wantedPeak, oneOf: PEAK_WISHES } } : {}),
-    ...(e.path.kind === 'sweep' ? { tiltDeg: { default: e.path.tiltDeg.default, from: e.path.tiltDeg.min, to: e.path.tiltDeg.max }, frontFoot: { default: 'left', oneOf: FRONT_FEET } } : {}),
+    ...(e.path.kind === 'sweep'
+      ? {
+          tiltDeg: { default: e.path.tiltDeg.default, from: e.path.tiltDeg.min, to: e.path.tiltDeg.max },
+          frontFoot: { default: 'left', oneOf: FRONT_FEET },
+        }
+      : {}),
     ...(e.grips.length > 1 ? { grip: { default: e.grips[0], oneOf: e.grips } } : {}),
     ...(armPath === null ? {} : { armPathDeg: { default: armPath, from: -10, to: 60 } }),
     ...(e.path.kind === 'arm' ? { tuckDeg: { default: 0, from: -45, to: 45 } } : {}),
     ...(hasNotch(e) ? { backDeg: { default: null, from: -20, to: 90 } } : {}),
     ...(hasSeatHole(e) ? { seatHole: { default: null, from: 1, to: 40 } } : {}),
-    ...(e.path.kind === 'sweep' ? {} : { startAt: { default: e.startAt, from: 0, to: 1 }, stopAt: { default: e.stopAt, from: 0, to: 1 } }),
-    ...(schools.length > 0 ? { schools: Object.fromEntries(schools.map((s) => [s.question, { default: s.preset, oneOf: s.options }])) } : {}),
+    ...(e.path.kind === 'sweep'
+      ? {}
+      : { startAt: { default: e.startAt, from: 0, to: 1 }, stopAt: { default: e.stopAt, from: 0, to: 1 } }),
+    ...(schools.length > 0
+      ? { schools: Object.fromEntries(schools.map((s) => [s.question, { default: s.preset, oneOf: s.options }])) }
+      : {}),
   };
 }
 

@@ -16,17 +16,38 @@ import { BOOK_TEXT } from '@/messages/book';
 import { toAnswerEvaluation, toFreeEvaluation, toLimits } from './to-answer';
 import { findFullPlacement, toQuestion, type Question } from './to-question';
 
-const empty = (): Omit<Answer, 'feasible'> => ({ format: ANSWER_FORMAT, best: null, alternatives: [], asGiven: null, leastChange: null, blockedBy: [], nearest: null });
+const empty = (): Omit<Answer, 'feasible'> => ({
+  format: ANSWER_FORMAT,
+  best: null,
+  alternatives: [],
+  asGiven: null,
+  leastChange: null,
+  blockedBy: [],
+  nearest: null,
+});
 
 /** A range that leaves too little: what is needed and what is there, degrees at the target joint. */
 function tooShort(q: Question): Answer {
   const { wholeDeg, leftDeg } = wholeRangeDeg(q.entry, q.input);
-  return { ...empty(), feasible: false, blockedBy: toLimits([{ limit: 'range', need: SHORTEST_SHARE * wholeDeg, have: leftDeg }], 'best') };
+  return {
+    ...empty(),
+    feasible: false,
+    blockedBy: toLimits([{ limit: 'range', need: SHORTEST_SHARE * wholeDeg, have: leftDeg }], 'best'),
+  };
 }
 
 /** Pose of a side as the search posed it, for words about settings and regions. */
-const posedFor = (setup: SetupInput) => (side: Side): PosedEntry =>
-  poseEntry(withKit(setup.entry, setup.kit), setup.body, side, { active: setup.range, limits: setup.limits, stopLevel: setup.stopLevel, fit: setup.fit }, setup.kit.surfaces, setup.options)!;
+const posedFor =
+  (setup: SetupInput) =>
+  (side: Side): PosedEntry =>
+    poseEntry(
+      withKit(setup.entry, setup.kit),
+      setup.body,
+      side,
+      { active: setup.range, limits: setup.limits, stopLevel: setup.stopLevel, fit: setup.fit },
+      setup.kit.surfaces,
+      setup.options,
+    )!;
 
 function solveFree(q: Question): Answer {
   const sides: readonly Side[] = q.input.side === 'both' ? ['left', 'right'] : [q.input.side];
@@ -37,7 +58,12 @@ function solveFree(q: Question): Answer {
     bySide[side] = p;
   }
   const inHand = inHandKg(q.entry, q.input.loadKg, 1);
-  if (q.mostLoadKg !== null && inHand > q.mostLoadKg) return { ...empty(), feasible: false, blockedBy: toLimits([{ limit: 'load', need: inHand, have: q.mostLoadKg }], 'best') };
+  if (q.mostLoadKg !== null && inHand > q.mostLoadKg)
+    return {
+      ...empty(),
+      feasible: false,
+      blockedBy: toLimits([{ limit: 'load', need: inHand, have: q.mostLoadKg }], 'best'),
+    };
   return { ...empty(), feasible: true, best: toFreeEvaluation(q, bySide) };
 }
 
@@ -63,8 +89,16 @@ export function solveCase(c: Case): Answer {
       nearest: standIn && {
         movement: standIn.entry.id,
         tiltDeg: standIn.tiltDeg,
-        best: toAnswerEvaluation(standIn.input, findProblem(standIn.input)!, posedFor(standIn.input), standIn.solution.best),
-        says: `On this column: ${name}, ${standIn.tiltDeg === null ? '' : `sweep tilted ${standIn.tiltDeg}°, `}hole ${standIn.solution.best.placement.hole}.`,
+        best: toAnswerEvaluation(
+          standIn.input,
+          findProblem(standIn.input)!,
+          posedFor(standIn.input),
+          standIn.solution.best,
+        ),
+        says:
+          `On this column: ${name}, ` +
+          (standIn.tiltDeg === null ? '' : `sweep tilted ${standIn.tiltDeg}°, `) +
+          `hole ${standIn.solution.best.placement.hole}.`,
       },
     };
   }
@@ -79,10 +113,13 @@ export function solveCase(c: Case): Answer {
   };
 }
 
-export type CaseReply = { readonly ok: true; readonly answer: Answer } | { readonly ok: false; readonly issues: readonly FieldIssue[] };
+export type CaseReply =
+  { readonly ok: true; readonly answer: Answer } | { readonly ok: false; readonly issues: readonly FieldIssue[] };
 
 /** Parse and answer whatever came in. */
 export function answerCase(input: unknown): CaseReply {
   const parsed = caseSchema.safeParse(input);
-  return parsed.success ? { ok: true, answer: solveCase(parsed.data) } : { ok: false, issues: toFieldIssues(parsed.error) };
+  return parsed.success
+    ? { ok: true, answer: solveCase(parsed.data) }
+    : { ok: false, issues: toFieldIssues(parsed.error) };
 }

@@ -17,7 +17,10 @@ export function findFullPlacement(given: Case['given']): Placement | null {
   return given && PLACEMENT_KEYS.every((k) => given[k] !== undefined) ? (given as Placement) : null;
 }
 
-/** A checked case as core asks it: the movement as chosen, what it is asked of, and its search where it hangs on a cable. */
+/**
+ * A checked case as core asks it: the movement as chosen, what it is asked of, and its search where it hangs on a
+ * cable.
+ */
 export interface Question {
   /** As the book has it, before any choice. */
   readonly own: BookEntry;
@@ -32,7 +35,13 @@ export interface Question {
 /** Ask the same with other choices or another side. */
 export function withChoices(q: Question, options: EntryOptions, side: EntryInput['side']): Question {
   const entry = withOptions(q.own, options);
-  return { ...q, entry, options, input: { ...q.input, side }, setup: q.setup && { ...q.setup, entry, options, side, fit: fitUnder(q.input.range.fit, options) } };
+  return {
+    ...q,
+    entry,
+    options,
+    input: { ...q.input, side },
+    setup: q.setup && { ...q.setup, entry, options, side, fit: fitUnder(q.input.range.fit, options) },
+  };
 }
 
 export function toQuestion(c: Case): Question {
@@ -40,19 +49,44 @@ export function toQuestion(c: Case): Question {
   const fit = fitOfCase(c.client);
   const options = toOptions(own, c.options, fit);
   const entry = withOptions(own, options);
-  const fixed = c.given && !findFullPlacement(c.given) ? (Object.fromEntries(Object.entries(c.given).filter(([, v]) => v !== undefined)) as Partial<Placement>) : {};
+  const fixed =
+    c.given && !findFullPlacement(c.given)
+      ? (Object.fromEntries(Object.entries(c.given).filter(([, v]) => v !== undefined)) as Partial<Placement>)
+      : {};
   const body = buildBody({ statureM: c.client.statureM, massKg: c.client.massKg, measuredM: c.client.measuredM });
-  const range = { active: c.client.activeRangeDeg as ActiveRangeDeg, limits: c.client.limitsDeg as ActiveRangeDeg, stopLevel: noteDefaults(c.client.notes).stopLevel, fit };
+  const range = {
+    active: c.client.activeRangeDeg as ActiveRangeDeg,
+    limits: c.client.limitsDeg as ActiveRangeDeg,
+    stopLevel: noteDefaults(c.client.notes).stopLevel,
+    fit,
+  };
   const kit = toStationKit(c.station);
   const { column, room } = c.station;
   return {
-    own, entry, options, mostLoadKg: c.client.mostLoadKg ?? null,
+    own,
+    entry,
+    options,
+    mostLoadKg: c.client.mostLoadKg ?? null,
     input: { body, range, side: c.side, loadKg: c.loadKg, kit },
     setup:
       entry.load.kind === 'cable' && column && c.attachment
         ? {
-            body, range: range.active, limits: range.limits, stopLevel: range.stopLevel, fit: fitUnder(fit, options), entry, options, side: c.side, kit, column: toColumn(column), room,
-            attachmentM: c.attachment.lengthM, loadKg: c.loadKg, mostLoadKg: c.client.mostLoadKg ?? null, fixed, lastUsed: c.lastUsed ?? null,
+            body,
+            range: range.active,
+            limits: range.limits,
+            stopLevel: range.stopLevel,
+            fit: fitUnder(fit, options),
+            entry,
+            options,
+            side: c.side,
+            kit,
+            column: toColumn(column),
+            room,
+            attachmentM: c.attachment.lengthM,
+            loadKg: c.loadKg,
+            mostLoadKg: c.client.mostLoadKg ?? null,
+            fixed,
+            lastUsed: c.lastUsed ?? null,
           }
         : null,
   };

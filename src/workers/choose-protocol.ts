@@ -8,8 +8,9 @@ export interface ChooseQuestion {
   readonly input: ChooseInput;
 }
 
-
 /** A choice without its entry: the page has the book itself. */
 export type ChoiceData = Omit<Choice, 'entry'> & { readonly id: string };
 
-export type ChooseReply = { readonly no: number; readonly kind: 'progress'; readonly done: number; readonly of: number } | { readonly no: number; readonly kind: 'done'; readonly choices: readonly ChoiceData[] };
+export type ChooseReply =
+  | { readonly no: number; readonly kind: 'progress'; readonly done: number; readonly of: number }
+  | { readonly no: number; readonly kind: 'done'; readonly choices: readonly ChoiceData[] };

@@ -9,6 +9,9 @@ self.addEventListener('message', (e: MessageEvent<LeastChangeQuestion>) => {
   const posed = findProblem(input);
   const problem = posed && (Object.keys(held).length > 0 ? withFixed(posed, held) : posed);
   const change = problem && findLeastChange(problem, found, evaluatePlacement(problem, best));
-  const reply: LeastChangeReply = { no, change: change && { changes: change.changes, placement: change.result.placement } };
+  const reply: LeastChangeReply = {
+    no,
+    change: change && { changes: change.changes, placement: change.result.placement },
+  };
   self.postMessage(reply);
 });

@@ -2,7 +2,10 @@
 import { useEffect, useRef, useState } from 'react';
 import type { LeastChangeData, LeastChangeQuestion, LeastChangeReply } from './least-change-protocol';
 
-/** Least change of what was found, searched off the page's thread; null while there is nothing to ask or no answer yet. The newest question wins. */
+/**
+ * Least change of what was found, searched off the page's thread; null while there is nothing to ask or no answer yet.
+ * The newest question wins.
+ */
 export function useLeastChange(question: Omit<LeastChangeQuestion, 'no'> | null): LeastChangeData | null {
   const worker = useRef<Worker | null>(null);
   const no = useRef(0);

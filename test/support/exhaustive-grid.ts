@@ -3,7 +3,13 @@ import { totalCost } from '@/core/setup/cost';
 import type { Placement, SearchProblem } from '@/core/setup/setup-problem';
 
 /** The slow, sure way: every hole, every `stepM` of floor, every `stepDeg` of facing. */
-export function searchExhaustively(problem: SearchProblem, stepM: number, sidewaysM: number, stepDeg: number, turnDeg: number): { readonly cost: number; readonly placement: Placement } {
+export function searchExhaustively(
+  problem: SearchProblem,
+  stepM: number,
+  sidewaysM: number,
+  stepDeg: number,
+  turnDeg: number,
+): { readonly cost: number; readonly placement: Placement } {
   const { room, column } = problem.input;
   const { bounds } = problem;
   let best = { cost: Infinity, placement: { hole: 1, standX: 0, standZ: 0, yawDeg: 0 } };

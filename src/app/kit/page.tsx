@@ -43,7 +43,9 @@ export default async function KitPage({ searchParams }: { readonly searchParams:
                   <Link href={`/kit/${p.id}`}>
                     <b>{p.name}</b>
                     <span>{pieceLine(kind, p.spec)}</span>
-                    <span className={p.outOfOrder ? styles.broken : undefined}>{p.outOfOrder ? 'out of order' : ''}</span>
+                    <span className={p.outOfOrder ? styles.broken : undefined}>
+                      {p.outOfOrder ? 'out of order' : ''}
+                    </span>
                   </Link>
                 </li>
               ))}

@@ -12,7 +12,10 @@ export default async function LedgerIndexPage() {
   const rows = listClients(db).map((c) => {
     const ledger = loadLedger(db, c.id);
     const sets = ledger.flatMap((m) => m.sessions).reduce((n, s) => n + s.sets.length, 0);
-    const top = ledger.flatMap((m) => m.faults).filter((f) => !f.cleared).sort((a, b) => b.weight - a.weight)[0];
+    const top = ledger
+      .flatMap((m) => m.faults)
+      .filter((f) => !f.cleared)
+      .sort((a, b) => b.weight - a.weight)[0];
     return { id: c.id, name: c.name, sets, top: top ? FAULT_TEXT[top.fault].seen : '' };
   });
   return (

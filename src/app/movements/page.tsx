@@ -4,7 +4,11 @@ import { MovementList } from '@/features/movements/movement-list';
 import { loadChoosing } from '@/server/choosing';
 import { readClock } from '@/server/clock';
 
-export default async function MovementsPage({ searchParams }: { readonly searchParams: Promise<{ client?: string; gym?: string }> }) {
+export default async function MovementsPage({
+  searchParams,
+}: {
+  readonly searchParams: Promise<{ client?: string; gym?: string }>;
+}) {
   await connection();
   const { client, gym } = await searchParams;
   const data = loadChoosing(sharedDb(), client, gym, readClock());

@@ -29,8 +29,12 @@ const MOTION = {
 
 export type RangeName = keyof typeof MOTION;
 export const RANGE_NAMES = Object.keys(MOTION) as RangeName[];
-export const RANGE_NORM_DEG = Object.fromEntries(RANGE_NAMES.map((n) => [n, MOTION[n].normDeg])) as Readonly<Record<RangeName, number>>;
-export const RANGE_MAX_DEG = Object.fromEntries(RANGE_NAMES.map((n) => [n, MOTION[n].maxDeg])) as Readonly<Record<RangeName, number>>;
+export const RANGE_NORM_DEG = Object.fromEntries(RANGE_NAMES.map((n) => [n, MOTION[n].normDeg])) as Readonly<
+  Record<RangeName, number>
+>;
+export const RANGE_MAX_DEG = Object.fromEntries(RANGE_NAMES.map((n) => [n, MOTION[n].maxDeg])) as Readonly<
+  Record<RangeName, number>
+>;
 
 /**
  * Active range per side in degrees, as the trainer measured it. Horizontal abduction counts behind the line straight

@@ -1,6 +1,6 @@
 /**
- * The rear-deltoid arm path test: at each of a few arm paths below shoulder level the client draws the elbow back as far
- * as it goes without help, and the trainer measures how far behind the body it ends.
+ * The rear-deltoid arm path test: at each of a few arm paths below shoulder level the client draws the elbow back as
+ * far as it goes without help, and the trainer measures how far behind the body it ends.
  */
 export interface ArmPathTrial {
   /** Arm path below shoulder level, degrees. */
@@ -21,8 +21,8 @@ export interface ArmPath {
 }
 
 /**
- * Best arm path from at least three trials: vertex of the parabola through the furthest trial and its neighbours, or the
- * furthest trial itself when it is the first or last. Null with fewer than three different paths.
+ * Best arm path from at least three trials: vertex of the parabola through the furthest trial and its neighbours, or
+ * the furthest trial itself when it is the first or last. Null with fewer than three different paths.
  */
 export function findArmPath(trials: readonly ArmPathTrial[]): ArmPath | null {
   const sorted = [...trials].sort((a, b) => a.belowDeg - b.belowDeg);

@@ -5,19 +5,33 @@ import { poseBody } from './pose-body';
 
 describe('body from stature (Drillis and Contini 1966, in Winter)', () => {
   it.each([
-    ['shoulderHeight', 1.4315], ['elbowHeight', 1.106], ['hipHeight', 0.9275], ['kneeHeight', 0.49875], ['ankleHeight', 0.06825], ['chinHeight', 1.5225], ['eyeHeight', 1.638],
+    ['shoulderHeight', 1.4315],
+    ['elbowHeight', 1.106],
+    ['hipHeight', 0.9275],
+    ['kneeHeight', 0.49875],
+    ['ankleHeight', 0.06825],
+    ['chinHeight', 1.5225],
+    ['eyeHeight', 1.638],
   ] as const)('%s of 1.75 m', (name, m) => expect(bodyOf(1.75).height[name].m).toBeCloseTo(m, 2));
 
-  it.each([['upperArm', 0.3255], ['forearm', 0.2555], ['hand', 0.189], ['shoulderBreadth', 0.4515], ['hipBreadth', 0.33425], ['foot', 0.266]] as const)('%s of 1.75 m', (name, m) =>
-    expect(bodyOf(1.75).length[name].m).toBeCloseTo(m, 6));
+  it.each([
+    ['upperArm', 0.3255],
+    ['forearm', 0.2555],
+    ['hand', 0.189],
+    ['shoulderBreadth', 0.4515],
+    ['hipBreadth', 0.33425],
+    ['foot', 0.266],
+  ] as const)('%s of 1.75 m', (name, m) => expect(bodyOf(1.75).length[name].m).toBeCloseTo(m, 6));
 
-  it('whole arm weighs the sum of its parts (Winter)', () => expect(UPPER_ARM_MASS.share + FOREARM_HAND_MASS.share).toBeCloseTo(ARM_MASS_SHARE, 12));
+  it('whole arm weighs the sum of its parts (Winter)', () =>
+    expect(UPPER_ARM_MASS.share + FOREARM_HAND_MASS.share).toBeCloseTo(ARM_MASS_SHARE, 12));
 });
 
 describe('measured values', () => {
   const body = bodyOf(1.75, { measuredM: { shoulderHeight: 1.5, elbowHeight: 1.14 } });
   it('stand and say so', () => expect(body.height.shoulderHeight).toEqual({ m: 1.5, source: 'measured' }));
-  it('give the arm between two of them', () => expect(body.length.upperArm).toEqual({ m: expect.closeTo(0.36, 9), source: 'derived' }));
+  it('give the arm between two of them', () =>
+    expect(body.length.upperArm).toEqual({ m: expect.closeTo(0.36, 9), source: 'derived' }));
   it('carry the wrist below the elbow', () => expect(body.height.wristHeight.m).toBeCloseTo(1.14 - 0.146 * 1.75, 9));
   it('lift their neighbours in proportion', () => {
     expect(body.height.hipHeight.m).toBeCloseTo((0.53 / 0.818) * 1.5, 9);
@@ -43,7 +57,11 @@ describe('staggered stance', () => {
     expect(pose.shoulder.right[1]).toBeGreaterThan(body.height.shoulderHeight.m - 0.08);
   });
   it('is the same shape at any size', () => {
-    const tall = poseBody(bodyOf(3.5 / 2 * 1.1), { kind: 'staggered', frontFoot: 'left' }, { leanDeg: 6, sideBendDeg: 0, turnDeg: 0 });
+    const tall = poseBody(
+      bodyOf((3.5 / 2) * 1.1),
+      { kind: 'staggered', frontFoot: 'left' },
+      { leanDeg: 6, sideBendDeg: 0, turnDeg: 0 },
+    );
     expect(tall.shoulder.left[0] / pose.shoulder.left[0]).toBeCloseTo(1.1, 9);
     expect(tall.head[1] / pose.head[1]).toBeCloseTo(1.1, 9);
   });

@@ -1,5 +1,15 @@
 import {
-  HEIGHT_NAMES, HEIGHT_RATIO, LENGTH_NAMES, LENGTH_RATIO, SEAT_SHARE, SEATED_NAMES, SEATED_RATIO, type HeightName, type LengthName, type MeasureName, type SeatedName,
+  HEIGHT_NAMES,
+  HEIGHT_RATIO,
+  LENGTH_NAMES,
+  LENGTH_RATIO,
+  SEAT_SHARE,
+  SEATED_NAMES,
+  SEATED_RATIO,
+  type HeightName,
+  type LengthName,
+  type MeasureName,
+  type SeatedName,
 } from './segment-ratios';
 
 export type MeasuredM = Partial<Readonly<Record<MeasureName, number>>>;
@@ -28,10 +38,21 @@ export interface Body {
 
 /** A measure of a body by its name, whichever group it is in. */
 export function sizeOf(body: Body, name: MeasureName): Sized {
-  return name in body.height ? body.height[name as HeightName] : name in body.seated ? body.seated[name as SeatedName] : body.length[name as LengthName];
+  return name in body.height
+    ? body.height[name as HeightName]
+    : name in body.seated
+      ? body.seated[name as SeatedName]
+      : body.length[name as LengthName];
 }
 
-const TRUNK_CHAIN: readonly HeightName[] = ['ankleHeight', 'kneeHeight', 'hipHeight', 'shoulderHeight', 'chinHeight', 'eyeHeight'];
+const TRUNK_CHAIN: readonly HeightName[] = [
+  'ankleHeight',
+  'kneeHeight',
+  'hipHeight',
+  'shoulderHeight',
+  'chinHeight',
+  'eyeHeight',
+];
 
 /**
  * Heights up the legs and trunk. A measured height stands; one between two known ones (the floor and the stature are
@@ -68,9 +89,20 @@ function sizeSeated(input: BodyInput, shoulder: Sized): Map<SeatedName, Sized> {
     return m === undefined ? null : { m, source: 'measured' };
   };
   const follows = (from: Sized): Sized['source'] => (from.source === 'estimated' ? 'estimated' : 'derived');
-  const top: Sized = own('seatedShoulder') ?? { m: shoulder.m - SEAT_SHARE * input.statureM, source: follows(shoulder) };
-  const below = (name: SeatedName): Sized => own(name) ?? { m: top.m - (SEATED_RATIO.seatedShoulder - SEATED_RATIO[name]) * input.statureM, source: follows(top) };
-  return new Map([['seatedShoulder', top], ['seatedArmpit', below('seatedArmpit')], ['seatedNipple', below('seatedNipple')]]);
+  const top: Sized = own('seatedShoulder') ?? {
+    m: shoulder.m - SEAT_SHARE * input.statureM,
+    source: follows(shoulder),
+  };
+  const below = (name: SeatedName): Sized =>
+    own(name) ?? {
+      m: top.m - (SEATED_RATIO.seatedShoulder - SEATED_RATIO[name]) * input.statureM,
+      source: follows(top),
+    };
+  return new Map([
+    ['seatedShoulder', top],
+    ['seatedArmpit', below('seatedArmpit')],
+    ['seatedNipple', below('seatedNipple')],
+  ]);
 }
 
 interface ArmLink {
@@ -95,7 +127,10 @@ export function buildBody(input: BodyInput): Body {
   const length = new Map<LengthName, Sized>();
   for (const name of LENGTH_NAMES) {
     const m = input.measuredM[name];
-    length.set(name, m !== undefined ? { m, source: 'measured' } : { m: LENGTH_RATIO[name] * input.statureM, source: 'estimated' });
+    length.set(
+      name,
+      m !== undefined ? { m, source: 'measured' } : { m: LENGTH_RATIO[name] * input.statureM, source: 'estimated' },
+    );
   }
   for (const link of ARM_LINKS) {
     const top = input.measuredM[link.top];
@@ -108,7 +143,9 @@ export function buildBody(input: BodyInput): Body {
     const follows = from.source !== 'estimated' || span.source !== 'estimated';
     height.set(
       link.bottom,
-      bottom !== undefined ? { m: bottom, source: 'measured' } : { m: from.m - span.m, source: follows ? 'derived' : 'estimated' },
+      bottom !== undefined
+        ? { m: bottom, source: 'measured' }
+        : { m: from.m - span.m, source: follows ? 'derived' : 'estimated' },
     );
   }
   const seated = sizeSeated(input, height.get('shoulderHeight')!);

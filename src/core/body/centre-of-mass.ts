@@ -2,7 +2,15 @@ import { add, between, scale, type Vec3 } from '@/core/geometry/vector';
 import { SIDES, type Side } from './active-range';
 import type { Body } from './body-model';
 import type { BodyPose } from './posture';
-import { FOOT_MASS, FOREARM_HAND_MASS, HEAD_MASS_SHARE, SHANK_MASS, THIGH_MASS, TRUNK_MASS, UPPER_ARM_MASS } from './segment-mass';
+import {
+  FOOT_MASS,
+  FOREARM_HAND_MASS,
+  HEAD_MASS_SHARE,
+  SHANK_MASS,
+  THIGH_MASS,
+  TRUNK_MASS,
+  UPPER_ARM_MASS,
+} from './segment-mass';
 
 /** An arm's joint centres, in the frame of the pose. */
 export interface ArmPoints {
@@ -22,7 +30,10 @@ export function centreOfMass(body: Body, pose: BodyPose, arms: Partial<Record<Si
   for (const side of SIDES) {
     const leg = pose.leg[side];
     const shoulder = pose.shoulder[side];
-    const hanging: ArmPoints = { elbow: add(shoulder, [0, -body.length.upperArm.m, 0]), wrist: add(shoulder, [0, -body.length.upperArm.m - body.length.forearm.m, 0]) };
+    const hanging: ArmPoints = {
+      elbow: add(shoulder, [0, -body.length.upperArm.m, 0]),
+      wrist: add(shoulder, [0, -body.length.upperArm.m - body.length.forearm.m, 0]),
+    };
     const { elbow, wrist } = arms[side] ?? hanging;
     parts.push(
       [THIGH_MASS.share, between(leg.hip, leg.knee, THIGH_MASS.centre)],
@@ -40,4 +51,5 @@ export function centreOfMass(body: Body, pose: BodyPose, arms: Partial<Record<Si
  * Share of the body's weight on the hands when it rests on hands and feet, by moments about the feet; x positions in
  * metres along the body. Precondition: hands and feet apart.
  */
-export const shareOnHands = (centreX: number, handsX: number, feetX: number): number => (centreX - feetX) / (handsX - feetX);
+export const shareOnHands = (centreX: number, handsX: number, feetX: number): number =>
+  (centreX - feetX) / (handsX - feetX);

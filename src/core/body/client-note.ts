@@ -1,12 +1,24 @@
 /** What a trainer notes of a client that changes defaults. A note is an observation, never a diagnosis. */
-export const CLIENT_NOTES = ['shoulder', 'elbow', 'low-back', 'knee', 'abdomen-or-groin', 'blood-pressure', 'first-month', 'pregnancy', 'recent-surgery', 'under-18', 'does-not-feel'] as const;
+export const CLIENT_NOTES = [
+  'shoulder',
+  'elbow',
+  'low-back',
+  'knee',
+  'abdomen-or-groin',
+  'blood-pressure',
+  'first-month',
+  'pregnancy',
+  'recent-surgery',
+  'under-18',
+  'does-not-feel',
+] as const;
 export type ClientNote = (typeof CLIENT_NOTES)[number];
 
 /** Notes for which a clinician's limits must be asked before loading (section "cautions": common practice). */
 const NEEDS_CLINICIAN: readonly ClientNote[] = ['pregnancy', 'recent-surgery', 'under-18'];
 
 /** Longest pause asked of a client with a blood-pressure note, seconds (common practice: no long holds). */
-export const LONGEST_HOLD_S = 2;
+const LONGEST_HOLD_S = 2;
 
 /** What the notes change where the trainer has chosen nothing. */
 export interface NoteDefaults {

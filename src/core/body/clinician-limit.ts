@@ -19,7 +19,8 @@ export interface ClinicianLimit {
 export const DAY_MS = 86_400_000;
 
 /** Limits in force on a day. */
-export const limitsOn = (limits: readonly ClinicianLimit[], day: number): ClinicianLimit[] => limits.filter((l) => l.fromDay <= day && (l.untilDay === null || day <= l.untilDay));
+export const limitsOn = (limits: readonly ClinicianLimit[], day: number): ClinicianLimit[] =>
+  limits.filter((l) => l.fromDay <= day && (l.untilDay === null || day <= l.untilDay));
 
 /** The joint limits in force as a range. */
 export function limitRange(limits: readonly ClinicianLimit[]): ActiveRangeDeg {
@@ -36,6 +37,8 @@ export function limitRange(limits: readonly ClinicianLimit[]): ActiveRangeDeg {
 
 /** Most load in hand allowed on the working sides, kilograms; null when none is limited. */
 export function mostLoadKg(limits: readonly ClinicianLimit[], sides: readonly Side[]): number | null {
-  const most = limits.filter((l) => l.subject === 'load' && (l.side === 'both' || sides.includes(l.side))).map((l) => l.most);
+  const most = limits
+    .filter((l) => l.subject === 'load' && (l.side === 'both' || sides.includes(l.side)))
+    .map((l) => l.most);
   return most.length > 0 ? Math.min(...most) : null;
 }

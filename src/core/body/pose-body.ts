@@ -4,11 +4,23 @@ import { clampedAsin, toDeg, toRad } from '@/core/units/angle';
 import type { Side } from './active-range';
 import type { Body } from './body-model';
 import { balancedHinge, feetApart, footOf, hipHalfM, segmentsOf, standOn } from './pose-legs';
-import { SCAPULA_AT_REST, STRAIGHT_TRUNK, type BodyPose, type Leg, type Posture, type Scapula, type SupportArm, type TrunkShape } from './posture';
+import {
+  SCAPULA_AT_REST,
+  STRAIGHT_TRUNK,
+  type BodyPose,
+  type Leg,
+  type Posture,
+  type Scapula,
+  type SupportArm,
+  type TrunkShape,
+} from './posture';
 import { GRIP_SHARE_OF_HAND, HIP_OVER_SEAT } from './segment-ratios';
 import { middleJoint } from './two-link';
 
-/** Half the flesh of a bent knee, wrist on a bench, or shank on the floor, as shares of stature (our judgement; a few cm). */
+/**
+ * Half the flesh of a bent knee, wrist on a bench, or shank on the floor, as shares of stature (our judgement; a few
+ * cm).
+ */
 const KNEE_PAD = 0.03;
 const PALM = 0.02;
 const ON_TOES = 0.115;
@@ -48,7 +60,12 @@ function kneeling(body: Body, kneeDown: Side | 'both'): Lower {
       return { hip, knee: [0, kneeY, z], ankle, ...footOf(body, ankle, UP, [-1, 0, 0]) };
     }
     // Front shank upright, so that the thigh is nearly level.
-    return standOn(body, hip, [Math.sqrt(Math.max(0, s.thighM ** 2 - (hipY - s.ankleY - s.shankM) ** 2)), s.ankleY, z], AHEAD);
+    return standOn(
+      body,
+      hip,
+      [Math.sqrt(Math.max(0, s.thighM ** 2 - (hipY - s.ankleY - s.shankM) ** 2)), s.ankleY, z],
+      AHEAD,
+    );
   };
   return { pelvis: [0, hipY, 0], pelvisFrame: UPRIGHT, trunkFrame: UPRIGHT, leg: both(leg) };
 }
@@ -84,7 +101,12 @@ function lying(body: Body, p: Extract<Posture, { kind: 'lying' }>): Lower {
       const z = sign(side) * hipHalfM(body);
       const ankle: Vec3 = [-back, hipY - drop, z];
       const hip: Vec3 = [0, hipY, z];
-      return { hip, knee: middleJoint(hip, ankle, s.thighM, s.shankM, DOWN), ankle, ...footOf(body, ankle, [-1, 0, 0], DOWN) };
+      return {
+        hip,
+        knee: middleJoint(hip, ankle, s.thighM, s.shankM, DOWN),
+        ankle,
+        ...footOf(body, ankle, [-1, 0, 0], DOWN),
+      };
     };
     return { pelvis: [0, hipY, 0], pelvisFrame: frame, trunkFrame: frame, leg: both(leg) };
   }
@@ -98,12 +120,26 @@ function lying(body: Body, p: Extract<Posture, { kind: 'lying' }>): Lower {
     const hip = along(pelvis, frame.z, sign(side) * hipHalfM(body));
     const knee = along(hip, thigh, s.thighM);
     const ankle = along(knee, shank, s.shankM);
-    return { hip, knee, ankle, ...footOf(body, ankle, shank, normalise(subtract(frame.x, scale(shank, frame.x[0] * shank[0] + frame.x[1] * shank[1] + frame.x[2] * shank[2])))) };
+    return {
+      hip,
+      knee,
+      ankle,
+      ...footOf(
+        body,
+        ankle,
+        shank,
+        normalise(
+          subtract(frame.x, scale(shank, frame.x[0] * shank[0] + frame.x[1] * shank[1] + frame.x[2] * shank[2])),
+        ),
+      ),
+    };
   };
   return { pelvis, pelvisFrame: frame, trunkFrame: frame, leg: both(leg) };
 }
 
-/** Trunk angle at which a straight arm from the shoulder stands on a bench; bisection between level and nearly upright. */
+/**
+ * Trunk angle at which a straight arm from the shoulder stands on a bench; bisection between level and nearly upright.
+ */
 function hingeOntoBench(body: Body, benchHeightM: number, kneeFlexionDeg: number): number {
   const wanted = benchHeightM + armLength(body) + PALM * body.statureM;
   let lo = 0;
@@ -137,7 +173,13 @@ function handAndKnee(body: Body, benchHeightM: number, support: Side): Lower {
   const deg = toDeg(clampedAsin((shoulderY - hipY) / trunkLength(body)));
   const frame = bowed(deg);
   const at: Vec3 = [trunkLength(body) * frame.y[0], benchHeightM, sign(support) * (body.length.shoulderBreadth.m / 2)];
-  return { pelvis: [0, hipY, 0], pelvisFrame: frame, trunkFrame: frame, leg: both(leg), support: { side: support, at, hint: [-1, 0, 0] } };
+  return {
+    pelvis: [0, hipY, 0],
+    pelvisFrame: frame,
+    trunkFrame: frame,
+    leg: both(leg),
+    support: { side: support, at, hint: [-1, 0, 0] },
+  };
 }
 
 function plank(body: Body, handHeightM: number): Lower {
@@ -215,7 +257,11 @@ function lowerBody(body: Body, p: Posture): Lower {
       return handAndKnee(body, p.benchHeightM, p.support);
     case 'hand-on-bench': {
       const lower = hinge(hingeOntoBench(body, p.benchHeightM, p.kneeFlexionDeg), p.kneeFlexionDeg);
-      const at: Vec3 = [lower.pelvis[0] + trunkLength(body) * lower.trunkFrame.y[0], p.benchHeightM, sign(p.support) * (body.length.shoulderBreadth.m / 2)];
+      const at: Vec3 = [
+        lower.pelvis[0] + trunkLength(body) * lower.trunkFrame.y[0],
+        p.benchHeightM,
+        sign(p.support) * (body.length.shoulderBreadth.m / 2),
+      ];
       return { ...lower, support: { side: p.support, at, hint: [-1, 0, 0] } };
     }
     case 'forearm-on-thigh': {
@@ -223,7 +269,12 @@ function lowerBody(body: Body, p: Posture): Lower {
       const frame = bowed(p.trunkDeg);
       const { hip, knee } = lower.leg[p.support];
       const at = add(add(hip, scale(subtract(knee, hip), 0.9)), [0, KNEE_PAD * body.statureM, 0]);
-      return { ...lower, pelvisFrame: frame, trunkFrame: frame, support: { side: p.support, at, hint: [0, 0, sign(p.support)] } };
+      return {
+        ...lower,
+        pelvisFrame: frame,
+        trunkFrame: frame,
+        support: { side: p.support, at, hint: [0, 0, sign(p.support)] },
+      };
     }
     case 'plank':
       return plank(body, p.handHeightM);
@@ -242,10 +293,15 @@ function bend(frame: Frame, shape: TrunkShape): Frame {
 
 /**
  * Pose a body: joint centres of trunk, head, shoulders and legs, and the arm that supports where one does. Metres, body
- * frame. Precondition: a body with positive segment lengths; surface heights within reach give feet on the floor, others
- * leave them hanging.
+ * frame. Precondition: a body with positive segment lengths; surface heights within reach give feet on the floor,
+ * others leave them hanging.
  */
-export function poseBody(body: Body, posture: Posture, shape: TrunkShape = STRAIGHT_TRUNK, scapula: Partial<Record<Side, Scapula>> = {}): BodyPose {
+export function poseBody(
+  body: Body,
+  posture: Posture,
+  shape: TrunkShape = STRAIGHT_TRUNK,
+  scapula: Partial<Record<Side, Scapula>> = {},
+): BodyPose {
   const lower = lowerBody(body, posture);
   const trunkFrame = bend(lower.trunkFrame, shape);
   const neckBase = along(lower.pelvis, trunkFrame.y, trunkLength(body));
@@ -260,7 +316,11 @@ export function poseBody(body: Body, posture: Posture, shape: TrunkShape = STRAI
   const shoulders = { left: shoulder('left'), right: shoulder('right') };
   const supportArm = (s: NonNullable<Lower['support']>): SupportArm => {
     const hand = s.at;
-    return { side: s.side, hand, elbow: middleJoint(shoulders[s.side], hand, body.length.upperArm.m, body.length.forearm.m, s.hint) };
+    return {
+      side: s.side,
+      hand,
+      elbow: middleJoint(shoulders[s.side], hand, body.length.upperArm.m, body.length.forearm.m, s.hint),
+    };
   };
   return {
     pelvis: lower.pelvis,

@@ -31,19 +31,35 @@ export const segmentsOf = (body: Body): LegSegments => ({
 export const hipHalfM = (body: Body): number => (body.length.hipBreadth.m / 2) * 0.8;
 
 /** Heel and toe of a foot at an ankle, `below` and `forward` unit directions square to each other. */
-export function footOf(body: Body, ankle: Vec3, below: Vec3, forward: Vec3): { readonly heel: Vec3; readonly toe: Vec3 } {
+export function footOf(
+  body: Body,
+  ankle: Vec3,
+  below: Vec3,
+  forward: Vec3,
+): { readonly heel: Vec3; readonly toe: Vec3 } {
   const sole = along(ankle, below, body.height.ankleHeight.m);
-  return { heel: along(sole, forward, -(1 - FOOT_AHEAD) * body.length.foot.m), toe: along(sole, forward, FOOT_AHEAD * body.length.foot.m) };
+  return {
+    heel: along(sole, forward, -(1 - FOOT_AHEAD) * body.length.foot.m),
+    toe: along(sole, forward, FOOT_AHEAD * body.length.foot.m),
+  };
 }
 
 /** A leg from hip to an ankle over a flat foot, the knee bent towards `hint`. */
 export function standOn(body: Body, hip: Vec3, ankle: Vec3, hint: Vec3): Leg {
   const { thighM, shankM } = segmentsOf(body);
-  return { hip, ankle, knee: middleJoint(hip, ankle, thighM, shankM, hint), ...footOf(body, ankle, [0, -1, 0], [1, 0, 0]) };
+  return {
+    hip,
+    ankle,
+    knee: middleJoint(hip, ankle, thighM, shankM, hint),
+    ...footOf(body, ankle, [0, -1, 0], [1, 0, 0]),
+  };
 }
 
 /** Upright on two feet that are apart: one ahead of the other, or a given width between the ankles. */
-export function feetApart(body: Body, apart: { readonly ahead?: Side; readonly widthM?: number }): { readonly pelvis: Vec3; readonly leg: Readonly<Record<Side, Leg>> } {
+export function feetApart(
+  body: Body,
+  apart: { readonly ahead?: Side; readonly widthM?: number },
+): { readonly pelvis: Vec3; readonly leg: Readonly<Record<Side, Leg>> } {
   const { thighM, shankM, ankleY } = segmentsOf(body);
   const hipZ = hipHalfM(body);
   const halfStep = apart.ahead ? (STAGGER_SHARE * body.statureM) / 2 : 0;
@@ -51,7 +67,12 @@ export function feetApart(body: Body, apart: { readonly ahead?: Side; readonly w
   const hipY = ankleY + Math.sqrt((SOFT_KNEE * (thighM + shankM)) ** 2 - halfStep ** 2 - out ** 2);
   const leg = (side: Side): Leg => {
     const z = side === 'right' ? 1 : -1;
-    return standOn(body, [0, hipY, z * hipZ], [side === apart.ahead ? halfStep : -halfStep, ankleY, z * (hipZ + out)], [1, 0, 0]);
+    return standOn(
+      body,
+      [0, hipY, z * hipZ],
+      [side === apart.ahead ? halfStep : -halfStep, ankleY, z * (hipZ + out)],
+      [1, 0, 0],
+    );
   };
   return { pelvis: [0, hipY, 0], leg: { left: leg('left'), right: leg('right') } };
 }
@@ -60,7 +81,11 @@ export function feetApart(body: Body, apart: { readonly ahead?: Side; readonly w
  * Feet together under the hips, knees bent by `kneeFlexionDeg`, trunk `trunkDeg` above level: the shanks lean until the
  * whole body (arms hanging) balances over the middle of the feet. Bisection on the shanks' lean; masses from Winter.
  */
-export function balancedHinge(body: Body, trunkDeg: number, kneeFlexionDeg: number): { readonly pelvis: Vec3; readonly leg: Readonly<Record<Side, Leg>> } {
+export function balancedHinge(
+  body: Body,
+  trunkDeg: number,
+  kneeFlexionDeg: number,
+): { readonly pelvis: Vec3; readonly leg: Readonly<Record<Side, Leg>> } {
   const { thighM, shankM, ankleY } = segmentsOf(body);
   const trunkM = body.height.shoulderHeight.m - body.height.hipHeight.m;
   const spine: Vec3 = [Math.cos(toRad(trunkDeg)), Math.sin(toRad(trunkDeg)), 0];
@@ -93,7 +118,12 @@ export function balancedHinge(body: Body, trunkDeg: number, kneeFlexionDeg: numb
   const leg = (side: Side): Leg => {
     const z = (side === 'right' ? 1 : -1) * hipHalfM(body);
     const ankle: Vec3 = [0, ankleY, z];
-    return { hip: [hip[0], hip[1], z], knee: [knee[0], knee[1], z], ankle, ...footOf(body, ankle, [0, -1, 0], [1, 0, 0]) };
+    return {
+      hip: [hip[0], hip[1], z],
+      knee: [knee[0], knee[1], z],
+      ankle,
+      ...footOf(body, ankle, [0, -1, 0], [1, 0, 0]),
+    };
   };
   return { pelvis: [hip[0], hip[1], 0], leg: { left: leg('left'), right: leg('right') } };
 }

@@ -17,19 +17,33 @@ export type Posture =
   | { readonly kind: 'tall-kneeling' }
   /** On a bench, a machine or (height 0) the floor with the legs ahead. */
   | { readonly kind: 'seated'; readonly seatHeightM: number; readonly backDeg: number }
-  | { readonly kind: 'lying'; readonly on: 'back' | 'front' | Side; readonly surfaceHeightM: number; readonly backDeg: number }
+  | {
+      readonly kind: 'lying';
+      readonly on: 'back' | 'front' | Side;
+      readonly surfaceHeightM: number;
+      readonly backDeg: number;
+    }
   /** Hand and knee of one side on a bench, the other foot down. */
   | { readonly kind: 'hand-and-knee'; readonly benchHeightM: number; readonly support: Side }
   /** One hand on a bench, both feet down. */
-  | { readonly kind: 'hand-on-bench'; readonly benchHeightM: number; readonly support: Side; readonly kneeFlexionDeg: number }
+  | {
+      readonly kind: 'hand-on-bench';
+      readonly benchHeightM: number;
+      readonly support: Side;
+      readonly kneeFlexionDeg: number;
+    }
   /** Split stance, forearm on the front thigh of the supporting side. */
   | { readonly kind: 'forearm-on-thigh'; readonly support: Side; readonly trunkDeg: number }
   | { readonly kind: 'plank'; readonly handHeightM: number }
   | { readonly kind: 'hanging'; readonly barHeightM: number }
   /** Seated with the legs held by the machine: thighs above level, knees bent. */
-  | { readonly kind: 'leg-machine'; readonly seatHeightM: number; readonly backDeg: number; readonly thighDeg: number; readonly kneeFlexionDeg: number };
-
-export type PostureKind = Posture['kind'];
+  | {
+      readonly kind: 'leg-machine';
+      readonly seatHeightM: number;
+      readonly backDeg: number;
+      readonly thighDeg: number;
+      readonly kneeFlexionDeg: number;
+    };
 
 /** Trunk against the pelvis, degrees: lean forward, side bend to the right, turn to the left. */
 export interface TrunkShape {
@@ -46,9 +60,6 @@ export interface Scapula {
 
 export const STRAIGHT_TRUNK: TrunkShape = { leanDeg: 0, sideBendDeg: 0, turnDeg: 0 };
 export const SCAPULA_AT_REST: Scapula = { protractionM: 0, elevationM: 0 };
-
-/** Furthest the girdle travels from rest, metres (common practice: a few centimetres). */
-export const SCAPULA_LIMIT_M = 0.06;
 
 export interface Leg {
   readonly hip: Vec3;

@@ -5,22 +5,42 @@ import type { Side } from './active-range';
 
 /** Regions to account for; `core` is anti-rotation. */
 export const REGIONS = [
-  'chest-upper', 'chest-mid', 'chest-lower', 'lat-upper', 'lat-lower', 'mid-back', 'trapezius-upper', 'trapezius-lower', 'spinal-erectors',
-  'deltoid-front', 'deltoid-side', 'deltoid-rear', 'biceps-long', 'biceps-short', 'brachialis', 'brachioradialis',
-  'triceps-long', 'triceps-lateral', 'triceps-medial', 'quadriceps', 'hamstrings', 'glutes', 'calf', 'core',
+  'chest-upper',
+  'chest-mid',
+  'chest-lower',
+  'lat-upper',
+  'lat-lower',
+  'mid-back',
+  'trapezius-upper',
+  'trapezius-lower',
+  'spinal-erectors',
+  'deltoid-front',
+  'deltoid-side',
+  'deltoid-rear',
+  'biceps-long',
+  'biceps-short',
+  'brachialis',
+  'brachioradialis',
+  'triceps-long',
+  'triceps-lateral',
+  'triceps-medial',
+  'quadriceps',
+  'hamstrings',
+  'glutes',
+  'calf',
+  'core',
 ] as const;
 export type Region = (typeof REGIONS)[number];
 
 /** Where an end of a region is fixed. A share runs along the bone from its upper end. */
 type Anchor =
-  | { readonly on: 'trunk' | 'pelvis'; readonly at: Vec3 }
-  | { readonly on: 'upper' | 'lower'; readonly share: number };
+  { readonly on: 'trunk' | 'pelvis'; readonly at: Vec3 } | { readonly on: 'upper' | 'lower'; readonly share: number };
 
 /**
  * Approximate lines of the regions that cross a joint, right side: trunk points from the midpoint of the shoulders,
  * pelvis points from the midpoint of the hips, as shares of stature along the frame's axes (forward, up, right); bone
- * points as shares of its length. From memory of anatomy, not measured: good to tell neighbouring regions apart, not for
- * a force. Regions without an entry hold rather than move a limb.
+ * points as shares of its length. From memory of anatomy, not measured: good to tell neighbouring regions apart, not
+ * for a force. Regions without an entry hold rather than move a limb.
  */
 const LINE: Readonly<Partial<Record<Region, { readonly from: Anchor; readonly to: Anchor }>>> = {
   'chest-upper': { from: { on: 'trunk', at: [0.035, 0.025, 0.03] }, to: { on: 'upper', share: 0.25 } },
@@ -60,7 +80,11 @@ export interface RegionPose {
 }
 
 /** Both ends of a region's line on a side, metres; null for a region without one. Approximate, see above. */
-export function regionLine(region: Region, pose: RegionPose, side: Side): { readonly from: Vec3; readonly to: Vec3 } | null {
+export function regionLine(
+  region: Region,
+  pose: RegionPose,
+  side: Side,
+): { readonly from: Vec3; readonly to: Vec3 } | null {
   const line = LINE[region];
   if (!line) return null;
   const place = (a: Anchor): Vec3 => {
@@ -81,15 +105,18 @@ export function regionLine(region: Region, pose: RegionPose, side: Side): { read
 }
 
 /**
- * How far a region's line leaves a sweep, degrees in [0, 90]: its angle to the plane with unit normal `normal`. Within the
- * plane the limb turns, so only what leaves it tells regions apart. Null for a region without a line.
+ * How far a region's line leaves a sweep, degrees in [0, 90]: its angle to the plane with unit normal `normal`. Within
+ * the plane the limb turns, so only what leaves it tells regions apart. Null for a region without a line.
  */
 export function regionOffPlaneDeg(region: Region, pose: RegionPose, side: Side, normal: Vec3): number | null {
   const angle = regionAngleDeg(region, pose, side, normal);
   return angle === null ? null : Math.abs(90 - angle);
 }
 
-/** Angle between a region's line (insertion to origin) and a direction, degrees in [0, 180]; null for a region without a line. */
+/**
+ * Angle between a region's line (insertion to origin) and a direction, degrees in [0, 180]; null for a region without a
+ * line.
+ */
 export function regionAngleDeg(region: Region, pose: RegionPose, side: Side, direction: Vec3): number | null {
   const line = regionLine(region, pose, side);
   if (!line) return null;

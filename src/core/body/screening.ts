@@ -5,7 +5,10 @@ export interface Screening {
   readonly procedure: string;
 }
 
-export type ScreeningState = { readonly state: 'done'; readonly dueDay: number } | { readonly state: 'missing' } | { readonly state: 'old'; readonly daysOver: number };
+export type ScreeningState =
+  | { readonly state: 'done'; readonly dueDay: number }
+  | { readonly state: 'missing' }
+  | { readonly state: 'old'; readonly daysOver: number };
 
 /** State of a screening on a day, for a gym that asks for it again after `validDays`. */
 export function screeningState(screening: Screening | null, today: number, validDays: number): ScreeningState {

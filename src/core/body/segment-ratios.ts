@@ -15,13 +15,16 @@ export const HEIGHT_RATIO = {
 } as const;
 
 /**
- * Heights above the seat, sitting tall, as fractions of stature. Shoulder: same source (0.818 less the 0.480 that a seat
- * takes off a stature whose sitting height is 0.520). Armpit and nipple: remembered from anthropometric surveys,
+ * Heights above the seat, sitting tall, as fractions of stature. Shoulder: same source (0.818 less the 0.480 that a
+ * seat takes off a stature whose sitting height is 0.520). Armpit and nipple: remembered from anthropometric surveys,
  * about 6.5 % and 10 % of stature below the shoulder joint; a tape is better.
  */
 export const SEATED_RATIO = { seatedShoulder: 0.338, seatedArmpit: 0.273, seatedNipple: 0.238 } as const;
 
-/** Sitting takes this share of the stature off every trunk height (1 less the sitting height 0.520; Drillis and Contini). */
+/**
+ * Sitting takes this share of the stature off every trunk height (1 less the sitting height 0.520; Drillis and
+ * Contini).
+ */
 export const SEAT_SHARE = 0.48;
 /** Hip joint above the seat: 0.530 less 0.480. */
 export const HIP_OVER_SEAT = HEIGHT_RATIO.hipHeight - SEAT_SHARE;
@@ -46,7 +49,11 @@ export const SEATED_NAMES = Object.keys(SEATED_RATIO) as SeatedName[];
 export const LENGTH_NAMES = Object.keys(LENGTH_RATIO) as LengthName[];
 export const MEASURE_NAMES: readonly MeasureName[] = [...HEIGHT_NAMES, ...SEATED_NAMES, ...LENGTH_NAMES];
 
-export const MEASURE_RATIO: Readonly<Record<MeasureName, number>> = { ...HEIGHT_RATIO, ...SEATED_RATIO, ...LENGTH_RATIO };
+const MEASURE_RATIO: Readonly<Record<MeasureName, number>> = {
+  ...HEIGHT_RATIO,
+  ...SEATED_RATIO,
+  ...LENGTH_RATIO,
+};
 
 /** Grip centre beyond the wrist, as a share of hand length. An assumption: a closed fist holds near mid-hand. */
 export const GRIP_SHARE_OF_HAND = 0.5;
@@ -56,7 +63,7 @@ export const STATURE_MIN_M = 1.2;
 export const STATURE_MAX_M = 2.3;
 
 /** How far a tape measure may differ from its ratio before it is taken for a slip: 25 % of the ratio's value. */
-export const MEASURE_SPREAD = 0.25;
+const MEASURE_SPREAD = 0.25;
 
 /** Expected span in metres of a measure for a stature, used to catch slips of the tape. */
 export function measureSpanM(name: MeasureName, statureM: number): { readonly minM: number; readonly maxM: number } {

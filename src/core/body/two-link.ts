@@ -12,6 +12,9 @@ export function middleJoint(from: Vec3, to: Vec3, firstM: number, secondM: numbe
   const bend = Math.sqrt(Math.max(0, firstM ** 2 - a ** 2));
   const across = subtract(hint, scale(u, dot(hint, u)));
   // A hint along the line leaves the bend's direction open: take any square to it.
-  const square = length(across) > 1e-6 ? normalise(across) : normalise(Math.abs(u[1]) < 0.9 ? subtract([0, 1, 0], scale(u, u[1])) : subtract([1, 0, 0], scale(u, u[0])));
+  const square =
+    length(across) > 1e-6
+      ? normalise(across)
+      : normalise(Math.abs(u[1]) < 0.9 ? subtract([0, 1, 0], scale(u, u[1])) : subtract([1, 0, 0], scale(u, u[0])));
   return add(along(from, u, a), scale(square, bend));
 }

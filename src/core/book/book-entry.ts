@@ -35,12 +35,19 @@ export type Facing = 'away' | 'towards' | 'working-side' | 'free-side';
 
 export type LoadRule =
   /**
-   * A cable; `shared`: both hands hold one attachment. `near` and `far` bound the distance from the column, metres; `from`
-   * the pulley's height, shares of stature. `forearm`: what should lie along the line beside the sweep, none for curls.
+   * A cable; `shared`: both hands hold one attachment. `near` and `far` bound the distance from the column, metres;
+   * `from` the pulley's height, shares of stature. `forearm`: what should lie along the line beside the sweep, none for
+   * curls.
    */
   | {
-      readonly kind: 'cable'; readonly facing: Facing; readonly attachments: readonly AttachmentKind[]; readonly shared: boolean; readonly near: number; readonly far: number;
-      readonly from: readonly [number, number]; readonly forearm: 'pulls' | 'pushes' | 'free';
+      readonly kind: 'cable';
+      readonly facing: Facing;
+      readonly attachments: readonly AttachmentKind[];
+      readonly shared: boolean;
+      readonly near: number;
+      readonly far: number;
+      readonly from: readonly [number, number];
+      readonly forearm: 'pulls' | 'pushes' | 'free';
     }
   /** Dumbbells, a plate or a bar; `share` is this hand's part. */
   | { readonly kind: 'weight'; readonly kit: Extract<KitKind, 'dumbbells' | 'plates' | 'bar'>; readonly share: number }
@@ -51,7 +58,8 @@ export type LoadRule =
   | { readonly kind: 'none' };
 
 /** Settings that are solved for a client, and those that follow a rule. */
-export type Setting = 'hole' | 'standX' | 'standZ' | 'yawDeg' | 'notch' | 'seatHole' | 'backHole' | 'trunkDeg' | 'block';
+export type Setting =
+  'hole' | 'standX' | 'standZ' | 'yawDeg' | 'notch' | 'seatHole' | 'backHole' | 'trunkDeg' | 'block';
 export interface RuledSetting {
   readonly setting: Extract<Setting, 'notch' | 'seatHole' | 'backHole' | 'trunkDeg' | 'block'>;
   /** Degrees for a notch, a trunk or a block; null for a fit to the body. */

@@ -7,6 +7,15 @@ import { PULLDOWNS } from './entries/pulldowns';
 import { ROWS } from './entries/rows';
 
 /** Every movement of the book, in the order of its groups. */
-export const BOOK: readonly BookEntry[] = [...CHEST, ...ROWS, ...PULLDOWNS, ...DELTOIDS, ...BICEPS, ...TRICEPS, ...LEGS, ...BEFORE];
+export const BOOK: readonly BookEntry[] = [
+  ...CHEST,
+  ...ROWS,
+  ...PULLDOWNS,
+  ...DELTOIDS,
+  ...BICEPS,
+  ...TRICEPS,
+  ...LEGS,
+  ...BEFORE,
+];
 
 export const findEntry = (id: string): BookEntry | null => BOOK.find((e) => e.id === id) ?? null;

@@ -8,7 +8,17 @@ import { buildLimbTrack, thinTrack } from '@/core/mechanics/limb-track';
 import { SAMPLES, type ChainPath } from '@/core/movement/chain-path';
 import { jointDegAt, towards, type JointAction } from '@/core/movement/joint-action';
 import type { SweepChoice } from '@/core/movement/sweep-path';
-import { FLY_BOUNDS, holeOf, THIN, type Carriages, type PosedLimb, type SearchBounds, type SearchInput, type SetupProblem, type WorkingSide } from '@/core/setup/setup-problem';
+import {
+  FLY_BOUNDS,
+  holeOf,
+  THIN,
+  type Carriages,
+  type PosedLimb,
+  type SearchBounds,
+  type SearchInput,
+  type SetupProblem,
+  type WorkingSide,
+} from '@/core/setup/setup-problem';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import type { BookEntry, LoadRule } from './book-entry';
 import type { ClientFit } from './client-fit';
@@ -44,7 +54,10 @@ const SIDEWAYS_M = 0.4;
 const OTHER: Readonly<Record<Side, Side>> = { left: 'right', right: 'left' };
 type CableLoad = Extract<LoadRule, { kind: 'cable' }>;
 
-/** Who takes over when the line leaves the sweep: to its upper side (see `senseOf`), and to its lower one. Common anatomy. */
+/**
+ * Who takes over when the line leaves the sweep: to its upper side (see `senseOf`), and to its lower one. Common
+ * anatomy.
+ */
 const PICK_UP: Readonly<Record<JointAction, { readonly above: Answerer; readonly below: Answerer }>> = {
   'shoulder.horizontalAdduction': { above: 'lats', below: 'front-deltoid' },
   'shoulder.horizontalAbduction': { above: 'lats', below: 'side-deltoid' },
@@ -80,12 +93,17 @@ function forearms(path: ChainPath, sign: 1 | -1): Float64Array {
 }
 
 /** Both hands go the same way by the mirror. */
-const mirrorAlike = (l: ChainPath, r: ChainPath): boolean => [0, (SAMPLES - 1) / 2, SAMPLES - 1].every((i) => length(subtract(mirrorZ(l.contact[i]!), r.contact[i]!)) < 1e-9);
+const mirrorAlike = (l: ChainPath, r: ChainPath): boolean =>
+  [0, (SAMPLES - 1) / 2, SAMPLES - 1].every((i) => length(subtract(mirrorZ(l.contact[i]!), r.contact[i]!)) < 1e-9);
 
 /** The part of a range that sets where a set-up begins, and why. */
 export function startOf(p: PosedEntry): PosedLimb['start'] {
   if (p.sweep) return { deg: p.sweep.startDeg, of: 'sweep', from: p.sweep.from };
-  return { deg: jointDegAt(p.path, p.target.joint, 0), of: p.target.joint, from: p.range.cutStart === null ? 'movement' : p.range.startCutBy };
+  return {
+    deg: jointDegAt(p.path, p.target.joint, 0),
+    of: p.target.joint,
+    from: p.range.cutStart === null ? 'movement' : p.range.startCutBy,
+  };
 }
 
 /** Hands and elbows stay this far in front of the column, metres (our judgement: a knuckle and a handle). */
@@ -98,29 +116,51 @@ function roomFor(load: CableLoad, entry: BookEntry, posed: readonly PosedEntry[]
   // Handles of their own run wide of the pulleys they cross to; side on, the working hand may pass the column's side.
   const meets = (load.facing === 'towards' || load.facing === 'away') && (load.shared || entry.hands === 'one');
   const sign = load.facing === 'towards' ? 1 : -1;
-  const reach = meets ? Math.max(...posed.flatMap((p) => [...p.path.contact, ...p.path.middle].map((v) => sign * v[0]))) + CLEAR_OF_COLUMN_M : 0;
+  const reach = meets
+    ? Math.max(...posed.flatMap((p) => [...p.path.contact, ...p.path.middle].map((v) => sign * v[0]))) +
+      CLEAR_OF_COLUMN_M
+    : 0;
   const minDistanceM = Math.round(Math.max(room.minDistanceM, load.near, reach) * 100) / 100;
-  return { minDistanceM, maxDistanceM: Math.max(minDistanceM, Math.min(room.maxDistanceM, Math.max(load.far, reach + LEAST_DEPTH_M))) };
+  return {
+    minDistanceM,
+    maxDistanceM: Math.max(minDistanceM, Math.min(room.maxDistanceM, Math.max(load.far, reach + LEAST_DEPTH_M))),
+  };
 }
 
-function boundsOf(entry: BookEntry, load: CableLoad, body: Body, sides: readonly Side[], atPulleyZ: number): SearchBounds {
+function boundsOf(
+  entry: BookEntry,
+  load: CableLoad,
+  body: Body,
+  sides: readonly Side[],
+  atPulleyZ: number,
+): SearchBounds {
   if (entry.path.kind === 'sweep') return FLY_BOUNDS;
   const half = body.length.shoulderBreadth.m / 2;
   const sign = sides[0] === 'right' ? 1 : -1;
   // Turned so that the free (or the working) side looks at the column.
-  const yawDeg = load.facing === 'away' || load.facing === 'towards' ? YAW[load.facing] : (load.facing === 'free-side' ? 90 : -90) * sign;
+  const yawDeg =
+    load.facing === 'away' || load.facing === 'towards'
+      ? YAW[load.facing]
+      : (load.facing === 'free-side' ? 90 : -90) * sign;
   // The working shoulder before its pulley; both hands, or a body side-on, with the middle before it.
   const shoulderZ = load.facing === 'away' ? sign * half : load.facing === 'towards' ? -sign * half : 0;
   const midway = sides.length === 2 && !load.shared;
   return {
-    yawDeg, turnDeg: TURN_DEG, standZ: midway ? 0 : atPulleyZ - (sides.length === 2 ? 0 : shoulderZ), sidewaysM: SIDEWAYS_M, lineDeg: LINE_DEG, restShare: REST_SHARE, shortestSweepDeg: 0,
-    startsZ: [-0.25, 0, 0.25], heightM: [load.from[0] * body.statureM, load.from[1] * body.statureM],
+    yawDeg,
+    turnDeg: TURN_DEG,
+    standZ: midway ? 0 : atPulleyZ - (sides.length === 2 ? 0 : shoulderZ),
+    sidewaysM: SIDEWAYS_M,
+    lineDeg: LINE_DEG,
+    restShare: REST_SHARE,
+    shortestSweepDeg: 0,
+    startsZ: [-0.25, 0, 0.25],
+    heightM: [load.from[0] * body.statureM, load.from[1] * body.statureM],
   };
 }
 
 /**
- * Pose and flatten a cable movement at a column. Null when the client's range leaves too little of it. Preconditions: input
- * checked at the border (`contract/case`); the movement hangs on a cable.
+ * Pose and flatten a cable movement at a column. Null when the client's range leaves too little of it. Preconditions:
+ * input checked at the border (`contract/case`); the movement hangs on a cable.
  */
 export function findProblem(input: SetupInput): SetupProblem | null {
   const { body, column } = input;
@@ -130,12 +170,20 @@ export function findProblem(input: SetupInput): SetupProblem | null {
   const sides: readonly Side[] = input.side === 'both' ? SIDES : [input.side];
   const posed: PosedEntry[] = [];
   for (const side of sides) {
-    const p = poseEntry(entry, body, side, { active: input.range, limits: input.limits, stopLevel: input.stopLevel, fit: input.fit }, input.kit.surfaces, input.options);
+    const p = poseEntry(
+      entry,
+      body,
+      side,
+      { active: input.range, limits: input.limits, stopLevel: input.stopLevel, fit: input.fit },
+      input.kit.surfaces,
+      input.options,
+    );
     if (!p) return null;
     posed.push(p);
   }
   const tracks = posed.map((p) => buildLimbTrack(body, p.path, p.target, load.shared ? 'middle' : 'hand'));
-  const pulley = (at: Carriages, side: Side): Vec3 => pulleyAt(column, holeOf(at, side), pulleySide(entry, load, column, side));
+  const pulley = (at: Carriages, side: Side): Vec3 =>
+    pulleyAt(column, holeOf(at, side), pulleySide(entry, load, column, side));
   const shown = posed[posed.length - 1]!;
   const same = posed.length === 2 && mirrorAlike(posed[0]!.path, posed[1]!.path);
   // Only an evaluation that is explained needs these; the search does not.
@@ -143,7 +191,10 @@ export function findProblem(input: SetupInput): SetupProblem | null {
   return {
     input: entry.path.kind === 'sweep' ? input : { ...input, room: roomFor(load, entry, posed, input.room) },
     bounds: boundsOf(entry, load, body, sides, pulley({ hole: 1 }, sides[0]!)[2]),
-    pulley, sides, tracks, thinTracks: tracks.map((t) => thinTrack(t, THIN)),
+    pulley,
+    sides,
+    tracks,
+    thinTracks: tracks.map((t) => thinTrack(t, THIN)),
     tensionN: (input.loadKg * GRAVITY_MS2) / column.pulleyRatio / (load.shared ? 2 : 1),
     symmetric: same,
     sweepDeg: Math.min(180, ...posed.map((p) => (p.sweep ? p.sweep.finishDeg - p.sweep.startDeg : 180))),
@@ -152,7 +203,9 @@ export function findProblem(input: SetupInput): SetupProblem | null {
     pose: shown.pose,
     poseAt: (i) => entryBodyAt(entry, body, shown, sides[sides.length - 1]!, input.kit.surfaces, i),
     shared: load.shared,
-    limbs: Object.fromEntries(sides.map((side, i) => [side, { path: posed[i]!.path, target: posed[i]!.target, start: startOf(posed[i]!) }])),
+    limbs: Object.fromEntries(
+      sides.map((side, i) => [side, { path: posed[i]!.path, target: posed[i]!.target, start: startOf(posed[i]!) }]),
+    ),
     region: entry.target,
     pickUp: PICK_UP[entry.action],
     leakTracks: () => (leakTracks ??= posed.map((p) => buildLeakTrack(body, p.path, p.target))),

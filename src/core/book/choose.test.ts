@@ -10,18 +10,34 @@ import { WHOLE_RANGE } from './pose-entry';
 import { usualInput } from './solve-entry';
 
 const ALL: ChooseInput = {
-  ...usualInput(bodyOf(1.75), 'both', 20, WHOLE_RANGE), notes: [],
-  gym: { columns: [{ id: 'c', name: 'C', column: COLUMN, room: ROOM }], attachments: ATTACHMENT_KINDS.map((kind) => ({ kind, ...USUAL_ATTACHMENT[kind] })), machines: MACHINE_KINDS, kinds: KIT_KINDS },
+  ...usualInput(bodyOf(1.75), 'both', 20, WHOLE_RANGE),
+  notes: [],
+  gym: {
+    columns: [{ id: 'c', name: 'C', column: COLUMN, room: ROOM }],
+    attachments: ATTACHMENT_KINDS.map((kind) => ({ kind, ...USUAL_ATTACHMENT[kind] })),
+    machines: MACHINE_KINDS,
+    kinds: KIT_KINDS,
+  },
 };
-const without = (...kinds: string[]): ChooseInput => ({ ...ALL, gym: { ...ALL.gym, kinds: KIT_KINDS.filter((k) => !kinds.includes(k)), machines: MACHINE_KINDS.filter((k) => !kinds.includes(k)) } });
+const without = (...kinds: string[]): ChooseInput => ({
+  ...ALL,
+  gym: {
+    ...ALL.gym,
+    kinds: KIT_KINDS.filter((k) => !kinds.includes(k)),
+    machines: MACHINE_KINDS.filter((k) => !kinds.includes(k)),
+  },
+});
 
 describe('choosing by region', () => {
-  it.each(REGIONS.filter((r) => BOOK.some((e) => e.target === r && e.group !== 'before')))('%s: with everything at hand nothing is refused, and direct movements lead', (region) => {
-    const list = chooseMovements(region, ALL);
-    expect(list.filter((c) => c.objection)).toEqual([]);
-    expect(list[0]!.direct).toBe(true);
-    expect(list.map((c) => c.score)).toEqual(list.map((c) => c.score).toSorted((a, b) => b - a));
-  });
+  it.each(REGIONS.filter((r) => BOOK.some((e) => e.target === r && e.group !== 'before')))(
+    '%s: with everything at hand nothing is refused, and direct movements lead',
+    (region) => {
+      const list = chooseMovements(region, ALL);
+      expect(list.filter((c) => c.objection)).toEqual([]);
+      expect(list[0]!.direct).toBe(true);
+      expect(list.map((c) => c.score)).toEqual(list.map((c) => c.score).toSorted((a, b) => b - a));
+    },
+  );
   it('every region of the trade is served by something', () => {
     // Calves and the trunk against turning are only worked beside others in this book.
     for (const r of REGIONS) expect(BOOK.some((e) => e.target === r || e.secondary.includes(r))).toBe(true);
@@ -29,12 +45,19 @@ describe('choosing by region', () => {
   it('without a preacher its curls are greyed, with the stand-in named', () => {
     const list = chooseMovements('biceps-short', without('preacher'));
     const seated = list.find((c) => c.entry.id === 'preacher-curl-pressed-together')!;
-    expect([seated.objection, seated.standIns]).toEqual([{ kind: 'kit', missing: 'preacher' }, ['incline-bench-cable-curl']]);
+    expect([seated.objection, seated.standIns]).toEqual([
+      { kind: 'kit', missing: 'preacher' },
+      ['incline-bench-cable-curl'],
+    ]);
     expect(list.at(-1)!.objection).not.toBeNull();
     expect(list.find((c) => c.entry.id === 'incline-bench-cable-curl')!.objection).toBeNull();
   });
   it('only dumbbells: overhead and lying extensions before kickbacks', () => {
-    const ids = ['triceps-long', 'triceps-lateral'].flatMap((r) => chooseMovements(r as 'triceps-long', without('column', 'machine'))).filter((c) => !c.objection && c.direct).sort((a, b) => b.score - a.score).map((c) => c.entry.id);
+    const ids = ['triceps-long', 'triceps-lateral']
+      .flatMap((r) => chooseMovements(r as 'triceps-long', without('column', 'machine')))
+      .filter((c) => !c.objection && c.direct)
+      .sort((a, b) => b.score - a.score)
+      .map((c) => c.entry.id);
     expect(ids.indexOf('kickback')).toBe(ids.length - 1);
     expect(ids).toContain('lying-extension');
   });
@@ -45,13 +68,17 @@ describe('choosing by region', () => {
     expect(of('chest-supported-row')).toBeNull();
   });
   it('a range too narrow greys what needs more of it', () => {
-    const list = chooseMovements('quadriceps', { ...ALL, range: { ...WHOLE_RANGE, limits: { left: { 'knee.flexion': 40 }, right: { 'knee.flexion': 40 } } } });
+    const list = chooseMovements('quadriceps', {
+      ...ALL,
+      range: { ...WHOLE_RANGE, limits: { left: { 'knee.flexion': 40 }, right: { 'knee.flexion': 40 } } },
+    });
     expect(list.find((c) => c.entry.id === 'leg-press')!.objection).toEqual({ kind: 'solver', reason: 'range' });
   });
   it('kit is asked for by what the movement stands on', () => {
     expect(needsOf(findEntry('chest-supported-row')!)).toEqual(['dumbbells', 'bench']);
     expect(needsOf(findEntry('pull-up-band-assisted')!)).toEqual(['band']);
-    for (const id of ['preacher-curl-one-arm', 'preacher-curl-neutral']) expect(needsOf(findEntry(id)!)).toEqual(['dumbbells', 'preacher']);
+    for (const id of ['preacher-curl-one-arm', 'preacher-curl-neutral'])
+      expect(needsOf(findEntry(id)!)).toEqual(['dumbbells', 'preacher']);
     expect(needsOf(findEntry('landmine-row-square')!)).toEqual(['landmine', 'plates']);
   });
   it('says how far it is', () => {

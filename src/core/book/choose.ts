@@ -11,7 +11,12 @@ import { solveEntry, type EntryAnswer, type EntryInput } from './solve-entry';
 
 /** What a gym has in working order. */
 export interface GymKit {
-  readonly columns: readonly { readonly id: string; readonly name: string; readonly column: Column; readonly room: Room }[];
+  readonly columns: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly column: Column;
+    readonly room: Room;
+  }[];
   readonly attachments: readonly AttachmentShape[];
   readonly machines: readonly MachineKind[];
   readonly kinds: readonly KitKind[];
@@ -53,7 +58,15 @@ export function needsOf(e: BookEntry): readonly (KitKind | MachineKind)[] {
   if (load.kind === 'machine') needs.push(load.machine);
   if (load.kind === 'body' && load.band) needs.push('band');
   if (load.kind === 'body' && load.on === 'straps') needs.push('strap-anchor');
-  if (load.kind !== 'machine' && !e.armOn && (posture.kind === 'lying' || posture.kind === 'hand-on-bench' || posture.kind === 'hand-and-knee' || (posture.kind === 'seated' && posture.on === 'bench'))) needs.push('bench');
+  if (
+    load.kind !== 'machine' &&
+    !e.armOn &&
+    (posture.kind === 'lying' ||
+      posture.kind === 'hand-on-bench' ||
+      posture.kind === 'hand-and-knee' ||
+      (posture.kind === 'seated' && posture.on === 'bench'))
+  )
+    needs.push('bench');
   if (e.armOn) needs.push(e.armOn);
   return needs;
 }
@@ -67,7 +80,8 @@ function noteAgainst(e: BookEntry, notes: readonly ClientNote[]): ClientNote | n
   const unsupported = e.posture.kind === 'hinged' && e.posture.trunkDeg < LOW_BACK_HINGE_DEG;
   if (notes.includes('low-back') && (unsupported || e.action === 'trunk.extension')) return 'low-back';
   if (notes.includes('abdomen-or-groin') && e.posture.kind === 'hand-and-knee') return 'abdomen-or-groin';
-  if (notes.includes('blood-pressure') && e.tempo.split('-').some((p, i) => i % 2 === 1 && Number(p) > LONG_HOLD_S)) return 'blood-pressure';
+  if (notes.includes('blood-pressure') && e.tempo.split('-').some((p, i) => i % 2 === 1 && Number(p) > LONG_HOLD_S))
+    return 'blood-pressure';
   return null;
 }
 
@@ -83,7 +97,10 @@ function judge(entry: BookEntry, region: Region, input: ChooseInput): Choice {
   const has = new Set<string>([...input.gym.kinds, ...input.gym.machines]);
   const missing = needsOf(entry).find((n) => !has.has(n));
   if (missing) return { ...base, objection: { kind: 'kit', missing } };
-  const handle = entry.load.kind === 'cable' ? input.gym.attachments.find((a) => entry.load.kind === 'cable' && entry.load.attachments.includes(a.kind)) : undefined;
+  const handle =
+    entry.load.kind === 'cable'
+      ? input.gym.attachments.find((a) => entry.load.kind === 'cable' && entry.load.attachments.includes(a.kind))
+      : undefined;
   if (entry.load.kind === 'cable' && !handle) return { ...base, objection: { kind: 'kit', missing: 'attachment' } };
   const note = noteAgainst(entry, input.notes);
   if (note) return { ...base, objection: { kind: 'note', note } };
@@ -91,14 +108,20 @@ function judge(entry: BookEntry, region: Region, input: ChooseInput): Choice {
   const columns = entry.load.kind === 'cable' ? input.gym.columns : [null];
   let refusal: Extract<EntryAnswer, { ok: false }> | null = null;
   for (const c of columns) {
-    const answer = solveEntry(entry, { ...input, side, column: c && { column: c.column, room: c.room, attachmentM: handle!.lengthM } });
+    const answer = solveEntry(entry, {
+      ...input,
+      side,
+      column: c && { column: c.column, room: c.room, attachmentM: handle!.lengthM },
+    });
     if (!answer.ok) {
       refusal ??= answer;
       continue;
     }
     const rangeDeg = rangeDegOf(answer.posed.path, answer.posed.target.joint);
     const { loadedShare } = answer.metrics;
-    const score = (LOADED_WEIGHT * loadedShare + (1 - LOADED_WEIGHT) * Math.min(1, rangeDeg / WIDE_RANGE_DEG)) * (direct ? 1 : INDIRECT);
+    const score =
+      (LOADED_WEIGHT * loadedShare + (1 - LOADED_WEIGHT) * Math.min(1, rangeDeg / WIDE_RANGE_DEG)) *
+      (direct ? 1 : INDIRECT);
     return { ...base, objection: null, columnId: c?.id ?? null, loadedShare, rangeDeg, score };
   }
   return { ...base, objection: { kind: 'solver', reason: refusal?.reason ?? 'no-column' } };
@@ -108,7 +131,11 @@ function judge(entry: BookEntry, region: Region, input: ChooseInput): Choice {
  * Movements that load a region, best first by how much of how wide a range is loaded; those that the kit, the client's
  * range or a note do not allow come last, with why. `onOne` is told after each, for progress.
  */
-export function chooseMovements(region: Region, input: ChooseInput, onOne: (done: number, of: number) => void = () => {}): Choice[] {
+export function chooseMovements(
+  region: Region,
+  input: ChooseInput,
+  onOne: (done: number, of: number) => void = () => {},
+): Choice[] {
   const fitting = BOOK.filter((e) => e.group !== 'before' && (e.target === region || e.secondary.includes(region)));
   return fitting
     .map((e, i) => {

@@ -16,4 +16,3 @@ export function fittedTiltDeg(e: BookEntry, fit: ClientFit): number {
   const { default: own, min, max } = e.path.tiltDeg;
   return e.target === 'chest-lower' && fit.chestLineDeg !== null ? Math.min(max, Math.max(min, fit.chestLineDeg)) : own;
 }
-

@@ -35,8 +35,17 @@ export function faultsOf(e: BookEntry): readonly FaultCode[] {
   add(e.target === 'deltoid-rear', 'arm-tucks');
   add(e.target === 'deltoid-side', 'raise-shrugs', 'little-finger-hurts');
   add(e.hands === 'two', 'sides-differ');
-  add(e.group === 'deltoids' && (load.kind === 'machine' || e.id === 'seated-dumbbell-press'), 'elbows-uneven', 'rests-in-lockout', 'ribs-flare');
-  add(load.kind === 'machine' && (load.machine === 'chest-press' || load.machine === 'chest-fly'), 'hips-slide', 'elbows-uneven');
+  add(
+    e.group === 'deltoids' && (load.kind === 'machine' || e.id === 'seated-dumbbell-press'),
+    'elbows-uneven',
+    'rests-in-lockout',
+    'ribs-flare',
+  );
+  add(
+    load.kind === 'machine' && (load.machine === 'chest-press' || load.machine === 'chest-fly'),
+    'hips-slide',
+    'elbows-uneven',
+  );
   add(e.armOn === 'preacher', 'pad-gap', 'elbow-locks-out');
   add(e.group === 'biceps' && load.kind === 'weight' && load.kit === 'bar', 'pronation-hurts');
   add(load.kind === 'weight' && load.kit === 'bar' && e.group !== 'biceps', 'bounces');

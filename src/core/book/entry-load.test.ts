@@ -22,18 +22,26 @@ const loadOf = (id: string, kit: StationKit = USUAL_KIT, statureM = 1.75) => {
 };
 const solve = (id: string, more: object = {}) => {
   const e = findEntry(id)!;
-  const a = solveEntry(e, { ...usualInput(bodyOf(1.75), sidesOf(e).at(-1)!, LOAD_KG, WHOLE_RANGE), column: null, ...more });
+  const a = solveEntry(e, {
+    ...usualInput(bodyOf(1.75), sidesOf(e).at(-1)!, LOAD_KG, WHOLE_RANGE),
+    column: null,
+    ...more,
+  });
   if (!a.ok) throw new Error(a.reason);
   return a;
 };
 
 describe('loads without a cable', () => {
   it('a dumbbell hangs whole in a hand, a bar half in each', () => {
-    expect([loadOf('dumbbell-row-one-arm'), loadOf('barbell-curl')]).toEqual([{ kind: 'weight', massKg: 30 }, { kind: 'weight', massKg: 15 }]);
+    expect([loadOf('dumbbell-row-one-arm'), loadOf('barbell-curl')]).toEqual([
+      { kind: 'weight', massKg: 30 },
+      { kind: 'weight', massKg: 15 },
+    ]);
   });
   it('a pull-up holds half the body in each hand, less half the band', () => {
     const body = bodyOf(1.75).massKg * GRAVITY_MS2;
-    const held = (bandN: number) => (loadOf('pull-up-band-assisted', { ...USUAL_KIT, bandN }) as { forceN: readonly number[] }).forceN;
+    const held = (bandN: number) =>
+      (loadOf('pull-up-band-assisted', { ...USUAL_KIT, bandN }) as { forceN: readonly number[] }).forceN;
     expect(held(0)).toEqual([0, expect.closeTo(body / 2, 9), 0]);
     expect(held(200)[1]).toBeCloseTo(body / 2 - 100, 9);
   });
@@ -45,15 +53,40 @@ describe('loads without a cable', () => {
       expect(share).toBeLessThan(0.77);
     }
   });
-  it.each(['leg-extension', 'seated-leg-curl'])('%s: the moment at the knee is half the stack on its moment arm, all the way', (id) => {
-    const { samples, posed } = solve(id);
-    const want = (LOAD_KG * GRAVITY_MS2 * 0.25) / 2;
-    for (const v of samples.lineNm) expect(Math.abs(v - want)).toBeLessThan(0.02 * want);
-    expect(posed.target.joint).toBe('middle');
-  });
+  it.each(['leg-extension', 'seated-leg-curl'])(
+    '%s: the moment at the knee is half the stack on its moment arm, all the way',
+    (id) => {
+      const { samples, posed } = solve(id);
+      const want = (LOAD_KG * GRAVITY_MS2 * 0.25) / 2;
+      for (const v of samples.lineNm) expect(Math.abs(v - want)).toBeLessThan(0.02 * want);
+      expect(posed.target.joint).toBe('middle');
+    },
+  );
   it('a cam that falls off takes the moment with it', () => {
-    const own = { kind: 'leg-extension', seat: null, back: null, axisOverSeatM: 0, handleHeightM: 0, independentArms: false } as const;
-    const cam: StationKit = { ...USUAL_KIT, machines: { 'leg-extension': { ...own, path: { kind: 'arc', radiusM: 0.36, momentArm: [{ x: 0, y: 0.3 }, { x: 90, y: 0.1 }] } } } };
+    const own = {
+      kind: 'leg-extension',
+      seat: null,
+      back: null,
+      axisOverSeatM: 0,
+      handleHeightM: 0,
+      independentArms: false,
+    } as const;
+    const cam: StationKit = {
+      ...USUAL_KIT,
+      machines: {
+        'leg-extension': {
+          ...own,
+          path: {
+            kind: 'arc',
+            radiusM: 0.36,
+            momentArm: [
+              { x: 0, y: 0.3 },
+              { x: 90, y: 0.1 },
+            ],
+          },
+        },
+      },
+    };
     const { samples, metrics } = solve('leg-extension', { kit: cam });
     expect(metrics.peakAt).toBe(0);
     expect(samples.lineNm[0]! / samples.lineNm[40]!).toBeGreaterThan(2);
@@ -69,21 +102,29 @@ describe('loads without a cable', () => {
 const ANATOMY_DEG = { elbow: 152, knee: 145 };
 
 describe.each([1.5, 1.75, 2])('every movement is a thing a body can do, %d m', (h) => {
-  it.each(BOOK.map((e) => [e.id, e] as const))('%s: nobody under the floor, no joint past its end, limbs of one length', (_, e) => {
-    const body = bodyOf(h);
-    for (const side of SIDES) {
-      const posed = poseEntry(e, body, side, WHOLE_RANGE, USUAL_SURFACES)!;
-      const { path } = posed;
-      const upper = length(subtract(path.middle[0]!, path.proximal[0]!));
-      for (const i of [0, 10, 20, 30, 40]) {
-        const [p, m, d] = [path.proximal[i]!, path.middle[i]!, path.distal[i]!];
-        expect(Math.min(p[1], m[1], d[1])).toBeGreaterThan(-0.02);
-        expect(length(subtract(m, p))).toBeCloseTo(upper, 6);
-        if (path.chain !== 'trunk') expect(toDeg(clampedAcos(dot(normalise(subtract(m, p)), normalise(subtract(d, m)))))).toBeLessThan(path.chain === 'arm' ? ANATOMY_DEG.elbow : ANATOMY_DEG.knee);
-        const pose = entryBodyAt(e, body, posed, side, USUAL_SURFACES, i);
-        expect(pose.head[1]).toBeGreaterThan(0);
-        for (const s of SIDES) for (const point of [pose.leg[s].knee, pose.leg[s].ankle, pose.leg[s].heel, pose.leg[s].toe]) expect(point[1]).toBeGreaterThan(-0.03);
+  it.each(BOOK.map((e) => [e.id, e] as const))(
+    '%s: nobody under the floor, no joint past its end, limbs of one length',
+    (_, e) => {
+      const body = bodyOf(h);
+      for (const side of SIDES) {
+        const posed = poseEntry(e, body, side, WHOLE_RANGE, USUAL_SURFACES)!;
+        const { path } = posed;
+        const upper = length(subtract(path.middle[0]!, path.proximal[0]!));
+        for (const i of [0, 10, 20, 30, 40]) {
+          const [p, m, d] = [path.proximal[i]!, path.middle[i]!, path.distal[i]!];
+          expect(Math.min(p[1], m[1], d[1])).toBeGreaterThan(-0.02);
+          expect(length(subtract(m, p))).toBeCloseTo(upper, 6);
+          if (path.chain !== 'trunk')
+            expect(toDeg(clampedAcos(dot(normalise(subtract(m, p)), normalise(subtract(d, m)))))).toBeLessThan(
+              path.chain === 'arm' ? ANATOMY_DEG.elbow : ANATOMY_DEG.knee,
+            );
+          const pose = entryBodyAt(e, body, posed, side, USUAL_SURFACES, i);
+          expect(pose.head[1]).toBeGreaterThan(0);
+          for (const s of SIDES)
+            for (const point of [pose.leg[s].knee, pose.leg[s].ankle, pose.leg[s].heel, pose.leg[s].toe])
+              expect(point[1]).toBeGreaterThan(-0.03);
+        }
       }
-    }
-  });
+    },
+  );
 });

@@ -29,10 +29,23 @@ export interface EntryOptions {
 
 /** A movement's own choices, fitted to a client. */
 export const usualOptions = (e: BookEntry, fit: ClientFit = NO_FIT): EntryOptions => ({
-  peak: e.wantedPeak, tiltDeg: fittedTiltDeg(e, fit), frontFoot: 'left', schools: {}, grip: null, armPathDeg: null, tuckDeg: 0, backDeg: null, seatHole: null, startAt: e.startAt, stopAt: e.stopAt,
+  peak: e.wantedPeak,
+  tiltDeg: fittedTiltDeg(e, fit),
+  frontFoot: 'left',
+  schools: {},
+  grip: null,
+  armPathDeg: null,
+  tuckDeg: 0,
+  backDeg: null,
+  seatHole: null,
+  startAt: e.startAt,
+  stopAt: e.stopAt,
 });
 
-/** How much a grip turns the elbow towards the side, degrees: pronated grips bring it higher, supinated lower (common practice; the size is our judgement). */
+/**
+ * How much a grip turns the elbow towards the side, degrees: pronated grips bring it higher, supinated lower (common
+ * practice; the size is our judgement).
+ */
 const GRIP_TUCK_DEG: Readonly<Record<Grip, number>> = { pronated: -15, neutral: 0, supinated: 12 };
 
 const isPull = (e: BookEntry): boolean => e.group === 'rows' || e.group === 'pulldowns';
@@ -54,15 +67,24 @@ const isSeat = (r: RuledSetting): boolean => r.setting === 'seatHole' || r.setti
 function withBack(e: BookEntry, backDeg: number): BookEntry {
   const rule = e.ruled.find((r) => r.setting === 'notch')?.wantDeg;
   if (rule == null) return e;
-  const own = { ...e, ruled: e.ruled.map((r) => (r.setting === 'notch' ? { ...r, wantDeg: backDeg, ruleDeg: rule } : r)) };
-  if (own.posture.kind === 'lying' || own.posture.kind === 'seated') return { ...own, posture: { ...own.posture, backDeg } };
+  const own = {
+    ...e,
+    ruled: e.ruled.map((r) => (r.setting === 'notch' ? { ...r, wantDeg: backDeg, ruleDeg: rule } : r)),
+  };
+  if (own.posture.kind === 'lying' || own.posture.kind === 'seated')
+    return { ...own, posture: { ...own.posture, backDeg } };
   return own.armOn === 'bench' ? lowerArm(own, () => backDeg - rule) : own;
 }
 
 /** The movement with the seat, or the back pad, as it stands. */
-const withSeat = (e: BookEntry, hole: number): BookEntry => ({ ...e, ruled: e.ruled.map((r) => (isSeat(r) ? { ...r, atHole: hole } : r)) });
+const withSeat = (e: BookEntry, hole: number): BookEntry => ({
+  ...e,
+  ruled: e.ruled.map((r) => (isSeat(r) ? { ...r, atHole: hole } : r)),
+});
 
-/** The movement as chosen: schools, grip, arm path, tuck and range stops. Wanted peak and sweep are the solver's own. */
+/**
+ * The movement as chosen: schools, grip, arm path, tuck and range stops. Wanted peak and sweep are the solver's own.
+ */
 export function withOptions(e: BookEntry, o: EntryOptions): BookEntry {
   let own = withSchools(e, o.schools);
   if (o.grip !== null) own = withGrip(own, o.grip);
@@ -75,4 +97,5 @@ export function withOptions(e: BookEntry, o: EntryOptions): BookEntry {
 }
 
 /** A client's fit, less what was chosen by hand for this movement. */
-export const fitUnder = (fit: ClientFit, o: EntryOptions): ClientFit => (o.armPathDeg === null ? fit : { ...fit, armPathDeg: {} });
+export const fitUnder = (fit: ClientFit, o: EntryOptions): ClientFit =>
+  o.armPathDeg === null ? fit : { ...fit, armPathDeg: {} };

@@ -14,35 +14,97 @@ import type { StationKit } from './station-kit';
 
 /** A setting that follows a rule or a fit, with what it was asked for; metres, degrees, hole and notch numbers. */
 export type FitSetting =
-  /** Angles above level (below for a block). `notch` is null where the bench is not measured, `blockM` where no block comes near. */
-  | { readonly kind: 'notch'; readonly notch: number | null; readonly deg: number; readonly wantDeg: number; readonly ruleDeg: number | null }
-  | { readonly kind: 'block'; readonly blockM: number; readonly deg: number; readonly wantDeg: number; readonly measured: boolean }
-  /** `fits`: the hole that fits best, of `holes`. `gapM`: how far the seat leaves armpit, nipples or shoulders below what they should be level with. */
-  | { readonly kind: 'seat-hole'; readonly hole: number; readonly fits: number; readonly holes: number; readonly gapM: number; readonly estimated: boolean; readonly on: 'preacher' | 'handles' }
-  | { readonly kind: 'back-hole'; readonly hole: number; readonly fits: number; readonly holes: number; readonly aheadM: number; readonly estimated: boolean }
+  /**
+   * Angles above level (below for a block). `notch` is null where the bench is not measured, `blockM` where no block
+   * comes near.
+   */
+  | {
+      readonly kind: 'notch';
+      readonly notch: number | null;
+      readonly deg: number;
+      readonly wantDeg: number;
+      readonly ruleDeg: number | null;
+    }
+  | {
+      readonly kind: 'block';
+      readonly blockM: number;
+      readonly deg: number;
+      readonly wantDeg: number;
+      readonly measured: boolean;
+    }
+  /**
+   * `fits`: the hole that fits best, of `holes`. `gapM`: how far the seat leaves armpit, nipples or shoulders below
+   * what they should be level with.
+   */
+  | {
+      readonly kind: 'seat-hole';
+      readonly hole: number;
+      readonly fits: number;
+      readonly holes: number;
+      readonly gapM: number;
+      readonly estimated: boolean;
+      readonly on: 'preacher' | 'handles';
+    }
+  | {
+      readonly kind: 'back-hole';
+      readonly hole: number;
+      readonly fits: number;
+      readonly holes: number;
+      readonly aheadM: number;
+      readonly estimated: boolean;
+    }
   /** A pad over the thighs, from the seat. */
   | { readonly kind: 'knee-pad'; readonly overSeatM: number; readonly estimated: boolean }
   | { readonly kind: 'hinge'; readonly trunkDeg: number; readonly overKneesM: number; readonly estimated: boolean }
   /** Floor mark of the client: along the bar's line from the pivot, and beside it. */
   | { readonly kind: 'landmine-mark'; readonly alongM: number; readonly besideM: number }
   /** Range stops at the target joint, degrees, and what set each. */
-  | { readonly kind: 'stops'; readonly startDeg: number; readonly startBy: StopReason; readonly finishDeg: number; readonly finishBy: StopReason };
-export const FIT_KINDS = ['notch', 'block', 'seat-hole', 'back-hole', 'knee-pad', 'hinge', 'landmine-mark', 'stops'] as const satisfies readonly FitSetting['kind'][];
+  | {
+      readonly kind: 'stops';
+      readonly startDeg: number;
+      readonly startBy: StopReason;
+      readonly finishDeg: number;
+      readonly finishBy: StopReason;
+    };
+export const FIT_KINDS = [
+  'notch',
+  'block',
+  'seat-hole',
+  'back-hole',
+  'knee-pad',
+  'hinge',
+  'landmine-mark',
+  'stops',
+] as const satisfies readonly FitSetting['kind'][];
 
 export type StopReason = 'own' | 'joint' | 'load' | 'touch';
 
 const FEET_APART_M = 1.1;
-/** Top of the thigh near the knee above the seat, share of stature: half a thigh under the joint and half over it (our judgement). */
+/**
+ * Top of the thigh near the knee above the seat, share of stature: half a thigh under the joint and half over it (our
+ * judgement).
+ */
 const THIGH_OVER_SEAT = 0.07;
 /** Slope that the preacher movements of the book are written for, degrees. */
 const BOOK_PAD_DEG = 50;
 
-const ruleOf = (e: BookEntry, setting: RuledSetting['setting']): RuledSetting | undefined => e.ruled.find((r) => r.setting === setting);
+const ruleOf = (e: BookEntry, setting: RuledSetting['setting']): RuledSetting | undefined =>
+  e.ruled.find((r) => r.setting === setting);
 
-function blockFor(kit: StationKit, wantDeg: number): { readonly blockM: number; readonly deg: number; readonly measured: boolean } {
+function blockFor(
+  kit: StationKit,
+  wantDeg: number,
+): { readonly blockM: number; readonly deg: number; readonly measured: boolean } {
   const feet = kit.bench?.feetApartM ?? FEET_APART_M;
-  const own = (kit.bench?.blockHeightsM ?? []).map((blockM) => ({ blockM, deg: blockDeclineDeg(blockM, feet) ?? 90, measured: true }));
-  const best = own.reduce<(typeof own)[number] | null>((b, x) => (b === null || Math.abs(x.deg - wantDeg) < Math.abs(b.deg - wantDeg) ? x : b), null);
+  const own = (kit.bench?.blockHeightsM ?? []).map((blockM) => ({
+    blockM,
+    deg: blockDeclineDeg(blockM, feet) ?? 90,
+    measured: true,
+  }));
+  const best = own.reduce<(typeof own)[number] | null>(
+    (b, x) => (b === null || Math.abs(x.deg - wantDeg) < Math.abs(b.deg - wantDeg) ? x : b),
+    null,
+  );
   return best ?? { blockM: feet * Math.sin(toRad(wantDeg)), deg: wantDeg, measured: false };
 }
 
@@ -53,11 +115,13 @@ export function withKit(e: BookEntry, kit: StationKit): BookEntry {
   let own = e;
   if (notch?.wantDeg != null && kit.bench && kit.bench.backDeg.length > 0) {
     const { offDeg } = nearestNotch(kit.bench.backDeg, notch.wantDeg);
-    if (own.posture.kind === 'lying' || own.posture.kind === 'seated') own = { ...own, posture: { ...own.posture, backDeg: notch.wantDeg + offDeg } };
+    if (own.posture.kind === 'lying' || own.posture.kind === 'seated')
+      own = { ...own, posture: { ...own.posture, backDeg: notch.wantDeg + offDeg } };
     // The arm lies on the back pad: a steeper pad hangs it steeper.
     else if (own.armOn === 'bench') own = lowerArm(own, () => offDeg);
   }
-  if (own.posture.kind === 'lying' && block?.wantDeg != null) own = { ...own, posture: { ...own.posture, backDeg: -blockFor(kit, block.wantDeg).deg } };
+  if (own.posture.kind === 'lying' && block?.wantDeg != null)
+    own = { ...own, posture: { ...own.posture, backDeg: -blockFor(kit, block.wantDeg).deg } };
   if (own.armOn === 'preacher' && kit.preacher) {
     const steeper = kit.preacher.padDeg - BOOK_PAD_DEG;
     own = lowerArm(own, () => steeper);
@@ -66,42 +130,86 @@ export function withKit(e: BookEntry, kit: StationKit): BookEntry {
 }
 
 /** The hole as it stands, else the one that fits best. */
-const standing = <F extends { readonly hole: number }>(fits: readonly F[], rule: RuledSetting | undefined): F => fits.find((f) => f.hole === rule?.atHole) ?? fits[0]!;
+const standing = <F extends { readonly hole: number }>(fits: readonly F[], rule: RuledSetting | undefined): F =>
+  fits.find((f) => f.hole === rule?.atHole) ?? fits[0]!;
 
 /** Everything about a movement that is set by rule or fit, biggest first; places at a column are solved elsewhere. */
-export function fitSettings(e: BookEntry, body: Body, kit: StationKit, posed: PosedEntry, side: Side, stops: { readonly startBy: StopReason; readonly finishBy: StopReason }): FitSetting[] {
+export function fitSettings(
+  e: BookEntry,
+  body: Body,
+  kit: StationKit,
+  posed: PosedEntry,
+  side: Side,
+  stops: { readonly startBy: StopReason; readonly finishBy: StopReason },
+): FitSetting[] {
   const found: FitSetting[] = [];
   const back = ruleOf(e, 'notch');
   const notch = back?.wantDeg;
   if (notch != null) {
     const at = kit.bench && kit.bench.backDeg.length > 0 ? nearestNotch(kit.bench.backDeg, notch) : null;
-    found.push({ kind: 'notch', notch: at?.notch ?? null, deg: at ? notch + at.offDeg : notch, wantDeg: notch, ruleDeg: back?.ruleDeg ?? null });
+    found.push({
+      kind: 'notch',
+      notch: at?.notch ?? null,
+      deg: at ? notch + at.offDeg : notch,
+      wantDeg: notch,
+      ruleDeg: back?.ruleDeg ?? null,
+    });
   }
   const block = ruleOf(e, 'block')?.wantDeg;
   if (block != null) found.push({ kind: 'block', wantDeg: block, ...blockFor(kit, block) });
   const seats = (fits: readonly SeatFit[], on: 'preacher' | 'handles'): void => {
     const s = standing(fits, ruleOf(e, 'seatHole'));
-    found.push({ kind: 'seat-hole', hole: s.hole, fits: fits[0]!.hole, holes: fits.length, gapM: s.gapM, estimated: s.estimated, on });
+    found.push({
+      kind: 'seat-hole',
+      hole: s.hole,
+      fits: fits[0]!.hole,
+      holes: fits.length,
+      gapM: s.gapM,
+      estimated: s.estimated,
+      on,
+    });
   };
-  if (e.armOn === 'preacher' && kit.preacher && ruleOf(e, 'seatHole')) seats(fitPreacher(body, kit.preacher), 'preacher');
+  if (e.armOn === 'preacher' && kit.preacher && ruleOf(e, 'seatHole'))
+    seats(fitPreacher(body, kit.preacher), 'preacher');
   const machine = e.load.kind === 'machine' ? (kit.machines[e.load.machine] ?? null) : null;
   const handles = machine && ruleOf(e, 'seatHole') ? fitHandles(body, machine) : null;
   if (handles) seats(handles, 'handles');
   const axes = machine && ruleOf(e, 'backHole') ? fitAxis(body, machine) : null;
   if (axes) {
     const axis = standing(axes, ruleOf(e, 'backHole'));
-    found.push({ kind: 'back-hole', hole: axis.hole, fits: axes[0]!.hole, holes: axes.length, aheadM: axis.aheadM, estimated: axis.estimated });
+    found.push({
+      kind: 'back-hole',
+      hole: axis.hole,
+      fits: axes[0]!.hole,
+      holes: axes.length,
+      aheadM: axis.aheadM,
+      estimated: axis.estimated,
+    });
   }
-  if (e.legs === 'locked') found.push({ kind: 'knee-pad', overSeatM: THIGH_OVER_SEAT * body.statureM, estimated: true });
+  if (e.legs === 'locked')
+    found.push({ kind: 'knee-pad', overSeatM: THIGH_OVER_SEAT * body.statureM, estimated: true });
   const trunk = ruleOf(e, 'trunkDeg')?.wantDeg;
-  if (trunk != null) found.push({ kind: 'hinge', trunkDeg: trunk, overKneesM: knucklesOverKneesM(body, trunk, SOFT_KNEES_DEG), estimated: body.height.hipHeight.source !== 'measured' });
+  if (trunk != null)
+    found.push({
+      kind: 'hinge',
+      trunkDeg: trunk,
+      overKneesM: knucklesOverKneesM(body, trunk, SOFT_KNEES_DEG),
+      estimated: body.height.hipHeight.source !== 'measured',
+    });
   if (e.load.kind === 'landmine') {
     const pivot = landminePivot(posed.path.contact[0]!, e.load.at, side, kit.landmine);
-    const [along, beside] = e.load.at === 'square' ? [Math.abs(pivot[2]), Math.abs(pivot[0])] : [-pivot[0], Math.abs(pivot[2])];
+    const [along, beside] =
+      e.load.at === 'square' ? [Math.abs(pivot[2]), Math.abs(pivot[0])] : [-pivot[0], Math.abs(pivot[2])];
     found.push({ kind: 'landmine-mark', alongM: along, besideM: beside });
   }
   const { path, target } = posed;
   // A sweep's ends are told with its line.
-  if (!posed.sweep) found.push({ kind: 'stops', startDeg: jointDegAt(path, target.joint, 0), finishDeg: jointDegAt(path, target.joint, path.proximal.length - 1), ...stops });
+  if (!posed.sweep)
+    found.push({
+      kind: 'stops',
+      startDeg: jointDegAt(path, target.joint, 0),
+      finishDeg: jointDegAt(path, target.joint, path.proximal.length - 1),
+      ...stops,
+    });
   return found;
 }

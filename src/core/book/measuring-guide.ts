@@ -18,10 +18,14 @@ export interface MeasureWorth {
 const WORTH_DEG = 0.05;
 
 /**
- * Estimated measures in the order that saves most error in the set-ups given (each with the placement it stands at), and
- * of those that change nothing none. Each is made 2 cm larger and smaller; the line is looked at where the client stands.
+ * Estimated measures in the order that saves most error in the set-ups given (each with the placement it stands at),
+ * and of those that change nothing none. Each is made 2 cm larger and smaller; the line is looked at where the client
+ * stands.
  */
-export function rankMeasures(bodyInput: BodyInput, setups: readonly { readonly input: SetupInput; readonly at: Placement }[]): MeasureWorth[] {
+export function rankMeasures(
+  bodyInput: BodyInput,
+  setups: readonly { readonly input: SetupInput; readonly at: Placement }[],
+): MeasureWorth[] {
   const body = buildBody(bodyInput);
   return MEASURE_NAMES.filter((n) => sizeOf(body, n).source !== 'measured')
     .map((measure): MeasureWorth => {
@@ -29,7 +33,13 @@ export function rankMeasures(bodyInput: BodyInput, setups: readonly { readonly i
       let holes: number | null = 0;
       for (const { input, at } of setups) {
         const off = (deltaM: number): number => {
-          const changed = deltaM === 0 ? body : buildBody({ ...bodyInput, measuredM: { ...bodyInput.measuredM, [measure]: sizeOf(body, measure).m + deltaM } });
+          const changed =
+            deltaM === 0
+              ? body
+              : buildBody({
+                  ...bodyInput,
+                  measuredM: { ...bodyInput.measuredM, [measure]: sizeOf(body, measure).m + deltaM },
+                });
           return evaluatePlacement(buildProblem({ ...input, body: changed }), at).metrics.offPlaneRmsDeg;
         };
         const change = Math.max(off(ESTIMATE_ERROR_M), off(-ESTIMATE_ERROR_M)) - off(0);

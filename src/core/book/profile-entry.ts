@@ -35,7 +35,10 @@ export function limbOfProfile({ posed, startBy }: ProfiledEntry): PosedLimb {
   return { path: posed.path, target: posed.target, start: startBy === 'load' ? { ...start, from: 'load' } : start };
 }
 
-/** Position in [0, 1] at which a curve first reaches a level from that end, between samples by straight lines; that end itself where it starts above. */
+/**
+ * Position in [0, 1] at which a curve first reaches a level from that end, between samples by straight lines; that end
+ * itself where it starts above.
+ */
 function reaches(curve: Float64Array, level: number, from: 'start' | 'finish'): number {
   const last = curve.length - 1;
   const at = (k: number): number => curve[from === 'start' ? k : last - k]!;
@@ -49,9 +52,12 @@ const OTHER: Readonly<Record<Side, Side>> = { left: 'right', right: 'left' };
 
 /** Both arms of a linked machine stop where the first of them does: it hides the side that could go on. */
 function asLinked(e: BookEntry, input: ProfileInput, side: Side): BookEntry {
-  if (e.load.kind !== 'machine' || e.hands !== 'two' || input.kit.machines[e.load.machine]?.independentArms !== false) return e;
+  if (e.load.kind !== 'machine' || e.hands !== 'two' || input.kit.machines[e.load.machine]?.independentArms !== false)
+    return e;
   const other = poseEntry(e, input.body, OTHER[side], input.range, input.kit.surfaces);
-  return other ? { ...e, startAt: Math.max(e.startAt, other.range.from), stopAt: Math.min(e.stopAt, other.range.to) } : e;
+  return other
+    ? { ...e, startAt: Math.max(e.startAt, other.range.from), stopAt: Math.min(e.stopAt, other.range.to) }
+    : e;
 }
 
 /** Profile a movement without a cable on one side; null when the client's range leaves too little of it. */
@@ -62,8 +68,18 @@ export function profileEntry(entry: BookEntry, input: ProfileInput, side: Side):
     const posed = poseEntry(e, body, side, range, kit.surfaces);
     if (!posed) return null;
     const samples = allocateSamples(SAMPLES);
-    const metrics = profileLoads(buildLimbTrack(body, posed.path, posed.target), entryLoads(e, posed, body, loadKg, kit), samples);
-    return { posed, metrics, samples, startBy: posed.range.cutStart ? 'joint' : 'own', finishBy: posed.range.cutFinish ? 'joint' : 'own' };
+    const metrics = profileLoads(
+      buildLimbTrack(body, posed.path, posed.target),
+      entryLoads(e, posed, body, loadKg, kit),
+      samples,
+    );
+    return {
+      posed,
+      metrics,
+      samples,
+      startBy: posed.range.cutStart ? 'joint' : 'own',
+      finishBy: posed.range.cutFinish ? 'joint' : 'own',
+    };
   };
   const whole = run(own);
   if (!whole) return null;
@@ -80,5 +96,11 @@ export function profileEntry(entry: BookEntry, input: ProfileInput, side: Side):
   const to = Math.min(clear.to, loaded.to);
   if (from === 0 && to === 1) return whole;
   const part = run({ ...own, startAt: along(from), stopAt: along(to) });
-  return part && { ...part, startBy: from === 0 ? whole.startBy : clear.from === from ? 'touch' : 'load', finishBy: to === 1 ? whole.finishBy : clear.to === to ? 'touch' : 'load' };
+  return (
+    part && {
+      ...part,
+      startBy: from === 0 ? whole.startBy : clear.from === from ? 'touch' : 'load',
+      finishBy: to === 1 ? whole.finishBy : clear.to === to ? 'touch' : 'load',
+    }
+  );
 }

@@ -11,11 +11,15 @@ import { schoolsOf, SCHOOL_QUESTIONS, withSchools } from './school';
 import { solveEntry, usualInput } from './solve-entry';
 
 const ask = (e: BookEntry, statureM = 1.75) => {
-  const a = solveEntry(e, { ...usualInput(bodyOf(statureM), sidesOf(e).at(-1)!, 15, WHOLE_RANGE), column: { column: COLUMN, room: ROOM, attachmentM: 0.14 } });
+  const a = solveEntry(e, {
+    ...usualInput(bodyOf(statureM), sidesOf(e).at(-1)!, 15, WHOLE_RANGE),
+    column: { column: COLUMN, room: ROOM, attachmentM: 0.14 },
+  });
   if (!a.ok) throw new Error(`${e.id}: ${a.reason}`);
   return a;
 };
-const preset = (id: string, question: string, notes: Parameters<typeof schoolsOf>[1], finish = 1) => schoolsOf(findEntry(id)!, notes, finish).find((s) => s.question === question)?.preset;
+const preset = (id: string, question: string, notes: Parameters<typeof schoolsOf>[1], finish = 1) =>
+  schoolsOf(findEntry(id)!, notes, finish).find((s) => s.question === question)?.preset;
 
 describe('schools', () => {
   it('every question is raised by some movement, has words for every side, and a reason', () => {
@@ -27,19 +31,26 @@ describe('schools', () => {
     }
   });
   it.each(BOOK.map((e) => [e.id, e] as const))('%s solves or fits by every side of every question', (_, e) => {
-    for (const s of schoolsOf(e, [], 0.1)) for (const o of s.options) expect(Number.isFinite(ask(withSchools(e, { [s.question]: o })).metrics.evenness)).toBe(true);
+    for (const s of schoolsOf(e, [], 0.1))
+      for (const o of s.options)
+        expect(Number.isFinite(ask(withSchools(e, { [s.question]: o })).metrics.evenness)).toBe(true);
   });
   it('our side follows the notes and the curve', () => {
     expect(preset('dumbbell-row-one-arm', 'row-bottom', [])).toBe('reach');
     expect(preset('dumbbell-row-one-arm', 'row-bottom', ['first-month'])).toBe('keep-set');
     expect(preset('dumbbell-side-raise', 'side-raise-hand', ['shoulder'])).toBe('thumb-up');
-    expect([preset('barbell-curl', 'range-top', [], 0.1), preset('barbell-curl', 'range-top', [], 0.6)]).toEqual(['stop-at-ninety', 'full']);
+    expect([preset('barbell-curl', 'range-top', [], 0.1), preset('barbell-curl', 'range-top', [], 0.6)]).toEqual([
+      'stop-at-ninety',
+      'full',
+    ]);
     expect(preset('barbell-curl', 'row-base', [])).toBeUndefined();
   });
   it('sides do what they say: a reach starts further out, nine tenths ends sooner, locked elbows are straight', () => {
     const arm = (e: BookEntry) => poseEntry(e, bodyOf(1.75), 'right', WHOLE_RANGE, USUAL_SURFACES)!;
     const row = findEntry('cable-row-level-one-arm')!;
-    expect(arm(withSchools(row, { 'row-bottom': 'reach' })).path.contact[0]![0] - arm(row).path.contact[0]![0]).toBeCloseTo(0.03, 3);
+    expect(
+      arm(withSchools(row, { 'row-bottom': 'reach' })).path.contact[0]![0] - arm(row).path.contact[0]![0],
+    ).toBeCloseTo(0.03, 3);
     const fly = findEntry('dumbbell-fly-flat')!;
     const short = withSchools(fly, { 'range-top': 'stop-at-ninety' });
     expect(arm(short).range.to).toBe(0.9);
@@ -53,7 +64,10 @@ describe('schools', () => {
   });
   it('aiming for the armpit loads the upper lat, by the hip the lower', () => {
     const row = findEntry('cable-row-level-one-arm')!;
-    expect([row.target, withSchools(row, { 'lat-aim': 'neutral-to-armpit' }).target]).toEqual(['lat-lower', 'lat-upper']);
+    expect([row.target, withSchools(row, { 'lat-aim': 'neutral-to-armpit' }).target]).toEqual([
+      'lat-lower',
+      'lat-upper',
+    ]);
   });
 });
 
@@ -63,11 +77,20 @@ describe('faults of the book', () => {
     expect(FAULT_CODES.filter((f) => !used.has(f))).toEqual([]);
   });
   it.each([
-    ['preacher-curl-neutral', 'pad-gap'], ['leg-extension', 'knee-gap'], ['seated-leg-curl', 'knees-lift'], ['barbell-row-hinged', 'back-rounds'], ['dumbbell-side-raise', 'raise-shrugs'],
-    ['rear-delt-cable-row', 'arm-tucks'], ['pulldown-overhand', 'trunk-rocks'], ['machine-press', 'elbows-uneven'], ['rope-pushdown', 'rests-in-lockout'], ['rack-pull', 'bounces'],
+    ['preacher-curl-neutral', 'pad-gap'],
+    ['leg-extension', 'knee-gap'],
+    ['seated-leg-curl', 'knees-lift'],
+    ['barbell-row-hinged', 'back-rounds'],
+    ['dumbbell-side-raise', 'raise-shrugs'],
+    ['rear-delt-cable-row', 'arm-tucks'],
+    ['pulldown-overhand', 'trunk-rocks'],
+    ['machine-press', 'elbows-uneven'],
+    ['rope-pushdown', 'rests-in-lockout'],
+    ['rack-pull', 'bounces'],
   ] as const)('%s is prone to %s', (id, fault) => expect(faultsOf(findEntry(id)!)).toContain(fault));
-  it('corrections come in the order set-up, load, cue, range, refer, but where the trade’s own order is another', () => {
+  it('corrections come in the order set-up, load, cue, range, refer, but where the trade has its own order', () => {
     for (const f of FAULT_CODES) expect(new Set(FAULT_BOOK[f].corrections).size).toBe(FAULT_BOOK[f].corrections.length);
-    for (const f of FAULT_CODES) if (FAULT_BOOK[f].corrections.includes('refer')) expect(FAULT_BOOK[f].corrections.at(-1)).toBe('refer');
+    for (const f of FAULT_CODES)
+      if (FAULT_BOOK[f].corrections.includes('refer')) expect(FAULT_BOOK[f].corrections.at(-1)).toBe('refer');
   });
 });

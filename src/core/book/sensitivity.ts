@@ -18,7 +18,12 @@ export interface Sensitivity {
  * Solve again with one measure 2 cm either way. `input.body` must have been built from `bodyInput`.
  * The place where the best set-up stands is kept, so that the answer is about the hole unless the hole is fixed.
  */
-export function findSensitivity(input: SetupInput, bodyInput: BodyInput, measure: MeasureName, at: { readonly standX: number; readonly standZ: number; readonly yawDeg: number }): Sensitivity {
+export function findSensitivity(
+  input: SetupInput,
+  bodyInput: BodyInput,
+  measure: MeasureName,
+  at: { readonly standX: number; readonly standZ: number; readonly yawDeg: number },
+): Sensitivity {
   const sized = sizeOf(input.body, measure);
   const solveWith = (deltaM: number): Sensitivity['lower'] => {
     const body = buildBody({ ...bodyInput, measuredM: { ...bodyInput.measuredM, [measure]: sized.m + deltaM } });

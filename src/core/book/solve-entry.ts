@@ -26,7 +26,12 @@ export interface EntryInput {
   readonly column: { readonly column: Column; readonly room: Room; readonly attachmentM: number } | null;
 }
 
-export const usualInput = (body: Body, side: WorkingSide, loadKg: number, range: EntryRange): Omit<EntryInput, 'column'> => ({ body, range, side, loadKg, kit: USUAL_KIT });
+export const usualInput = (
+  body: Body,
+  side: WorkingSide,
+  loadKg: number,
+  range: EntryRange,
+): Omit<EntryInput, 'column'> => ({ body, range, side, loadKg, kit: USUAL_KIT });
 
 export type EntryAnswer =
   | {
@@ -39,22 +44,54 @@ export type EntryAnswer =
       readonly side: Side;
       readonly pulley: Vec3 | null;
     }
-  | { readonly ok: false; readonly reason: 'range' | 'no-column' | 'one-pulley' | 'sides' | 'limits'; readonly violations: readonly Violation[] };
+  | {
+      readonly ok: false;
+      readonly reason: 'range' | 'no-column' | 'one-pulley' | 'sides' | 'limits';
+      readonly violations: readonly Violation[];
+    };
 
 /** The question that a cable movement asks of a column. */
-export function toSetupInput(entry: BookEntry, input: EntryInput, at: NonNullable<EntryInput['column']>, options: SetupInput['options'] = usualOptions(entry, input.range.fit)): SetupInput {
+export function toSetupInput(
+  entry: BookEntry,
+  input: EntryInput,
+  at: NonNullable<EntryInput['column']>,
+  options: SetupInput['options'] = usualOptions(entry, input.range.fit),
+): SetupInput {
   const { body, range, side, loadKg, kit } = input;
   return {
-    ...at, body, range: range.active, limits: range.limits, stopLevel: range.stopLevel, fit: range.fit, entry, options, side, kit, loadKg, mostLoadKg: null, fixed: {}, lastUsed: null,
+    ...at,
+    body,
+    range: range.active,
+    limits: range.limits,
+    stopLevel: range.stopLevel,
+    fit: range.fit,
+    entry,
+    options,
+    side,
+    kit,
+    loadKg,
+    mostLoadKg: null,
+    fixed: {},
+    lastUsed: null,
   };
 }
 
 /** The search that a cable movement asks; null for others, or when the client's range leaves too little of it. */
-export const entryProblem = (entry: BookEntry, input: EntryInput, options?: SetupInput['options']): SetupProblem | null =>
+export const entryProblem = (
+  entry: BookEntry,
+  input: EntryInput,
+  options?: SetupInput['options'],
+): SetupProblem | null =>
   entry.load.kind === 'cable' && input.column ? findProblem(toSetupInput(entry, input, input.column, options)) : null;
 
-/** How far the target joint turns over the whole of a movement and over what a client's range leaves of it, degrees; the tighter side. */
-export function wholeRangeDeg(entry: BookEntry, input: Omit<EntryInput, 'column'>): { readonly wholeDeg: number; readonly leftDeg: number } {
+/**
+ * How far the target joint turns over the whole of a movement and over what a client's range leaves of it, degrees; the
+ * tighter side.
+ */
+export function wholeRangeDeg(
+  entry: BookEntry,
+  input: Omit<EntryInput, 'column'>,
+): { readonly wholeDeg: number; readonly leftDeg: number } {
   const sides: readonly Side[] = input.side === 'both' ? SIDES : [input.side];
   const { body, range, kit } = input;
   const own = sides.map((side) => {
@@ -68,7 +105,10 @@ export function wholeRangeDeg(entry: BookEntry, input: Omit<EntryInput, 'column'
 
 /** Solve or fit a movement: place it at a column where it hangs on a cable, and profile it either way. */
 export function solveEntry(entry: BookEntry, input: EntryInput, options?: SetupInput['options']): EntryAnswer {
-  const no = (reason: Extract<EntryAnswer, { ok: false }>['reason'], violations: readonly Violation[] = []): EntryAnswer => ({ ok: false, reason, violations });
+  const no = (
+    reason: Extract<EntryAnswer, { ok: false }>['reason'],
+    violations: readonly Violation[] = [],
+  ): EntryAnswer => ({ ok: false, reason, violations });
   if (entry.path.kind !== 'sweep' && (entry.hands === 'two') !== (input.side === 'both')) return no('sides');
   const sides = input.side === 'both' ? SIDES : [input.side];
   const shown = sides[sides.length - 1]!;
@@ -85,6 +125,13 @@ export function solveEntry(entry: BookEntry, input: EntryInput, options?: SetupI
   const solution = solveSetup(problem);
   if (!solution.feasible) return no('limits', solution.nearest.violations);
   const { placement, bySide } = solution.best;
-  const posed = poseEntry(withKit(entry, input.kit), input.body, shown, input.range, input.kit.surfaces, options ?? usualOptions(entry, input.range.fit))!;
+  const posed = poseEntry(
+    withKit(entry, input.kit),
+    input.body,
+    shown,
+    input.range,
+    input.kit.surfaces,
+    options ?? usualOptions(entry, input.range.fit),
+  )!;
   return { ok: true, placement, ...bySide[shown]!, posed, side: shown, pulley: problem.pulley(placement, shown) };
 }

@@ -18,19 +18,32 @@ const TILT_STEP_DEG = 5;
 const FLIES = ['cable-fly-high-to-low', 'cable-fly-level', 'cable-fly-low-to-high'] as const;
 
 /**
- * Nearest working stand-in on the same column: a sweep's own tilts, closest first, then the other flies on their defaults;
+ * Nearest working stand-in on the same column: a sweep's own tilts, closest first, then the other flies on their
+ * defaults;
  * then the movement's own stand-ins, first come first. Null when this column serves none of them.
  */
 export function findStandIn(blocked: SetupInput): StandIn | null {
   const { entry, options } = blocked;
   const attempt = (other: BookEntry, tiltDeg: number | null): StandIn | null => {
-    if (other.load.kind !== 'cable' || (other.hands === 'two') !== (blocked.side === 'both') && other.path.kind !== 'sweep') return null;
+    if (
+      other.load.kind !== 'cable' ||
+      ((other.hands === 'two') !== (blocked.side === 'both') && other.path.kind !== 'sweep')
+    )
+      return null;
     const chosen = other.id === entry.id ? options : usualOptions(other);
-    const input = { ...blocked, entry: other, options: { ...chosen, tiltDeg: tiltDeg ?? chosen.tiltDeg }, fixed: {}, lastUsed: null };
+    const input = {
+      ...blocked,
+      entry: other,
+      options: { ...chosen, tiltDeg: tiltDeg ?? chosen.tiltDeg },
+      fixed: {},
+      lastUsed: null,
+    };
     const problem = findProblem(input);
     if (!problem) return null;
     const solution = solveSetup(problem);
-    return solution.feasible && (tiltDeg === null || isStraight(solution.best)) ? { entry: other, tiltDeg, input, solution } : null;
+    return solution.feasible && (tiltDeg === null || isStraight(solution.best))
+      ? { entry: other, tiltDeg, input, solution }
+      : null;
   };
   const candidates: (readonly [BookEntry, number | null])[] = [];
   if (entry.path.kind === 'sweep') {

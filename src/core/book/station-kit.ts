@@ -8,12 +8,22 @@ export interface StationKit {
   readonly bench: Bench | null;
   readonly preacher: PreacherBench | null;
   readonly machines: Partial<Readonly<Record<MachineKind, Machine>>>;
-  readonly landmine: { readonly pivotHeightM: number; readonly barKg: number; readonly barM: number; readonly platesAtM: number };
+  readonly landmine: {
+    readonly pivotHeightM: number;
+    readonly barKg: number;
+    readonly barM: number;
+    readonly platesAtM: number;
+  };
   /** Help of a band on a bar, both hands together, newtons. */
   readonly bandN: number;
 }
 
 /** Usual kit (common practice); measured kit replaces it. */
 export const USUAL_KIT: StationKit = {
-  surfaces: USUAL_SURFACES, bench: null, preacher: null, machines: {}, landmine: { pivotHeightM: 0.09, barKg: 20, barM: 2.18, platesAtM: 1.96 }, bandN: 150,
+  surfaces: USUAL_SURFACES,
+  bench: null,
+  preacher: null,
+  machines: {},
+  landmine: { pivotHeightM: 0.09, barKg: 20, barM: 2.18, platesAtM: 1.96 },
+  bandN: 150,
 };

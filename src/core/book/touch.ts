@@ -4,7 +4,10 @@ import { subtract } from '@/core/geometry/vector';
 import type { BookEntry } from './book-entry';
 import type { PosedEntry } from './pose-entry';
 
-/** Half the height of a dumbbell's head by its mass: a lump of iron grows with the cube root (our judgement: 10 kg about 17 cm across). */
+/**
+ * Half the height of a dumbbell's head by its mass: a lump of iron grows with the cube root (our judgement: 10 kg about
+ * 17 cm across).
+ */
 const DUMBBELL_M_PER_KG_THIRD = 0.04;
 /** Half the height of the biggest common plate, metres (common practice: 45 cm across). */
 const PLATE_RADIUS_M = 0.225;
@@ -20,10 +23,15 @@ const sizeOf = (e: BookEntry, loadKg: number): number | null => {
 };
 
 /**
- * The part of a posed range, shares in [0, 1], in which the weight meets neither the floor nor the chest: bigger plates and
- * dumbbells cut the range short. Ends are found between samples by straight lines.
+ * The part of a posed range, shares in [0, 1], in which the weight meets neither the floor nor the chest: bigger plates
+ * and dumbbells cut the range short. Ends are found between samples by straight lines.
  */
-export function clearOfTouch(e: BookEntry, body: Body, posed: PosedEntry, loadKg: number): { readonly from: number; readonly to: number } {
+export function clearOfTouch(
+  e: BookEntry,
+  body: Body,
+  posed: PosedEntry,
+  loadKg: number,
+): { readonly from: number; readonly to: number } {
   const size = sizeOf(e, loadKg);
   if (size === null || posed.path.chain !== 'arm') return { from: 0, to: 1 };
   const { contact, frame } = posed.path;
@@ -33,7 +41,9 @@ export function clearOfTouch(e: BookEntry, body: Body, posed: PosedEntry, loadKg
     const floor = c[1] - size;
     if (!lying) return floor;
     const own = intoFrame(frame[i]!, subtract(c, posed.pose.neckBase));
-    return Math.abs(own[2]) > BESIDE_CHEST * 2 * half ? floor : Math.min(floor, own[0] - CHEST_DEPTH * body.statureM - size);
+    return Math.abs(own[2]) > BESIDE_CHEST * 2 * half
+      ? floor
+      : Math.min(floor, own[0] - CHEST_DEPTH * body.statureM - size);
   });
   const last = room.length - 1;
   let a = 0;

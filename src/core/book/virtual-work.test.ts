@@ -15,19 +15,26 @@ const LOAD_KG = 12;
 const STEP_RAD = 1e-5;
 
 /**
- * Principle of virtual work, by central differences: turning the limb a little about the action's axis changes the load's
- * potential by the moment that the joint must give. Knows nothing of levers or cross products.
+ * Principle of virtual work, by central differences: turning the limb a little about the action's axis changes the
+ * load's potential by the moment that the joint must give. Knows nothing of levers or cross products.
  */
 function byVirtualWork(e: BookEntry, statureM: number, side: WorkingSide) {
-  const answer = solveEntry(e, { ...usualInput(bodyOf(statureM), side, LOAD_KG, WHOLE_RANGE), column: { column: COLUMN, room: ROOM, attachmentM: 0.14 } });
+  const answer = solveEntry(e, {
+    ...usualInput(bodyOf(statureM), side, LOAD_KG, WHOLE_RANGE),
+    column: { column: COLUMN, room: ROOM, attachmentM: 0.14 },
+  });
   if (!answer.ok) throw new Error(`${e.id}: ${answer.reason}`);
-  const { posed: { path, target }, placement, pulley } = answer;
+  const {
+    posed: { path, target },
+    placement,
+    pulley,
+  } = answer;
   const { load } = e;
   const stand = placement && { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) };
   const at = stand && toBody(pulley!, stand);
   const potential = (contact: Vec3, offset: Vec3): number => {
     if (load.kind === 'weight') return LOAD_KG * load.share * GRAVITY_MS2 * contact[1];
-    const tension = ((LOAD_KG * GRAVITY_MS2) / COLUMN.pulleyRatio) / (load.kind === 'cable' && load.shared ? 2 : 1);
+    const tension = (LOAD_KG * GRAVITY_MS2) / COLUMN.pulleyRatio / (load.kind === 'cable' && load.shared ? 2 : 1);
     return tension * length(subtract(at!, add(contact, offset)));
   };
   return [0, 9, 20, 33, 40].map((i) => {
@@ -35,16 +42,23 @@ function byVirtualWork(e: BookEntry, statureM: number, side: WorkingSide) {
     const contact = path.contact[i]!;
     const offset: Vec3 = load.kind === 'cable' && load.shared ? [0, 0, -contact[2]] : [0, 0, 0];
     const turned = (rad: number): Vec3 => add(joint, rotateAbout(subtract(contact, joint), target.axis[i]!, rad));
-    return { got: answer.samples.lineNm[i]!, want: (potential(turned(STEP_RAD), offset) - potential(turned(-STEP_RAD), offset)) / (2 * STEP_RAD) };
+    return {
+      got: answer.samples.lineNm[i]!,
+      want: (potential(turned(STEP_RAD), offset) - potential(turned(-STEP_RAD), offset)) / (2 * STEP_RAD),
+    };
   });
 }
 
 describe('moments of the book by virtual work', () => {
-  it.each(BOOK.filter((e) => e.load.kind === 'cable' || e.load.kind === 'weight').map((e) => [e.id, e] as const))('%s', (_, e) => {
-    for (const statureM of [1.52, 1.93]) {
-      for (const side of sidesOf(e)) {
-        for (const { got, want } of byVirtualWork(e, statureM, side)) expect(Math.abs(got - want)).toBeLessThan(1e-4 + 1e-6 * Math.abs(want));
+  it.each(BOOK.filter((e) => e.load.kind === 'cable' || e.load.kind === 'weight').map((e) => [e.id, e] as const))(
+    '%s',
+    (_, e) => {
+      for (const statureM of [1.52, 1.93]) {
+        for (const side of sidesOf(e)) {
+          for (const { got, want } of byVirtualWork(e, statureM, side))
+            expect(Math.abs(got - want)).toBeLessThan(1e-4 + 1e-6 * Math.abs(want));
+        }
       }
-    }
-  });
+    },
+  );
 });

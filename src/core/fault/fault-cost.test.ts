@@ -21,12 +21,36 @@ function cost(e: BookEntry | string, fault: FaultCode, size = PERTURBATION[fault
   const column = { column: COLUMN, room: ROOM, attachmentM: 0.14 };
   const a = solveEntry(entry, { ...input, column });
   if (!a.ok) throw new Error(entry.id);
-  return costOnCable(toSetupInput(entry, { ...input, column }, column), a.placement!, shown, PERTURBATION[fault]!, size);
+  return costOnCable(
+    toSetupInput(entry, { ...input, column }, column),
+    a.placement!,
+    shown,
+    PERTURBATION[fault]!,
+    size,
+  );
 }
-const PRONE = BOOK.flatMap((e) => faultsOf(e).filter((f) => PERTURBATION[f]).map((f) => [e.id, f] as const));
+const PRONE = BOOK.flatMap((e) =>
+  faultsOf(e)
+    .filter((f) => PERTURBATION[f])
+    .map((f) => [e.id, f] as const),
+);
 /** A fault whose perturbation speaks of an arm on a movement of another limb has nothing to perturb. */
 const bones = ({ before: { path } }: FaultCost, { after }: FaultCost) =>
-  [0, 20, 40].flatMap((i) => [[path.proximal, path.middle], [path.middle, path.distal]].map(([a, b], k) => length(subtract(a![i]!, b![i]!)) - length(subtract((k === 0 ? after.path.proximal : after.path.middle)[i]!, (k === 0 ? after.path.middle : after.path.distal)[i]!))));
+  [0, 20, 40].flatMap((i) =>
+    [
+      [path.proximal, path.middle],
+      [path.middle, path.distal],
+    ].map(
+      ([a, b], k) =>
+        length(subtract(a![i]!, b![i]!)) -
+        length(
+          subtract(
+            (k === 0 ? after.path.proximal : after.path.middle)[i]!,
+            (k === 0 ? after.path.middle : after.path.distal)[i]!,
+          ),
+        ),
+    ),
+  );
 
 describe('the list of faults', () => {
   it('names causes in the order of remedy and none twice', () => {
@@ -37,23 +61,32 @@ describe('the list of faults', () => {
     }
   });
   it('every perturbation belongs to a fault that some movement is prone to', () => {
-    for (const f of Object.keys(PERTURBATION) as FaultCode[]) expect(PRONE.some(([, g]) => g === f), f).toBe(true);
+    for (const f of Object.keys(PERTURBATION) as FaultCode[])
+      expect(
+        PRONE.some(([, g]) => g === f),
+        f,
+      ).toBe(true);
   });
 });
 
 describe('what a fault costs', () => {
-  it.each(PRONE)('%s, %s: nothing at nought, finite at its usual size and its most, bones as long as before', (id, fault) => {
-    const p = PERTURBATION[fault]!;
-    const none = cost(id, fault, 0)!;
-    expect(none.meanChange).toBeCloseTo(0, 9);
-    expect(none.grew).toBeNull();
-    for (const size of [p.usual, p.most]) {
-      const c = cost(id, fault, size);
-      if (c === null) continue; // a range cut to less than is still the movement
-      expect([c.meanChange, ...c.after.samples.resistanceNm, ...c.after.leak.map((l) => l.share)].every(Number.isFinite)).toBe(true);
-      if (p.kind !== 'stops-short') for (const d of bones(c, c)) expect(Math.abs(d)).toBeLessThan(1e-9);
-    }
-  });
+  it.each(PRONE)(
+    '%s, %s: nothing at nought, finite at its usual size and its most, bones as long as before',
+    (id, fault) => {
+      const p = PERTURBATION[fault]!;
+      const none = cost(id, fault, 0)!;
+      expect(none.meanChange).toBeCloseTo(0, 9);
+      expect(none.grew).toBeNull();
+      for (const size of [p.usual, p.most]) {
+        const c = cost(id, fault, size);
+        if (c === null) continue; // a range cut to less than is still the movement
+        expect(
+          [c.meanChange, ...c.after.samples.resistanceNm, ...c.after.leak.map((l) => l.share)].every(Number.isFinite),
+        ).toBe(true);
+        if (p.kind !== 'stops-short') for (const d of bones(c, c)) expect(Math.abs(d)).toBeLessThan(1e-9);
+      }
+    },
+  );
 });
 
 describe.each(STATURES)('facts of the trade about faults, %d m (common practice)', (h) => {
@@ -72,10 +105,11 @@ describe.each(STATURES)('facts of the trade about faults, %d m (common practice)
     const c = at('cable-fly-level', 'arms-stay-bent');
     expect(c.after.samples.resistanceNm[40]!).toBeLessThan(c.before.samples.resistanceNm[40]!);
   });
-  it('a pulley three holes low hands a part of a fly to the front and side deltoids, three holes high to the lats', () => {
+  it('a pulley three holes low hands part of a fly to front and side deltoids, three holes high to the lats', () => {
     const held = (holes: number, by: string) => {
       const { before, after } = at('cable-fly-level', 'line-off-arm', holes);
-      const share = (s: typeof before) => s.leak.filter((l) => l.answeredBy === by).reduce((sum, l) => sum + l.share, 0);
+      const share = (s: typeof before) =>
+        s.leak.filter((l) => l.answeredBy === by).reduce((sum, l) => sum + l.share, 0);
       return share(after) - share(before);
     };
     expect(held(-3, 'front-deltoid')).toBeGreaterThan(0.05);

@@ -35,11 +35,33 @@ export interface SavedSetup {
 
 export type FloorEventBody =
   | ({ readonly kind: 'setup-saved' } & SavedSetup)
-  | { readonly kind: 'set-started'; readonly setId: string; readonly setNo: number; readonly loadG: number; readonly targetReps: number; readonly tempo: string; readonly scheme?: Scheme | undefined }
+  | {
+      readonly kind: 'set-started';
+      readonly setId: string;
+      readonly setNo: number;
+      readonly loadG: number;
+      readonly targetReps: number;
+      readonly tempo: string;
+      readonly scheme?: Scheme | undefined;
+    }
   /** The set goes on with another part of its scheme; `reps` were done before it. */
-  | { readonly kind: 'part'; readonly setId: string; readonly part: number; readonly reps: number; readonly loadG: number; readonly standX: number | null }
+  | {
+      readonly kind: 'part';
+      readonly setId: string;
+      readonly part: number;
+      readonly reps: number;
+      readonly loadG: number;
+      readonly standX: number | null;
+    }
   | { readonly kind: 'rep'; readonly setId: string; readonly rep: number }
-  | { readonly kind: 'fault'; readonly setId: string; readonly rep: number; readonly fault: FaultCode; readonly side: Side | 'both'; readonly severity: Severity }
+  | {
+      readonly kind: 'fault';
+      readonly setId: string;
+      readonly rep: number;
+      readonly fault: FaultCode;
+      readonly side: Side | 'both';
+      readonly severity: Severity;
+    }
   /** Every rep up to this one was watched and clean, but for the faults tapped. */
   | { readonly kind: 'clean'; readonly setId: string; readonly rep: number }
   | { readonly kind: 'set-note'; readonly setId: string; readonly note: string }
@@ -48,7 +70,13 @@ export type FloorEventBody =
   | { readonly kind: 'set-confirmed'; readonly setId: string; readonly loadG: number; readonly reps: number }
   | { readonly kind: 'pain'; readonly setId: string | null; readonly rep: number }
   | { readonly kind: 'pain-note'; readonly painId: string; readonly note: string }
-  | { readonly kind: 'correction'; readonly setId: string; readonly fault: FaultCode; readonly correction: CorrectionCode; readonly cause: RemedyKind }
+  | {
+      readonly kind: 'correction';
+      readonly setId: string;
+      readonly fault: FaultCode;
+      readonly correction: CorrectionCode;
+      readonly cause: RemedyKind;
+    }
   | { readonly kind: 'outcome'; readonly correctionId: string; readonly setId: string; readonly outcome: Outcome };
 
 export type FloorEvent = FloorEventBase & FloorEventBody;

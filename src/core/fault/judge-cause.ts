@@ -35,10 +35,14 @@ const FROM_START_REP = 2;
 /** Too few reps to speak of a last third. */
 const SHORTEST_FOR_THIRDS = 4;
 
-function judgeSign(e: FaultEvidence, hasSetupRemedy: boolean): { readonly cause: RemedyKind | null; readonly sign: CauseSign } {
+function judgeSign(
+  e: FaultEvidence,
+  hasSetupRemedy: boolean,
+): { readonly cause: RemedyKind | null; readonly sign: CauseSign } {
   if (e.setupOff === true && hasSetupRemedy) return { cause: 'set-up', sign: 'setup-differs' };
   const lastThird = e.repsDone - Math.ceil(e.repsDone / 3);
-  if (e.repsDone >= SHORTEST_FOR_THIRDS && e.reps.length > 0 && e.reps.every((r) => r > lastThird)) return { cause: 'load', sign: 'late-reps' };
+  if (e.repsDone >= SHORTEST_FOR_THIRDS && e.reps.length > 0 && e.reps.every((r) => r > lastThird))
+    return { cause: 'load', sign: 'late-reps' };
   const lighter = e.earlier.filter((s) => s.loadG < e.loadG);
   if (lighter.length > 0 && lighter.every((s) => !s.seen)) return { cause: 'load', sign: 'grows-with-load' };
   if (e.reps.some((r) => r <= FROM_START_REP)) return { cause: 'cue', sign: 'from-first-rep' };
@@ -67,5 +71,11 @@ export function judgeCause(e: FaultEvidence): JudgedCause {
     .map((x) => x.c);
   const sides = new Set(e.sides);
   const only = sides.size === 1 ? [...sides][0]! : 'both';
-  return { fault: e.fault, cause: cause ?? CORRECTION_KIND[remedies[0]!], sign, onlySide: only === 'both' ? null : only, remedies };
+  return {
+    fault: e.fault,
+    cause: cause ?? CORRECTION_KIND[remedies[0]!],
+    sign,
+    onlySide: only === 'both' ? null : only,
+    remedies,
+  };
 }

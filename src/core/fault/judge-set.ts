@@ -7,7 +7,9 @@ import type { SetRecord } from './set-log';
 export function judgeSet(set: SetRecord, all: readonly SetRecord[]): JudgedCause[] {
   const before = all.slice(0, all.indexOf(set));
   const codes = [...new Set(set.faults.map((f) => f.fault))];
-  const failed = before.flatMap((s) => s.corrections.filter((c) => c.outcome === 'not' && s.itemId === set.itemId).map((c) => c.correction));
+  const failed = before.flatMap((s) =>
+    s.corrections.filter((c) => c.outcome === 'not' && s.itemId === set.itemId).map((c) => c.correction),
+  );
   return codes
     .map((fault: FaultCode) => {
       const marks = set.faults.filter((f) => f.fault === fault);
@@ -28,18 +30,26 @@ export function judgeSet(set: SetRecord, all: readonly SetRecord[]): JudgedCause
 /** A severity from which a fault holds the load back. */
 const HOLDS_BACK = 2;
 
-/** What each session of a movement on one side says about the next load, oldest first; sessions without a finished set say nothing. */
-export function sessionResults(sets: readonly SetRecord[], exceptItem: string): { readonly loadG: number; readonly topReached: boolean; readonly clean: boolean; readonly loadCaused: boolean }[] {
+/**
+ * What each session of a movement on one side says about the next load, oldest first; sessions without a finished set
+ * say nothing.
+ */
+export function sessionResults(
+  sets: readonly SetRecord[],
+  exceptItem: string,
+): { readonly loadG: number; readonly topReached: boolean; readonly clean: boolean; readonly loadCaused: boolean }[] {
   const items = [...new Set(sets.map((s) => s.itemId))].filter((i) => i !== exceptItem);
   return items.flatMap((item) => {
     const own = sets.filter((s) => s.itemId === item && s.endedAtMs !== null && s.reps > 0);
     if (own.length === 0) return [];
     const loadG = Math.max(...own.map((s) => s.loadG));
-    return [{
-      loadG,
-      topReached: own.every((s) => s.reps >= s.targetReps),
-      clean: own.every((s) => s.faults.every((f) => f.severity < HOLDS_BACK)),
-      loadCaused: own.some((s) => judgeSet(s, sets).some((j) => j.cause === 'load')),
-    }];
+    return [
+      {
+        loadG,
+        topReached: own.every((s) => s.reps >= s.targetReps),
+        clean: own.every((s) => s.faults.every((f) => f.severity < HOLDS_BACK)),
+        loadCaused: own.some((s) => judgeSet(s, sets).some((j) => j.cause === 'load')),
+      },
+    ];
   });
 }

@@ -28,7 +28,13 @@ const turnLimb = (b: Bones, about: Vec3, axis: Vec3, rad: number, from: 'proxima
   };
 };
 
-const moved = (b: Bones, by: Vec3): Bones => ({ ...b, proximal: add(b.proximal, by), middle: add(b.middle, by), distal: add(b.distal, by), contact: add(b.contact, by) });
+const moved = (b: Bones, by: Vec3): Bones => ({
+  ...b,
+  proximal: add(b.proximal, by),
+  middle: add(b.middle, by),
+  distal: add(b.distal, by),
+  contact: add(b.contact, by),
+});
 
 /** Bend the hinge by an angle; straightening stops where it is straight. */
 function bendHinge(b: Bones, rad: number): Bones {
@@ -39,7 +45,15 @@ function bendHinge(b: Bones, rad: number): Bones {
   return turnLimb(b, b.middle, axis, Math.max(-bend, rad), 'distal');
 }
 
-function perturbed(b: Bones, kind: PerturbationKind, size: number, s: number, side: Side, pelvis: Vec3, axis: Vec3): Bones {
+function perturbed(
+  b: Bones,
+  kind: PerturbationKind,
+  size: number,
+  s: number,
+  side: Side,
+  pelvis: Vec3,
+  axis: Vec3,
+): Bones {
   const out = side === 'right' ? -1 : 1;
   const rad = toRad(size);
   switch (kind) {
@@ -62,7 +76,8 @@ function perturbed(b: Bones, kind: PerturbationKind, size: number, s: number, si
     case 'shoulder-up':
       return moved(b, scale(b.frame.y, size * s));
     case 'seat-low': {
-      // The elbow stays on the pad and the shoulder sinks; the elbow bends as much as before, so the forearm turns along.
+      // The elbow stays on the pad and the shoulder sinks; the elbow bends as much as before, so the forearm turns
+      // along.
       const arm = length(subtract(b.proximal, b.middle));
       const level = normalise([b.middle[0] - b.proximal[0], 0, b.middle[2] - b.proximal[2]]);
       const sideways: Vec3 = [-level[2], 0, level[0]];
@@ -78,11 +93,35 @@ function perturbed(b: Bones, kind: PerturbationKind, size: number, s: number, si
   }
 }
 
-/** A limb's path with a fault of some size in it, stand frame; kinds that change the place or the load leave it as it is. */
-export function perturbPath(path: ChainPath, target: ChainTarget, kind: PerturbationKind, size: number, pelvis: Vec3): ChainPath {
+/**
+ * A limb's path with a fault of some size in it, stand frame; kinds that change the place or the load leave it as it
+ * is.
+ */
+export function perturbPath(
+  path: ChainPath,
+  target: ChainTarget,
+  kind: PerturbationKind,
+  size: number,
+  pelvis: Vec3,
+): ChainPath {
   const last = path.proximal.length - 1;
   const all = path.proximal.map((proximal, i) =>
-    perturbed({ proximal, middle: path.middle[i]!, distal: path.distal[i]!, contact: path.contact[i]!, frame: path.frame[i]! }, kind, size, i / last, path.side, pelvis, target.axis[i]!),
+    perturbed(
+      { proximal, middle: path.middle[i]!, distal: path.distal[i]!, contact: path.contact[i]!, frame: path.frame[i]! },
+      kind,
+      size,
+      i / last,
+      path.side,
+      pelvis,
+      target.axis[i]!,
+    ),
   );
-  return { ...path, proximal: all.map((b) => b.proximal), middle: all.map((b) => b.middle), distal: all.map((b) => b.distal), contact: all.map((b) => b.contact), frame: all.map((b) => b.frame) };
+  return {
+    ...path,
+    proximal: all.map((b) => b.proximal),
+    middle: all.map((b) => b.middle),
+    distal: all.map((b) => b.distal),
+    contact: all.map((b) => b.contact),
+    frame: all.map((b) => b.frame),
+  };
 }

@@ -2,8 +2,21 @@ import type { FaultCode } from '@/core/movement/fault-code';
 
 /** What a geometric fault does to a solved pose or place; sizes are degrees, metres, holes or shares by `unit`. */
 export const PERTURBATION_KINDS = [
-  'arm-back', 'arm-out', 'arm-in', 'elbow-straight-at-start', 'elbow-bent-at-finish', 'trunk-leans-back', 'trunk-turns', 'shoulder-forward', 'shoulder-up', 'seat-low', 'joint-off-axis', 'past-start', 'stops-short',
-  'hole-off', 'stands-near',
+  'arm-back',
+  'arm-out',
+  'arm-in',
+  'elbow-straight-at-start',
+  'elbow-bent-at-finish',
+  'trunk-leans-back',
+  'trunk-turns',
+  'shoulder-forward',
+  'shoulder-up',
+  'seat-low',
+  'joint-off-axis',
+  'past-start',
+  'stops-short',
+  'hole-off',
+  'stands-near',
 ] as const;
 export type PerturbationKind = (typeof PERTURBATION_KINDS)[number];
 
@@ -16,7 +29,12 @@ export interface Perturbation {
 }
 
 const deg = (kind: PerturbationKind, usual: number, most: number): Perturbation => ({ kind, unit: 'deg', usual, most });
-const metres = (kind: PerturbationKind, usual: number, most: number): Perturbation => ({ kind, unit: 'm', usual, most });
+const metres = (kind: PerturbationKind, usual: number, most: number): Perturbation => ({
+  kind,
+  unit: 'm',
+  usual,
+  most,
+});
 
 /** The perturbation that models a fault; faults without one are not geometric. */
 export const PERTURBATION: Readonly<Partial<Record<FaultCode, Perturbation>>> = {

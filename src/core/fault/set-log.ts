@@ -37,7 +37,12 @@ export interface SetRecord {
   readonly tempo: string;
   readonly scheme: Scheme;
   /** Parts after the first, as they were begun. */
-  readonly parts: readonly { readonly part: number; readonly reps: number; readonly loadG: number; readonly standX: number | null }[];
+  readonly parts: readonly {
+    readonly part: number;
+    readonly reps: number;
+    readonly loadG: number;
+    readonly standX: number | null;
+  }[];
   /** Watched and clean up to this rep; 0 when nothing was said. */
   readonly cleanTo: number;
   readonly note: string;
@@ -63,17 +68,30 @@ export interface SetLog {
 }
 
 /** Choices that records made before the book had more than flies do not know. */
-const NO_CHOICE = { schools: {}, grip: null, armPathDeg: null, tuckDeg: 0, backDeg: null, seatHole: null, startAt: 0, stopAt: 1 } as const;
+const NO_CHOICE = {
+  schools: {},
+  grip: null,
+  armPathDeg: null,
+  tuckDeg: 0,
+  backDeg: null,
+  seatHole: null,
+  startAt: 0,
+  stopAt: 1,
+} as const;
 
 type Draft<T> = { -readonly [K in keyof T]: T[K] };
 
 /** Events in the order they were tapped; repeats of an id fall away, so that re-sent records change nothing. */
 export function orderEvents(events: readonly FloorEvent[]): FloorEvent[] {
   const unique = new Map(events.map((e) => [e.id, e]));
-  return [...unique.values()].sort((a, b) => a.atMs - b.atMs || (a.deviceId < b.deviceId ? -1 : a.deviceId > b.deviceId ? 1 : a.seq - b.seq));
+  return [...unique.values()].sort(
+    (a, b) => a.atMs - b.atMs || (a.deviceId < b.deviceId ? -1 : a.deviceId > b.deviceId ? 1 : a.seq - b.seq),
+  );
 }
 
-/** Fold the records of one client and movement into sets. Undone events leave no trace; unknown references are skipped. */
+/**
+ * Fold the records of one client and movement into sets. Undone events leave no trace; unknown references are skipped.
+ */
 export function foldSetLog(events: readonly FloorEvent[]): SetLog {
   const ordered = orderEvents(events);
   const undone = new Set(ordered.flatMap((e) => (e.kind === 'undo' ? [e.eventId] : [])));
@@ -87,24 +105,51 @@ export function foldSetLog(events: readonly FloorEvent[]): SetLog {
     switch (e.kind) {
       case 'setup-saved': {
         const { placement, solved, off, stationId, attachmentId, side, options } = e;
-        setups.push({ id: e.id, atMs: e.atMs, itemId: e.itemId, placement, solved, off, stationId, attachmentId, side, options: { ...NO_CHOICE, ...options } });
+        setups.push({
+          id: e.id,
+          atMs: e.atMs,
+          itemId: e.itemId,
+          placement,
+          solved,
+          off,
+          stationId,
+          attachmentId,
+          side,
+          options: { ...NO_CHOICE, ...options },
+        });
         break;
       }
       case 'set-started':
         sets.set(e.setId, {
-          setId: e.setId, itemId: e.itemId, setNo: e.setNo, startedAtMs: e.atMs, endedAtMs: null, loadG: e.loadG, reps: 0,
-          targetReps: e.targetReps, tempo: e.tempo, scheme: e.scheme ?? 'straight', parts: [], cleanTo: 0, note: '', confirmed: false, faults: [], corrections: [],
+          setId: e.setId,
+          itemId: e.itemId,
+          setNo: e.setNo,
+          startedAtMs: e.atMs,
+          endedAtMs: null,
+          loadG: e.loadG,
+          reps: 0,
+          targetReps: e.targetReps,
+          tempo: e.tempo,
+          scheme: e.scheme ?? 'straight',
+          parts: [],
+          cleanTo: 0,
+          note: '',
+          confirmed: false,
+          faults: [],
+          corrections: [],
           setup: setups.findLast((s) => s.itemId === e.itemId) ?? null,
         });
         break;
       case 'part':
-        if (set && !set.parts.some((p) => p.part === e.part)) set.parts = [...set.parts, { part: e.part, reps: e.reps, loadG: e.loadG, standX: e.standX }];
+        if (set && !set.parts.some((p) => p.part === e.part))
+          set.parts = [...set.parts, { part: e.part, reps: e.reps, loadG: e.loadG, standX: e.standX }];
         break;
       case 'rep':
         if (set) set.reps = Math.max(set.reps, e.rep);
         break;
       case 'fault':
-        if (set) set.faults = [...set.faults, { id: e.id, rep: e.rep, fault: e.fault, side: e.side, severity: e.severity }];
+        if (set)
+          set.faults = [...set.faults, { id: e.id, rep: e.rep, fault: e.fault, side: e.side, severity: e.severity }];
         break;
       case 'clean':
         if (set) set.cleanTo = Math.max(set.cleanTo, e.rep);
@@ -130,7 +175,18 @@ export function foldSetLog(events: readonly FloorEvent[]): SetLog {
       case 'correction':
         if (set) {
           corrections.set(e.id, { set, index: set.corrections.length });
-          set.corrections = [...set.corrections, { id: e.id, fault: e.fault, correction: e.correction, cause: e.cause, outcome: null, outcomeId: null, outcomeSetId: null }];
+          set.corrections = [
+            ...set.corrections,
+            {
+              id: e.id,
+              fault: e.fault,
+              correction: e.correction,
+              cause: e.cause,
+              outcome: null,
+              outcomeId: null,
+              outcomeSetId: null,
+            },
+          ];
         }
         break;
       case 'outcome': {

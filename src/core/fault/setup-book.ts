@@ -22,13 +22,23 @@ export interface SetupPage {
   readonly entries: readonly SetupEntry[];
 }
 
-const PLACE = [['hole', 'hole'], ['carriages', 'leftBy'], ['mark', 'standX'], ['sideways', 'standZ'], ['facing', 'yawDeg']] as const satisfies readonly (readonly [SetupChange['what'], keyof Placement])[];
+const PLACE = [
+  ['hole', 'hole'],
+  ['carriages', 'leftBy'],
+  ['mark', 'standX'],
+  ['sideways', 'standZ'],
+  ['facing', 'yawDeg'],
+] as const satisfies readonly (readonly [SetupChange['what'], keyof Placement])[];
 
-/** What changed between two set-ups of a movement; holes are compared only on the same column, where they mean the same. */
+/**
+ * What changed between two set-ups of a movement; holes are compared only on the same column, where they mean the same.
+ */
 export function changesBetween(before: SavedSetup, after: SavedSetup): SetupChange[] {
   const changes: SetupChange[] = [];
-  if (before.stationId !== after.stationId) changes.push({ what: 'column', from: before.stationId, to: after.stationId });
-  if (before.attachmentId !== after.attachmentId) changes.push({ what: 'handle', from: before.attachmentId, to: after.attachmentId });
+  if (before.stationId !== after.stationId)
+    changes.push({ what: 'column', from: before.stationId, to: after.stationId });
+  if (before.attachmentId !== after.attachmentId)
+    changes.push({ what: 'handle', from: before.attachmentId, to: after.attachmentId });
   const [a, b] = [before.placement, after.placement];
   if (a && b) {
     for (const [what, key] of PLACE) {

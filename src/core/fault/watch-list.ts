@@ -3,10 +3,10 @@ import { FAULT_BOOK } from './fault-book';
 import type { SetRecord } from './set-log';
 
 /** At most this many things to watch, and so to cue, per movement. */
-export const MOST_CUES = 2;
+const MOST_CUES = 2;
 /** A fault unseen for this many sessions and sets is cleared; one sighting reopens it. */
-export const CLEARED_SESSIONS = 3;
-export const CLEARED_SETS = 6;
+const CLEARED_SESSIONS = 3;
+const CLEARED_SETS = 6;
 /** What a session's distance takes off a fault's weight. */
 const FADE_PER_SESSION = 0.7;
 
@@ -43,4 +43,7 @@ export function rankFaults(sets: readonly SetRecord[]): WatchEntry[] {
 }
 
 /** The one or two faults to watch next time. */
-export const watchList = (sets: readonly SetRecord[]): WatchEntry[] => rankFaults(sets).filter((e) => !e.cleared).slice(0, MOST_CUES);
+export const watchList = (sets: readonly SetRecord[]): WatchEntry[] =>
+  rankFaults(sets)
+    .filter((e) => !e.cleared)
+    .slice(0, MOST_CUES);

@@ -10,7 +10,12 @@ import { bodyOf } from '../../../test/support/fixtures';
 import { fitAxis, fitHandles } from './machine-fit';
 import { fitPreacher } from './preacher-fit';
 
-const ruler = (firstHoleM: number, pitchM: number, holes: number, numberedFrom: 'bottom' | 'top' = 'bottom'): HoleRuler => ({ firstHoleM, pitchM, holes, numberedFrom });
+const ruler = (
+  firstHoleM: number,
+  pitchM: number,
+  holes: number,
+  numberedFrom: 'bottom' | 'top' = 'bottom',
+): HoleRuler => ({ firstHoleM, pitchM, holes, numberedFrom });
 
 describe('preacher', () => {
   const bench: PreacherBench = { seat: ruler(0.38, 0.03, 8), padTopM: 0.98, padDeg: 50, padM: 0.35 };
@@ -34,7 +39,15 @@ describe('preacher', () => {
 });
 
 describe('machines', () => {
-  const leg: Machine = { kind: 'leg-extension', seat: null, back: ruler(0.42, 0.04, 7), axisOverSeatM: 0.06, handleHeightM: 0, path: { kind: 'arc', radiusM: 0.3, momentArm: [{ x: 0, y: 0.1 }] }, independentArms: false };
+  const leg: Machine = {
+    kind: 'leg-extension',
+    seat: null,
+    back: ruler(0.42, 0.04, 7),
+    axisOverSeatM: 0.06,
+    handleHeightM: 0,
+    path: { kind: 'arc', radiusM: 0.3, momentArm: [{ x: 0, y: 0.1 }] },
+    independentArms: false,
+  };
   it('the knee sits on the axis: thigh and half a buttock from the back pad', () => {
     // (0.245 + 0.057) x 1.75 = 0.5285: hole 4 is at 0.54, 1.2 cm short of the axis; hole 3 at 0.50, 2.9 cm beyond.
     const [best] = fitAxis(bodyOf(1.75), leg)!;
@@ -50,7 +63,15 @@ describe('machines', () => {
     expect(fitAxis(body, { ...leg, back: null })).toBeNull();
   });
   it('handles level with the nipples on a press, with the shoulders on a fly', () => {
-    const press: Machine = { ...leg, kind: 'chest-press', back: null, seat: ruler(0.36, 0.03, 9), handleHeightM: 0.9, path: { kind: 'guide', guideDeg: 0, ratio: 1 }, independentArms: true };
+    const press: Machine = {
+      ...leg,
+      kind: 'chest-press',
+      back: null,
+      seat: ruler(0.36, 0.03, 9),
+      handleHeightM: 0.9,
+      path: { kind: 'guide', guideDeg: 0, ratio: 1 },
+      independentArms: true,
+    };
     const hole = (m: Machine, h: number) => fitHandles(bodyOf(h), m)![0]!.hole;
     // 0.90 - 0.238 x 1.75 = 0.4835: hole 5 is at 0.48.
     expect(hole(press, 1.75)).toBe(5);
@@ -63,32 +84,84 @@ describe('machines', () => {
 describe('rear-deltoid arm path', () => {
   it('the vertex between trials, exact on a parabola', () => {
     const f = (x: number) => 0.12 - 0.0001 * (x - 17) ** 2;
-    expect(findArmPath([0, 10, 20, 30].map((belowDeg) => ({ belowDeg, behindM: f(belowDeg) })))).toEqual({ belowDeg: expect.closeTo(17, 9), behindM: expect.closeTo(0.12, 9), source: 'fitted' });
+    expect(findArmPath([0, 10, 20, 30].map((belowDeg) => ({ belowDeg, behindM: f(belowDeg) })))).toEqual({
+      belowDeg: expect.closeTo(17, 9),
+      behindM: expect.closeTo(0.12, 9),
+      source: 'fitted',
+    });
   });
   it('best at the last trial: that one, and says so; two paths are too few', () => {
-    expect(findArmPath([{ belowDeg: 0, behindM: 0.02 }, { belowDeg: 10, behindM: 0.04 }, { belowDeg: 20, behindM: 0.07 }])).toEqual({ belowDeg: 20, behindM: 0.07, source: 'edge' });
-    expect(findArmPath([{ belowDeg: 0, behindM: 0.1 }, { belowDeg: 10, behindM: 0.12 }, { belowDeg: 10, behindM: 0.11 }])).toBeNull();
+    expect(
+      findArmPath([
+        { belowDeg: 0, behindM: 0.02 },
+        { belowDeg: 10, behindM: 0.04 },
+        { belowDeg: 20, behindM: 0.07 },
+      ]),
+    ).toEqual({ belowDeg: 20, behindM: 0.07, source: 'edge' });
+    expect(
+      findArmPath([
+        { belowDeg: 0, behindM: 0.1 },
+        { belowDeg: 10, behindM: 0.12 },
+        { belowDeg: 10, behindM: 0.11 },
+      ]),
+    ).toBeNull();
   });
 });
 
 describe('limits, notes, screening', () => {
-  const limit = (over: Partial<ClinicianLimit>): ClinicianLimit => ({ subject: 'shoulder.horizontalAbduction', side: 'both', most: 10, setBy: 'physiotherapist', fromDay: 100, untilDay: 120, ...over });
+  const limit = (over: Partial<ClinicianLimit>): ClinicianLimit => ({
+    subject: 'shoulder.horizontalAbduction',
+    side: 'both',
+    most: 10,
+    setBy: 'physiotherapist',
+    fromDay: 100,
+    untilDay: 120,
+    ...over,
+  });
   it('count from their first to their last day', () => {
     const all = [limit({}), limit({ untilDay: null, fromDay: 110 })];
     expect([99, 100, 110, 120, 121].map((day) => limitsOn(all, day).length)).toEqual([0, 1, 2, 2, 1]);
   });
   it('the tightest wins, by side; loads are apart', () => {
-    const all = [limit({}), limit({ side: 'right', most: 4 }), limit({ subject: 'load', side: 'left', most: 12 }), limit({ subject: 'load', most: 20 })];
-    expect(limitRange(all)).toEqual({ left: { 'shoulder.horizontalAbduction': 10 }, right: { 'shoulder.horizontalAbduction': 4 } });
-    expect([mostLoadKg(all, ['right']), mostLoadKg(all, ['left', 'right']), mostLoadKg([], ['left'])]).toEqual([20, 12, null]);
-    expect(narrower({ left: { 'knee.flexion': 100 } }, { left: { 'knee.flexion': 120, 'hip.flexion': 90 } }).left).toEqual({ 'knee.flexion': 100, 'hip.flexion': 90 });
+    const all = [
+      limit({}),
+      limit({ side: 'right', most: 4 }),
+      limit({ subject: 'load', side: 'left', most: 12 }),
+      limit({ subject: 'load', most: 20 }),
+    ];
+    expect(limitRange(all)).toEqual({
+      left: { 'shoulder.horizontalAbduction': 10 },
+      right: { 'shoulder.horizontalAbduction': 4 },
+    });
+    expect([mostLoadKg(all, ['right']), mostLoadKg(all, ['left', 'right']), mostLoadKg([], ['left'])]).toEqual([
+      20,
+      12,
+      null,
+    ]);
+    expect(
+      narrower({ left: { 'knee.flexion': 100 } }, { left: { 'knee.flexion': 120, 'hip.flexion': 90 } }).left,
+    ).toEqual({ 'knee.flexion': 100, 'hip.flexion': 90 });
   });
   it('a shoulder note stops stretches level and keeps the blade set; blood pressure shortens holds', () => {
-    expect(noteDefaults(['shoulder', 'blood-pressure'])).toMatchObject({ stopLevel: true, keepBladeSet: true, longestHoldS: 2, askClinician: false });
-    expect(noteDefaults(['first-month', 'pregnancy'])).toMatchObject({ stopLevel: false, keepBladeSet: true, longestHoldS: null, askClinician: true });
+    expect(noteDefaults(['shoulder', 'blood-pressure'])).toMatchObject({
+      stopLevel: true,
+      keepBladeSet: true,
+      longestHoldS: 2,
+      askClinician: false,
+    });
+    expect(noteDefaults(['first-month', 'pregnancy'])).toMatchObject({
+      stopLevel: false,
+      keepBladeSet: true,
+      longestHoldS: null,
+      askClinician: true,
+    });
   });
   it('screening is done, old or missing', () => {
     const s = { doneBy: 'M. Idris', day: 1000, procedure: 'front-desk form' };
-    expect([screeningState(s, 1365, 365), screeningState(s, 1366, 365), screeningState(null, 1, 365)]).toEqual([{ state: 'done', dueDay: 1365 }, { state: 'old', daysOver: 1 }, { state: 'missing' }]);
+    expect([screeningState(s, 1365, 365), screeningState(s, 1366, 365), screeningState(null, 1, 365)]).toEqual([
+      { state: 'done', dueDay: 1365 },
+      { state: 'old', daysOver: 1 },
+      { state: 'missing' },
+    ]);
   });
 });

@@ -12,9 +12,13 @@ export function knucklesOverKneesM(body: Body, trunkDeg: number, kneeFlexionDeg 
   return pose.shoulder.right[1] - arm - pose.leg.right.knee[1];
 }
 
-/** Trunk angle above level at which the knuckles hang `overM` above the kneecaps, degrees in [0, 90]; null when no hinge does that. Bisection. */
+/**
+ * Trunk angle above level at which the knuckles hang `overM` above the kneecaps, degrees in [0, 90]; null when no hinge
+ * does that. Bisection.
+ */
 export function findHingeDeg(body: Body, overM: number, kneeFlexionDeg = SOFT_KNEES_DEG): number | null {
-  if (overM < knucklesOverKneesM(body, 0, kneeFlexionDeg) || overM > knucklesOverKneesM(body, 90, kneeFlexionDeg)) return null;
+  if (overM < knucklesOverKneesM(body, 0, kneeFlexionDeg) || overM > knucklesOverKneesM(body, 90, kneeFlexionDeg))
+    return null;
   let lo = 0;
   let hi = 90;
   for (let i = 0; i < 40; i++) {

@@ -3,7 +3,9 @@ import { holePositionM } from '@/core/kit/calibrate-ruler';
 import type { Machine } from '@/core/kit/machine';
 import { fitSeat, type SeatFit } from './preacher-fit';
 
-/** Hip joint ahead of the back pad, share of stature: half the depth of the buttock (remembered, about 10 cm at 1.75 m). */
+/**
+ * Hip joint ahead of the back pad, share of stature: half the depth of the buttock (remembered, about 10 cm at 1.75 m).
+ */
 const HIP_BEFORE_BACK = 0.057;
 /** Knee joint above the seat pad: about half a thigh near the knee (our judgement). */
 const KNEE_OVER_SEAT = 0.035;
@@ -41,11 +43,18 @@ export function fitAxis(body: Body, machine: Machine): AxisFit[] | null {
 }
 
 /** What the handles of a machine should be level with, sitting (common practice). */
-export const HANDLE_MARK = { 'chest-press': 'seatedNipple', 'chest-fly': 'seatedShoulder', 'reverse-fly': 'seatedShoulder', 'shoulder-press': 'seatedShoulder' } as const;
+const HANDLE_MARK = {
+  'chest-press': 'seatedNipple',
+  'chest-fly': 'seatedShoulder',
+  'reverse-fly': 'seatedShoulder',
+  'shoulder-press': 'seatedShoulder',
+} as const;
 
-/** Seat hole of a press or fly: handles level with nipples (press) or shoulders (fly, shoulder press). Best first; null without a seat to set. */
+/**
+ * Seat hole of a press or fly: handles level with nipples (press) or shoulders (fly, shoulder press). Best first; null
+ * without a seat to set.
+ */
 export function fitHandles(body: Body, machine: Machine): SeatFit[] | null {
   const mark = HANDLE_MARK[machine.kind as keyof typeof HANDLE_MARK];
   return machine.seat && mark ? fitSeat(body, mark, machine.seat, machine.handleHeightM) : null;
 }
-

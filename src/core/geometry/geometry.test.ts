@@ -13,10 +13,26 @@ const near = (a: Vec3, b: Vec3, eps = 1e-9): boolean => length(subtract(a, b)) <
 
 describe('vectors', () => {
   it.each([
-    [[1, 0, 0], [0, 1, 0], [0, 0, 1]],
-    [[0, 1, 0], [0, 0, 1], [1, 0, 0]],
-    [[0, 0, 1], [1, 0, 0], [0, 1, 0]],
-    [[1, 2, 3], [4, 5, 6], [-3, 6, -3]],
+    [
+      [1, 0, 0],
+      [0, 1, 0],
+      [0, 0, 1],
+    ],
+    [
+      [0, 1, 0],
+      [0, 0, 1],
+      [1, 0, 0],
+    ],
+    [
+      [0, 0, 1],
+      [1, 0, 0],
+      [0, 1, 0],
+    ],
+    [
+      [1, 2, 3],
+      [4, 5, 6],
+      [-3, 6, -3],
+    ],
   ] as [Vec3, Vec3, Vec3][])('%j x %j', (a, b, c) => expect(cross(a, b)).toEqual(c));
   it('a cross product is square to both and mirrors as an axial vector', () => {
     fc.assert(
@@ -29,7 +45,14 @@ describe('vectors', () => {
   });
   it('a direction asked of a point is a mistake', () => expect(() => normalise([0, 0, 0])).toThrow(/no length/));
   it('along goes the distance asked', () => {
-    fc.assert(fc.property(vec, direction, coordinate, (p, d, m) => Math.abs(length(subtract(along(p, d, m), p)) - Math.abs(m)) < 1e-9));
+    fc.assert(
+      fc.property(
+        vec,
+        direction,
+        coordinate,
+        (p, d, m) => Math.abs(length(subtract(along(p, d, m), p)) - Math.abs(m)) < 1e-9,
+      ),
+    );
   });
 });
 
@@ -39,7 +62,9 @@ describe('turning', () => {
     [[0, 0, 1], 90, [1, 0, 0]],
     [[0, 1, 0], 37, [0, 1, 0]],
     [[1, 0, 0], 180, [-1, 0, 0]],
-  ] as [Vec3, number, Vec3][])('%j by %d degrees', (v, deg, expected) => expect(near(turn(v, toRad(deg)), expected)).toBe(true));
+  ] as [Vec3, number, Vec3][])('%j by %d degrees', (v, deg, expected) =>
+    expect(near(turn(v, toRad(deg)), expected)).toBe(true),
+  );
   it('keeps lengths and heights and comes back', () => {
     fc.assert(
       fc.property(vec, angle, (v, a) => {
@@ -50,7 +75,9 @@ describe('turning', () => {
   });
   it('body to floor and back is where it began', () => {
     fc.assert(
-      fc.property(vec, angle, coordinate, coordinate, (v, yawRad, x, z) => near(toBody(toFloor(v, { x, z, yawRad }), { x, z, yawRad }), v)),
+      fc.property(vec, angle, coordinate, coordinate, (v, yawRad, x, z) =>
+        near(toBody(toFloor(v, { x, z, yawRad }), { x, z, yawRad }), v),
+      ),
     );
   });
 });
@@ -61,7 +88,9 @@ describe('slerp (Shoemake 1985)', () => {
     [1, [0, 1, 0]],
     [0.5, [Math.SQRT1_2, Math.SQRT1_2, 0]],
     [1 / 3, [Math.cos(Math.PI / 6), Math.sin(Math.PI / 6), 0]],
-  ] as [number, Vec3][])('a quarter turn at %d', (t, expected) => expect(near(slerp([1, 0, 0], [0, 1, 0], t), expected)).toBe(true));
+  ] as [number, Vec3][])('a quarter turn at %d', (t, expected) =>
+    expect(near(slerp([1, 0, 0], [0, 1, 0], t), expected)).toBe(true),
+  );
   it('stays a unit direction, moves at a constant rate and mirrors', () => {
     fc.assert(
       fc.property(direction, direction, fc.double({ min: 0, max: 1, noNaN: true }), (a, b, t) => {
@@ -69,7 +98,11 @@ describe('slerp (Shoemake 1985)', () => {
         const s = slerp(a, b, t);
         const whole = Math.acos(Math.min(1, Math.max(-1, dot(a, b))));
         const part = Math.acos(Math.min(1, Math.max(-1, dot(a, s))));
-        return Math.abs(length(s) - 1) < 1e-9 && Math.abs(part - t * whole) < 1e-5 && near(slerp(mirrorZ(a), mirrorZ(b), t), mirrorZ(s), 1e-6);
+        return (
+          Math.abs(length(s) - 1) < 1e-9 &&
+          Math.abs(part - t * whole) < 1e-5 &&
+          near(slerp(mirrorZ(a), mirrorZ(b), t), mirrorZ(s), 1e-6)
+        );
       }),
     );
   });

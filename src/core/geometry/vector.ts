@@ -13,7 +13,11 @@ export const cross = (a: Vec3, b: Vec3): Vec3 => [
 export const length = (a: Vec3): number => Math.hypot(a[0], a[1], a[2]);
 
 /** The point a share `t` of the way from `a` to `b`. */
-export const between = (a: Vec3, b: Vec3, t: number): Vec3 => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t, a[2] + (b[2] - a[2]) * t];
+export const between = (a: Vec3, b: Vec3, t: number): Vec3 => [
+  a[0] + (b[0] - a[0]) * t,
+  a[1] + (b[1] - a[1]) * t,
+  a[2] + (b[2] - a[2]) * t,
+];
 
 /** The point `distance` along `direction` (unit) from `from`. */
 export const along = (from: Vec3, direction: Vec3, distance: number): Vec3 => add(from, scale(direction, distance));

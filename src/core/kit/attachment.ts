@@ -1,5 +1,16 @@
 /** What hangs on the cable. `own` is anything a gym made itself. */
-export const ATTACHMENT_KINDS = ['d-handle', 'rope', 'half-rope', 'straight-bar', 'v-bar', 'cambered-bar', 'long-bar', 'ankle-cuff', 'bare-end', 'own'] as const;
+export const ATTACHMENT_KINDS = [
+  'd-handle',
+  'rope',
+  'half-rope',
+  'straight-bar',
+  'v-bar',
+  'cambered-bar',
+  'long-bar',
+  'ankle-cuff',
+  'bare-end',
+  'own',
+] as const;
 export type AttachmentKind = (typeof ATTACHMENT_KINDS)[number];
 
 export interface AttachmentShape {

@@ -20,7 +20,10 @@ export interface NotchFit {
 }
 
 /** Angles of all notches from measured ones, by least squares. Null when fewer than two notches are measured. */
-export function calibrateNotches(readings: readonly { readonly notch: number; readonly deg: number }[], notches: number): NotchFit | null {
+export function calibrateNotches(
+  readings: readonly { readonly notch: number; readonly deg: number }[],
+  notches: number,
+): NotchFit | null {
   const line = readings.length >= 2 ? fitLine(readings.map((r) => [r.notch, r.deg])) : null;
   if (!line) return null;
   const own = new Map(readings.map((r) => [r.notch, r.deg]));
@@ -33,7 +36,10 @@ export function calibrateNotches(readings: readonly { readonly notch: number; re
 }
 
 /** Notch whose angle is nearest to a wanted one; the lower of two equally near. Precondition: at least one notch. */
-export function nearestNotch(anglesDeg: readonly number[], wantedDeg: number): { readonly notch: number; readonly offDeg: number } {
+export function nearestNotch(
+  anglesDeg: readonly number[],
+  wantedDeg: number,
+): { readonly notch: number; readonly offDeg: number } {
   let best = 0;
   anglesDeg.forEach((a, i) => {
     if (Math.abs(a - wantedDeg) < Math.abs(anglesDeg[best]! - wantedDeg)) best = i;
@@ -41,7 +47,10 @@ export function nearestNotch(anglesDeg: readonly number[], wantedDeg: number): {
   return { notch: best + 1, offDeg: anglesDeg[best]! - wantedDeg };
 }
 
-/** Decline of a flat bench with a block under one end: asin(block / distance between feet), degrees. Null when the block is the longer. */
+/**
+ * Decline of a flat bench with a block under one end: asin(block / distance between feet), degrees. Null when the block
+ * is the longer.
+ */
 export function blockDeclineDeg(blockM: number, feetApartM: number): number | null {
   return blockM >= 0 && blockM < feetApartM ? toDeg(clampedAsin(blockM / feetApartM)) : null;
 }

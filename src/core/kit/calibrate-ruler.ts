@@ -31,8 +31,12 @@ export interface RulerMisfit {
   readonly reason: 'too-few' | 'same-hole' | 'wrong-direction' | 'below-floor';
 }
 
-/** Least-squares line through points; null when all share one x. Source: ordinary least squares, any statistics text. */
-export function fitLine(points: readonly (readonly [number, number])[]): { readonly slope: number; readonly at: (x: number) => number } | null {
+/**
+ * Least-squares line through points; null when all share one x. Source: ordinary least squares, any statistics text.
+ */
+export function fitLine(
+  points: readonly (readonly [number, number])[],
+): { readonly slope: number; readonly at: (x: number) => number } | null {
   const n = points.length;
   const meanX = points.reduce((a, [x]) => a + x, 0) / n;
   const meanY = points.reduce((a, [, y]) => a + y, 0) / n;
@@ -47,7 +51,11 @@ export function fitLine(points: readonly (readonly [number, number])[]): { reado
  * `wrong-direction`: positions fall where the numbering says they rise. `below-floor`: the lowest hole would be under
  * the floor (or the stop).
  */
-export function calibrateRuler(readings: readonly HoleReading[], holes: number, numberedFrom: 'bottom' | 'top'): RulerFit | RulerMisfit {
+export function calibrateRuler(
+  readings: readonly HoleReading[],
+  holes: number,
+  numberedFrom: 'bottom' | 'top',
+): RulerFit | RulerMisfit {
   if (readings.length < 2) return { ok: false, reason: 'too-few' };
   const line = fitLine(readings.map((r) => [r.hole, r.heightM]));
   if (!line) return { ok: false, reason: 'same-hole' };
@@ -55,14 +63,24 @@ export function calibrateRuler(readings: readonly HoleReading[], holes: number, 
   if (!(pitchM > 0)) return { ok: false, reason: 'wrong-direction' };
   if (!(line.at(numberedFrom === 'bottom' ? 1 : holes) >= 0)) return { ok: false, reason: 'below-floor' };
   const residualsM = readings.map((r) => r.heightM - line.at(r.hole));
-  return { ok: true, firstHoleM: line.at(1), pitchM, residualsM, worstResidualM: Math.max(...residualsM.map(Math.abs)), exact: readings.length === 2 };
+  return {
+    ok: true,
+    firstHoleM: line.at(1),
+    pitchM,
+    residualsM,
+    worstResidualM: Math.max(...residualsM.map(Math.abs)),
+    exact: readings.length === 2,
+  };
 }
 
 /** Position of a hole, metres. Precondition: 1 <= hole <= holes. */
-export const holePositionM = (ruler: HoleRuler, hole: number): number => ruler.firstHoleM + (ruler.numberedFrom === 'bottom' ? 1 : -1) * (hole - 1) * ruler.pitchM;
+export const holePositionM = (ruler: HoleRuler, hole: number): number =>
+  ruler.firstHoleM + (ruler.numberedFrom === 'bottom' ? 1 : -1) * (hole - 1) * ruler.pitchM;
 
 /** Hole nearest to a position. */
 export function nearestHoleOf(ruler: HoleRuler, positionM: number): number {
-  const steps = Math.round(((positionM - ruler.firstHoleM) * (ruler.numberedFrom === 'bottom' ? 1 : -1)) / ruler.pitchM);
+  const steps = Math.round(
+    ((positionM - ruler.firstHoleM) * (ruler.numberedFrom === 'bottom' ? 1 : -1)) / ruler.pitchM,
+  );
   return Math.min(ruler.holes, Math.max(1, steps + 1));
 }

@@ -47,16 +47,21 @@ export interface Room {
 /** One step up the column in hole numbers: +1 when numbered from the bottom, -1 from the top. */
 export const holeStepUp = (column: Pick<Column, 'numberedFrom'>): 1 | -1 => (column.numberedFrom === 'bottom' ? 1 : -1);
 
-const armDeg = (column: ArmColumn, notch: number): number => column.firstDeg + holeStepUp(column) * (notch - 1) * column.pitchDeg;
+const armDeg = (column: ArmColumn, notch: number): number =>
+  column.firstDeg + holeStepUp(column) * (notch - 1) * column.pitchDeg;
 
 /** Height of a hole's pulley pivot above the floor, metres. Precondition: 1 <= hole <= holes. */
 export function holeHeightM(column: Column, hole: number): number {
-  return column.kind === 'arms' ? column.pivotHeightM + column.armM * Math.sin(toRad(armDeg(column, hole))) : holePositionM(column, hole);
+  return column.kind === 'arms'
+    ? column.pivotHeightM + column.armM * Math.sin(toRad(armDeg(column, hole)))
+    : holePositionM(column, hole);
 }
 
 /** The hole to use on a side's own numbering: the one nearest in height to the named one. */
 export function holeOnSide(column: Column, hole: number, side: 'left' | 'right'): number {
-  return column.kind !== 'arms' && column.leftRuler && side === 'left' ? nearestHoleOf(column.leftRuler, holePositionM(column, hole)) : hole;
+  return column.kind !== 'arms' && column.leftRuler && side === 'left'
+    ? nearestHoleOf(column.leftRuler, holePositionM(column, hole))
+    : hole;
 }
 
 /** Pulley pivot in the floor frame: the right hand's cable comes from +z; a single column's from the middle. */
@@ -65,10 +70,17 @@ export function pulleyAt(column: Column, hole: number, side: 'left' | 'right'): 
   if (column.kind === 'arms') {
     const up = toRad(armDeg(column, hole));
     const out = toRad(column.swingDeg);
-    return [column.armM * Math.cos(up) * Math.cos(out), holeHeightM(column, hole), s * (column.twinSpacingM / 2 + column.armM * Math.cos(up) * Math.sin(out))];
+    return [
+      column.armM * Math.cos(up) * Math.cos(out),
+      holeHeightM(column, hole),
+      s * (column.twinSpacingM / 2 + column.armM * Math.cos(up) * Math.sin(out)),
+    ];
   }
   if (column.kind === 'single') return [0, holeHeightM(column, hole), 0];
-  const own = column.leftRuler && side === 'left' ? holePositionM(column.leftRuler, holeOnSide(column, hole, side)) : holeHeightM(column, hole);
+  const own =
+    column.leftRuler && side === 'left'
+      ? holePositionM(column.leftRuler, holeOnSide(column, hole, side))
+      : holeHeightM(column, hole);
   return [0, own, (s * column.twinSpacingM) / 2];
 }
 
@@ -90,16 +102,27 @@ export interface ArmFit {
 }
 
 /**
- * Angle of notch 1 and between notches from measured pulley heights, by least squares on the angles
- * asin((height - pivot)/arm). Null when the readings are too few, of one notch, run against the numbering, or lie beyond
- * the arm's reach.
+ * Angle of notch 1 and between notches from measured pulley heights, by least squares on the angles asin((height -
+ * pivot)/arm). Null when the readings are too few, of one notch, run against the numbering, or lie beyond the arm's
+ * reach.
  */
-export function calibrateArms(readings: readonly HoleReading[], pivotHeightM: number, armM: number, numberedFrom: 'bottom' | 'top'): ArmFit | null {
+export function calibrateArms(
+  readings: readonly HoleReading[],
+  pivotHeightM: number,
+  armM: number,
+  numberedFrom: 'bottom' | 'top',
+): ArmFit | null {
   if (readings.length < 2 || readings.some((r) => Math.abs(r.heightM - pivotHeightM) > armM)) return null;
   const line = fitLine(readings.map((r) => [r.hole, toDeg(clampedAsin((r.heightM - pivotHeightM) / armM))]));
   if (!line) return null;
   const pitchDeg = numberedFrom === 'bottom' ? line.slope : -line.slope;
   if (!(pitchDeg > 0)) return null;
   const residuals = readings.map((r) => Math.abs(r.heightM - (pivotHeightM + armM * Math.sin(toRad(line.at(r.hole))))));
-  return { ok: true, firstDeg: line.at(1), pitchDeg, worstResidualM: Math.max(...residuals), exact: readings.length === 2 };
+  return {
+    ok: true,
+    firstDeg: line.at(1),
+    pitchDeg,
+    worstResidualM: Math.max(...residuals),
+    exact: readings.length === 2,
+  };
 }

@@ -4,7 +4,10 @@ export interface TablePoint {
   readonly y: number;
 }
 
-/** Value at `x` on straight lines between the points; beyond the ends the last line goes on. Precondition: at least one point, x rising. */
+/**
+ * Value at `x` on straight lines between the points; beyond the ends the last line goes on. Precondition: at least one
+ * point, x rising.
+ */
 export function readTable(points: readonly TablePoint[], x: number): number {
   if (points.length === 1) return points[0]!.y;
   let i = 0;

@@ -1,3 +1,15 @@
 /** Kinds of kit a gym has. */
-export const KIT_KINDS = ['column', 'attachment', 'bench', 'preacher', 'machine', 'dumbbells', 'plates', 'bar', 'landmine', 'band', 'strap-anchor'] as const;
+export const KIT_KINDS = [
+  'column',
+  'attachment',
+  'bench',
+  'preacher',
+  'machine',
+  'dumbbells',
+  'plates',
+  'bar',
+  'landmine',
+  'band',
+  'strap-anchor',
+] as const;
 export type KitKind = (typeof KIT_KINDS)[number];

@@ -1,7 +1,15 @@
 import type { TablePoint } from './force-table';
 import type { HoleRuler } from './calibrate-ruler';
 
-export const MACHINE_KINDS = ['leg-extension', 'leg-curl', 'leg-press', 'chest-press', 'chest-fly', 'reverse-fly', 'shoulder-press'] as const;
+export const MACHINE_KINDS = [
+  'leg-extension',
+  'leg-curl',
+  'leg-press',
+  'chest-press',
+  'chest-fly',
+  'reverse-fly',
+  'shoulder-press',
+] as const;
 export type MachineKind = (typeof MACHINE_KINDS)[number];
 
 /** A machine. Heights above the floor, distances along it, metres. */
@@ -20,7 +28,9 @@ export interface Machine {
 }
 
 export type MachinePath =
-  /** Turns about an axis; the roller or handle `radiusM` from it. Moment arm in metres over the arm's angle in degrees. */
+  /**
+   * Turns about an axis; the roller or handle `radiusM` from it. Moment arm in metres over the arm's angle in degrees.
+   */
   | { readonly kind: 'arc'; readonly radiusM: number; readonly momentArm: readonly TablePoint[] }
   /** Runs on a straight guide at an angle above level; force over stack force. */
   | { readonly kind: 'guide'; readonly guideDeg: number; readonly ratio: number };

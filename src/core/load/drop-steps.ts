@@ -2,7 +2,10 @@ import { findNearestStep } from './stack-steps';
 
 /** The step nearest to a load less a fraction, and lighter than it; null when there is none lighter. Integer grams. */
 export function dropStep(stepsG: readonly number[], loadG: number, fraction: number): number | null {
-  return findNearestStep(stepsG.filter((s) => s < loadG && s > 0), loadG * (1 - fraction));
+  return findNearestStep(
+    stepsG.filter((s) => s < loadG && s > 0),
+    loadG * (1 - fraction),
+  );
 }
 
 /** Loads of drops in a row, each a fraction off the one before; ends where nothing lighter is left. */

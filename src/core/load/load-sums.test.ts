@@ -9,15 +9,24 @@ it('bars and plates: known answers', () => {
 });
 it('every sum can be paid out in plates, none is missing between', () => {
   fc.assert(
-    fc.property(fc.uniqueArray(fc.integer({ min: 1, max: 40 }), { minLength: 1, maxLength: 4 }), fc.integer({ min: 1, max: 3 }), (kg, copies) => {
-      const brute = new Set<number>();
-      const walk = (i: number, sum: number): void => {
-        if (i === kg.length) return void brute.add(sum);
-        for (let k = 0; k <= copies; k++) walk(i + 1, sum + k * kg[i]! * 1000);
-      };
-      walk(0, 0);
-      expect(sumsOf(kg.map((k) => k * 1000), copies)).toEqual([...brute].filter((s) => s <= 400_000).sort((a, b) => a - b));
-    }),
+    fc.property(
+      fc.uniqueArray(fc.integer({ min: 1, max: 40 }), { minLength: 1, maxLength: 4 }),
+      fc.integer({ min: 1, max: 3 }),
+      (kg, copies) => {
+        const brute = new Set<number>();
+        const walk = (i: number, sum: number): void => {
+          if (i === kg.length) return void brute.add(sum);
+          for (let k = 0; k <= copies; k++) walk(i + 1, sum + k * kg[i]! * 1000);
+        };
+        walk(0, 0);
+        expect(
+          sumsOf(
+            kg.map((k) => k * 1000),
+            copies,
+          ),
+        ).toEqual([...brute].filter((s) => s <= 400_000).sort((a, b) => a - b));
+      },
+    ),
     { seed: 4, numRuns: 60 },
   );
 });

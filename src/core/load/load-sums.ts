@@ -16,4 +16,5 @@ export function sumsOf(piecesG: readonly number[], copies: number): number[] {
 }
 
 /** A bar with the same plates on both ends; `pairs` of each plate are there. */
-export const barLoads = (barG: number, platesG: readonly number[], pairs: number): number[] => sumsOf(platesG, pairs).map((side) => barG + 2 * side);
+export const barLoads = (barG: number, platesG: readonly number[], pairs: number): number[] =>
+  sumsOf(platesG, pairs).map((side) => barG + 2 * side);

@@ -1,6 +1,7 @@
 /**
- * One-repetition maximum over the load lifted `r` times. Epley 1985; Brzycki 1993; Lombardi 1989; Mayhew, Ball, Arnold and
- * Bowen 1992; Wathan 1994; O'Conner, Simmons and O'Shea 1989. Each was fitted on its own lifters: the spread is shown.
+ * One-repetition maximum over the load lifted `r` times. Epley 1985; Brzycki 1993; Lombardi 1989; Mayhew, Ball, Arnold
+ * and Bowen 1992; Wathan 1994; O'Conner, Simmons and O'Shea 1989. Each was fitted on its own lifters: the spread is
+ * shown.
  */
 export const MAX_OVER_LOAD = {
   epley: (r: number): number => 1 + r / 30,
@@ -14,7 +15,7 @@ export type MaxFormula = keyof typeof MAX_OVER_LOAD;
 const FORMULAS = Object.values(MAX_OVER_LOAD);
 
 /** Beyond this many reps the formulas part ways: no estimate (common practice). */
-export const MOST_REPS = 20;
+const MOST_REPS = 20;
 
 /** Least, middle and greatest of what the six formulas say. */
 export interface Spread {
@@ -30,13 +31,19 @@ function spreadOf(values: readonly number[]): Spread {
 
 const counts = (reps: number): boolean => Number.isInteger(reps) && reps >= 1 && reps <= MOST_REPS;
 
-/** One-repetition maximum from a set to its limit, in the unit of the load; one rep is the maximum itself. Null outside 1 to 20 whole reps. */
+/**
+ * One-repetition maximum from a set to its limit, in the unit of the load; one rep is the maximum itself. Null outside
+ * 1 to 20 whole reps.
+ */
 export function estimateMax(load: number, reps: number): Spread | null {
   if (!counts(reps)) return null;
   return spreadOf(FORMULAS.map((f) => (reps === 1 ? load : load * f(reps))));
 }
 
-/** Load that can be lifted `target` times by who lifted `load` `reps` times, each formula by itself. Null outside 1 to 20 whole reps. */
+/**
+ * Load that can be lifted `target` times by who lifted `load` `reps` times, each formula by itself. Null outside 1 to
+ * 20 whole reps.
+ */
 export function loadForReps(load: number, reps: number, target: number): Spread | null {
   if (!counts(reps) || !counts(target)) return null;
   const over = (f: (r: number) => number, r: number): number => (r === 1 ? 1 : f(r));

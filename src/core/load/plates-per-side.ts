@@ -1,6 +1,6 @@
 /**
- * Fewest plates on one end of a bar that make up a load, heaviest first; `pairs` of each are there. Null when they cannot
- * make it up exactly. Integer grams; dynamic programming over the sums below the load.
+ * Fewest plates on one end of a bar that make up a load, heaviest first; `pairs` of each are there. Null when they
+ * cannot make it up exactly. Integer grams; dynamic programming over the sums below the load.
  */
 export function platesPerSide(loadG: number, barG: number, platesG: readonly number[], pairs: number): number[] | null {
   const side = (loadG - barG) / 2;

@@ -47,7 +47,11 @@ const BALL: Readonly<Record<ChainPath['chain'], Readonly<Record<Exclude<LeakAxis
   },
 };
 /** A hinge's own axis: who answers a load that flexes it, and one that extends it. */
-const HINGE: Readonly<Record<ChainPath['chain'], Pair>> = { arm: ['triceps', 'elbow-flexors'], leg: ['quadriceps', 'hamstrings'], trunk: ['trunk', 'trunk'] };
+const HINGE: Readonly<Record<ChainPath['chain'], Pair>> = {
+  arm: ['triceps', 'elbow-flexors'],
+  leg: ['quadriceps', 'hamstrings'],
+  trunk: ['trunk', 'trunk'],
+};
 
 /** Least share worth naming. */
 const WORTH_NAMING = 0.005;
@@ -58,7 +62,8 @@ const STRIDE = 30;
 /**
  * What the leak needs of a path beside the forces, laid out flat because it is asked on every frame of a drag. Per
  * sample: contact from the proximal and from the middle joint (3 + 3, metres), the limb weight's moment about each
- * (3 + 3, Nm), the limb's direction, the frame's right, forward and up axes, the hinge's axis and the target's (unit, 3 each).
+ * (3 + 3, Nm), the limb's direction, the frame's right, forward and up axes, the hinge's axis and the target's (unit, 3
+ * each).
  */
 export interface LeakTrack {
   readonly data: Float64Array;
@@ -90,7 +95,24 @@ export function buildLeakTrack(body: Body, path: ChainPath, target: ChainTarget)
     const wm = path.chain === 'trunk' ? wp : limbWeightMomentNm(body, path, i, 'middle');
     const t = target.axis[i]!;
     let o = i * STRIDE;
-    for (const part of [c[0] - p[0], c[1] - p[1], c[2] - p[2], c[0] - m[0], c[1] - m[1], c[2] - m[2], wp[0], wp[1], wp[2], wm[0], wm[1], wm[2], u[0] * upper, u[1] * upper, u[2] * upper]) data[o++] = part;
+    for (const part of [
+      c[0] - p[0],
+      c[1] - p[1],
+      c[2] - p[2],
+      c[0] - m[0],
+      c[1] - m[1],
+      c[2] - m[2],
+      wp[0],
+      wp[1],
+      wp[2],
+      wm[0],
+      wm[1],
+      wm[2],
+      u[0] * upper,
+      u[1] * upper,
+      u[2] * upper,
+    ])
+      data[o++] = part;
     for (const axis of [f.z, f.x, f.y, hinge, t]) {
       data[o++] = axis[0];
       data[o++] = axis[1];
@@ -102,14 +124,19 @@ export function buildLeakTrack(body: Body, path: ChainPath, target: ChainTarget)
 
 /** Sums over the range, by part: sizes, then signed. */
 const PARTS = [
-  ['proximal', 'flexion-extension'], ['proximal', 'abduction-adduction'], ['proximal', 'horizontal'], ['proximal', 'rotation'], ['middle', 'flexion-extension'], ['middle', 'off-hinge'],
+  ['proximal', 'flexion-extension'],
+  ['proximal', 'abduction-adduction'],
+  ['proximal', 'horizontal'],
+  ['proximal', 'rotation'],
+  ['middle', 'flexion-extension'],
+  ['middle', 'off-hinge'],
 ] as const satisfies readonly (readonly [LeakPart['joint'], LeakAxis])[];
 
 /**
- * Where the moment goes that is not the target's, over the range: at the target joint what is not about the target axis,
- * at the other joint all of it. A ball joint's is split into the part about the limb's own length (rotation) and the rest
- * along its frame's right, forward and up axes, which are square to each other; a hinge's into its own axis and the rest,
- * which the joint itself has to take. Largest first; forces in the path's frame.
+ * Where the moment goes that is not the target's, over the range: at the target joint what is not about the target
+ * axis, at the other joint all of it. A ball joint's is split into the part about the limb's own length (rotation) and
+ * the rest along its frame's right, forward and up axes, which are square to each other; a hinge's into its own axis
+ * and the rest, which the joint itself has to take. Largest first; forces in the path's frame.
  */
 export function resolveLeak(track: LeakTrack, load: LoadSamples): LeakPart[] {
   const { data, samples, chain, joint, mirror } = track;
@@ -174,7 +201,13 @@ export function resolveLeak(track: LeakTrack, load: LoadSamples): LeakPart[] {
   }
   return PARTS.map(([at, axis], k): LeakPart => {
     const pair: Pair = axis === 'off-hinge' ? ['joint', 'joint'] : at === 'middle' ? HINGE[chain] : BALL[chain][axis];
-    return { joint: at, axis, meanNm: size[k]! / samples, share: whole > 0 ? size[k]! / whole : 0, answeredBy: signed[k]! >= 0 ? pair[0] : pair[1] };
+    return {
+      joint: at,
+      axis,
+      meanNm: size[k]! / samples,
+      share: whole > 0 ? size[k]! / whole : 0,
+      answeredBy: signed[k]! >= 0 ? pair[0] : pair[1],
+    };
   })
     .filter((p) => p.share >= WORTH_NAMING)
     .sort((a, b) => b.share - a.share);

@@ -56,21 +56,35 @@ describe('statics of one line on one limb', () => {
     expect((out.offPlaneRad[0]! * 180) / Math.PI).toBeCloseTo(45, 9);
   });
   it.each([
-    [[0, 1], 0.5, 0.5], [[1, 0, 1], 0.25, 0.25], [[1, 1], 0.5, 0], [[0, 0], 0.5, 1], [[-1, 1], 0, 0.5],
-  ] as const)('share of %j below %d', (values, level, share) => expect(shareBelow(Float64Array.from(values), level)).toBeCloseTo(share, 12));
+    [[0, 1], 0.5, 0.5],
+    [[1, 0, 1], 0.25, 0.25],
+    [[1, 1], 0.5, 0],
+    [[0, 0], 0.5, 1],
+    [[-1, 1], 0, 0.5],
+  ] as const)('share of %j below %d', (values, level, share) =>
+    expect(shareBelow(Float64Array.from(values), level)).toBeCloseTo(share, 12),
+  );
 });
 
 describe('virtual work: moment = tension x d(cable length)/d(angle), derivative by mathjs', () => {
   // P(t) = r turned about the unit axis a by t (Rodrigues); cable length |q - P(t)|.
   const turned = (k: 'x' | 'y' | 'z') => `(r${k}*cos(t) + w${k}*sin(t) + a${k}*d*(1-cos(t)))`;
-  const slope = derivative(`sqrt((qx-${turned('x')})^2 + (qy-${turned('y')})^2 + (qz-${turned('z')})^2)`, 't').compile();
+  const slope = derivative(
+    `sqrt((qx-${turned('x')})^2 + (qy-${turned('y')})^2 + (qz-${turned('z')})^2)`,
+    't',
+  ).compile();
   const named = (p: string, v: Vec3) => ({ [`${p}x`]: v[0], [`${p}y`]: v[1], [`${p}z`]: v[2] });
 
   it.each(FLIES)('%s on seeded bodies and places', (movement) => {
     const random = seeded(7);
     for (let k = 0; k < 25; k++) {
       const p = problemOf(movement, 1.45 + 0.6 * random(), { loadKg: 5 + 20 * random() });
-      const place = { hole: 1 + Math.floor(20 * random()), standX: 1.5 * random(), standZ: 0.4 * random() - 0.2, yawDeg: 40 * random() - 20 };
+      const place = {
+        hole: 1 + Math.floor(20 * random()),
+        standX: 1.5 * random(),
+        standZ: 0.4 * random() - 0.2,
+        yawDeg: 40 * random() - 20,
+      };
       const e = evaluatePlacement(p, place);
       for (const side of ['left', 'right'] as const) {
         const { path: arm, target } = limbOf(p, side);
@@ -79,7 +93,14 @@ describe('virtual work: moment = tension x d(cable length)/d(angle), derivative 
         for (const i of [0, 13, 40]) {
           const r = subtract(arm.contact[i]!, arm.proximal[0]!);
           const w = cross(target.axis[0]!, r);
-          const rate = slope.evaluate({ t: 0, d: dot(target.axis[0]!, r), ...named('r', r), ...named('w', w), ...named('a', target.axis[0]!), ...named('q', q) }) as number;
+          const rate = slope.evaluate({
+            t: 0,
+            d: dot(target.axis[0]!, r),
+            ...named('r', r),
+            ...named('w', w),
+            ...named('a', target.axis[0]!),
+            ...named('q', q),
+          }) as number;
           expect(e.bySide[side]!.samples.lineNm[i]).toBeCloseTo(p.tensionN * rate, 6);
         }
       }
@@ -92,9 +113,20 @@ describe('limb weight', () => {
     const p = problemOf('cable-fly-level', 1.75);
     const { body } = p;
     const at = (x: number): Vec3[] => [[x, 0, 0]];
-    const straight = { side: 'right', chain: 'arm', proximal: at(0), middle: at(body.length.upperArm.m), distal: at(body.length.upperArm.m + body.length.forearm.m), contact: at(0.6), frame: [UPRIGHT] } as const;
+    const straight = {
+      side: 'right',
+      chain: 'arm',
+      proximal: at(0),
+      middle: at(body.length.upperArm.m),
+      distal: at(body.length.upperArm.m + body.length.forearm.m),
+      contact: at(0.6),
+      frame: [UPRIGHT],
+    } as const;
     const m = limbWeightMomentNm(body, straight, 0, 'proximal');
-    const expected = -body.massKg * GRAVITY_MS2 * (0.028 * 0.436 * body.length.upperArm.m + 0.022 * (body.length.upperArm.m + 0.682 * body.length.forearm.m));
+    const expected =
+      -body.massKg *
+      GRAVITY_MS2 *
+      (0.028 * 0.436 * body.length.upperArm.m + 0.022 * (body.length.upperArm.m + 0.682 * body.length.forearm.m));
     expect(m[2]).toBeCloseTo(expected, 9);
     expect(Math.abs(m[0]) + Math.abs(m[1])).toBeCloseTo(0, 12);
   });
@@ -103,7 +135,10 @@ describe('limb weight', () => {
 describe('symmetry and scale', () => {
   it.each(FLIES)('%s: left mirrors right', (movement) => {
     const both = problemOf(movement, 1.8);
-    for (const [standZ, yawDeg] of [[0, 0], [0.13, 9]] as const) {
+    for (const [standZ, yawDeg] of [
+      [0, 0],
+      [0.13, 9],
+    ] as const) {
       const a = evaluatePlacement(both, { hole: 12, standX: 0.3, standZ, yawDeg });
       const b = evaluatePlacement(both, { hole: 12, standX: 0.3, standZ: -standZ, yawDeg: -yawDeg });
       for (let i = 0; i < 41; i += 5) {
@@ -116,7 +151,9 @@ describe('symmetry and scale', () => {
     const fly = findEntry('cable-fly-level')!;
     const small = problemOf('cable-fly-level', 1.1, { loadKg: 20, column: COLUMN });
     const big = problemOf('cable-fly-level', 2.2, {
-      loadKg: 20, attachmentM: 0.28, entry: { ...fly, path: { ...fly.path, finishGapM: 0.2 } as typeof fly.path },
+      loadKg: 20,
+      attachmentM: 0.28,
+      entry: { ...fly, path: { ...fly.path, finishGapM: 0.2 } as typeof fly.path },
       column: { ...COLUMN, firstHoleM: 0.5, pitchM: 0.2, twinSpacingM: 4.8 },
       body: { ...small.body, ...scaleBody(small.body, 2) },
     });
@@ -127,14 +164,24 @@ describe('symmetry and scale', () => {
   });
   const scaleBody = (body: ReturnType<typeof problemOf>['body'], k: number) => ({
     statureM: body.statureM * k,
-    height: Object.fromEntries(Object.entries(body.height).map(([n, s]) => [n, { ...s, m: s.m * k }])) as typeof body.height,
-    seated: Object.fromEntries(Object.entries(body.seated).map(([n, s]) => [n, { ...s, m: s.m * k }])) as typeof body.seated,
-    length: Object.fromEntries(Object.entries(body.length).map(([n, s]) => [n, { ...s, m: s.m * k }])) as typeof body.length,
+    height: Object.fromEntries(
+      Object.entries(body.height).map(([n, s]) => [n, { ...s, m: s.m * k }]),
+    ) as typeof body.height,
+    seated: Object.fromEntries(
+      Object.entries(body.seated).map(([n, s]) => [n, { ...s, m: s.m * k }]),
+    ) as typeof body.seated,
+    length: Object.fromEntries(
+      Object.entries(body.length).map(([n, s]) => [n, { ...s, m: s.m * k }]),
+    ) as typeof body.length,
   });
   it('floor and body frames are inverse', () => {
     const v: Vec3 = [0.3, 1.2, -0.4];
     const stand = { x: 0.7, z: -0.2, yawRad: 0.6 };
-    expect(subtract(toBody(toFloor(v, stand), stand), v).map(Math.abs).every((d) => d < 1e-12)).toBe(true);
+    expect(
+      subtract(toBody(toFloor(v, stand), stand), v)
+        .map(Math.abs)
+        .every((d) => d < 1e-12),
+    ).toBe(true);
     // Positive turns left seen from above: facing +x turned 90 degrees left looks along -z.
     const ahead = subtract(toFloor([1, 0, 0], { x: 0, z: 0, yawRad: Math.PI / 2 }), [0, 0, 0]);
     expect(add(ahead, scale([0, 0, 1], 1)).map((x) => Math.round(x * 1e9))).toEqual([0, 0, 0]);

@@ -6,7 +6,7 @@ import { allocateLoad, fillLoad, fillLoads, hasLine, type Load, type LoadSamples
 /** Resistance below this share of its peak counts as rest (common practice: a quarter). */
 export const REST_BELOW = 0.25;
 /** Resistance at or above this share of its peak counts as loaded. */
-export const LOADED_FROM = 0.5;
+const LOADED_FROM = 0.5;
 
 /** Room for one profile's samples, reused by the solver so that an evaluation allocates nothing. */
 export interface ProfileSamples {
@@ -20,7 +20,13 @@ export interface ProfileSamples {
 
 export function allocateSamples(samples: number): ProfileSamples {
   const load = allocateLoad(samples);
-  return { load, resistanceNm: new Float64Array(samples), lineNm: new Float64Array(samples), offPlaneRad: new Float64Array(samples), travelM: load.travelM };
+  return {
+    load,
+    resistanceNm: new Float64Array(samples),
+    lineNm: new Float64Array(samples),
+    offPlaneRad: new Float64Array(samples),
+    travelM: load.travelM,
+  };
 }
 
 /** What one pull does over the range. Positions are shares of the range, 0 = start of the lift. */
@@ -85,7 +91,7 @@ function findPeak(values: Float64Array): { readonly at: number; readonly value: 
  * resistance = -M . n for the action axis n; lever = that of F alone over |F|; off-plane = asin(F/|F| . above).
  * The metrics can be recomputed from the samples that are left in `out`.
  */
-export function profileForces(track: LimbTrack, line: boolean, out: ProfileSamples): LineMetrics {
+function profileForces(track: LimbTrack, line: boolean, out: ProfileSamples): LineMetrics {
   const { data, samples } = track;
   const { resistanceNm, lineNm, offPlaneRad, travelM } = out;
   const { forceN } = out.load;
@@ -166,7 +172,13 @@ export function profileForces(track: LimbTrack, line: boolean, out: ProfileSampl
 }
 
 /** Profile of a cable from a pulley in the stand frame: its force along itself, then `profileForces`. */
-export function profileLine(track: LimbTrack, pulley: Vec3, tensionN: number, attachmentM: number, out: ProfileSamples): LineMetrics {
+export function profileLine(
+  track: LimbTrack,
+  pulley: Vec3,
+  tensionN: number,
+  attachmentM: number,
+  out: ProfileSamples,
+): LineMetrics {
   fillLoad(track, { kind: 'cable', pulley, tensionN, attachmentM }, out.load);
   return profileForces(track, true, out);
 }

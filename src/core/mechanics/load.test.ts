@@ -32,10 +32,23 @@ describe('loads, known answers', () => {
     expect(length(forceAt({ kind: 'guide', direction: along, forceN: sled }, [0, 0, 0]))).toBeCloseTo(693.43, 2);
   });
   it('a machine whose axis is the knee: the resistance is the stack’s moment whatever the roller’s place', () => {
-    const keys: KeyframePath = { kind: 'leg', contact: 'shin', keys: [{ at: 0, hipFlexionDeg: 90, kneeFlexionDeg: 95 }, { at: 1, hipFlexionDeg: 90, kneeFlexionDeg: 5 }] };
+    const keys: KeyframePath = {
+      kind: 'leg',
+      contact: 'shin',
+      keys: [
+        { at: 0, hipFlexionDeg: 90, kneeFlexionDeg: 95 },
+        { at: 1, hipFlexionDeg: 90, kneeFlexionDeg: 5 },
+      ],
+    };
     const posture = { kind: 'leg-machine', seatHeightM: 0.5, backDeg: 90, thighDeg: 0, kneeFlexionDeg: 90 } as const;
     const knee = lift(light, posture, keys, 'knee.extension', [weight(1)]).path.middle[0]!;
-    const arc: Load = { kind: 'arc', centre: knee, axis: [0, 0, 1], stackN: 500, arm: { zero: [0, -1, 0], table: [{ x: 0, y: 0.1 }] } };
+    const arc: Load = {
+      kind: 'arc',
+      centre: knee,
+      axis: [0, 0, 1],
+      stackN: 500,
+      arm: { zero: [0, -1, 0], table: [{ x: 0, y: 0.1 }] },
+    };
     const r = lift(light, posture, keys, 'knee.extension', [arc]);
     for (const i of [0, 20, 40]) expect(r.samples.resistanceNm[i]).toBeCloseTo(50, 6);
     expect(r.metrics.evenness).toBeCloseTo(1, 6);
@@ -47,11 +60,20 @@ describe('loads, known answers', () => {
     const keys = armPath('floor', [d(90, 175), d(90, 175)], [d(10, 60), d(90, 170)]);
     const half: Load = { kind: 'held', forceN: [0, 300, 0] };
     const help: Load = { kind: 'held', forceN: [0, -100, 0] };
-    const [alone, eased] = [[half], [half, help]].map((l) => lift(light, { kind: 'hanging', barHeightM: 2.4 }, keys, 'shoulder.extension', l).samples.lineNm);
+    const [alone, eased] = [[half], [half, help]].map(
+      (l) => lift(light, { kind: 'hanging', barHeightM: 2.4 }, keys, 'shoulder.extension', l).samples.lineNm,
+    );
     for (const i of [5, 20, 35]) expect(eased![i]).toBeCloseTo((alone![i]! * 2) / 3, 9);
   });
   it('the trunk over the hips at level: its own weight at Winter’s centres and the bar at the shoulders', () => {
-    const keys: KeyframePath = { kind: 'hinge', contact: 'hands', keys: [{ at: 0, trunkDeg: 0, kneeFlexionDeg: 20 }, { at: 1, trunkDeg: 80, kneeFlexionDeg: 10 }] };
+    const keys: KeyframePath = {
+      kind: 'hinge',
+      contact: 'hands',
+      keys: [
+        { at: 0, trunkDeg: 0, kneeFlexionDeg: 20 },
+        { at: 1, trunkDeg: 80, kneeFlexionDeg: 10 },
+      ],
+    };
     const r = lift(body, STANDING, keys, 'trunk.extension', [weight(60)]);
     const trunk = 0.288 * 1.75;
     const head = (0.87 + 1) / 2 - 0.818;
@@ -75,7 +97,9 @@ describe('tension of a fast lift (Flash and Hogan 1985)', () => {
 describe('where the moment goes that the target does not take', () => {
   /** A straight arm held still at a direction, pulled by one force at the grip. */
   const pulled = (side: 'flexion' | 'abduction', at: ReturnType<typeof d>, force: Vec3, fore = at) => {
-    const r = lift(light, STANDING, armPath('floor', [at, fore]), `shoulder.${side}`, [{ kind: 'held', forceN: force }]);
+    const r = lift(light, STANDING, armPath('floor', [at, fore]), `shoulder.${side}`, [
+      { kind: 'held', forceN: force },
+    ]);
     return resolveLeak(buildLeakTrack(light, r.path, r.target), r.samples.load);
   };
   it.each([
@@ -90,18 +114,32 @@ describe('where the moment goes that the target does not take', () => {
     expect([part!.joint, part!.axis, part!.answeredBy]).toEqual(['proximal', axis satisfies LeakAxis, by]);
     expect(part!.share).toBeCloseTo(1, 6);
   });
-  it.each([['pulled down', [0, -50, 0], 'side-deltoid'], ['pulled up', [0, 50, 0], 'lats']] as const)('level to the side, %s', (_, force, by) => {
+  it.each([
+    ['pulled down', [0, -50, 0], 'side-deltoid'],
+    ['pulled up', [0, 50, 0], 'lats'],
+  ] as const)('level to the side, %s', (_, force, by) => {
     const [part] = pulled('flexion', d(0, 90), force as unknown as Vec3);
     expect([part!.axis, part!.answeredBy]).toEqual(['abduction-adduction', by]);
   });
   it('a bent forearm pulled ahead turns the arm: out at the hand asks the inward rotators', () => {
     const parts = pulled('abduction', d(90, 0), [0, 0, 50], d(90, 90));
-    expect(parts.find((p) => p.axis === 'rotation')).toMatchObject({ answeredBy: 'internal-rotators', meanNm: expect.closeTo(50 * (0.146 + 0.054) * 1.75, 6) });
+    expect(parts.find((p) => p.axis === 'rotation')).toMatchObject({
+      answeredBy: 'internal-rotators',
+      meanNm: expect.closeTo(50 * (0.146 + 0.054) * 1.75, 6),
+    });
   });
   it('a target whose line is true leaks nothing at its own joint', () => {
-    const r = lift(light, STANDING, armPath('floor', [d(90, 20), d(90, 20)], [d(90, 120), d(90, 120)]), 'shoulder.flexion', [weight(10)]);
+    const r = lift(
+      light,
+      STANDING,
+      armPath('floor', [d(90, 20), d(90, 20)], [d(90, 120), d(90, 120)]),
+      'shoulder.flexion',
+      [weight(10)],
+    );
     expect(r.metrics.leakShare).toBeLessThan(1e-6);
-    expect(resolveLeak(buildLeakTrack(light, r.path, r.target), r.samples.load).filter((p) => p.joint === 'proximal')).toEqual([]);
+    expect(
+      resolveLeak(buildLeakTrack(light, r.path, r.target), r.samples.load).filter((p) => p.joint === 'proximal'),
+    ).toEqual([]);
   });
 });
 
@@ -110,16 +148,35 @@ describe('region lines (approximate, from memory)', () => {
   const pose = (arm: Vec3): RegionPose => {
     const shoulder = b.shoulder.right;
     const elbow = add(shoulder, scale(arm, 0.32));
-    return { statureM: 1.75, trunkFrame: UPRIGHT, neckBase: b.neckBase, pelvisFrame: UPRIGHT, pelvis: b.pelvis, proximal: shoulder, middle: elbow, distal: add(elbow, scale(arm, 0.25)) };
+    return {
+      statureM: 1.75,
+      trunkFrame: UPRIGHT,
+      neckBase: b.neckBase,
+      pelvisFrame: UPRIGHT,
+      pelvis: b.pelvis,
+      proximal: shoulder,
+      middle: elbow,
+      distal: add(elbow, scale(arm, 0.25)),
+    };
   };
-  const nearest = (arm: Vec3, pull: Vec3, among: readonly Region[]) => among.toSorted((a, c) => regionAngleDeg(a, pose(arm), 'right', pull)! - regionAngleDeg(c, pose(arm), 'right', pull)!)[0];
+  const nearest = (arm: Vec3, pull: Vec3, among: readonly Region[]) =>
+    among.toSorted(
+      (a, c) => regionAngleDeg(a, pose(arm), 'right', pull)! - regionAngleDeg(c, pose(arm), 'right', pull)!,
+    )[0];
   const CHEST = ['chest-upper', 'chest-mid', 'chest-lower'] as const;
   const out = normalise([0.5, 0, 1]);
-  it.each([[[0.2, -0.85, -1], 'chest-lower'], [[0.2, -0.12, -1], 'chest-mid'], [[0.1, 0.25, -1], 'chest-upper']] as const)('an arm out, drawn in along %j, lies nearest %s', (pull, region) =>
-    expect(nearest(out, normalise(pull as unknown as Vec3), CHEST)).toBe(region));
+  it.each([
+    [[0.2, -0.85, -1], 'chest-lower'],
+    [[0.2, -0.12, -1], 'chest-mid'],
+    [[0.1, 0.25, -1], 'chest-upper'],
+  ] as const)('an arm out, drawn in along %j, lies nearest %s', (pull, region) =>
+    expect(nearest(out, normalise(pull as unknown as Vec3), CHEST)).toBe(region),
+  );
   it('of the lats the lower pulls more along the trunk', () => {
     const up = normalise([0.3, 1, 0.2] as Vec3);
-    expect(regionAngleDeg('lat-lower', pose(up), 'right', [0, -1, 0])!).toBeLessThan(regionAngleDeg('lat-upper', pose(up), 'right', [0, -1, 0])!);
+    expect(regionAngleDeg('lat-lower', pose(up), 'right', [0, -1, 0])!).toBeLessThan(
+      regionAngleDeg('lat-upper', pose(up), 'right', [0, -1, 0])!,
+    );
   });
   it('left mirrors right; regions that hold have none', () => {
     for (const r of REGIONS) {

@@ -19,7 +19,13 @@ export type Load =
   | { readonly kind: 'cable'; readonly pulley: Vec3; readonly tensionN: number; readonly attachmentM: number }
   | { readonly kind: 'weight'; readonly massKg: number }
   | { readonly kind: 'landmine'; readonly pivot: Vec3; readonly bar: LandmineBar; readonly share: number }
-  | { readonly kind: 'arc'; readonly centre: Vec3; readonly axis: Vec3; readonly stackN: number; readonly arm: MomentArm }
+  | {
+      readonly kind: 'arc';
+      readonly centre: Vec3;
+      readonly axis: Vec3;
+      readonly stackN: number;
+      readonly arm: MomentArm;
+    }
   | { readonly kind: 'guide'; readonly direction: Vec3; readonly forceN: number }
   | { readonly kind: 'band'; readonly anchor: Vec3; readonly restM: number; readonly table: readonly TablePoint[] }
   | { readonly kind: 'held'; readonly forceN: Vec3 };
@@ -44,7 +50,10 @@ export interface LoadSamples {
   readonly travelM: Float64Array;
 }
 
-export const allocateLoad = (samples: number): LoadSamples => ({ forceN: new Float64Array(3 * samples), travelM: new Float64Array(samples) });
+export const allocateLoad = (samples: number): LoadSamples => ({
+  forceN: new Float64Array(3 * samples),
+  travelM: new Float64Array(samples),
+});
 
 /** Whether a load hangs on a line whose length matters: its stack must leave the stop and its cable reach. */
 export const hasLine = (load: Load): boolean => load.kind === 'cable' || load.kind === 'band';
@@ -137,7 +146,13 @@ export function fillLoads(track: LimbTrack, loads: readonly Load[], out: LoadSam
   for (const load of rest) {
     for (let i = 0; i < track.samples; i++) {
       const o = i * TRACK_STRIDE;
-      const f = forceAt(load, add([data3(track, o, 0), data3(track, o, 1), data3(track, o, 2)], [data3(track, o, 3), data3(track, o, 4), data3(track, o, 5)]));
+      const f = forceAt(
+        load,
+        add(
+          [data3(track, o, 0), data3(track, o, 1), data3(track, o, 2)],
+          [data3(track, o, 3), data3(track, o, 4), data3(track, o, 5)],
+        ),
+      );
       for (let k = 0; k < 3; k++) out.forceN[3 * i + k]! += f[k]!;
     }
   }

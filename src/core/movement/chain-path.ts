@@ -8,9 +8,9 @@ import { hingeAxis, jointAngles, jointOf, nominalAxis, towards, type JointAction
 export const SAMPLES = 41;
 
 /**
- * One limb over the range: joint centres in metres, in the stand frame (body frame at the floor mark; what the body does
- * about the mark is in the points). An arm: shoulder, elbow, wrist, grip. A leg: hip, knee, ankle, and where the load
- * meets it. The trunk over the hips: pelvis, midpoint of the shoulders twice, and where the load hangs.
+ * One limb over the range: joint centres in metres, in the stand frame (body frame at the floor mark; what the body
+ * does about the mark is in the points). An arm: shoulder, elbow, wrist, grip. A leg: hip, knee, ankle, and where the
+ * load meets it. The trunk over the hips: pelvis, midpoint of the shoulders twice, and where the load hangs.
  */
 export interface ChainPath {
   readonly side: Side;
@@ -33,7 +33,9 @@ export interface ChainTarget {
   readonly above: readonly Vec3[];
 }
 
-/** Which way the upper side of a sweep looks: up for a level one, out to the limb's side or ahead for an upright one. */
+/**
+ * Which way the upper side of a sweep looks: up for a level one, out to the limb's side or ahead for an upright one.
+ */
 export type SweepSense = 'up' | 'out' | 'ahead';
 export function senseOf(normal: Vec3): SweepSense {
   if (Math.abs(normal[1]) > 0.5) return 'up';
@@ -66,7 +68,10 @@ export function targetOf(path: ChainPath, action: JointAction): ChainTarget {
   const nominal = (i: number): Vec3 => nominalAxis(action, path.frame[i]!, path.side);
   const axis =
     joint === 'middle'
-      ? filled(limb.map((u, i) => hingeAxis(u, lower[i]!)), (i) => path.frame[i]!.z).map((a) => (action.endsWith('extension') ? scale(a, -1) : a))
+      ? filled(
+          limb.map((u, i) => hingeAxis(u, lower[i]!)),
+          (i) => path.frame[i]!.z,
+        ).map((a) => (action.endsWith('extension') ? scale(a, -1) : a))
       : filled(
           limb.map((u, i) => {
             const turn = cross(u, subtract(limb[Math.min(n - 1, i + 1)]!, limb[Math.max(0, i - 1)]!));
@@ -76,7 +81,9 @@ export function targetOf(path: ChainPath, action: JointAction): ChainTarget {
         );
   const above = axis.map((a) => {
     const sense = senseOf(a);
-    return (sense === 'up' ? a[1] : sense === 'ahead' ? a[0] : path.side === 'right' ? a[2] : -a[2]) >= 0 ? a : scale(a, -1);
+    return (sense === 'up' ? a[1] : sense === 'ahead' ? a[0] : path.side === 'right' ? a[2] : -a[2]) >= 0
+      ? a
+      : scale(a, -1);
   });
   return { action, joint, axis, above };
 }
@@ -102,7 +109,13 @@ export function findWorkingRange(path: ChainPath, range: ActiveRangeDeg): Workin
   const last = path.proximal.length - 1;
   const excess = path.proximal.map((p, i): readonly [number, RangeName | null] => {
     const upper = towards(p, path.middle[i]!);
-    const angles = jointAngles(path.chain, intoFrame(path.frame[i]!, upper), upper, path.chain === 'trunk' ? upper : towards(path.middle[i]!, path.distal[i]!), path.side);
+    const angles = jointAngles(
+      path.chain,
+      intoFrame(path.frame[i]!, upper),
+      upper,
+      path.chain === 'trunk' ? upper : towards(path.middle[i]!, path.distal[i]!),
+      path.side,
+    );
     let worst: readonly [number, RangeName | null] = [-Infinity, null];
     for (const name of RANGE_NAMES) {
       const limit = limits[name];

@@ -4,13 +4,28 @@ import { cross, dot, length, normalise, scale, subtract, type Vec3 } from '@/cor
 import { clampedAcos, toDeg } from '@/core/units/angle';
 
 export const JOINT_ACTIONS = [
-  'shoulder.flexion', 'shoulder.extension', 'shoulder.abduction', 'shoulder.adduction', 'shoulder.horizontalAdduction', 'shoulder.horizontalAbduction',
-  'elbow.flexion', 'elbow.extension', 'hip.flexion', 'hip.extension', 'knee.flexion', 'knee.extension', 'trunk.extension',
+  'shoulder.flexion',
+  'shoulder.extension',
+  'shoulder.abduction',
+  'shoulder.adduction',
+  'shoulder.horizontalAdduction',
+  'shoulder.horizontalAbduction',
+  'elbow.flexion',
+  'elbow.extension',
+  'hip.flexion',
+  'hip.extension',
+  'knee.flexion',
+  'knee.extension',
+  'trunk.extension',
 ] as const;
 export type JointAction = (typeof JOINT_ACTIONS)[number];
 
-/** The joint that an action moves: proximal of the chain (shoulder, hip, hips under the trunk) or its middle (elbow, knee). */
-export const jointOf = (action: JointAction): 'proximal' | 'middle' => (action.startsWith('elbow') || action.startsWith('knee') ? 'middle' : 'proximal');
+/**
+ * The joint that an action moves: proximal of the chain (shoulder, hip, hips under the trunk) or its middle (elbow,
+ * knee).
+ */
+export const jointOf = (action: JointAction): 'proximal' | 'middle' =>
+  action.startsWith('elbow') || action.startsWith('knee') ? 'middle' : 'proximal';
 
 /**
  * Right-handed axis of an action of a ball joint in its frame, where the limb itself does not tell (it stands still).
@@ -42,7 +57,10 @@ export function nominalAxis(action: JointAction, frame: Frame, side: Side): Vec3
   }
 }
 
-/** Axis about which a hinge flexes (elbow: forearm towards the front of the upper arm; knee: shank backwards); null when straight. */
+/**
+ * Axis about which a hinge flexes (elbow: forearm towards the front of the upper arm; knee: shank backwards); null when
+ * straight.
+ */
 export function hingeAxis(upper: Vec3, lower: Vec3): Vec3 | null {
   const n = cross(upper, lower);
   const l = length(n);
@@ -50,10 +68,16 @@ export function hingeAxis(upper: Vec3, lower: Vec3): Vec3 | null {
 }
 
 /**
- * Joint angles of a posed limb, degrees, by the names of the active ranges that they are held against; a motion that the
- * limb is not in is left out. `upper` and `lower` are unit directions, `upper` in the frame of trunk or pelvis.
+ * Joint angles of a posed limb, degrees, by the names of the active ranges that they are held against; a motion that
+ * the limb is not in is left out. `upper` and `lower` are unit directions, `upper` in the frame of trunk or pelvis.
  */
-export function jointAngles(chain: 'arm' | 'leg' | 'trunk', upperInFrame: Vec3, upper: Vec3, lower: Vec3, side: Side): Partial<Record<RangeName, number>> {
+export function jointAngles(
+  chain: 'arm' | 'leg' | 'trunk',
+  upperInFrame: Vec3,
+  upper: Vec3,
+  lower: Vec3,
+  side: Side,
+): Partial<Record<RangeName, number>> {
   const bend = toDeg(clampedAcos(dot(upper, lower)));
   const elevation = toDeg(clampedAcos(-upperInFrame[1]));
   if (chain === 'leg') return { 'knee.flexion': bend, ...(upperInFrame[0] > 0 ? { 'hip.flexion': elevation } : {}) };
@@ -72,9 +96,22 @@ export function jointAngles(chain: 'arm' | 'leg' | 'trunk', upperInFrame: Vec3, 
 }
 
 /** Angle of a path's target joint at a sample, degrees: bend of the hinge, or the limb from hanging. */
-export function jointDegAt(path: { readonly chain: 'arm' | 'leg' | 'trunk'; readonly proximal: readonly Vec3[]; readonly middle: readonly Vec3[]; readonly distal: readonly Vec3[] }, joint: 'proximal' | 'middle', i: number): number {
+export function jointDegAt(
+  path: {
+    readonly chain: 'arm' | 'leg' | 'trunk';
+    readonly proximal: readonly Vec3[];
+    readonly middle: readonly Vec3[];
+    readonly distal: readonly Vec3[];
+  },
+  joint: 'proximal' | 'middle',
+  i: number,
+): number {
   const upper = towards(path.proximal[i]!, path.middle[i]!);
-  return toDeg(clampedAcos(joint === 'middle' && path.chain !== 'trunk' ? dot(upper, towards(path.middle[i]!, path.distal[i]!)) : -upper[1]));
+  return toDeg(
+    clampedAcos(
+      joint === 'middle' && path.chain !== 'trunk' ? dot(upper, towards(path.middle[i]!, path.distal[i]!)) : -upper[1],
+    ),
+  );
 }
 
 /** An arm this near to level moves forward and back, not up and down. */

@@ -32,7 +32,10 @@ export interface HingeKey {
   readonly kneeFlexionDeg: number;
 }
 
-/** What the body itself does over the range beside a right limb, mirrored for a left one; straight lines between keyframes. */
+/**
+ * What the body itself does over the range beside a right limb, mirrored for a left one; straight lines between
+ * keyframes.
+ */
 export interface BodyKey {
   readonly at: number;
   /** Turn about the floor mark, degrees, positive left. */
@@ -44,7 +47,12 @@ export interface BodyKey {
 
 export type KeyframePath =
   /** Directions in the trunk's axes (they go along when the trunk leans or lies) or in the floor's. */
-  | { readonly kind: 'arm'; readonly frame: 'trunk' | 'floor'; readonly keys: readonly ArmKey[]; /** Of the forearm, where it differs. */ readonly foreFrame?: 'trunk' | 'floor' }
+  | {
+      readonly kind: 'arm';
+      readonly frame: 'trunk' | 'floor';
+      readonly keys: readonly ArmKey[];
+      /** Of the forearm, where it differs. */ readonly foreFrame?: 'trunk' | 'floor';
+    }
   /** The load meets the front of the shank, its back, or the sole. */
   | { readonly kind: 'leg'; readonly contact: 'shin' | 'calf' | 'sole'; readonly keys: readonly LegKey[] }
   /** The load hangs in the hands or lies on the chest. */
@@ -84,10 +92,21 @@ function bodyAt(body: Body, posture: Posture, keys: readonly BodyKey[], side: Si
 }
 
 /** The whole body at a position of the range, turned about its mark as the motion asks: what a drawing shows. */
-export function bodyPoseAt(body: Body, posture: Posture, path: KeyframePath, side: Side, motion: readonly BodyKey[], s: number): BodyPose {
+export function bodyPoseAt(
+  body: Body,
+  posture: Posture,
+  path: KeyframePath,
+  side: Side,
+  motion: readonly BodyKey[],
+  s: number,
+): BodyPose {
   if (path.kind === 'hinge') {
     const [a, b, t] = around(path.keys, s);
-    return poseBody(body, { kind: 'hinged', trunkDeg: mix(a.trunkDeg, b.trunkDeg, t), kneeFlexionDeg: mix(a.kneeFlexionDeg, b.kneeFlexionDeg, t) });
+    return poseBody(body, {
+      kind: 'hinged',
+      trunkDeg: mix(a.trunkDeg, b.trunkDeg, t),
+      kneeFlexionDeg: mix(a.kneeFlexionDeg, b.kneeFlexionDeg, t),
+    });
   }
   const pose = bodyAt(body, posture, motion, side, s);
   const yaw = motion.length > 0 ? (side === 'right' ? 1 : -1) * yawAt(motion, s) : 0;
@@ -97,25 +116,49 @@ export function bodyPoseAt(body: Body, posture: Posture, path: KeyframePath, sid
 function turnPose(p: BodyPose, yaw: number): BodyPose {
   const v = (a: Vec3): Vec3 => turn(a, yaw);
   const f = (a: Frame): Frame => rotateFrame(a, UPRIGHT.y, yaw);
-  const leg = (l: BodyPose['leg']['left']): BodyPose['leg']['left'] => ({ hip: v(l.hip), knee: v(l.knee), ankle: v(l.ankle), heel: v(l.heel), toe: v(l.toe) });
+  const leg = (l: BodyPose['leg']['left']): BodyPose['leg']['left'] => ({
+    hip: v(l.hip),
+    knee: v(l.knee),
+    ankle: v(l.ankle),
+    heel: v(l.heel),
+    toe: v(l.toe),
+  });
   return {
-    ...p, pelvis: v(p.pelvis), pelvisFrame: f(p.pelvisFrame), trunkFrame: f(p.trunkFrame), neckBase: v(p.neckBase), neck: v(p.neck), head: v(p.head),
-    shoulder: { left: v(p.shoulder.left), right: v(p.shoulder.right) }, leg: { left: leg(p.leg.left), right: leg(p.leg.right) },
+    ...p,
+    pelvis: v(p.pelvis),
+    pelvisFrame: f(p.pelvisFrame),
+    trunkFrame: f(p.trunkFrame),
+    neckBase: v(p.neckBase),
+    neck: v(p.neck),
+    head: v(p.head),
+    shoulder: { left: v(p.shoulder.left), right: v(p.shoulder.right) },
+    leg: { left: leg(p.leg.left), right: leg(p.leg.right) },
     supportArm: p.supportArm && { ...p.supportArm, elbow: v(p.supportArm.elbow), hand: v(p.supportArm.hand) },
   };
 }
 
 /** Straight lines over the whole range of a path keep what the movement asks: keys must cover 0 to 1 in order. */
 export function assertKeys(keys: readonly { readonly at: number }[]): void {
-  if (keys.length < 1 || keys[0]!.at !== 0 || (keys.length > 1 && keys[keys.length - 1]!.at !== 1)) throw new Error('keyframes: expected keys from 0 to 1');
-  for (let i = 1; i < keys.length; i++) if (!(keys[i]!.at > keys[i - 1]!.at)) throw new Error('keyframes: expected rising positions');
+  if (keys.length < 1 || keys[0]!.at !== 0 || (keys.length > 1 && keys[keys.length - 1]!.at !== 1))
+    throw new Error('keyframes: expected keys from 0 to 1');
+  for (let i = 1; i < keys.length; i++)
+    if (!(keys[i]!.at > keys[i - 1]!.at)) throw new Error('keyframes: expected rising positions');
 }
 
 /**
- * Pose one side of a keyframed movement over the range: `SAMPLES` samples from s = `from` to s = `to`, stand frame, metres.
+ * Pose one side of a keyframed movement over the range: `SAMPLES` samples from s = `from` to s = `to`, stand frame,
+ * metres.
  * Body keys turn the whole body about its mark and move trunk and girdle along.
  */
-export function poseKeyframes(body: Body, posture: Posture, path: KeyframePath, side: Side, motion: readonly BodyKey[] = [], from = 0, to = 1): ChainPath {
+export function poseKeyframes(
+  body: Body,
+  posture: Posture,
+  path: KeyframePath,
+  side: Side,
+  motion: readonly BodyKey[] = [],
+  from = 0,
+  to = 1,
+): ChainPath {
   assertKeys(path.keys);
   const proximal: Vec3[] = [];
   const middle: Vec3[] = [];
@@ -138,7 +181,8 @@ export function poseKeyframes(body: Body, posture: Posture, path: KeyframePath, 
     if (path.kind === 'arm') {
       const pose = still ?? bodyAt(body, posture, motion, side, s);
       const [a, b, t] = around(path.keys, s);
-      const toStand = (u: Vec3, frame: 'trunk' | 'floor'): Vec3 => (frame === 'trunk' ? fromFrame(pose.trunkFrame, u) : u);
+      const toStand = (u: Vec3, frame: 'trunk' | 'floor'): Vec3 =>
+        frame === 'trunk' ? fromFrame(pose.trunkFrame, u) : u;
       const upper = toStand(slerp(toUnit(a.upper, side), toUnit(b.upper, side), t), path.frame);
       const fore = toStand(slerp(toUnit(a.fore, side), toUnit(b.fore, side), t), path.foreFrame ?? path.frame);
       const shoulder = pose.shoulder[side];
@@ -156,14 +200,20 @@ export function poseKeyframes(body: Body, posture: Posture, path: KeyframePath, 
       });
       const roller = between(legs.knee, legs.ankle, ROLLER_SHARE);
       const half = SHANK_HALF * body.statureM;
-      const at = path.contact === 'sole' ? legs.sole : along(roller, legs.front, path.contact === 'shin' ? half : -half);
+      const at =
+        path.contact === 'sole' ? legs.sole : along(roller, legs.front, path.contact === 'shin' ? half : -half);
       put(legs.hip, legs.knee, legs.ankle, at, pose.pelvisFrame);
     } else {
       const [a, b, t] = around(path.keys, s);
-      const hinge: Posture = { kind: 'hinged', trunkDeg: mix(a.trunkDeg, b.trunkDeg, t), kneeFlexionDeg: mix(a.kneeFlexionDeg, b.kneeFlexionDeg, t) };
+      const hinge: Posture = {
+        kind: 'hinged',
+        trunkDeg: mix(a.trunkDeg, b.trunkDeg, t),
+        kneeFlexionDeg: mix(a.kneeFlexionDeg, b.kneeFlexionDeg, t),
+      };
       const pose = poseBody(body, hinge);
       const arm = body.length.upperArm.m + body.length.forearm.m + body.length.hand.m * GRIP_SHARE_OF_HAND;
-      const load = path.contact === 'hands' ? add(pose.neckBase, [0, -arm, 0]) : between(pose.neckBase, pose.pelvis, 0.25);
+      const load =
+        path.contact === 'hands' ? add(pose.neckBase, [0, -arm, 0]) : between(pose.neckBase, pose.pelvis, 0.25);
       put(pose.pelvis, pose.neckBase, pose.neckBase, load, UPRIGHT);
     }
   }

@@ -46,7 +46,8 @@ describe.each(CASES)('%s at %d m', (id, statureM) => {
     }
   });
   it('mirrors left and right', () => {
-    for (let i = 0; i < SAMPLES; i += 8) expect(length(subtract(mirrorZ(arms.left.contact[i]!), arms.right.contact[i]!))).toBeLessThan(1e-9);
+    for (let i = 0; i < SAMPLES; i += 8)
+      expect(length(subtract(mirrorZ(arms.left.contact[i]!), arms.right.contact[i]!))).toBeLessThan(1e-9);
   });
   it('ends with the hands the asked gap apart, in front', () => {
     const [l, r] = [arms.left.contact[SAMPLES - 1]!, arms.right.contact[SAMPLES - 1]!];

@@ -24,7 +24,10 @@ export interface LimbPath extends ChainPath {
   readonly finishFrom: RangeEnd;
 }
 
-/** The movement's own end, the client's measured range, a clinician's limit, what a note changes, or where the load begins to count. */
+/**
+ * The movement's own end, the client's measured range, a clinician's limit, what a note changes, or where the load
+ * begins to count.
+ */
 export type RangeEnd = 'movement' | 'active-range' | 'limit' | 'note' | 'load';
 
 export interface PosedSweep {
@@ -33,7 +36,10 @@ export interface PosedSweep {
 }
 
 /** Orthonormal pair spanning a right arm's sweep: `out` to the side, `ahead` in the plane. */
-function sweepPlane(sideElevationDeg: number, tiltDeg: number): { readonly out: Vec3; readonly ahead: Vec3; readonly up: Vec3 } {
+function sweepPlane(
+  sideElevationDeg: number,
+  tiltDeg: number,
+): { readonly out: Vec3; readonly ahead: Vec3; readonly up: Vec3 } {
   const e = toRad(sideElevationDeg);
   const t = toRad(tiltDeg);
   const out: Vec3 = [0, -Math.cos(e), Math.sin(e)];
@@ -54,7 +60,15 @@ function azimuthWhereHandsMeet(gripZ: (azimuthRad: number) => number, halfGapM: 
   return (lo + hi) / 2;
 }
 
-function sweepArm(body: Body, pose: BodyPose, path: SweepPath, action: JointAction, tiltDeg: number, ends: RangeEnds, side: Side): LimbPath {
+function sweepArm(
+  body: Body,
+  pose: BodyPose,
+  path: SweepPath,
+  action: JointAction,
+  tiltDeg: number,
+  ends: RangeEnds,
+  side: Side,
+): LimbPath {
   const { out, ahead, up } = sweepPlane(path.sideElevationDeg, tiltDeg);
   const at = (azimuthRad: number): Vec3 => add(scale(out, Math.cos(azimuthRad)), scale(ahead, Math.sin(azimuthRad)));
   const upperM = body.length.upperArm.m;
@@ -64,7 +78,10 @@ function sweepArm(body: Body, pose: BodyPose, path: SweepPath, action: JointActi
   const bendFinish = toRad(path.elbowFlexionDeg.finish);
   const halfShoulder = body.length.shoulderBreadth.m / 2;
 
-  const meet = azimuthWhereHandsMeet((a) => halfShoulder + upperM * at(a)[2] + lowerM * at(a + bendFinish)[2], path.finishGapM / 2);
+  const meet = azimuthWhereHandsMeet(
+    (a) => halfShoulder + upperM * at(a)[2] + lowerM * at(a + bendFinish)[2],
+    path.finishGapM / 2,
+  );
   const start = narrowest('start', toRad(path.startAzimuthDeg), ends, side);
   const finish = narrowest('finish', meet, ends, side);
 
@@ -112,7 +129,12 @@ export interface RangeEnds {
 }
 
 /** The tightest end of the range in the sweep and what sets it; azimuth in radians. */
-function narrowest(which: 'start' | 'finish', own: number, ends: RangeEnds, side: Side): { readonly rad: number; readonly from: RangeEnd } {
+function narrowest(
+  which: 'start' | 'finish',
+  own: number,
+  ends: RangeEnds,
+  side: Side,
+): { readonly rad: number; readonly from: RangeEnd } {
   const motion = which === 'start' ? 'shoulder.horizontalAbduction' : 'shoulder.horizontalAdduction';
   const sign = which === 'start' ? -1 : 1;
   const candidates: (readonly [number | undefined, RangeEnd])[] = [
@@ -128,11 +150,21 @@ function narrowest(which: 'start' | 'finish', own: number, ends: RangeEnds, side
 }
 
 /**
- * A sweep on this body: trunk pose and both arms over the range, body frame. The working range is the movement's own cut
- * to the client's active range; compare `finishDeg - startDeg` with `SHORTEST_SWEEP_DEG` before using it.
+ * A sweep on this body: trunk pose and both arms over the range, body frame. The working range is the movement's own
+ * cut to the client's active range; compare `finishDeg - startDeg` with `SHORTEST_SWEEP_DEG` before using it.
  */
-export function poseSweep(body: Body, path: SweepPath, action: JointAction, choice: SweepChoice, ends: RangeEnds): PosedSweep {
-  const pose = poseBody(body, { kind: 'staggered', frontFoot: choice.frontFoot }, { leanDeg: path.leanDeg, sideBendDeg: 0, turnDeg: 0 });
+export function poseSweep(
+  body: Body,
+  path: SweepPath,
+  action: JointAction,
+  choice: SweepChoice,
+  ends: RangeEnds,
+): PosedSweep {
+  const pose = poseBody(
+    body,
+    { kind: 'staggered', frontFoot: choice.frontFoot },
+    { leanDeg: path.leanDeg, sideBendDeg: 0, turnDeg: 0 },
+  );
   const [left, right] = SIDES.map((side) => sweepArm(body, pose, path, action, choice.tiltDeg, ends, side));
   return { body: pose, arms: { left: left!, right: right! } };
 }

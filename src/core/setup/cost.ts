@@ -5,14 +5,26 @@ import { toBody } from '@/core/geometry/rotation';
 import { toDeg, toRad } from '@/core/units/angle';
 import { THIN, type Placement, type SearchProblem } from './setup-problem';
 
-export const COST_TERMS = ['offPlane', 'finishLine', 'peak', 'restZone', 'shortCable', 'squareness', 'alongForearm', 'change'] as const;
+export const COST_TERMS = [
+  'offPlane',
+  'finishLine',
+  'peak',
+  'restZone',
+  'shortCable',
+  'squareness',
+  'alongForearm',
+  'change',
+] as const;
 export type CostTerm = (typeof COST_TERMS)[number];
 export type CostTerms = Readonly<Record<CostTerm, number>>;
 
 export const LIMITS = ['clearance', 'travel', 'room', 'line', 'range', 'rest', 'load'] as const;
 export type Limit = (typeof LIMITS)[number];
 
-/** A hard limit that a placement breaks. `need` and `have` are metres, degrees for `line` and `range`, a share for `rest`, kilograms in the hand for `load`. */
+/**
+ * A hard limit that a placement breaks. `need` and `have` are metres, degrees for `line` and `range`, a share for
+ * `rest`, kilograms in the hand for `load`.
+ */
 export interface Violation {
   readonly limit: Limit;
   readonly need: number;
@@ -20,7 +32,11 @@ export interface Violation {
 }
 
 /** Centre of each third of the range, 0 = start (lengthened), 1 = finish (contracted). */
-export const PEAK_CENTRE: Readonly<Record<Exclude<PeakWish, 'even'>, number>> = { lengthened: 1 / 6, mid: 1 / 2, contracted: 5 / 6 };
+export const PEAK_CENTRE: Readonly<Record<Exclude<PeakWish, 'even'>, number>> = {
+  lengthened: 1 / 6,
+  mid: 1 / 2,
+  contracted: 5 / 6,
+};
 
 /** A wholly uneven curve, a peak one range away and a range of pure rest, in degrees of cost (our judgement). */
 const UNEVEN_DEG = 25;
@@ -51,7 +67,13 @@ function peakCost(wish: PeakWish, m: LineMetrics): number {
 }
 
 /** Profile of one side at a placement; `thin` uses the coarse limb. */
-export function profileSide(problem: SearchProblem, index: number, placement: Placement, out: ProfileSamples, thin = false): LineMetrics {
+export function profileSide(
+  problem: SearchProblem,
+  index: number,
+  placement: Placement,
+  out: ProfileSamples,
+  thin = false,
+): LineMetrics {
   const { attachmentM } = problem.input;
   const pulley = problem.pulley(placement, problem.sides[index]!);
   const stand = { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) };
@@ -59,7 +81,10 @@ export function profileSide(problem: SearchProblem, index: number, placement: Pl
   return profileLine(track, toBody(pulley, stand), problem.tensionN, attachmentM, out);
 }
 
-/** Mean angle between the line and what should lie along it, degrees, from the forces of a profile; 0 where nothing should. */
+/**
+ * Mean angle between the line and what should lie along it, degrees, from the forces of a profile; 0 where nothing
+ * should.
+ */
 export function alongDegOf(problem: SearchProblem, index: number, out: ProfileSamples, thin = false): number {
   const dirs = problem.along?.[index];
   if (!dirs) return 0;
@@ -71,13 +96,19 @@ export function alongDegOf(problem: SearchProblem, index: number, out: ProfileSa
     const d = 3 * i * step;
     const [x, y, z] = [forceN[3 * i]!, forceN[3 * i + 1]!, forceN[3 * i + 2]!];
     const size = Math.sqrt(x * x + y * y + z * z);
-    if (size > 0) sum += Math.acos(Math.min(1, Math.max(-1, (x * dirs[d]! + y * dirs[d + 1]! + z * dirs[d + 2]!) / size)));
+    if (size > 0)
+      sum += Math.acos(Math.min(1, Math.max(-1, (x * dirs[d]! + y * dirs[d + 1]! + z * dirs[d + 2]!) / size)));
   }
   return toDeg(sum / n);
 }
 
 /** Cost of a placement in degrees, each term by name, from the metrics of the working sides (their mean). */
-export function costTerms(problem: SearchProblem, placement: Placement, sides: readonly LineMetrics[], alongDeg = 0): CostTerms {
+export function costTerms(
+  problem: SearchProblem,
+  placement: Placement,
+  sides: readonly LineMetrics[],
+  alongDeg = 0,
+): CostTerms {
   const { options, lastUsed, attachmentM } = problem.input;
   const terms: Record<CostTerm, number> = {
     offPlane: 0,
@@ -85,7 +116,9 @@ export function costTerms(problem: SearchProblem, placement: Placement, sides: r
     peak: 0,
     restZone: 0,
     shortCable: 0,
-    squareness: TURN_DEG * Math.abs(placement.yawDeg - problem.bounds.yawDeg) + SIDEWAYS_DEG_PER_M * Math.abs(placement.standZ - problem.bounds.standZ),
+    squareness:
+      TURN_DEG * Math.abs(placement.yawDeg - problem.bounds.yawDeg) +
+      SIDEWAYS_DEG_PER_M * Math.abs(placement.standZ - problem.bounds.standZ),
     alongForearm: 0,
     change: 0,
   };
@@ -108,7 +141,11 @@ export function costTerms(problem: SearchProblem, placement: Placement, sides: r
 }
 
 /** Hard limits that a placement breaks; empty when it can be used. */
-export function findViolations(problem: SearchProblem, placement: Placement, sides: readonly LineMetrics[]): Violation[] {
+export function findViolations(
+  problem: SearchProblem,
+  placement: Placement,
+  sides: readonly LineMetrics[],
+): Violation[] {
   const { column, room } = problem.input;
   const broken: Violation[] = [];
   let clearance = Infinity;
@@ -127,8 +164,10 @@ export function findViolations(problem: SearchProblem, placement: Placement, sid
   if (mostLoadKg !== null && inHandKg > mostLoadKg) broken.push({ limit: 'load', need: inHandKg, have: mostLoadKg });
   if (clearance < column.clearanceM) broken.push({ limit: 'clearance', need: column.clearanceM, have: clearance });
   if (travel > column.travelM) broken.push({ limit: 'travel', need: travel, have: column.travelM });
-  if (placement.standX > room.maxDistanceM) broken.push({ limit: 'room', need: placement.standX, have: room.maxDistanceM });
-  if (placement.standX < room.minDistanceM) broken.push({ limit: 'room', need: placement.standX, have: room.minDistanceM });
+  if (placement.standX > room.maxDistanceM)
+    broken.push({ limit: 'room', need: placement.standX, have: room.maxDistanceM });
+  if (placement.standX < room.minDistanceM)
+    broken.push({ limit: 'room', need: placement.standX, have: room.minDistanceM });
   const { lineDeg, restShare, shortestSweepDeg } = problem.bounds;
   if (off > lineDeg) broken.push({ limit: 'line', need: lineDeg, have: off });
   if (rest > restShare) broken.push({ limit: 'rest', need: restShare, have: rest });
@@ -143,7 +182,8 @@ const scratchThin = allocateSamples((SAMPLES - 1) / THIN + 1);
 export function totalCost(problem: SearchProblem, placement: Placement, thin = false): number {
   const out = thin ? scratchThin : scratch;
   // A symmetric pair is alike while it stands midway and square: one side tells both.
-  const alike = problem.symmetric && placement.standZ === problem.bounds.standZ && placement.yawDeg === problem.bounds.yawDeg;
+  const alike =
+    problem.symmetric && placement.standZ === problem.bounds.standZ && placement.yawDeg === problem.bounds.yawDeg;
   const sides = [profileSide(problem, 0, placement, out, thin)];
   // Both hands do the same by the mirror: one side tells how the line lies to the forearm.
   const along = alongDegOf(problem, 0, out, thin);

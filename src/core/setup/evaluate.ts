@@ -1,7 +1,15 @@
 import type { Side } from '@/core/body/active-range';
 import { allocateSamples, type LineMetrics } from '@/core/mechanics/line-profile';
 import { SAMPLES } from '@/core/movement/chain-path';
-import { alongDegOf, costTerms, findViolations, profileSide, type CostTerms, type SideProfile, type Violation } from './cost';
+import {
+  alongDegOf,
+  costTerms,
+  findViolations,
+  profileSide,
+  type CostTerms,
+  type SideProfile,
+  type Violation,
+} from './cost';
 import type { Placement, SearchProblem } from './setup-problem';
 
 /** A placement with everything it does, side by side. */

@@ -55,7 +55,10 @@ export function findLeastChange(problem: SearchProblem, found: Placement, best: 
   for (const free of FREEDOMS) {
     if (free.some((k) => held[k] !== undefined)) continue;
     // Carriages apart are brought level first, unless they are stuck so.
-    const fixed = { ...Object.fromEntries(PLACEMENT_KEYS.filter((k) => !free.includes(k)).map((k) => [k, found[k]])), ...(held.leftBy === undefined ? {} : { leftBy: held.leftBy }) };
+    const fixed = {
+      ...Object.fromEntries(PLACEMENT_KEYS.filter((k) => !free.includes(k)).map((k) => [k, found[k]])),
+      ...(held.leftBy === undefined ? {} : { leftBy: held.leftBy }),
+    };
     const freed = withFixed(problem, fixed);
     const solution = solveSetup(freed);
     if (!solution.feasible || !right(solution.best)) continue;
@@ -66,21 +69,33 @@ export function findLeastChange(problem: SearchProblem, found: Placement, best: 
   if (!least) return null;
   const to = least.result.placement;
   return {
-    changes: CHANGED.filter((k) => (to[k] ?? 0) !== (found[k] ?? 0)).map((setting) => ({ setting, from: found[setting] ?? 0, to: to[setting] ?? 0 })),
+    changes: CHANGED.filter((k) => (to[k] ?? 0) !== (found[k] ?? 0)).map((setting) => ({
+      setting,
+      from: found[setting] ?? 0,
+      to: to[setting] ?? 0,
+    })),
     result: least.result,
   };
 }
 
 /** From an answer that is right, back towards the set-up as found for as long as it stays right. */
-function walkBack(problem: SearchProblem, found: Placement, solved: Placement, right: (e: Evaluation) => boolean): Placement {
+function walkBack(
+  problem: SearchProblem,
+  found: Placement,
+  solved: Placement,
+  right: (e: Evaluation) => boolean,
+): Placement {
   let at = solved;
   const step = { hole: 1, standX: 0.01, standZ: 0.01, yawDeg: 1 };
-  for (let moved = true; moved; ) {
+  for (let moved = true; moved;) {
     moved = false;
     for (const key of PLACEMENT_KEYS) {
       const gap = found[key] - at[key];
       if (Math.abs(gap) < step[key] / 2) continue;
-      const next = { ...at, [key]: Math.round((at[key] + Math.sign(gap) * Math.min(step[key], Math.abs(gap))) * 1e6) / 1e6 };
+      const next = {
+        ...at,
+        [key]: Math.round((at[key] + Math.sign(gap) * Math.min(step[key], Math.abs(gap))) * 1e6) / 1e6,
+      };
       if (totalCost(problem, next) < 1000 && right(evaluatePlacement(problem, next))) {
         at = next;
         moved = true;

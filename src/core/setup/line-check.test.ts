@@ -3,14 +3,28 @@ import { COLUMN, problemOf, solved } from '../../../test/support/fixtures';
 import { holeHeightM } from '@/core/kit/column';
 import { checkLine } from './line-check';
 
-describe.each([['cable-fly-high-to-low', 'both'], ['cable-row-level-one-arm', 'right'], ['rope-pushdown', 'both']] as const)('line check of %s', (id, side) => {
+describe.each([
+  ['cable-fly-high-to-low', 'both'],
+  ['cable-row-level-one-arm', 'right'],
+  ['rope-pushdown', 'both'],
+] as const)('line check of %s', (id, side) => {
   const p = problemOf(id, 1.78, { side });
   const { placement } = solved(p).best;
   const at = (deg: number, place = placement, i = 40) => checkLine(p, place, 'right', i, deg);
   const own = at(0).computedDeg;
   it('agrees with itself and within three degrees, then asks', () => {
-    expect(at(own)).toMatchObject({ differsDeg: expect.closeTo(0, 9), agrees: true, handHigherM: expect.closeTo(0, 9), hole: placement.hole });
-    expect([at(own + 2.9).agrees, at(own - 2.9).agrees, at(own + 3.1).agrees, at(own - 3.1).agrees]).toEqual([true, true, false, false]);
+    expect(at(own)).toMatchObject({
+      differsDeg: expect.closeTo(0, 9),
+      agrees: true,
+      handHigherM: expect.closeTo(0, 9),
+      hole: placement.hole,
+    });
+    expect([at(own + 2.9).agrees, at(own - 2.9).agrees, at(own + 3.1).agrees, at(own - 3.1).agrees]).toEqual([
+      true,
+      true,
+      false,
+      false,
+    ]);
   });
   it('another hole shows as that hole', () => {
     const hole = placement.hole > 10 ? placement.hole - 3 : placement.hole + 3;

@@ -8,13 +8,17 @@ import { buildProblem } from '@/core/book/build-problem';
 const PLACE = { hole: 14, standX: 0.3, standZ: 0.05, yawDeg: 4 };
 
 describe('what load, ratio, handle and numbering do', () => {
-  const at = (change: Parameters<typeof inputOf>[2]) => evaluatePlacement(problemOf('cable-fly-level', 1.75, change), PLACE).bySide.right!;
+  const at = (change: Parameters<typeof inputOf>[2]) =>
+    evaluatePlacement(problemOf('cable-fly-level', 1.75, change), PLACE).bySide.right!;
   const plain = at({});
   it('the line’s moment is in proportion to the load; the limb’s weight stays', () => {
     const double = at({ loadKg: 30 });
     for (let i = 0; i < 41; i += 5) {
       expect(double.samples.lineNm[i]).toBeCloseTo(2 * plain.samples.lineNm[i]!, 9);
-      expect(double.samples.resistanceNm[i]! - double.samples.lineNm[i]!).toBeCloseTo(plain.samples.resistanceNm[i]! - plain.samples.lineNm[i]!, 9);
+      expect(double.samples.resistanceNm[i]! - double.samples.lineNm[i]!).toBeCloseTo(
+        plain.samples.resistanceNm[i]! - plain.samples.lineNm[i]!,
+        9,
+      );
     }
   });
   it('a 2 : 1 pulley halves what the hand feels', () => {
@@ -55,13 +59,20 @@ describe('least change, on seeded stations as found', () => {
     const { best } = solved(problem);
     const random = seeded(19);
     for (let k = 0; k < 12; k++) {
-      const found = { hole: 1 + Math.floor(20 * random()), standX: Math.round(100 * random()) / 100, standZ: Math.round(20 * (random() - 0.5)) / 100, yawDeg: Math.round(20 * (random() - 0.5)) };
+      const found = {
+        hole: 1 + Math.floor(20 * random()),
+        standX: Math.round(100 * random()) / 100,
+        standZ: Math.round(20 * (random() - 0.5)) / 100,
+        yawDeg: Math.round(20 * (random() - 0.5)),
+      };
       const change = findLeastChange(problem, found, best)!;
       const after = evaluatePlacement(problem, change.result.placement);
       expect(after.violations).toEqual([]);
       expect(after.metrics.offPlaneRmsDeg).toBeLessThanOrEqual(3);
       expect(after.cost).toBeLessThanOrEqual(best.cost + 3 + 1e-9);
-      const moved = (['hole', 'standX', 'standZ', 'yawDeg'] as const).filter((key) => after.placement[key] !== found[key]);
+      const moved = (['hole', 'standX', 'standZ', 'yawDeg'] as const).filter(
+        (key) => after.placement[key] !== found[key],
+      );
       expect(change.changes.map((c) => c.setting)).toEqual(moved);
     }
   });
@@ -70,7 +81,8 @@ describe('least change, on seeded stations as found', () => {
 describe('reasons', () => {
   const problem = problemOf('cable-fly-high-to-low');
   const { best } = solved(problem);
-  const of = (placement: typeof best.placement) => Object.fromEntries(explain(problem, evaluatePlacement(problem, placement)).map((r) => [r.code, r]));
+  const of = (placement: typeof best.placement) =>
+    Object.fromEntries(explain(problem, evaluatePlacement(problem, placement)).map((r) => [r.code, r]));
   it('a solved line has nobody picking it up, and two holes lower goes to the front deltoid', () => {
     expect(of(best.placement).line).toMatchObject({ pickedUpBy: null, twoLower: { by: 'front-deltoid' } });
   });
@@ -96,7 +108,15 @@ describe('reasons', () => {
     expect(nearestLandmark(level, 3).landmark).toBe('kneeHeight');
   });
   it('the range reason tells the client’s own limit from the movement’s', () => {
-    const own = buildProblem(inputOf('cable-fly-level', 1.75, { side: 'right', range: { right: { 'shoulder.horizontalAbduction': 3 } } }));
-    expect(explain(own, solved(own).best).find((r) => r.code === 'range')).toEqual({ code: 'range', startDeg: expect.closeTo(-3, 9), from: 'active-range', of: 'sweep', chain: 'arm' });
+    const own = buildProblem(
+      inputOf('cable-fly-level', 1.75, { side: 'right', range: { right: { 'shoulder.horizontalAbduction': 3 } } }),
+    );
+    expect(explain(own, solved(own).best).find((r) => r.code === 'range')).toEqual({
+      code: 'range',
+      startDeg: expect.closeTo(-3, 9),
+      from: 'active-range',
+      of: 'sweep',
+      chain: 'arm',
+    });
   });
 });

@@ -24,13 +24,40 @@ type Chain = ChainPath['chain'];
 
 /** One verdict with the numbers a person needs; texts are in messages/. */
 export type Reason =
-  | { readonly code: 'line'; readonly rmsDeg: number; readonly finishDeg: number; readonly sense: SweepSense; readonly wholeArm: boolean; readonly pickedUpBy: Answerer | null; readonly twoLower: PickUp | null; readonly twoHigher: PickUp | null }
-  | { readonly code: 'peak'; readonly at: number; readonly momentNm: number; readonly rightAngleAt: number | null; readonly stepForwardAt: number | null }
+  | {
+      readonly code: 'line';
+      readonly rmsDeg: number;
+      readonly finishDeg: number;
+      readonly sense: SweepSense;
+      readonly wholeArm: boolean;
+      readonly pickedUpBy: Answerer | null;
+      readonly twoLower: PickUp | null;
+      readonly twoHigher: PickUp | null;
+    }
+  | {
+      readonly code: 'peak';
+      readonly at: number;
+      readonly momentNm: number;
+      readonly rightAngleAt: number | null;
+      readonly stepForwardAt: number | null;
+    }
   | { readonly code: 'rest-zone'; readonly share: number; readonly finishShare: number; readonly helps: boolean }
   | { readonly code: 'clearance'; readonly cableM: number; readonly needM: number }
-  | { readonly code: 'leak'; readonly share: number; readonly parts: readonly LeakPart[]; readonly region: Region; readonly chain: Chain }
+  | {
+      readonly code: 'leak';
+      readonly share: number;
+      readonly parts: readonly LeakPart[];
+      readonly region: Region;
+      readonly chain: Chain;
+    }
   | { readonly code: 'region'; readonly region: Region; readonly deg: number }
-  | { readonly code: 'range'; readonly startDeg: number; readonly from: RangeEnd; readonly of: 'sweep' | 'proximal' | 'middle'; readonly chain: Chain };
+  | {
+      readonly code: 'range';
+      readonly startDeg: number;
+      readonly from: RangeEnd;
+      readonly of: 'sweep' | 'proximal' | 'middle';
+      readonly chain: Chain;
+    };
 
 /** How far "a step" goes in a verdict line, metres. */
 export const STEP_M = 0.2;
@@ -45,7 +72,9 @@ export function findLeak(problem: SetupProblem, e: Evaluation): LeakPart[] {
   return resolveLeak(problem.leakTracks()[problem.sides.indexOf(e.worse)]!, e.bySide[e.worse]!.samples.load);
 }
 
-/** How far a region's own line leaves the sweep in the stretch, where it is longest; null for a region without a line. */
+/**
+ * How far a region's own line leaves the sweep in the stretch, where it is longest; null for a region without a line.
+ */
 function regionDeg(region: Region, statureM: number, pose: BodyPose, { path, target }: PosedLimb): number | null {
   return regionOffPlaneDeg(region, regionPoseAt(statureM, pose, path, 0), path.side, target.above[0]!);
 }
@@ -69,7 +98,12 @@ export function explainProfile(x: Explained, stepForwardAt: number | null = null
   const finish = samples.resistanceNm[samples.resistanceNm.length - 1]!;
   return [
     { code: 'peak', at: m.peakAt, momentNm: m.peakResistanceNm, rightAngleAt: m.rightAngleAt, stepForwardAt },
-    { code: 'rest-zone', share: m.restShare, finishShare: m.peakResistanceNm > 0 ? finish / m.peakResistanceNm : 0, helps: m.helps },
+    {
+      code: 'rest-zone',
+      share: m.restShare,
+      finishShare: m.peakResistanceNm > 0 ? finish / m.peakResistanceNm : 0,
+      helps: m.helps,
+    },
     { code: 'range', startDeg: limb.start.deg, from: limb.start.from, of: limb.start.of, chain },
     { code: 'leak', share: m.leakShare, parts: x.leak.slice(0, NAMED_PARTS), region, chain },
     ...(deg === null ? [] : [{ code: 'region' as const, region, deg }]),
@@ -90,9 +124,21 @@ export function explain(problem: SetupProblem, e: Evaluation): Reason[] {
     return { deg, by: answererOf(problem, deg) };
   };
   const stepped = { ...e.placement, standX: e.placement.standX + STEP_M };
-  const forward = stepped.standX <= problem.input.room.maxDistanceM ? evaluatePlacement(problem, stepped).metrics.peakAt : null;
+  const forward =
+    stepped.standX <= problem.input.room.maxDistanceM ? evaluatePlacement(problem, stepped).metrics.peakAt : null;
   const limb = limbOf(problem, e.worse);
-  const rest = explainProfile({ body: problem.body, pose: problem.pose, limb, region: problem.region, metrics: m, samples: e.bySide[e.worse]!.samples, leak: findLeak(problem, e) }, forward);
+  const rest = explainProfile(
+    {
+      body: problem.body,
+      pose: problem.pose,
+      limb,
+      region: problem.region,
+      metrics: m,
+      samples: e.bySide[e.worse]!.samples,
+      leak: findLeak(problem, e),
+    },
+    forward,
+  );
   const line: Reason = {
     code: 'line',
     rmsDeg: m.offPlaneRmsDeg,
@@ -107,8 +153,13 @@ export function explain(problem: SetupProblem, e: Evaluation): Reason[] {
   return [line, ...rest.slice(0, 2), clearance, ...rest.slice(2)];
 }
 
-/** Landmark of the client nearest to the pulley's height, to check the hole by eye; centimetres matter, so with the gap. */
-export function nearestLandmark(problem: SetupProblem, hole: number): { readonly landmark: MeasureName | 'stature'; readonly aboveM: number } {
+/**
+ * Landmark of the client nearest to the pulley's height, to check the hole by eye; centimetres matter, so with the gap.
+ */
+export function nearestLandmark(
+  problem: SetupProblem,
+  hole: number,
+): { readonly landmark: MeasureName | 'stature'; readonly aboveM: number } {
   const { body } = problem;
   const { column } = problem.input;
   const pulleyM = holeHeightM(column, hole);

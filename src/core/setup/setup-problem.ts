@@ -17,7 +17,9 @@ export type WorkingSide = Side | 'both';
 export interface Placement {
   /** Of the right carriage, and of the left one too unless `leftBy` says otherwise. */
   readonly hole: number;
-  /** Hole numbers that the left carriage stands above (negative: below) the right one; absent where both stand alike. */
+  /**
+   * Hole numbers that the left carriage stands above (negative: below) the right one; absent where both stand alike.
+   */
   readonly leftBy?: number | undefined;
   readonly standX: number;
   readonly standZ: number;
@@ -83,7 +85,9 @@ export interface SearchProblem {
   readonly symmetric: boolean;
   /** Shortest sweep of the working arms, degrees. */
   readonly sweepDeg: number;
-  /** Directions that the line should run along, flat (3 per sample, unit), by side; null where the sweep alone counts. */
+  /**
+   * Directions that the line should run along, flat (3 per sample, unit), by side; null where the sweep alone counts.
+   */
   readonly along: readonly Float64Array[] | null;
 }
 
@@ -91,7 +95,10 @@ export interface SearchProblem {
 export interface PosedLimb {
   readonly path: ChainPath;
   readonly target: ChainTarget;
-  /** Where its range begins and why: degrees ahead of straight out to the side for a sweep, degrees at the target joint else. */
+  /**
+   * Where its range begins and why: degrees ahead of straight out to the side for a sweep, degrees at the target joint
+   * else.
+   */
   readonly start: { readonly deg: number; readonly of: 'sweep' | 'proximal' | 'middle'; readonly from: RangeEnd };
 }
 
@@ -111,7 +118,10 @@ export interface SetupProblem extends SearchProblem {
 }
 
 /** The same question with other settings held; nothing is posed anew. */
-export const withFixed = <P extends SearchProblem>(problem: P, fixed: Partial<Placement>): P => ({ ...problem, input: { ...problem.input, fixed, lastUsed: null } });
+export const withFixed = <P extends SearchProblem>(problem: P, fixed: Partial<Placement>): P => ({
+  ...problem,
+  input: { ...problem.input, fixed, lastUsed: null },
+});
 
 /** The limb of a working side. */
 export function limbOf(problem: SetupProblem, side: Side): PosedLimb {
@@ -127,4 +137,14 @@ export const THIN = 4;
  * Flies face away from the columns, midway between them. Past 8 degrees of line it is another movement, and a line held
  * only by letting the load rest for more than a quarter of the range is no set-up (our judgement).
  */
-export const FLY_BOUNDS: SearchBounds = { yawDeg: 0, turnDeg: 30, standZ: 0, sidewaysM: 0.4, lineDeg: 8, restShare: 0.25, shortestSweepDeg: SHORTEST_SWEEP_DEG, startsZ: [0], heightM: [0, 9] };
+export const FLY_BOUNDS: SearchBounds = {
+  yawDeg: 0,
+  turnDeg: 30,
+  standZ: 0,
+  sidewaysM: 0.4,
+  lineDeg: 8,
+  restShare: 0.25,
+  shortestSweepDeg: SHORTEST_SWEEP_DEG,
+  startsZ: [0],
+  heightM: [0, 9],
+};

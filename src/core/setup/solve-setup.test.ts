@@ -10,18 +10,24 @@ import { solveSetup } from './solve-setup';
 import { findTolerance, isWithin } from './tolerance';
 
 describe('against the exhaustive fine grid', () => {
-  it.each(FLIES.flatMap((id) => [1.45, 1.6, 1.75, 1.9, 2.05].map((h) => [id, h] as const)))('%s, both arms, %d m: every hole, every centimetre', (id, statureM) => {
-    const p = problemOf(id, statureM);
-    const { best } = solved(p);
-    const grid = searchExhaustively(p, 0.01, 0, 1, 0);
-    expect(best.cost - grid.cost).toBeLessThan(0.5);
-    expect(Math.abs(best.placement.standX - grid.placement.standX)).toBeLessThanOrEqual(0.0101);
-    expect(best.placement.hole).toBe(grid.placement.hole);
-  });
-  it.each(FLIES.flatMap((id) => [1.5, 1.75, 2.0].map((h) => [id, h] as const)))('%s, one arm, %d m: place and facing too', (id, statureM) => {
-    const p = problemOf(id, statureM, { side: 'right' });
-    expect(solved(p).best.cost - searchExhaustively(p, 0.05, 0.4, 5, 30).cost).toBeLessThan(0.5);
-  });
+  it.each(FLIES.flatMap((id) => [1.45, 1.6, 1.75, 1.9, 2.05].map((h) => [id, h] as const)))(
+    '%s, both arms, %d m: every hole, every centimetre',
+    (id, statureM) => {
+      const p = problemOf(id, statureM);
+      const { best } = solved(p);
+      const grid = searchExhaustively(p, 0.01, 0, 1, 0);
+      expect(best.cost - grid.cost).toBeLessThan(0.5);
+      expect(Math.abs(best.placement.standX - grid.placement.standX)).toBeLessThanOrEqual(0.0101);
+      expect(best.placement.hole).toBe(grid.placement.hole);
+    },
+  );
+  it.each(FLIES.flatMap((id) => [1.5, 1.75, 2.0].map((h) => [id, h] as const)))(
+    '%s, one arm, %d m: place and facing too',
+    (id, statureM) => {
+      const p = problemOf(id, statureM, { side: 'right' });
+      expect(solved(p).best.cost - searchExhaustively(p, 0.05, 0.4, 5, 30).cost).toBeLessThan(0.5);
+    },
+  );
   it('different sides are searched off the midline too', () => {
     const p = problemOf('cable-fly-level', 1.75, { range: { left: { 'shoulder.horizontalAbduction': 0 } } });
     expect(p.symmetric).toBe(false);
@@ -44,7 +50,9 @@ describe('fixed settings and limits', () => {
   it('the last used set-up pulls a near tie its way', () => {
     const free = solved(problemOf('cable-fly-high-to-low')).best.placement;
     const lastUsed = { ...free, standX: free.standX + 0.01 };
-    expect(solved(problemOf('cable-fly-high-to-low', 1.75, { lastUsed })).best.placement.standX).toBeGreaterThanOrEqual(free.standX);
+    expect(solved(problemOf('cable-fly-high-to-low', 1.75, { lastUsed })).best.placement.standX).toBeGreaterThanOrEqual(
+      free.standX,
+    );
   });
   it.each([
     ['line', { column: { ...COLUMN, holes: 8, pitchM: 0.05 } }],
@@ -64,14 +72,19 @@ describe('fixed settings and limits', () => {
 describe('as found', () => {
   const p = problemOf('cable-fly-high-to-low');
   const { best } = solved(p);
-  it('nothing to change when it is right', () => expect(findLeastChange(p, best.placement, best)).toMatchObject({ changes: [] }));
+  it('nothing to change when it is right', () =>
+    expect(findLeastChange(p, best.placement, best)).toMatchObject({ changes: [] }));
   it('a hole four too low is put right by the hole alone', () => {
     const found = { ...best.placement, hole: best.placement.hole - 4 };
     expect(findLeastChange(p, found, best)!.changes.map((c) => c.setting)).toEqual(['hole']);
   });
   it('a stuck hole is put right by stepping', () => {
     const found = { ...best.placement, hole: best.placement.hole - 3 };
-    const change = findLeastChange(problemOf('cable-fly-high-to-low', 1.75, { fixed: { hole: found.hole } }), found, best)!;
+    const change = findLeastChange(
+      problemOf('cable-fly-high-to-low', 1.75, { fixed: { hole: found.hole } }),
+      found,
+      best,
+    )!;
     expect(change.changes.map((c) => c.setting)).toEqual(['standX']);
     expect(change.changes[0]!.to).toBeLessThan(found.standX);
     expect(change.result.metrics.offPlaneRmsDeg).toBeLessThanOrEqual(3);
@@ -96,7 +109,10 @@ describe('carriages apart', () => {
   it('the least change is to level them; stuck so, the rest is solved round it', () => {
     expect(findLeastChange(p, apart, best)!.changes).toEqual([{ setting: 'leftBy', from: -4, to: 0 }]);
     const stuck = solveSetup(problemOf('cable-fly-level', 1.75, { fixed: { hole: best.placement.hole, leftBy: -1 } }));
-    expect((stuck.feasible ? stuck.best : stuck.nearest).placement).toMatchObject({ hole: best.placement.hole, leftBy: -1 });
+    expect((stuck.feasible ? stuck.best : stuck.nearest).placement).toMatchObject({
+      hole: best.placement.hole,
+      leftBy: -1,
+    });
   });
 });
 
@@ -107,21 +123,35 @@ describe('tolerance and sensitivity', () => {
   it('holds just inside and fails just outside', () => {
     const inLine = (dx: number) => {
       const m = evaluatePlacement(p, { ...best.placement, standX: best.placement.standX + dx }).metrics;
-      return m.offPlaneRmsDeg <= 3 && Math.abs(m.offPlaneFinishDeg) <= 3 && Math.abs(m.peakAt - best.metrics.peakAt) <= 0.05;
+      return (
+        m.offPlaneRmsDeg <= 3 && Math.abs(m.offPlaneFinishDeg) <= 3 && Math.abs(m.peakAt - best.metrics.peakAt) <= 0.05
+      );
     };
     expect(t.standXM[0]).toBeLessThan(0);
-    expect([inLine(t.standXM[0]), inLine(t.standXM[1]), inLine(t.standXM[0] - 0.01), inLine(t.standXM[1] + 0.01)]).toEqual([true, true, false, false]);
+    expect([
+      inLine(t.standXM[0]),
+      inLine(t.standXM[1]),
+      inLine(t.standXM[0] - 0.01),
+      inLine(t.standXM[1] + 0.01),
+    ]).toEqual([true, true, false, false]);
     expect(isWithin(t, best.placement, { ...best.placement, standX: best.placement.standX + t.standXM[1] })).toBe(true);
     expect(isWithin(t, best.placement, { ...best.placement, hole: best.placement.hole - 5 })).toBe(false);
   });
   it('a taller shoulder asks for the same hole or a higher one, never a lower', () => {
     const input = inputOf('cable-fly-level', 1.75);
-    const s = findSensitivity(input, { statureM: 1.75, massKg: input.body.massKg, measuredM: {} }, 'shoulderHeight', best.placement);
+    const s = findSensitivity(
+      input,
+      { statureM: 1.75, massKg: input.body.massKg, measuredM: {} },
+      'shoulderHeight',
+      best.placement,
+    );
     expect(s.higher!.hole).toBeGreaterThanOrEqual(s.lower!.hole);
     expect(s.higher!.hole - s.lower!.hole).toBeLessThanOrEqual(1);
   });
   it('load changes moments, not where things go', () => {
     const heavy = solved(buildProblem(inputOf('cable-fly-level', 1.75, { loadKg: 30 }))).best;
-    expect(Math.abs(heavy.placement.hole - solved(problemOf('cable-fly-level')).best.placement.hole)).toBeLessThanOrEqual(1);
+    expect(
+      Math.abs(heavy.placement.hole - solved(problemOf('cable-fly-level')).best.placement.hole),
+    ).toBeLessThanOrEqual(1);
   });
 });

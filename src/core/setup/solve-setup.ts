@@ -38,7 +38,8 @@ function grid(fixed: number | undefined, min: number, max: number, step: number)
 }
 
 /** Carriages that are held apart stay so; else both stand alike. */
-const apartOf = (problem: SearchProblem): { readonly leftBy?: number } => (problem.input.fixed.leftBy ? { leftBy: problem.input.fixed.leftBy } : {});
+const apartOf = (problem: SearchProblem): { readonly leftBy?: number } =>
+  problem.input.fixed.leftBy ? { leftBy: problem.input.fixed.leftBy } : {};
 
 /** Steepest descent over neighbouring marks, diagonals included, at each stride in turn. */
 function refine(problem: SearchProblem, start: Placement): { readonly placement: Placement; readonly cost: number } {
@@ -104,14 +105,27 @@ export function solveSetup(problem: SearchProblem): SetupSolution {
   const { bounds } = problem;
   const apart = apartOf(problem);
   const all = Array.from({ length: column.holes }, (_, i) => i + 1);
-  const reachable = all.filter((h) => holeHeightM(column, h) >= bounds.heightM[0] && holeHeightM(column, h) <= bounds.heightM[1]);
+  const reachable = all.filter(
+    (h) => holeHeightM(column, h) >= bounds.heightM[0] && holeHeightM(column, h) <= bounds.heightM[1],
+  );
   // A column that has none of the wanted heights is still asked for its nearest.
-  const holes = fixed.hole !== undefined ? [fixed.hole] : reachable.length > 0 ? reachable : [nearestHole(column, (bounds.heightM[0] + Math.min(bounds.heightM[1], 3)) / 2)];
+  const holes =
+    fixed.hole !== undefined
+      ? [fixed.hole]
+      : reachable.length > 0
+        ? reachable
+        : [nearestHole(column, (bounds.heightM[0] + Math.min(bounds.heightM[1], 3)) / 2)];
   const xs = grid(fixed.standX, room.minDistanceM, room.maxDistanceM, COARSE_M);
   // Free to stand anywhere, a client stands near midway and square; a held setting may force a turn or a side step.
   const held = Object.keys(fixed).some((k) => k !== 'hole' && k !== 'leftBy');
-  const zs = fixed.standZ !== undefined ? [fixed.standZ] : (problem.symmetric ? [0] : held ? [-0.2, 0, 0.2] : bounds.startsZ).map((z) => round(bounds.standZ + z));
-  const yaws = fixed.yawDeg !== undefined ? [fixed.yawDeg] : (held && !problem.symmetric ? [-20, 0, 20] : [0]).map((y) => bounds.yawDeg + y);
+  const zs =
+    fixed.standZ !== undefined
+      ? [fixed.standZ]
+      : (problem.symmetric ? [0] : held ? [-0.2, 0, 0.2] : bounds.startsZ).map((z) => round(bounds.standZ + z));
+  const yaws =
+    fixed.yawDeg !== undefined
+      ? [fixed.yawDeg]
+      : (held && !problem.symmetric ? [-20, 0, 20] : [0]).map((y) => bounds.yawDeg + y);
   const coarse = holes.map((hole) => {
     let best: Placement = { hole, ...apart, standX: xs[0]!, standZ: zs[0]!, yawDeg: yaws[0]! };
     let cost = Infinity;

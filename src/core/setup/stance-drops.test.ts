@@ -33,8 +33,14 @@ it('finds the mark that an exhaustive walk over the floor finds', () => {
       if (d.blocked !== null) continue;
       for (let cm = -100; cm <= 200; cm++) {
         const e = evaluatePlacement(p, { ...at, standX: cm / 100 });
-        const fine = e.metrics.minClearanceM >= COLUMN.clearanceM && e.metrics.maxTravelM <= COLUMN.travelM && e.metrics.offPlaneRmsDeg <= evaluatePlacement(p, at).metrics.offPlaneRmsDeg + 3;
-        if (fine) expect(Math.abs(e.metrics.peakAt - CENTRE[d.wish])).toBeGreaterThanOrEqual(Math.abs(d.peakAt - CENTRE[d.wish]) - 0.02);
+        const fine =
+          e.metrics.minClearanceM >= COLUMN.clearanceM &&
+          e.metrics.maxTravelM <= COLUMN.travelM &&
+          e.metrics.offPlaneRmsDeg <= evaluatePlacement(p, at).metrics.offPlaneRmsDeg + 3;
+        if (fine)
+          expect(Math.abs(e.metrics.peakAt - CENTRE[d.wish])).toBeGreaterThanOrEqual(
+            Math.abs(d.peakAt - CENTRE[d.wish]) - 0.02,
+          );
       }
     }
   }
@@ -46,10 +52,12 @@ it('a step that lets the stack down or leaves the line is named, not offered', (
   expect(blocked.length).toBeGreaterThan(0);
   for (const d of blocked) expect(['line', 'stack', 'room']).toContain(d.blocked);
   const touchy = problemOf('cable-fly-level', 1.75, { ...WIDE, column: { ...COLUMN, clearanceM: 0.5 } });
-  expect(findStanceDrops(touchy, { hole: 13, standX: 0.5, standZ: 0, yawDeg: 0 }).some((d) => d.blocked === 'stack')).toBe(true);
+  expect(
+    findStanceDrops(touchy, { hole: 13, standX: 0.5, standZ: 0, yawDeg: 0 }).some((d) => d.blocked === 'stack'),
+  ).toBe(true);
 });
 
-it('stepping in makes a one-arm rear-deltoid fly easier each time, until the stack would touch (common practice)', () => {
+it('each step in makes a one-arm rear-deltoid fly easier, until the stack would touch (common practice)', () => {
   const p = problemOf('rear-delt-cable-fly-one-arm', 1.75, { side: 'right' });
   const at = { ...solved(p).best.placement, standX: 1.2 };
   const steps = findStepIns(p, at, 0.2);

@@ -11,7 +11,9 @@ export const DROP_ORDER = ['contracted', 'mid', 'lengthened'] as const;
 export type DropWish = (typeof DROP_ORDER)[number];
 export type DropBlock = 'stack' | 'line' | 'room';
 
-/** One stance of a drop set at a held hole. `standX` is null where nowhere in the room puts the peak into this third. */
+/**
+ * One stance of a drop set at a held hole. `standX` is null where nowhere in the room puts the peak into this third.
+ */
 export interface StanceDrop {
   readonly wish: DropWish;
   readonly standX: number | null;
@@ -34,9 +36,9 @@ interface Spot {
 }
 
 /**
- * Floor marks that put the peak at the contracted, middle and lengthened third with the hole held: the mark whose peak is
- * nearest the middle of its third. A step that would let the stack down, leave the line by more than 3 degrees beyond what
- * the set-up itself does, or leave the room, is named with why.
+ * Floor marks that put the peak at the contracted, middle and lengthened third with the hole held: the mark whose peak
+ * is nearest the middle of its third. A step that would let the stack down, leave the line by more than 3 degrees
+ * beyond what the set-up itself does, or leave the room, is named with why.
  */
 export function findStanceDrops(problem: SearchProblem, at: Placement): StanceDrop[] {
   const { room, column } = problem.input;
@@ -49,16 +51,29 @@ export function findStanceDrops(problem: SearchProblem, at: Placement): StanceDr
     const m = problem.sides.map((_, i) => profileSide(problem, i, { ...at, standX }, samples));
     const clearanceM = Math.min(...m.map((x) => x.minClearanceM));
     const offPlaneRmsDeg = Math.max(...m.map((x) => x.offPlaneRmsDeg));
-    const broken = findViolations(problem, { ...at, standX }, m).filter((v) => v.limit === 'travel' || v.limit === 'room');
-    const blocked = clearanceM < column.clearanceM ? 'stack' : offPlaneRmsDeg > own + LINE_TOLERANCE_DEG ? 'line' : broken.length > 0 ? 'room' : null;
+    const broken = findViolations(problem, { ...at, standX }, m).filter(
+      (v) => v.limit === 'travel' || v.limit === 'room',
+    );
+    const blocked =
+      clearanceM < column.clearanceM
+        ? 'stack'
+        : offPlaneRmsDeg > own + LINE_TOLERANCE_DEG
+          ? 'line'
+          : broken.length > 0
+            ? 'room'
+            : null;
     spots.push({ standX, peakAt: m.reduce((s, x) => s + x.peakAt, 0) / m.length, clearanceM, offPlaneRmsDeg, blocked });
   }
   return DROP_ORDER.map((wish): StanceDrop => {
     const away = (s: Spot): number => Math.abs(s.peakAt - PEAK_CENTRE[wish]);
     const inThird = spots.filter((s) => away(s) <= HALF_THIRD + 1e-9);
     const usable = inThird.filter((s) => s.blocked === null);
-    const best = (usable.length > 0 ? usable : inThird).reduce<Spot | null>((b, s) => (b === null || away(s) < away(b) - 1e-9 ? s : b), null);
-    if (!best) return { wish, standX: null, peakAt: PEAK_CENTRE[wish], clearanceM: 0, offPlaneRmsDeg: 0, blocked: 'room' };
+    const best = (usable.length > 0 ? usable : inThird).reduce<Spot | null>(
+      (b, s) => (b === null || away(s) < away(b) - 1e-9 ? s : b),
+      null,
+    );
+    if (!best)
+      return { wish, standX: null, peakAt: PEAK_CENTRE[wish], clearanceM: 0, offPlaneRmsDeg: 0, blocked: 'room' };
     return { wish, ...best };
   });
 }
@@ -71,13 +86,18 @@ export interface StepIn {
   readonly clearanceM: number;
 }
 
-/** Steps in towards the column, `stepM` each, for as long as the stack stays up; the first is where the client stands. */
+/**
+ * Steps in towards the column, `stepM` each, for as long as the stack stays up; the first is where the client stands.
+ */
 export function findStepIns(problem: SearchProblem, at: Placement, stepM: number): StepIn[] {
   const { room, column } = problem.input;
   const samples = allocateSamples(SAMPLES);
   const mean = (standX: number) => {
     const m = problem.sides.map((_, i) => profileSide(problem, i, { ...at, standX }, samples));
-    return { nm: m.reduce((s, x) => s + x.meanResistanceNm, 0) / m.length, clearanceM: Math.min(...m.map((x) => x.minClearanceM)) };
+    return {
+      nm: m.reduce((s, x) => s + x.meanResistanceNm, 0) / m.length,
+      clearanceM: Math.min(...m.map((x) => x.minClearanceM)),
+    };
   };
   const first = mean(at.standX);
   const steps: StepIn[] = [];

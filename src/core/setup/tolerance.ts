@@ -6,7 +6,7 @@ import { holeOf, type SearchProblem, type Placement } from './setup-problem';
 /** A line this far out is seen and felt; inside it a set-up counts as right, degrees (common practice: by eye). */
 export const LINE_TOLERANCE_DEG = 3;
 /** A peak that moves less than this share of the range is the same peak. */
-export const PEAK_TOLERANCE = 0.05;
+const PEAK_TOLERANCE = 0.05;
 const WIDEST_M = 0.5;
 
 /** How far a set-up may be off and still be the same set-up, relative to it. */
@@ -26,11 +26,18 @@ export interface Tolerance {
  */
 export function isInLine(e: Evaluation, best: Evaluation): boolean {
   const most = (ofBest: number): number => Math.max(LINE_TOLERANCE_DEG, Math.abs(ofBest) + LINE_TOLERANCE_DEG / 2);
-  return e.violations.length === 0 && e.metrics.offPlaneRmsDeg <= most(best.metrics.offPlaneRmsDeg) && Math.abs(e.metrics.offPlaneFinishDeg) <= most(best.metrics.offPlaneFinishDeg);
+  return (
+    e.violations.length === 0 &&
+    e.metrics.offPlaneRmsDeg <= most(best.metrics.offPlaneRmsDeg) &&
+    Math.abs(e.metrics.offPlaneFinishDeg) <= most(best.metrics.offPlaneFinishDeg)
+  );
 }
 
 /** In line by itself, whatever the best. */
-export const isStraight = (e: Evaluation): boolean => e.violations.length === 0 && e.metrics.offPlaneRmsDeg <= LINE_TOLERANCE_DEG && Math.abs(e.metrics.offPlaneFinishDeg) <= LINE_TOLERANCE_DEG;
+export const isStraight = (e: Evaluation): boolean =>
+  e.violations.length === 0 &&
+  e.metrics.offPlaneRmsDeg <= LINE_TOLERANCE_DEG &&
+  Math.abs(e.metrics.offPlaneFinishDeg) <= LINE_TOLERANCE_DEG;
 
 /** Steps in one direction before `holds` fails. */
 function reach(step: number, most: number, holds: (delta: number) => boolean): number {
@@ -65,7 +72,8 @@ export function findTolerance(problem: SearchProblem, solved: Evaluation): Toler
 
 /** True when a setting used lies inside the tolerance of the solved set-up. */
 export function isWithin(tolerance: Tolerance, solved: Placement, used: Placement): boolean {
-  const inside = (delta: number, [lo, hi]: readonly [number, number], slack: number): boolean => delta >= lo - slack && delta <= hi + slack;
+  const inside = (delta: number, [lo, hi]: readonly [number, number], slack: number): boolean =>
+    delta >= lo - slack && delta <= hi + slack;
   return (
     inside(used.hole - solved.hole, tolerance.holes, 0) &&
     inside(holeOf(used, 'left') - holeOf(solved, 'left'), tolerance.holes, 0) &&

@@ -22,11 +22,17 @@ export interface PaceLeg {
 }
 
 /** The whole range at one tempo. */
-export const wholePace = (tempo: Tempo, startsWith: StartPhase): Pace => ({ tempo, startsWith, from: 0, to: 1, slow: null });
+export const wholePace = (tempo: Tempo, startsWith: StartPhase): Pace => ({
+  tempo,
+  startsWith,
+  from: 0,
+  to: 1,
+  slow: null,
+});
 
 /**
- * Shares of a range whose joint angle lies in a section. `degs`: the target joint's angle at evenly spaced samples of the range,
- * degrees, rising or falling. Null when the range does not go through it.
+ * Shares of a range whose joint angle lies in a section. `degs`: the target joint's angle at evenly spaced samples of
+ * the range, degrees, rising or falling. Null when the range does not go through it.
  */
 export function slowOf(section: Section, degs: readonly number[]): Pace['slow'] {
   const n = degs.length - 1;
@@ -41,16 +47,34 @@ export function slowOf(section: Section, degs: readonly number[]): Pace['slow'] 
   return to > from ? { from, to, seconds: section.seconds } : null;
 }
 
-/** Pace of a part of a set: its tempo as written, begun where it says, else where the movement begins. Null when the tempo cannot be read. */
-export function paceOfPart(part: Pick<SchemePart, 'tempo' | 'from' | 'to'>, startsWith: StartPhase, degs: readonly number[] | null): Pace | null {
+/**
+ * Pace of a part of a set: its tempo as written, begun where it says, else where the movement begins. Null when the
+ * tempo cannot be read.
+ */
+export function paceOfPart(
+  part: Pick<SchemePart, 'tempo' | 'from' | 'to'>,
+  startsWith: StartPhase,
+  degs: readonly number[] | null,
+): Pace | null {
   const written = parseWrittenTempo(part.tempo);
   if (!written) return null;
-  return { tempo: written.tempo, startsWith: written.startsWith ?? startsWith, from: part.from, to: part.to, slow: written.section && degs ? slowOf(written.section, degs) : null };
+  return {
+    tempo: written.tempo,
+    startsWith: written.startsWith ?? startsWith,
+    from: part.from,
+    to: part.to,
+    slow: written.section && degs ? slowOf(written.section, degs) : null,
+  };
 }
 
 /** Pieces of the way up: cut at the ends of the section, each at its own speed. */
-function piecesUp({ from, to, slow }: Pace, wholeS: number): { readonly from: number; readonly to: number; readonly seconds: number }[] {
-  const cuts = slow ? [from, Math.min(to, Math.max(from, slow.from)), Math.max(from, Math.min(to, slow.to)), to] : [from, to];
+function piecesUp(
+  { from, to, slow }: Pace,
+  wholeS: number,
+): { readonly from: number; readonly to: number; readonly seconds: number }[] {
+  const cuts = slow
+    ? [from, Math.min(to, Math.max(from, slow.from)), Math.max(from, Math.min(to, slow.to)), to]
+    : [from, to];
   return cuts.slice(1).flatMap((end, i) => {
     const begin = cuts[i]!;
     const perShare = slow && begin >= slow.from && end <= slow.to ? slow.seconds / (slow.to - slow.from) : wholeS;
@@ -61,9 +85,18 @@ function piecesUp({ from, to, slow }: Pace, wholeS: number): { readonly from: nu
 /** The legs of one rep in the order they are done; pauses of no length are left out. */
 export function buildRep(pace: Pace): PaceLeg[] {
   const { tempo } = pace;
-  const pause = (phase: 'stretch' | 'finish', at: number) => (tempo[phase] > 0 ? [{ phase, from: at, to: at, seconds: tempo[phase] }] : []);
-  const up = [...piecesUp(pace, tempo.lifting).map((p) => ({ phase: 'lifting' as const, ...p })), ...pause('finish', pace.to)];
-  const down = [...piecesUp(pace, tempo.lowering).reverse().map((p) => ({ phase: 'lowering' as const, from: p.to, to: p.from, seconds: p.seconds })), ...pause('stretch', pace.from)];
+  const pause = (phase: 'stretch' | 'finish', at: number) =>
+    tempo[phase] > 0 ? [{ phase, from: at, to: at, seconds: tempo[phase] }] : [];
+  const up = [
+    ...piecesUp(pace, tempo.lifting).map((p) => ({ phase: 'lifting' as const, ...p })),
+    ...pause('finish', pace.to),
+  ];
+  const down = [
+    ...piecesUp(pace, tempo.lowering)
+      .reverse()
+      .map((p) => ({ phase: 'lowering' as const, from: p.to, to: p.from, seconds: p.seconds })),
+    ...pause('stretch', pace.from),
+  ];
   let startS = 0;
   return (pace.startsWith === 'lifting' ? [...up, ...down] : [...down, ...up]).map((leg) => {
     const placed = { ...leg, startS };
@@ -76,7 +109,8 @@ export function buildRep(pace: Pace): PaceLeg[] {
 export const repSeconds = (pace: Pace): number => buildRep(pace).reduce((a, l) => a + l.seconds, 0);
 
 /** Seconds of a phase of one rep, its section included. */
-export const phaseSeconds = (pace: Pace, phase: Phase): number => buildRep(pace).reduce((a, l) => a + (l.phase === phase ? l.seconds : 0), 0);
+export const phaseSeconds = (pace: Pace, phase: Phase): number =>
+  buildRep(pace).reduce((a, l) => a + (l.phase === phase ? l.seconds : 0), 0);
 
 export interface PaceAt {
   /** Rep under way, 1 for the first; 0 during the lead-in. */
@@ -101,12 +135,18 @@ export function paceAt(pace: Pace, t: number): PaceAt {
   const leg = legs.find((l) => within < l.startS + l.seconds) ?? end;
   const last = legs.findLast((l) => l.phase === leg.phase)!;
   const share = Math.min(1, Math.max(0, (within - leg.startS) / leg.seconds));
-  return { rep: done + 1, phase: leg.phase, position: leg.from + (leg.to - leg.from) * share, leftS: last.startS + last.seconds - within, done };
+  return {
+    rep: done + 1,
+    phase: leg.phase,
+    position: leg.from + (leg.to - leg.from) * share,
+    leftS: last.startS + last.seconds - within,
+    done,
+  };
 }
 
 /**
- * Seconds under tension of reps; time counts where resistance is at least a quarter of its peak, all of it when that is not
- * known. `loaded`: whether it is, at evenly spaced samples of the range.
+ * Seconds under tension of reps; time counts where resistance is at least a quarter of its peak, all of it when that is
+ * not known. `loaded`: whether it is, at evenly spaced samples of the range.
  */
 export function timeUnderTensionS(pace: Pace, reps: number, loaded: readonly boolean[] | null): number {
   if (!loaded) return reps * repSeconds(pace);

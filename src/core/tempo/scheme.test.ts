@@ -2,7 +2,16 @@ import { describe, expect, it } from 'vitest';
 import { paceOfPart, repSeconds } from './pace';
 import { buildParts, runsOn, SCHEMES, type SchemeInput, type SchemePart } from './scheme';
 
-const input: SchemeInput = { reps: 12, tempo: '3-1-2-1', loadG: 30_000, dropsG: [22_500, 15_000], twentyG: 17_500, stances: [0.1, 0.3, 0.5], stepIns: [0.8, 0.6, 0.4], peakAt: 0.7 };
+const input: SchemeInput = {
+  reps: 12,
+  tempo: '3-1-2-1',
+  loadG: 30_000,
+  dropsG: [22_500, 15_000],
+  twentyG: 17_500,
+  stances: [0.1, 0.3, 0.5],
+  stepIns: [0.8, 0.6, 0.4],
+  peakAt: 0.7,
+};
 
 const secondsOf = (p: SchemePart): number => p.reps * repSeconds(paceOfPart(p, 'lifting', null)!);
 
@@ -10,16 +19,53 @@ describe('set schemes (common practice)', () => {
   it('eight reps of 5-5-5-5 are 160 s under tension, straight into twelve at a load good for about 20', () => {
     const parts = buildParts('slow-then-normal', input);
     expect(secondsOf(parts[0]!)).toBe(160);
-    expect(parts.map((p) => [p.reps, p.loadG])).toEqual([[8, 17_500], [12, 17_500]]);
+    expect(parts.map((p) => [p.reps, p.loadG])).toEqual([
+      [8, 17_500],
+      [12, 17_500],
+    ]);
     expect(runsOn(parts[0]!, parts[1]!)).toBe(true);
   });
   it.each([
     ['straight', [[12, 30_000, null]]],
-    ['weight-drops', [[12, 30_000, null], [15, 22_500, null], [15, 15_000, null]]],
-    ['stance-drops', [[8, 30_000, 0.1], [8, 30_000, 0.3], [8, 30_000, 0.5]]],
-    ['step-in-drops', [[7, 30_000, 0.8], [7, 30_000, 0.6], [7, 30_000, 0.4]]],
-    ['rest-pause', [[12, 30_000, null], [4, 30_000, null], [4, 30_000, null]]],
-    ['partials', [[12, 30_000, null], [6, 30_000, null]]],
+    [
+      'weight-drops',
+      [
+        [12, 30_000, null],
+        [15, 22_500, null],
+        [15, 15_000, null],
+      ],
+    ],
+    [
+      'stance-drops',
+      [
+        [8, 30_000, 0.1],
+        [8, 30_000, 0.3],
+        [8, 30_000, 0.5],
+      ],
+    ],
+    [
+      'step-in-drops',
+      [
+        [7, 30_000, 0.8],
+        [7, 30_000, 0.6],
+        [7, 30_000, 0.4],
+      ],
+    ],
+    [
+      'rest-pause',
+      [
+        [12, 30_000, null],
+        [4, 30_000, null],
+        [4, 30_000, null],
+      ],
+    ],
+    [
+      'partials',
+      [
+        [12, 30_000, null],
+        [6, 30_000, null],
+      ],
+    ],
   ] as const)('%s', (scheme, want) => {
     const parts = buildParts(scheme, input);
     expect(parts.map((p) => [p.reps, p.loadG, p.standX])).toEqual(want);
@@ -31,7 +77,12 @@ describe('set schemes (common practice)', () => {
   });
   it('what cannot be done here is no scheme', () => {
     const bare = { ...input, dropsG: [], stances: [0.2], stepIns: [] };
-    expect(SCHEMES.filter((s) => buildParts(s, bare).length > 0)).toEqual(['straight', 'slow-then-normal', 'rest-pause', 'partials']);
+    expect(SCHEMES.filter((s) => buildParts(s, bare).length > 0)).toEqual([
+      'straight',
+      'slow-then-normal',
+      'rest-pause',
+      'partials',
+    ]);
   });
   it('the last drop goes faster over the middle 80 %: 15 reps of 2 s, four fifths of the way', () => {
     const last = buildParts('weight-drops', input).at(-1)!;

@@ -1,5 +1,13 @@
 /** Ways to do a set. Alternating sides and opposite muscles in turn are two sets, not ways to do one. */
-export const SCHEMES = ['straight', 'slow-then-normal', 'weight-drops', 'stance-drops', 'step-in-drops', 'rest-pause', 'partials'] as const;
+export const SCHEMES = [
+  'straight',
+  'slow-then-normal',
+  'weight-drops',
+  'stance-drops',
+  'step-in-drops',
+  'rest-pause',
+  'partials',
+] as const;
 export type Scheme = (typeof SCHEMES)[number];
 
 /** One part of a set, done without racking for good. */
@@ -33,7 +41,10 @@ export interface SchemeInput {
   readonly peakAt: number;
 }
 
-/** Common practice, all of them: slow work is 8 x 5-5-5-5 straight into 12; drops of 25-30 % for 15, then 15 faster over the middle 80 %. */
+/**
+ * Common practice, all of them: slow work is 8 x 5-5-5-5 straight into 12; drops of 25-30 % for 15, then 15 faster over
+ * the middle 80 %.
+ */
 const SLOW = { reps: 8, tempo: '5-5-5-5', then: 12 } as const;
 const DROP_REPS = 15;
 const FAST_TEMPO = '1-0-1-0';
@@ -47,7 +58,16 @@ export const DROP_FRACTION = 0.275;
 
 /** Parts of a set; empty when the scheme cannot be done with what is here. */
 export function buildParts(scheme: Scheme, i: SchemeInput): SchemePart[] {
-  const part = (change: Partial<SchemePart>): SchemePart => ({ reps: i.reps, tempo: i.tempo, loadG: i.loadG, standX: null, restS: 0, from: 0, to: 1, ...change });
+  const part = (change: Partial<SchemePart>): SchemePart => ({
+    reps: i.reps,
+    tempo: i.tempo,
+    loadG: i.loadG,
+    standX: null,
+    restS: 0,
+    from: 0,
+    to: 1,
+    ...change,
+  });
   switch (scheme) {
     case 'straight':
       return [part({})];
@@ -56,7 +76,18 @@ export function buildParts(scheme: Scheme, i: SchemeInput): SchemePart[] {
       return [part({ reps: SLOW.reps, tempo: SLOW.tempo, loadG }), part({ reps: SLOW.then, loadG })];
     }
     case 'weight-drops':
-      return i.dropsG.length === 0 ? [] : [part({}), ...i.dropsG.map((loadG, k) => part(k === 0 ? { loadG, reps: DROP_REPS } : { loadG, reps: DROP_REPS, tempo: FAST_TEMPO, from: MIDDLE[0], to: MIDDLE[1] }))];
+      return i.dropsG.length === 0
+        ? []
+        : [
+            part({}),
+            ...i.dropsG.map((loadG, k) =>
+              part(
+                k === 0
+                  ? { loadG, reps: DROP_REPS }
+                  : { loadG, reps: DROP_REPS, tempo: FAST_TEMPO, from: MIDDLE[0], to: MIDDLE[1] },
+              ),
+            ),
+          ];
     case 'stance-drops':
       return i.stances.length < 2 ? [] : i.stances.map((standX) => part({ reps: STANCE_REPS, standX }));
     case 'step-in-drops':
@@ -73,4 +104,5 @@ export function buildParts(scheme: Scheme, i: SchemeInput): SchemePart[] {
 }
 
 /** The part runs on from the one before without a hand on pin or floor. */
-export const runsOn = (before: SchemePart, p: SchemePart): boolean => p.restS === 0 && p.loadG === before.loadG && p.standX === before.standX;
+export const runsOn = (before: SchemePart, p: SchemePart): boolean =>
+  p.restS === 0 && p.loadG === before.loadG && p.standX === before.standX;

@@ -21,25 +21,34 @@ export interface WrittenTempo {
 }
 
 /** "As fast as is controlled" is paced as one second (our assumption; the mark needs a length). */
-export const FAST_S = 1;
-export const LONGEST_PHASE_S = 20;
+const FAST_S = 1;
+const LONGEST_PHASE_S = 20;
 const WIDEST_DEG = 180;
 
 function parseNumbers(notation: string): Tempo | null {
   const parts = notation.split('-');
   if (parts.length !== 4 || !parts.every((p) => /^(X|\d{1,2})$/.test(p))) return null;
-  const [lowering, stretch, lifting, finish] = parts.map((p) => (p === 'X' ? FAST_S : Number(p))) as [number, number, number, number];
+  const [lowering, stretch, lifting, finish] = parts.map((p) => (p === 'X' ? FAST_S : Number(p))) as [
+    number,
+    number,
+    number,
+    number,
+  ];
   if (Math.max(lowering, stretch, lifting, finish) > LONGEST_PHASE_S || lowering === 0 || lifting === 0) return null;
   return { lowering, stretch, lifting, finish };
 }
 
 /**
- * A tempo as it is written: `lower-pause-lift-pause`, whole seconds or X for as fast as is controlled, then, after commas, what
- * it may carry: `lift first` or `lower first`, and one section like `30-65deg: 4s`. Null when it is not of that form, a time is
- * over 20 s, lifting or lowering takes no time, or the section's angles do not rise within 0 to 180 degrees.
+ * A tempo as it is written: `lower-pause-lift-pause`, whole seconds or X for as fast as is controlled, then, after
+ * commas, what it may carry: `lift first` or `lower first`, and one section like `30-65deg: 4s`. Null when it is not of
+ * that form, a time is over 20 s, lifting or lowering takes no time, or the section's angles do not rise within 0 to
+ * 180 degrees.
  */
 export function parseWrittenTempo(notation: string): WrittenTempo | null {
-  const [numbers, ...more] = notation.toUpperCase().split(',').map((p) => p.trim());
+  const [numbers, ...more] = notation
+    .toUpperCase()
+    .split(',')
+    .map((p) => p.trim());
   const tempo = parseNumbers(numbers!);
   if (!tempo) return null;
   let startsWith: StartPhase | null = null;
@@ -48,10 +57,18 @@ export function parseWrittenTempo(notation: string): WrittenTempo | null {
     const first = /^(LIFT|LOWER) FIRST$/.exec(piece);
     const slow = /^(\d{1,3})-(\d{1,3}) ?(?:DEG|°): ?(\d{1,2}) ?S$/.exec(piece);
     if (first && startsWith === null) startsWith = first[1] === 'LIFT' ? 'lifting' : 'lowering';
-    else if (slow && section === null) section = { fromDeg: Number(slow[1]), toDeg: Number(slow[2]), seconds: Number(slow[3]) };
+    else if (slow && section === null)
+      section = { fromDeg: Number(slow[1]), toDeg: Number(slow[2]), seconds: Number(slow[3]) };
     else return null;
   }
-  if (section && (section.fromDeg >= section.toDeg || section.toDeg > WIDEST_DEG || section.seconds === 0 || section.seconds > LONGEST_PHASE_S)) return null;
+  if (
+    section &&
+    (section.fromDeg >= section.toDeg ||
+      section.toDeg > WIDEST_DEG ||
+      section.seconds === 0 ||
+      section.seconds > LONGEST_PHASE_S)
+  )
+    return null;
   return { tempo, startsWith, section };
 }
 

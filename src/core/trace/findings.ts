@@ -1,6 +1,7 @@
 import type { TraceRep } from './segment-reps';
 
-export type FindingKind = 'lowering-rushed' | 'last-lowering-dropped' | 'range-shrinks' | 'bounces' | 'stack-touches' | 'off-tempo';
+export type FindingKind =
+  'lowering-rushed' | 'last-lowering-dropped' | 'range-shrinks' | 'bounces' | 'stack-touches' | 'off-tempo';
 
 /** Something a trace shows of a rep, 1 for the first; never logged unless the trainer takes it. */
 export interface Finding {
@@ -15,7 +16,10 @@ export interface AskedRep {
   readonly share: number;
 }
 
-/** Lowering in less than this share of the asked time is rushed; the last in less than this share of the set's own is dropped (our judgement). */
+/**
+ * Lowering in less than this share of the asked time is rushed; the last in less than this share of the set's own is
+ * dropped (our judgement).
+ */
 const RUSHED = 0.6;
 const DROPPED = 0.5;
 /** Less than this share of the first reps' range is a shorter rep (our judgement). */
@@ -33,24 +37,36 @@ const median = (values: readonly number[]): number => {
 };
 
 /**
- * What a set's reps show against what was asked of each, 1 for the first. `restM`: where the stack lies on its stop, metres of
- * the same trace; null when the trace does not tell.
+ * What a set's reps show against what was asked of each, 1 for the first. `restM`: where the stack lies on its stop,
+ * metres of the same trace; null when the trace does not tell.
  */
-export function findInTrace(reps: readonly TraceRep[], askedOf: (rep: number) => AskedRep, restM: number | null): Finding[] {
+export function findInTrace(
+  reps: readonly TraceRep[],
+  askedOf: (rep: number) => AskedRep,
+  restM: number | null,
+): Finding[] {
   const asked = reps.map((_, i) => askedOf(i + 1));
-  const where = (holds: (r: TraceRep, i: number) => boolean): number[] => reps.flatMap((r, i) => (holds(r, i) ? [i + 1] : []));
+  const where = (holds: (r: TraceRep, i: number) => boolean): number[] =>
+    reps.flatMap((r, i) => (holds(r, i) ? [i + 1] : []));
   const last = reps.length - 1;
-  // Against the set's own lowerings: a lifter who rushes every one does not drop the last. Each as a share of what was asked.
+  // Against the set's own lowerings: a lifter who rushes every one does not drop the last. Each as a share of what was
+  // asked.
   const usual = reps.length === 1 ? 1 : median(reps.slice(0, -1).map((r, i) => r.loweringS / asked[i]!.loweringS));
   const dropped = reps[last]!.loweringS / asked[last]!.loweringS < DROPPED * usual;
   const bothWays = (i: number): number => asked[i]!.liftingS + asked[i]!.loweringS;
   const found: Finding[] = [
-    { kind: 'lowering-rushed', reps: where((r, i) => r.loweringS < RUSHED * asked[i]!.loweringS && !(i === last && dropped)) },
+    {
+      kind: 'lowering-rushed',
+      reps: where((r, i) => r.loweringS < RUSHED * asked[i]!.loweringS && !(i === last && dropped)),
+    },
     { kind: 'last-lowering-dropped', reps: dropped ? [reps.length] : [] },
     { kind: 'range-shrinks', reps: where((r, i) => r.rangeShare < SHORT * asked[i]!.share) },
     { kind: 'bounces', reps: where((r) => r.turnMs2 > BOUNCE_MS2) },
     { kind: 'stack-touches', reps: restM === null ? [] : where((r, i) => i > 0 && Math.abs(r.lowM - restM) < TOUCH_M) },
-    { kind: 'off-tempo', reps: where((r, i) => Math.abs(r.liftingS + r.loweringS - bothWays(i)) > OFF_TEMPO * bothWays(i)) },
+    {
+      kind: 'off-tempo',
+      reps: where((r, i) => Math.abs(r.liftingS + r.loweringS - bothWays(i)) > OFF_TEMPO * bothWays(i)),
+    },
   ];
   return found.filter((f) => f.reps.length > 0);
 }

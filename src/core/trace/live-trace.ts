@@ -5,7 +5,10 @@ export interface LiveTrace {
   readonly points: readonly TracePoint[];
   /** Number of the last reading, counted by the sensor; -1 before the first. */
   readonly last: number;
-  /** What each of the last deliveries would make of the clocks, seconds: receiver's clock less the sensor's, the way's delay included. */
+  /**
+   * What each of the last deliveries would make of the clocks, seconds: receiver's clock less the sensor's, the way's
+   * delay included.
+   */
   readonly offsets: readonly number[];
 }
 
@@ -21,8 +24,8 @@ const COMPARED = 600;
 const TOLD_BY = 10;
 
 /**
- * With a delivery added: `n` is the number of its first reading. What was had before falls away; a sensor that counts anew, or
- * whose clock goes back, begins a new trace. `nowS`: receiver's clock at arrival, seconds.
+ * With a delivery added: `n` is the number of its first reading. What was had before falls away; a sensor that counts
+ * anew, or whose clock goes back, begins a new trace. `nowS`: receiver's clock at arrival, seconds.
  */
 export function withDelivery(trace: LiveTrace, n: number, points: readonly TracePoint[], nowS: number): LiveTrace {
   if (points.length === 0) return trace;
@@ -39,10 +42,17 @@ export function withDelivery(trace: LiveTrace, n: number, points: readonly Trace
   };
 }
 
-/** The receiver's clock less the sensor's, seconds: the least seen, for the quickest delivery is the nearest to the truth. Null before the first. */
-export const clockOffsetS = (trace: LiveTrace): number | null => (trace.offsets.length === 0 ? null : trace.offsets.reduce((a, b) => Math.min(a, b)));
+/**
+ * The receiver's clock less the sensor's, seconds: the least seen, for the quickest delivery is the nearest to the
+ * truth. Null before the first.
+ */
+export const clockOffsetS = (trace: LiveTrace): number | null =>
+  trace.offsets.length === 0 ? null : trace.offsets.reduce((a, b) => Math.min(a, b));
 
-/** Whether enough deliveries were seen to tell the clocks apart from the way's delay: a first one can sit behind a page that is still loading. */
+/**
+ * Whether enough deliveries were seen to tell the clocks apart from the way's delay: a first one can sit behind a page
+ * that is still loading.
+ */
 export const clocksCompared = (trace: LiveTrace): boolean => trace.offsets.length >= TOLD_BY;
 
 /** Readings between two times of the receiver's clock, seconds. */

@@ -20,7 +20,9 @@ export interface TraceRep {
   readonly rangeShare: number;
   readonly meanSpeedMs: number;
   readonly peakSpeedMs: number;
-  /** Greatest acceleration at the turn in the stretch before this lift, m/s^2; 0 where the set starts there from rest. */
+  /**
+   * Greatest acceleration at the turn in the stretch before this lift, m/s^2; 0 where the set starts there from rest.
+   */
   readonly turnMs2: number;
   /** Lowest place of the stack before this lift, metres. */
   readonly lowM: number;
@@ -45,7 +47,9 @@ const TURN_SHARE = 0.3;
 const LEVEL_SHARE = 0.015;
 /** Less travel than this is no rep, metres. */
 const LEAST_RANGE_M = 0.05;
-/** Slower than this share of the way's peak speed is standing still before the first rep: 0.4 % of a minimum-jerk way. */
+/**
+ * Slower than this share of the way's peak speed is standing still before the first rep: 0.4 % of a minimum-jerk way.
+ */
 const STILL_SHARE = 0.08;
 
 /** The share of the time by which a share of the way is done, by bisection. */
@@ -60,22 +64,33 @@ function timeOfWay(wayOf: (s: number) => number, way: number): number {
 }
 
 /** Way at an even speed with a ramp of share `r` of the time at either end. */
-const evenWay = (r: number) => (s: number): number => {
-  const speed = 1 / (1 - r);
-  if (s < r) return (speed * s * s) / (2 * r);
-  return s > 1 - r ? 1 - (speed * (1 - s) ** 2) / (2 * r) : speed * (s - r / 2);
-};
+const evenWay =
+  (r: number) =>
+  (s: number): number => {
+    const speed = 1 / (1 - r);
+    if (s < r) return (speed * s * s) / (2 * r);
+    return s > 1 - r ? 1 - (speed * (1 - s) ** 2) / (2 * r) : speed * (s - r / 2);
+  };
 
 /** Tenths of a phase's way at which its crossings are read. */
 const TENTHS = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9];
-/** How a way is gone: freely by a minimum-jerk profile, or after a mark at an even speed. Shares of the time of each tenth. */
+/**
+ * How a way is gone: freely by a minimum-jerk profile, or after a mark at an even speed. Shares of the time of each
+ * tenth.
+ */
 const SHAPES = [wayAt, evenWay(0.1), evenWay(0.3)].map((shape) => TENTHS.map((way) => timeOfWay(shape, way)));
 /** A free way is believed unless another fits better than this, share of the squared misfit (our judgement). */
 const BETTER_SHARE = 0.7;
-/** Worse than this fits none of them, share of the time between the outer tenths: its speed changed on the way, and only its ends speak for themselves. */
+/**
+ * Worse than this fits none of them, share of the time between the outer tenths: its speed changed on the way, and only
+ * its ends speak for themselves.
+ */
 const WORST_FIT = 0.04;
 
-/** Linear on an even grid, then a centred mean. Null for fewer than two points, times that go back, or a gap that is too long. */
+/**
+ * Linear on an even grid, then a centred mean. Null for fewer than two points, times that go back, or a gap that is too
+ * long.
+ */
 function toEven(points: readonly TracePoint[]): Even | null {
   if (points.length < 2 || points.some((p, i) => i > 0 && p.tS <= points[i - 1]!.tS)) return null;
   const startS = points[0]!.tS;
@@ -132,8 +147,14 @@ function findTurns(x: Float64Array, threshold: number): number[] {
   return turns;
 }
 
-/** Straight line through points by least squares, and its mean squared misfit; nine crossings at nine different times always give one. */
-function fitLine(xs: readonly number[], ys: readonly number[]): { readonly at: (x: number) => number; readonly misfit: number } {
+/**
+ * Straight line through points by least squares, and its mean squared misfit; nine crossings at nine different times
+ * always give one.
+ */
+function fitLine(
+  xs: readonly number[],
+  ys: readonly number[],
+): { readonly at: (x: number) => number; readonly misfit: number } {
   const n = xs.length;
   const mx = xs.reduce((a, x) => a + x, 0) / n;
   const my = ys.reduce((a, y) => a + y, 0) / n;
@@ -148,7 +169,8 @@ function crossing(e: Even, from: number, to: number, level: number): number {
   const rising = e.x[to]! > e.x[from]!;
   for (let i = from; i !== to; i += step) {
     const [a, b] = [e.x[i]!, e.x[i + step]!];
-    if (rising ? a <= level && b > level : a >= level && b < level) return e.startS + (i + (step * (level - a)) / (b - a)) * STEP_S;
+    if (rising ? a <= level && b > level : a >= level && b < level)
+      return e.startS + (i + (step * (level - a)) / (b - a)) * STEP_S;
   }
   return e.startS + to * STEP_S;
 }
@@ -178,20 +200,27 @@ const outerS = (seen: readonly number[]): number => seen[8]! - seen[0]!;
 
 /** The shape that fits the ways of a whole trace: who follows a mark follows it in every rep. */
 function shapeOf(ways: readonly (readonly number[])[]): readonly number[] {
-  const misfits = SHAPES.map((times) => ways.reduce((sum, seen) => sum + Math.min(1, fitLine(times, seen).misfit / outerS(seen) ** 2), 0));
+  const misfits = SHAPES.map((times) =>
+    ways.reduce((sum, seen) => sum + Math.min(1, fitLine(times, seen).misfit / outerS(seen) ** 2), 0),
+  );
   const even = misfits[1]! < misfits[2]! ? 1 : 2;
   return SHAPES[misfits[even]! < BETTER_SHARE * misfits[0]! ? even : 0]!;
 }
 
 /** Start and end of one way, by the shape of its trace. */
-function phaseOf(seen: readonly number[], shape: readonly number[]): { readonly startS: number; readonly endS: number } {
+function phaseOf(
+  seen: readonly number[],
+  shape: readonly number[],
+): { readonly startS: number; readonly endS: number } {
   const fit = fitLine(shape, seen);
-  if (Math.sqrt(fit.misfit) > WORST_FIT * outerS(seen)) return { startS: 2 * seen[0]! - seen[1]!, endS: 2 * seen[8]! - seen[7]! };
+  if (Math.sqrt(fit.misfit) > WORST_FIT * outerS(seen))
+    return { startS: 2 * seen[0]! - seen[1]!, endS: 2 * seen[8]! - seen[7]! };
   return { startS: fit.at(0), endS: fit.at(1) };
 }
 
 /**
- * Where the first way really begins, going back from its fastest moment towards `end`, and where the last one ends, going on:
+ * Where the first way really begins, going back from its fastest moment towards `end`, and where the last one ends,
+ * going on:
  * taking hold, stepping in and setting down stay out.
  */
 function wherePausing(x: Float64Array, from: number, end: number): number {
@@ -244,19 +273,21 @@ function findCycles(e: Even): Cycle[] | null {
 /** Greatest acceleration about a turn, m/s^2, away from it. */
 function turnAt(x: Float64Array, turn: number): number {
   let most = 0;
-  for (let i = Math.max(2, turn - 10); i <= turn + 10 && i + 2 < x.length; i++) most = Math.max(most, Math.abs(x[i + 2]! - 2 * x[i]! + x[i - 2]!) / (4 * STEP_S * STEP_S));
+  for (let i = Math.max(2, turn - 10); i <= turn + 10 && i + 2 < x.length; i++)
+    most = Math.max(most, Math.abs(x[i + 2]! - 2 * x[i]! + x[i - 2]!) / (4 * STEP_S * STEP_S));
   return most;
 }
 
 /**
  * Reps of a trace that starts at rest where the movement does: smoothed without phase shift, cut at turning points with
- * hysteresis, phases timed by the shape that fits the crossings of every tenth of the way: free (minimum jerk) or at an even
- * speed. Null for a trace with gaps, with times that go back, or without one rep. On synthetic traces of free reps with 3 mm of
- * noise, drift and missing samples phases of half a second to five seconds come out within 0.1 s; of reps at an even speed
- * of 1.5 s and more within 0.2 s.
+ * hysteresis, phases timed by the shape that fits the crossings of every tenth of the way: free (minimum jerk) or at an
+ * even speed. Null for a trace with gaps, with times that go back, or without one rep. On synthetic traces of free reps
+ * with 3 mm of noise, drift and missing samples phases of half a second to five seconds come out within 0.1 s; of reps
+ * at an even speed of 1.5 s and more within 0.2 s.
  */
 export function segmentReps(points: readonly TracePoint[], startsWith: StartPhase = 'lifting'): TraceRep[] | null {
-  // A movement that begins with the lowering is the same trace upside down, its two ways and its two pauses changed over.
+  // A movement that begins with the lowering is the same trace upside down, its two ways and its two pauses changed
+  // over.
   const sign = startsWith === 'lifting' ? 1 : -1;
   const e = toEven(sign === 1 ? points : points.map((p) => ({ tS: p.tS, xM: -p.xM })));
   const cycles = e && findCycles(e);
@@ -269,9 +300,16 @@ export function segmentReps(points: readonly TracePoint[], startsWith: StartPhas
     const rangeM = e.x[c.high]! - e.x[c.low]!;
     const liftingS = lift.endS - lift.startS;
     return {
-      startS: c.up.startS, liftingS, loweringS: lower.endS - lower.startS, finishS: sign === 1 ? between : next, stretchS: sign === 1 ? next : between,
-      rangeM, meanSpeedMs: rangeM / liftingS, peakSpeedMs: sign === 1 ? c.peakUp : c.peakDown,
-      turnMs2: sign === -1 ? turnAt(e.x, c.high) : k === 0 ? 0 : turnAt(e.x, c.low), lowM: sign === 1 ? e.x[c.low]! : -e.x[c.high]!,
+      startS: c.up.startS,
+      liftingS,
+      loweringS: lower.endS - lower.startS,
+      finishS: sign === 1 ? between : next,
+      stretchS: sign === 1 ? next : between,
+      rangeM,
+      meanSpeedMs: rangeM / liftingS,
+      peakSpeedMs: sign === 1 ? c.peakUp : c.peakDown,
+      turnMs2: sign === -1 ? turnAt(e.x, c.high) : k === 0 ? 0 : turnAt(e.x, c.low),
+      lowM: sign === 1 ? e.x[c.low]! : -e.x[c.high]!,
     };
   });
   // The reference is what the first reps did, before fatigue (our judgement: the longest of the first three).
@@ -279,11 +317,17 @@ export function segmentReps(points: readonly TracePoint[], startsWith: StartPhas
   return reps.map((r) => ({ ...r, rangeShare: r.rangeM / reference }));
 }
 
-/** Less than this is no step between where the stack rests and where a set starts, metres (our judgement: three times a good sensor's noise). */
+/**
+ * Less than this is no step between where the stack rests and where a set starts, metres (our judgement: three times a
+ * good sensor's noise).
+ */
 const LEAST_LIFT_OFF_M = 0.015;
 const STANDING_S = 0.5;
 
-/** Where the stack lies on its stop, metres of the same trace: it stood there before the client took hold. Null when the trace begins later. */
+/**
+ * Where the stack lies on its stop, metres of the same trace: it stood there before the client took hold. Null when the
+ * trace begins later.
+ */
 export function findRest(points: readonly TracePoint[], first: TraceRep): number | null {
   const began = points.filter((p) => p.tS <= points[0]!.tS + STANDING_S);
   const rest = began.reduce((a, p) => a + p.xM, 0) / began.length;

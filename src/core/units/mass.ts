@@ -2,7 +2,7 @@
 export const GRAVITY_MS2 = 9.80665;
 
 /** The international avoirdupois pound in kilograms, exact by definition (1959 agreement). */
-export const KG_PER_LB = 0.45359237;
+const KG_PER_LB = 0.45359237;
 
 /** Load arithmetic is done in whole grams, so that steps add up exactly. */
 export const kgToGrams = (kg: number): number => Math.round(kg * 1000);

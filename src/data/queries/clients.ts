@@ -22,29 +22,54 @@ export interface Client extends BodyInput {
 }
 
 interface ClientRow {
-  id: string; name: string; stature_m: number; mass_kg: number; note: string; chest_line_deg: number | null;
+  id: string;
+  name: string;
+  stature_m: number;
+  mass_kg: number;
+  note: string;
+  chest_line_deg: number | null;
 }
 
 function toClient(db: Db, row: ClientRow): Client {
   const all = <T>(sql: string): T[] => db.prepare(sql).all(row.id) as T[];
-  const measures = all<{ measure: string; value_m: number }>('SELECT measure, value_m FROM client_measure WHERE client_id = ?');
-  const ranges = all<{ side: Side; motion: RangeName; value_deg: number }>('SELECT side, motion, value_deg FROM client_range WHERE client_id = ?');
-  const notes = all<{ note: ClientNote; detail: string }>('SELECT note, detail FROM client_note WHERE client_id = ? ORDER BY note, detail');
-  const trials = all<ArmPathTrial & { side: Side }>('SELECT side, below_deg AS belowDeg, behind_m AS behindM FROM client_arm_path WHERE client_id = ? ORDER BY below_deg');
+  const measures = all<{ measure: string; value_m: number }>(
+    'SELECT measure, value_m FROM client_measure WHERE client_id = ?',
+  );
+  const ranges = all<{ side: Side; motion: RangeName; value_deg: number }>(
+    'SELECT side, motion, value_deg FROM client_range WHERE client_id = ?',
+  );
+  const notes = all<{ note: ClientNote; detail: string }>(
+    'SELECT note, detail FROM client_note WHERE client_id = ? ORDER BY note, detail',
+  );
+  const trials = all<ArmPathTrial & { side: Side }>(
+    'SELECT side, below_deg AS belowDeg, behind_m AS behindM FROM client_arm_path WHERE client_id = ' +
+      '? ORDER BY below_deg',
+  );
   const range: Record<Side, Partial<Record<RangeName, number>>> = { left: {}, right: {} };
   for (const r of ranges) range[r.side][r.motion] = r.value_deg;
-  const path = (side: Side): ArmPathTrial[] => trials.filter((t) => t.side === side).map(({ belowDeg, behindM }) => ({ belowDeg, behindM }));
+  const path = (side: Side): ArmPathTrial[] =>
+    trials.filter((t) => t.side === side).map(({ belowDeg, behindM }) => ({ belowDeg, behindM }));
   return {
-    id: row.id, name: row.name, note: row.note, statureM: row.stature_m, massKg: row.mass_kg, range, chestLineDeg: row.chest_line_deg,
+    id: row.id,
+    name: row.name,
+    note: row.note,
+    statureM: row.stature_m,
+    massKg: row.mass_kg,
+    range,
+    chestLineDeg: row.chest_line_deg,
     measuredM: Object.fromEntries(measures.map((m) => [m.measure, m.value_m])) as MeasuredM,
     notes: [...new Set(notes.map((n) => n.note))],
     unfelt: notes.flatMap((n) => (n.note === 'does-not-feel' && n.detail !== '' ? [n.detail as Region] : [])),
-    limits: all<ClinicianLimit>('SELECT subject, side, most, set_by AS setBy, from_day AS fromDay, until_day AS untilDay FROM client_limit WHERE client_id = ? ORDER BY position'),
+    limits: all<ClinicianLimit>(
+      'SELECT subject, side, most, set_by AS setBy, from_day AS fromDay, until_day AS untilDay FROM ' +
+        'client_limit WHERE client_id = ? ORDER BY position',
+    ),
     armPath: { left: path('left'), right: path('right') },
   };
 }
 
-export const listClients = (db: Db): Client[] => (db.prepare('SELECT * FROM client ORDER BY name').all() as ClientRow[]).map((r) => toClient(db, r));
+export const listClients = (db: Db): Client[] =>
+  (db.prepare('SELECT * FROM client ORDER BY name').all() as ClientRow[]).map((r) => toClient(db, r));
 
 export function findClient(db: Db, id: string): Client | null {
   const row = db.prepare('SELECT * FROM client WHERE id = ?').get(id) as ClientRow | undefined;
@@ -56,31 +81,45 @@ export function saveClient(db: Db, c: Client): void {
   db.transaction(() => {
     db.prepare(
       `INSERT INTO client (id, name, stature_m, mass_kg, note, chest_line_deg) VALUES (?, ?, ?, ?, ?, ?)
-       ON CONFLICT (id) DO UPDATE SET name = excluded.name, stature_m = excluded.stature_m, mass_kg = excluded.mass_kg, note = excluded.note, chest_line_deg = excluded.chest_line_deg`,
+       ON CONFLICT (id) DO UPDATE SET name = excluded.name,
+         stature_m = excluded.stature_m, mass_kg = excluded.mass_kg,
+         note = excluded.note, chest_line_deg = excluded.chest_line_deg`,
     ).run(c.id, c.name, c.statureM, c.massKg, c.note, c.chestLineDeg);
-    for (const table of ['client_measure', 'client_range', 'client_note', 'client_limit', 'client_arm_path']) db.prepare(`DELETE FROM ${table} WHERE client_id = ?`).run(c.id);
+    for (const table of ['client_measure', 'client_range', 'client_note', 'client_limit', 'client_arm_path'])
+      db.prepare(`DELETE FROM ${table} WHERE client_id = ?`).run(c.id);
     const measure = db.prepare('INSERT INTO client_measure (client_id, measure, value_m) VALUES (?, ?, ?)');
     for (const [name, m] of Object.entries(c.measuredM)) if (m !== undefined) measure.run(c.id, name, m);
     const range = db.prepare('INSERT INTO client_range (client_id, side, motion, value_deg) VALUES (?, ?, ?, ?)');
     const trial = db.prepare('INSERT INTO client_arm_path (client_id, side, below_deg, behind_m) VALUES (?, ?, ?, ?)');
     for (const side of ['left', 'right'] as const) {
-      for (const [motion, deg] of Object.entries(c.range[side] ?? {})) if (deg !== undefined) range.run(c.id, side, motion, deg);
+      for (const [motion, deg] of Object.entries(c.range[side] ?? {}))
+        if (deg !== undefined) range.run(c.id, side, motion, deg);
       for (const t of c.armPath[side]) trial.run(c.id, side, t.belowDeg, t.behindM);
     }
     const note = db.prepare('INSERT INTO client_note (client_id, note, detail) VALUES (?, ?, ?)');
     for (const n of c.notes) if (n !== 'does-not-feel' || c.unfelt.length === 0) note.run(c.id, n, '');
     for (const region of c.unfelt) note.run(c.id, 'does-not-feel', region);
-    const limit = db.prepare('INSERT INTO client_limit (client_id, position, subject, side, most, set_by, from_day, until_day) VALUES (?, ?, ?, ?, ?, ?, ?, ?)');
+    const limit = db.prepare(
+      'INSERT INTO client_limit (client_id, position, subject, side, most, set_by, from_day, ' +
+        'until_day) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+    );
     c.limits.forEach((l, i) => limit.run(c.id, i, l.subject, l.side, l.most, l.setBy, l.fromDay, l.untilDay));
   })();
 }
 
 /** The newest screening on record; null when there is none. */
 export function findScreening(db: Db, clientId: string): Screening | null {
-  const row = db.prepare('SELECT day, done_by AS doneBy, procedure FROM screening WHERE client_id = ? ORDER BY day DESC, recorded_at_ms DESC LIMIT 1').get(clientId);
+  const row = db
+    .prepare(
+      'SELECT day, done_by AS doneBy, procedure FROM screening WHERE client_id = ? ORDER BY day DESC, ' +
+        'recorded_at_ms DESC LIMIT 1',
+    )
+    .get(clientId);
   return (row as Screening | undefined) ?? null;
 }
 
 export function appendScreening(db: Db, id: string, clientId: string, s: Screening, recordedAtMs: number): void {
-  db.prepare('INSERT INTO screening (id, client_id, day, done_by, procedure, recorded_at_ms) VALUES (?, ?, ?, ?, ?, ?)').run(id, clientId, s.day, s.doneBy, s.procedure, recordedAtMs);
+  db.prepare(
+    'INSERT INTO screening (id, client_id, day, done_by, procedure, recorded_at_ms) VALUES (?, ?, ?, ?, ?, ?)',
+  ).run(id, clientId, s.day, s.doneBy, s.procedure, recordedAtMs);
 }

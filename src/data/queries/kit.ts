@@ -17,14 +17,28 @@ export interface KitPiece<K extends KitKind = KitKind> {
 }
 
 interface KitRow {
-  id: string; gym_id: string; kind: KitKind; name: string; out_of_order: number; spec: string;
+  id: string;
+  gym_id: string;
+  kind: KitKind;
+  name: string;
+  out_of_order: number;
+  spec: string;
 }
 
-const toPiece = (r: KitRow): KitPiece => ({ id: r.id, gymId: r.gym_id, kind: r.kind, name: r.name, outOfOrder: r.out_of_order === 1, spec: KIT_SPEC[r.kind].parse(JSON.parse(r.spec)) as KitPiece['spec'] });
+const toPiece = (r: KitRow): KitPiece => ({
+  id: r.id,
+  gymId: r.gym_id,
+  kind: r.kind,
+  name: r.name,
+  outOfOrder: r.out_of_order === 1,
+  spec: KIT_SPEC[r.kind].parse(JSON.parse(r.spec)) as KitPiece['spec'],
+});
 
 /** Pieces of one gym, or of all, by kind and then as entered. */
 export function listKit(db: Db, gymId: string | null = null): KitPiece[] {
-  const rows = db.prepare(`SELECT * FROM kit_piece ${gymId === null ? '' : 'WHERE gym_id = ?'} ORDER BY kind, position, name`).all(...(gymId === null ? [] : [gymId]));
+  const rows = db
+    .prepare(`SELECT * FROM kit_piece ${gymId === null ? '' : 'WHERE gym_id = ?'} ORDER BY kind, position, name`)
+    .all(...(gymId === null ? [] : [gymId]));
   return (rows as KitRow[]).map(toPiece);
 }
 
@@ -36,12 +50,14 @@ export function findKit(db: Db, id: string): KitPiece | null {
 /** Insert or replace a piece. */
 export function saveKit(db: Db, p: KitPiece): void {
   db.prepare(
-    `INSERT INTO kit_piece (id, gym_id, kind, name, out_of_order, position, spec) VALUES (?, ?, ?, ?, ?, (SELECT count(*) FROM kit_piece), ?)
+    `INSERT INTO kit_piece (id, gym_id, kind, name, out_of_order, position, spec)
+     VALUES (?, ?, ?, ?, ?, (SELECT count(*) FROM kit_piece), ?)
      ON CONFLICT (id) DO UPDATE SET name = excluded.name, out_of_order = excluded.out_of_order, spec = excluded.spec`,
   ).run(p.id, p.gymId, p.kind, p.name, p.outOfOrder ? 1 : 0, JSON.stringify(p.spec));
 }
 
-export const isKind = <K extends KitKind>(piece: KitPiece | null, kind: K): piece is KitPiece<K> => piece?.kind === kind;
+export const isKind = <K extends KitKind>(piece: KitPiece | null, kind: K): piece is KitPiece<K> =>
+  piece?.kind === kind;
 
 /** A cable column ready for the solver. */
 export interface Station {
@@ -56,9 +72,16 @@ export interface Station {
   readonly stackUnit: LoadUnit;
 }
 
-export const toStation = ({ id, gymId, name, outOfOrder, spec }: KitPiece<'column'>): Station => ({ id, gymId, name, outOfOrder, ...toCoreColumn(spec) });
+export const toStation = ({ id, gymId, name, outOfOrder, spec }: KitPiece<'column'>): Station => ({
+  id,
+  gymId,
+  name,
+  outOfOrder,
+  ...toCoreColumn(spec),
+});
 
-export const listStations = (db: Db, gymId: string | null = null): Station[] => listKit(db, gymId).flatMap((p) => (isKind(p, 'column') ? [toStation(p)] : []));
+export const listStations = (db: Db, gymId: string | null = null): Station[] =>
+  listKit(db, gymId).flatMap((p) => (isKind(p, 'column') ? [toStation(p)] : []));
 
 export function findStation(db: Db, id: string): Station | null {
   const piece = findKit(db, id);
@@ -71,9 +94,15 @@ export interface Attachment extends AttachmentShape {
   readonly name: string;
 }
 
-const toAttachment = ({ id, gymId, name, spec }: KitPiece<'attachment'>): Attachment => ({ id, gymId, name, ...toAttachmentShape(spec) });
+const toAttachment = ({ id, gymId, name, spec }: KitPiece<'attachment'>): Attachment => ({
+  id,
+  gymId,
+  name,
+  ...toAttachmentShape(spec),
+});
 
-export const listAttachments = (db: Db): Attachment[] => listKit(db).flatMap((p) => (isKind(p, 'attachment') && !p.outOfOrder ? [toAttachment(p)] : []));
+export const listAttachments = (db: Db): Attachment[] =>
+  listKit(db).flatMap((p) => (isKind(p, 'attachment') && !p.outOfOrder ? [toAttachment(p)] : []));
 
 export function findAttachment(db: Db, id: string): Attachment | null {
   const piece = findKit(db, id);

@@ -13,12 +13,31 @@ export interface Variant {
 }
 
 interface VariantRow {
-  id: string; movement: string; name: string; cue: string; options: string; kept_at_ms: number;
+  id: string;
+  movement: string;
+  name: string;
+  cue: string;
+  options: string;
+  kept_at_ms: number;
 }
-const toVariant = (r: VariantRow): Variant => ({ id: r.id, movement: r.movement, name: r.name, cue: r.cue, options: JSON.parse(r.options) as Variant['options'], keptAtMs: r.kept_at_ms });
+const toVariant = (r: VariantRow): Variant => ({
+  id: r.id,
+  movement: r.movement,
+  name: r.name,
+  cue: r.cue,
+  options: JSON.parse(r.options) as Variant['options'],
+  keptAtMs: r.kept_at_ms,
+});
 
 export const listVariants = (db: Db, movement: string | null = null): Variant[] =>
-  (db.prepare(`SELECT * FROM movement_variant ${movement === null ? '' : 'WHERE movement = ?'} ORDER BY movement, kept_at_ms, name`).all(...(movement === null ? [] : [movement])) as VariantRow[]).map(toVariant);
+  (
+    db
+      .prepare(
+        `SELECT * FROM movement_variant ${movement === null ? '' : 'WHERE movement = ?'} ORDER BY ` +
+          'movement, kept_at_ms, name',
+      )
+      .all(...(movement === null ? [] : [movement])) as VariantRow[]
+  ).map(toVariant);
 
 export function findVariant(db: Db, id: string): Variant | null {
   const row = db.prepare('SELECT * FROM movement_variant WHERE id = ?').get(id) as VariantRow | undefined;

@@ -1,7 +1,13 @@
 'use client';
 import { useMemo } from 'react';
 import { sizeOf, type Body } from '@/core/body/body-model';
-import { HEIGHT_NAMES, LENGTH_NAMES, type HeightName, type LengthName, type MeasureName } from '@/core/body/segment-ratios';
+import {
+  HEIGHT_NAMES,
+  LENGTH_NAMES,
+  type HeightName,
+  type LengthName,
+  type MeasureName,
+} from '@/core/body/segment-ratios';
 import { buildSeatedFigure } from '@/drawing/seated-figure';
 import { Silhouettes } from '@/drawing/silhouettes';
 import { buildStandingFigure } from '@/drawing/standing-figure';
@@ -18,14 +24,31 @@ const SEATED_HEIGHT = 236;
 /** Pixels to a metre: the tallest client sits within the box. */
 const SEATED_SCALE = 142;
 
-const lineLook = (source: string): string | undefined => (source === 'measured' ? styles.measuredLine : styles.estimatedLine);
-const numberLook = (source: string): string | undefined => (source === 'measured' ? styles.measuredNumber : styles.estimatedNumber);
+const lineLook = (source: string): string | undefined =>
+  source === 'measured' ? styles.measuredLine : styles.estimatedLine;
+const numberLook = (source: string): string | undefined =>
+  source === 'measured' ? styles.measuredNumber : styles.estimatedNumber;
 
 /** Where the tape goes for the measure that is being asked for, and its number. */
-function Shown({ figure, name, cm }: { readonly figure: ReturnType<typeof buildStandingFigure>; readonly name: MeasureName; readonly cm: string }) {
+function Shown({
+  figure,
+  name,
+  cm,
+}: {
+  readonly figure: ReturnType<typeof buildStandingFigure>;
+  readonly name: MeasureName;
+  readonly cm: string;
+}) {
   const span = LENGTH_NAMES.includes(name as LengthName) ? figure.spans[name as LengthName] : null;
   const height = HEIGHT_NAMES.includes(name as HeightName) ? figure.lines.find((l) => l.name === name) : null;
-  const [a, b] = span ?? (height ? [{ u: figure.midU + 120, v: figure.floorV }, { u: figure.midU + 120, v: height.v }] : [null, null]);
+  const [a, b] =
+    span ??
+    (height
+      ? [
+          { u: figure.midU + 120, v: figure.floorV },
+          { u: figure.midU + 120, v: height.v },
+        ]
+      : [null, null]);
   if (!a || !b) return null;
   return (
     <g data-testid="tape">
@@ -40,27 +63,69 @@ function Shown({ figure, name, cm }: { readonly figure: ReturnType<typeof buildS
   );
 }
 
-/** The client to scale, standing and seated; each height solid when measured and dashed when estimated, always with its number. */
-export function BodyFigure({ body, shown, onMeasure }: { readonly body: Body; readonly shown: MeasureName | null; readonly onMeasure: (name: MeasureName) => void }) {
+/**
+ * The client to scale, standing and seated; each height solid when measured and dashed when estimated, always with its
+ * number.
+ */
+export function BodyFigure({
+  body,
+  shown,
+  onMeasure,
+}: {
+  readonly body: Body;
+  readonly shown: MeasureName | null;
+  readonly onMeasure: (name: MeasureName) => void;
+}) {
   const figure = useMemo(() => buildStandingFigure(body, Math.max(TALLEST_M, body.statureM), HEIGHT, WIDTH), [body]);
   const seated = useMemo(() => buildSeatedFigure(body, SEATED_SCALE, WIDTH, SEATED_HEIGHT), [body]);
   const seatedShown = seated.lines.find((l) => l.name === shown);
   return (
     <>
-      <svg className={styles.toScale} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} width="100%" style={{ maxWidth: WIDTH }} data-testid="body-figure" aria-label="Figure to scale with heights">
+      <svg
+        className={styles.toScale}
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        width="100%"
+        style={{ maxWidth: WIDTH }}
+        data-testid="body-figure"
+        aria-label="Figure to scale with heights"
+      >
         <line className={drawing.rule} x1={70} x2={WIDTH - 70} y1={px(figure.floorV)} y2={px(figure.floorV)} />
         {figure.lines.map((l) => {
-          const edge = l.column === 'left' ? 118 : WIDTH - 118;
-          return <path key={l.name} className={lineLook(l.source)} d={`M${px(figure.midU)} ${px(l.v)}H${edge}L${l.column === 'left' ? edge - 14 : edge + 14} ${px(l.labelV)}`} />;
+          const left = l.column === 'left';
+          const edge = left ? 118 : WIDTH - 118;
+          return (
+            <path
+              key={l.name}
+              className={lineLook(l.source)}
+              d={`M${px(figure.midU)} ${px(l.v)}H${edge}L${left ? edge - 14 : edge + 14} ${px(l.labelV)}`}
+            />
+          );
         })}
         <Silhouettes shapes={figure.silhouettes} />
-        <line className={styles.measuredLine} x1={px(figure.midU - 40)} x2={px(figure.midU + 40)} y1={px(figure.crownV)} y2={px(figure.crownV)} />
+        <line
+          className={styles.measuredLine}
+          x1={px(figure.midU - 40)}
+          x2={px(figure.midU + 40)}
+          y1={px(figure.crownV)}
+          y2={px(figure.crownV)}
+        />
         {figure.lines.map((l) => {
           const left = l.column === 'left';
           return (
-            <g key={l.name} className={styles.heightLabel} onClick={() => onMeasure(l.name)} data-testid={`height-${l.name}`} data-source={l.source}>
+            <g
+              key={l.name}
+              className={styles.heightLabel}
+              onClick={() => onMeasure(l.name)}
+              data-testid={`height-${l.name}`}
+              data-source={l.source}
+            >
               <rect x={left ? 0 : WIDTH - 102} y={px(l.labelV - 12)} width={102} height={20} fill="transparent" />
-              <text className={drawing.figure} x={left ? 100 : WIDTH - 100} y={px(l.labelV + 4.5)} textAnchor={left ? 'end' : 'start'}>
+              <text
+                className={drawing.figure}
+                x={left ? 100 : WIDTH - 100}
+                y={px(l.labelV + 4.5)}
+                textAnchor={left ? 'end' : 'start'}
+              >
                 {MEASURE_LABEL[l.name]} <tspan className={numberLook(l.source)}>{l.cm.toFixed(1)}</tspan>
               </text>
             </g>
@@ -68,22 +133,44 @@ export function BodyFigure({ body, shown, onMeasure }: { readonly body: Body; re
         })}
         {shown && <Shown figure={figure} name={shown} cm={(sizeOf(body, shown).m * 100).toFixed(1)} />}
       </svg>
-      <svg className={styles.toScale} viewBox={`0 0 ${WIDTH} ${SEATED_HEIGHT}`} width="100%" style={{ maxWidth: WIDTH }} aria-label="Seated figure to scale with heights above the seat">
+      <svg
+        className={styles.toScale}
+        viewBox={`0 0 ${WIDTH} ${SEATED_HEIGHT}`}
+        width="100%"
+        style={{ maxWidth: WIDTH }}
+        aria-label="Seated figure to scale with heights above the seat"
+      >
         <line className={drawing.rule} x1={20} x2={WIDTH - 70} y1={px(seated.floorV)} y2={px(seated.floorV)} />
         <path className={drawing.rule} d={`M${px(seated.backU)} ${px(seated.seatV)}H${px(seated.seatEndU)}`} />
         <Silhouettes shapes={seated.silhouettes} />
         {seated.lines.map((l) => (
-          <g key={l.name} className={styles.heightLabel} onClick={() => onMeasure(l.name)} data-testid={`height-${l.name}`} data-source={l.source}>
-            <path className={l.name === shown ? styles.tapeThin : lineLook(l.source)} d={`M${px(seated.backU + 20)} ${px(l.v)}H${WIDTH - 190}L${WIDTH - 176} ${px(l.labelV)}`} />
+          <g
+            key={l.name}
+            className={styles.heightLabel}
+            onClick={() => onMeasure(l.name)}
+            data-testid={`height-${l.name}`}
+            data-source={l.source}
+          >
+            <path
+              className={l.name === shown ? styles.tapeThin : lineLook(l.source)}
+              d={`M${px(seated.backU + 20)} ${px(l.v)}H${WIDTH - 190}L${WIDTH - 176} ${px(l.labelV)}`}
+            />
             <rect x={WIDTH - 176} y={px(l.labelV - 12)} width={170} height={20} fill="transparent" />
             <text className={drawing.figure} x={WIDTH - 170} y={px(l.labelV + 4.5)}>
-              {MEASURE_LABEL[l.name].replace(', seated', ' above the seat')} <tspan className={numberLook(l.source)}>{l.cm.toFixed(1)}</tspan>
+              {MEASURE_LABEL[l.name].replace(', seated', ' above the seat')}{' '}
+              <tspan className={numberLook(l.source)}>{l.cm.toFixed(1)}</tspan>
             </text>
           </g>
         ))}
         {seatedShown && (
           <g data-testid="tape">
-            <line className={styles.tape} x1={px(seated.backU - 12)} x2={px(seated.backU - 12)} y1={px(seated.seatV)} y2={px(seatedShown.v)} />
+            <line
+              className={styles.tape}
+              x1={px(seated.backU - 12)}
+              x2={px(seated.backU - 12)}
+              y1={px(seated.seatV)}
+              y2={px(seatedShown.v)}
+            />
           </g>
         )}
       </svg>

@@ -59,7 +59,14 @@ function toTrials(done: readonly ArmPathTrial[]): TrialValues[] {
   });
 }
 
-export const newLimit = (today: string): LimitValues => ({ subject: 'load', side: 'both', most: '', setBy: '', from: today, until: '' });
+export const newLimit = (today: string): LimitValues => ({
+  subject: 'load',
+  side: 'both',
+  most: '',
+  setBy: '',
+  from: today,
+  until: '',
+});
 
 /** Keys with dots would be read as paths by the form, so ranges are set as a whole. */
 export function toClientValues(c: ClientSheetData | null): ClientValues {
@@ -68,11 +75,22 @@ export function toClientValues(c: ClientSheetData | null): ClientValues {
     statureCm: c ? tenth(c.statureM) : '',
     massKg: c?.massKg ?? '',
     note: c?.note ?? '',
-    measuredCm: Object.fromEntries(MEASURE_NAMES.map((n) => [n, c?.measuredM[n] === undefined ? '' : tenth(c.measuredM[n])])) as ClientValues['measuredCm'],
-    rangeDeg: Object.fromEntries(SIDES.map((s) => [s, Object.fromEntries(RANGE_NAMES.map((n) => [n, c?.range[s]?.[n] ?? '']))])) as ClientValues['rangeDeg'],
+    measuredCm: Object.fromEntries(
+      MEASURE_NAMES.map((n) => [n, c?.measuredM[n] === undefined ? '' : tenth(c.measuredM[n])]),
+    ) as ClientValues['measuredCm'],
+    rangeDeg: Object.fromEntries(
+      SIDES.map((s) => [s, Object.fromEntries(RANGE_NAMES.map((n) => [n, c?.range[s]?.[n] ?? '']))]),
+    ) as ClientValues['rangeDeg'],
     notes: [...(c?.notes ?? [])],
     unfelt: [...(c?.unfelt ?? [])],
-    limits: (c?.limits ?? []).map((l) => ({ subject: l.subject, side: l.side, most: l.most, setBy: l.setBy, from: dayText(l.fromDay), until: l.untilDay === null ? '' : dayText(l.untilDay) })),
+    limits: (c?.limits ?? []).map((l) => ({
+      subject: l.subject,
+      side: l.side,
+      most: l.most,
+      setBy: l.setBy,
+      from: dayText(l.fromDay),
+      until: l.untilDay === null ? '' : dayText(l.untilDay),
+    })),
     armPath: { left: toTrials(c?.armPath.left ?? []), right: toTrials(c?.armPath.right ?? []) },
     chestLineDeg: c?.chestLineDeg ?? '',
   };
@@ -81,6 +99,10 @@ export function toClientValues(c: ClientSheetData | null): ClientValues {
 /** The body as typed so far; null while stature or mass make none. */
 export function toBodyInput(v: ClientValues): BodyInput | null {
   if (typeof v.statureCm !== 'number' || v.statureCm < 120 || v.statureCm > 230) return null;
-  const measuredM = Object.fromEntries(MEASURE_NAMES.flatMap((n) => (typeof v.measuredCm[n] === 'number' && v.measuredCm[n] > 0 ? [[n, v.measuredCm[n] / 100]] : [])));
+  const measuredM = Object.fromEntries(
+    MEASURE_NAMES.flatMap((n) =>
+      typeof v.measuredCm[n] === 'number' && v.measuredCm[n] > 0 ? [[n, v.measuredCm[n] / 100]] : [],
+    ),
+  );
   return { statureM: v.statureCm / 100, massKg: typeof v.massKg === 'number' ? v.massKg : 70, measuredM };
 }

@@ -34,9 +34,21 @@ const check = (v: ClientValues) => {
   return parsed.success ? [] : toFieldIssues(parsed.error);
 };
 
-const PARTS = [['measure', 'Measure'], ['range', 'Range'], ['path', 'Rear-deltoid path'], ['chest', 'Chest line'], ['notes', 'Notes'], ['limits', 'Limits'], ['setup-book', 'Set-up book'], ['screening', 'Screening']] as const;
+const PARTS = [
+  ['measure', 'Measure'],
+  ['range', 'Range'],
+  ['path', 'Rear-deltoid path'],
+  ['chest', 'Chest line'],
+  ['notes', 'Notes'],
+  ['limits', 'Limits'],
+  ['setup-book', 'Set-up book'],
+  ['screening', 'Screening'],
+] as const;
 
-/** What fits this body: stature, what the tape says and the figure that follows, what the joints allow, notes and limits. */
+/**
+ * What fits this body: stature, what the tape says and the figure that follows, what the joints allow, notes and
+ * limits.
+ */
 export function ClientSheet({ client, guide, today, save }: Props) {
   const router = useRouter();
   const [saved, setSaved] = useState(false);
@@ -57,14 +69,24 @@ export function ClientSheet({ client, guide, today, save }: Props) {
     if (!input) return null;
     // A slip of the tape is told at its field and left out of the figure.
     const slips = new Set(findMeasureSlips(input.statureM, input.measuredM).map((s) => s.name));
-    return buildBody({ ...input, measuredM: Object.fromEntries(Object.entries(input.measuredM).filter(([n]) => !slips.has(n as MeasureName))) });
+    return buildBody({
+      ...input,
+      measuredM: Object.fromEntries(Object.entries(input.measuredM).filter(([n]) => !slips.has(n as MeasureName))),
+    });
   }, [form.values]);
-  const done = useMemo(() => new Set(MEASURE_NAMES.filter((n) => form.values.measuredCm[n] !== '')), [form.values.measuredCm]);
+  const done = useMemo(
+    () => new Set(MEASURE_NAMES.filter((n) => form.values.measuredCm[n] !== '')),
+    [form.values.measuredCm],
+  );
   const estimate = (n: MeasureName): string => {
     if (!body) return '';
     const sized = sizeOf(body, n);
     const cm = (sized.m * 100).toFixed(1);
-    return sized.source === 'measured' ? 'measured' : sized.source === 'derived' ? `follows: ${cm}` : `estimated: ${cm}`;
+    return sized.source === 'measured'
+      ? 'measured'
+      : sized.source === 'derived'
+        ? `follows: ${cm}`
+        : `estimated: ${cm}`;
   };
   const measure = (name: MeasureName): void => {
     setShown(name);
@@ -86,9 +108,15 @@ export function ClientSheet({ client, guide, today, save }: Props) {
   return (
     <SheetForm onSubmit={onSubmit} className={styles.sheet} onChange={() => setSaved(false)}>
       <div className={styles.figure}>
-        {body ? <BodyFigure body={body} shown={shown} onMeasure={measure} /> : <p className={styles.noFigure}>Enter a stature to draw the figure.</p>}
+        {body ? (
+          <BodyFigure body={body} shown={shown} onMeasure={measure} />
+        ) : (
+          <p className={styles.noFigure}>Enter a stature to draw the figure.</p>
+        )}
         <p className={styles.legend}>
-          <span className={styles.measuredNumber}>solid</span> measured, <span className={styles.estimatedNumber}>dashed</span> estimated from the stature or from what was measured. Tap a number to measure it.
+          <span className={styles.measuredNumber}>solid</span> measured,{' '}
+          <span className={styles.estimatedNumber}>dashed</span> estimated from the stature or from what was measured.
+          Tap a number to measure it.
         </p>
       </div>
       <div>
@@ -121,18 +149,34 @@ export function ClientSheet({ client, guide, today, save }: Props) {
           </>
         )}
         <h2 id="range">Active range</h2>
-        <p className={styles.hint}>How far the client goes without help. Every set-up stops here, also where the weight could push further.</p>
+        <p className={styles.hint}>
+          How far the client goes without help. Every set-up stops here, also where the weight could push further.
+        </p>
         <RangeTable form={form} />
         <h2 id="path">Rear-deltoid path</h2>
-        <p className={styles.hint}>Arm out to the side, elbow drawn straight back as far as it goes without help; the tape from the line of the back to the elbow. Once on each path, at least three a side. Sides may differ.</p>
+        <p className={styles.hint}>
+          Arm out to the side, elbow drawn straight back as far as it goes without help; the tape from the line of the
+          back to the elbow. Once on each path, at least three a side. Sides may differ.
+        </p>
         <ArmPathForm form={form} />
         <h2 id="chest">Lower-chest line</h2>
-        <p className={styles.hint}>The lower border of the chest from the breastbone towards the armpit, below level. High-to-low flies sweep along it; left empty, the movement’s own 55° is used.</p>
-        <NumberInput label="Below level" suffix="°" decimalScale={0} className={styles.chestLine} {...form.getInputProps('chestLineDeg')} />
+        <p className={styles.hint}>
+          The lower border of the chest from the breastbone towards the armpit, below level. High-to-low flies sweep
+          along it; left empty, the movement’s own 55° is used.
+        </p>
+        <NumberInput
+          label="Below level"
+          suffix="°"
+          decimalScale={0}
+          className={styles.chestLine}
+          {...form.getInputProps('chestLineDeg')}
+        />
         <h2 id="notes">Notes that change defaults</h2>
         <NotesForm form={form} />
         <h2 id="limits">Clinician’s limits</h2>
-        <p className={styles.hint}>As the clinician named them, with the role and the days. Nothing solved, planned or set goes past them.</p>
+        <p className={styles.hint}>
+          As the clinician named them, with the role and the days. Nothing solved, planned or set goes past them.
+        </p>
         <LimitsForm form={form} today={today} />
         {trouble && (
           <p className={forms.trouble} role="alert">

@@ -7,10 +7,16 @@ import styles from './client.module.css';
 
 const ANGLES = [60, 45, 20, 0] as const;
 
-/** The hinge by eye, in this client's own centimetres: hanging knuckles against the kneecaps, and the other way round. */
+/**
+ * The hinge by eye, in this client's own centimetres: hanging knuckles against the kneecaps, and the other way round.
+ */
 export function HingeTable({ body }: { readonly body: Body }) {
   const [seenCm, setSeenCm] = useState<number | ''>('');
-  const look = (['shoulderHeight', 'hipHeight', 'kneeHeight'] as const).every((n) => body.height[n].source === 'measured') ? styles.measuredNumber : styles.estimatedNumber;
+  const look = (['shoulderHeight', 'hipHeight', 'kneeHeight'] as const).every(
+    (n) => body.height[n].source === 'measured',
+  )
+    ? styles.measuredNumber
+    : styles.estimatedNumber;
   const seenDeg = seenCm === '' ? null : findHingeDeg(body, seenCm / 100);
   return (
     <div className={styles.hingeBox}>
@@ -30,9 +36,20 @@ export function HingeTable({ body }: { readonly body: Body }) {
         </tbody>
       </table>
       <div>
-        <NumberInput label="Knuckles above the kneecaps, as seen" description="negative is below" suffix=" cm" decimalScale={0} value={seenCm} onChange={(v) => setSeenCm(typeof v === 'number' ? v : '')} />
+        <NumberInput
+          label="Knuckles above the kneecaps, as seen"
+          description="negative is below"
+          suffix=" cm"
+          decimalScale={0}
+          value={seenCm}
+          onChange={(v) => setSeenCm(typeof v === 'number' ? v : '')}
+        />
         <p className={styles.result} role="status" data-testid="hinge-seen">
-          {seenCm === '' ? '' : seenDeg === null ? 'No hinge with soft knees does that.' : `Trunk ${Math.round(seenDeg)}° up.`}
+          {seenCm === ''
+            ? ''
+            : seenDeg === null
+              ? 'No hinge with soft knees does that.'
+              : `Trunk ${Math.round(seenDeg)}° up.`}
         </p>
       </div>
     </div>

@@ -7,17 +7,33 @@ import { RANGE_LABEL } from '@/messages/measures';
 import { newLimit, type ClientValues } from './client-form-values';
 import styles from './client.module.css';
 
-const subjectName = (s: (typeof LIMIT_SUBJECTS)[number]): string => (s === 'load' ? 'Load in the hand' : RANGE_LABEL[s as RangeName]);
+const subjectName = (s: (typeof LIMIT_SUBJECTS)[number]): string =>
+  s === 'load' ? 'Load in the hand' : RANGE_LABEL[s as RangeName];
 
 /** What a clinician allows. Nothing that is solved, planned or set goes past it while it stands. */
-export function LimitsForm({ form, today }: { readonly form: UseFormReturnType<ClientValues>; readonly today: string }) {
+export function LimitsForm({
+  form,
+  today,
+}: {
+  readonly form: UseFormReturnType<ClientValues>;
+  readonly today: string;
+}) {
   return (
     <div>
       {form.values.limits.map((l, i) => (
         <div key={i} className={styles.limit}>
-          <NativeSelect label="Limits" data={LIMIT_SUBJECTS.map((s) => ({ value: s, label: subjectName(s) }))} {...form.getInputProps(`limits.${i}.subject`)} />
+          <NativeSelect
+            label="Limits"
+            data={LIMIT_SUBJECTS.map((s) => ({ value: s, label: subjectName(s) }))}
+            {...form.getInputProps(`limits.${i}.subject`)}
+          />
           <NativeSelect label="Side" data={['both', 'left', 'right']} {...form.getInputProps(`limits.${i}.side`)} />
-          <NumberInput label="At most" suffix={l.subject === 'load' ? ' kg' : '°'} decimalScale={1} {...form.getInputProps(`limits.${i}.most`)} />
+          <NumberInput
+            label="At most"
+            suffix={l.subject === 'load' ? ' kg' : '°'}
+            decimalScale={1}
+            {...form.getInputProps(`limits.${i}.most`)}
+          />
           <TextInput label="Set by (role)" placeholder="physiotherapist" {...form.getInputProps(`limits.${i}.setBy`)} />
           <TextInput type="date" label="From" {...form.getInputProps(`limits.${i}.from`)} />
           <TextInput type="date" label="Until, if it ends" {...form.getInputProps(`limits.${i}.until`)} />

@@ -18,7 +18,8 @@ function worthText(w: MeasureWorth): string {
 
 /** What to take the tape to first: the estimates that 2 cm would matter most for, in this client's own set-ups. */
 export function MeasuringGuide({ guide, done, onMeasure }: Props) {
-  if (guide.setups === 0) return <p className={styles.hint}>Once a set-up is planned, this says which heights are worth a tape, in order.</p>;
+  if (guide.setups === 0)
+    return <p className={styles.hint}>Once a set-up is planned, this says which heights are worth a tape, in order.</p>;
   const open = guide.worth.filter((w) => !done.has(w.measure));
   if (open.length === 0) return <p className={styles.hint}>Nothing left to measure would change a set-up on record.</p>;
   return (

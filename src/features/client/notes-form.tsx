@@ -11,7 +11,8 @@ import styles from './client.module.css';
 /** Observations that change defaults, each with what it changes. */
 export function NotesForm({ form }: { readonly form: UseFormReturnType<ClientValues> }) {
   const { notes } = form.values;
-  const toggle = (n: ClientNote): void => form.setFieldValue('notes', (notes.includes(n) ? notes.filter((x) => x !== n) : [...notes, n]) as never);
+  const toggle = (n: ClientNote): void =>
+    form.setFieldValue('notes', (notes.includes(n) ? notes.filter((x) => x !== n) : [...notes, n]) as never);
   return (
     <>
       <div className={styles.notes}>

@@ -35,7 +35,12 @@ export function RangeTable({ form }: { readonly form: UseFormReturnType<ClientVa
                     suffix="°"
                     value={value}
                     error={form.errors[`rangeDeg.${side}.${n}`]}
-                    onChange={(v) => form.setFieldValue('rangeDeg', { ...rangeDeg, [side]: { ...rangeDeg[side], [n]: typeof v === 'number' ? v : '' } } as never)}
+                    onChange={(v) =>
+                      form.setFieldValue('rangeDeg', {
+                        ...rangeDeg,
+                        [side]: { ...rangeDeg[side], [n]: typeof v === 'number' ? v : '' },
+                      } as never)
+                    }
                   />
                   <span className={styles.rangeBar} aria-hidden>
                     {value !== '' && <span style={{ width: `${Math.min(100, (value / RANGE_NORM_DEG[n]) * 100)}%` }} />}

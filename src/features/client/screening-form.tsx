@@ -41,7 +41,8 @@ export function ScreeningForm({ clientId, view, today, save }: Props) {
       <ScreeningWarning screening={view} clientId={clientId} />
       {screening && (
         <p className={styles.hint}>
-          Last done {dayText(screening.day)} by {screening.doneBy}: {screening.procedure}.{state.state === 'done' && ` Asked again after ${dayText(state.dueDay)}.`}
+          Last done {dayText(screening.day)} by {screening.doneBy}: {screening.procedure}.
+          {state.state === 'done' && ` Asked again after ${dayText(state.dueDay)}.`}
         </p>
       )}
       <div className={forms.grid}>

@@ -20,7 +20,9 @@ export function SetupBook({ pages }: { readonly pages: readonly SetupPageView[] 
   return (
     <section className={styles.setupBook} aria-labelledby="setup-book">
       <h2 id="setup-book">Set-up book</h2>
-      {pages.length === 0 && <p className={styles.hint}>Nothing saved yet. What is saved as used on the bench is kept here.</p>}
+      {pages.length === 0 && (
+        <p className={styles.hint}>Nothing saved yet. What is saved as used on the bench is kept here.</p>
+      )}
       {pages.map((p) => (
         <div key={p.key} data-testid="setup-page">
           <h3>{p.name}</h3>

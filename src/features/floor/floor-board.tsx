@@ -6,7 +6,12 @@ import { ScreeningWarning } from '@/features/shell/screening-warning';
 import type { FloorItemView, FloorSessionView, FloorView } from './floor-view';
 import styles from './floor.module.css';
 
-const STATE_WORD: Readonly<Record<FloorItemView['state'], string>> = { 'to-do': 'to do', 'under-way': 'under way', done: 'done', stopped: 'stopped for pain' };
+const STATE_WORD: Readonly<Record<FloorItemView['state'], string>> = {
+  'to-do': 'to do',
+  'under-way': 'under way',
+  done: 'done',
+  stopped: 'stopped for pain',
+};
 
 /** From here on the time stands left of its line: there is no room on its right. */
 const LATE_SHARE = 90;
@@ -22,7 +27,12 @@ function DayStrip({ view }: { readonly view: FloorView }) {
     <nav className={styles.strip} aria-label="Today">
       <ol>
         {sessions.map((s) => (
-          <li key={s.id} style={{ left: `${share(s.startsAtMs)}%`, width: `${((s.minutes * 60_000) / span) * 100}%` }} data-next={s.id === view.nextId || undefined} data-done={s.done || undefined}>
+          <li
+            key={s.id}
+            style={{ left: `${share(s.startsAtMs)}%`, width: `${((s.minutes * 60_000) / span) * 100}%` }}
+            data-next={s.id === view.nextId || undefined}
+            data-done={s.done || undefined}
+          >
             <a href={`#${s.id}`}>
               <b>{s.clientName}</b>
               <span>
@@ -33,7 +43,12 @@ function DayStrip({ view }: { readonly view: FloorView }) {
           </li>
         ))}
       </ol>
-      <div className={styles.now} style={{ left: `${Math.min(100, Math.max(0, share(view.nowMs)))}%` }} data-late={share(view.nowMs) > LATE_SHARE || undefined} aria-hidden>
+      <div
+        className={styles.now}
+        style={{ left: `${Math.min(100, Math.max(0, share(view.nowMs)))}%` }}
+        data-late={share(view.nowMs) > LATE_SHARE || undefined}
+        aria-hidden
+      >
         <span>{view.nowMs < first ? `${view.now}, nobody yet` : view.now}</span>
       </div>
     </nav>
@@ -68,9 +83,13 @@ function NextItem({ item }: { readonly item: FloorItemView }) {
   return (
     <article className={styles.next}>
       <header>
-        <h3>{movementName(item.movement)}{item.variant ? `, ${item.variant}` : ''}</h3>
+        <h3>
+          {movementName(item.movement)}
+          {item.variant ? `, ${item.variant}` : ''}
+        </h3>
         <p>
-          {item.station && `${item.station}. `}{item.progress}. <b>{STATE_WORD[item.state]}</b>
+          {item.station && `${item.station}. `}
+          {item.progress}. <b>{STATE_WORD[item.state]}</b>
         </p>
       </header>
       {item.blocked && (
@@ -103,7 +122,10 @@ function NextItem({ item }: { readonly item: FloorItemView }) {
 /** "seat hole 3", "mark 51 cm". */
 function plateInLine(p: FloorItemView['plates'][number]): string {
   const label = p.label.split(',')[0]!.toLowerCase();
-  const words = p.unit === 'hole' || p.unit === 'notch' ? `${label} ${p.unit} ${p.value}` : `${label} ${p.value}${p.unit ? ` ${p.unit}` : ''}`;
+  const words =
+    p.unit === 'hole' || p.unit === 'notch'
+      ? `${label} ${p.unit} ${p.value}`
+      : `${label} ${p.value}${p.unit ? ` ${p.unit}` : ''}`;
   // One setting stays on one line.
   return words.replaceAll(' ', '\u00a0');
 }
@@ -113,18 +135,27 @@ function LaterItem({ item }: { readonly item: FloorItemView }) {
   return (
     <li className={styles.later}>
       <Link href={`/setup/${item.id}`}>
-        <b>{movementName(item.movement)}{item.variant ? `, ${item.variant}` : ''}</b>
+        <b>
+          {movementName(item.movement)}
+          {item.variant ? `, ${item.variant}` : ''}
+        </b>
         <span className={styles.quiet}>
-          {item.station && `${item.station}. `}{item.progress}. {STATE_WORD[item.state]}
+          {item.station && `${item.station}. `}
+          {item.progress}. {STATE_WORD[item.state]}
         </span>
       </Link>
-      <span className={styles.laterPlates}>{item.blocked ? 'blocked' : item.replaced ? 'other kit' : big.map(plateInLine).join('   ')}</span>
+      <span className={styles.laterPlates}>
+        {item.blocked ? 'blocked' : item.replaced ? 'other kit' : big.map(plateInLine).join('   ')}
+      </span>
     </li>
   );
 }
 
 function SessionBlock({ session, isNext }: { readonly session: FloorSessionView; readonly isNext: boolean }) {
-  const first = session.items.find((i) => i.state === 'under-way') ?? session.items.find((i) => i.state === 'to-do') ?? session.items[0];
+  const first =
+    session.items.find((i) => i.state === 'under-way') ??
+    session.items.find((i) => i.state === 'to-do') ??
+    session.items[0];
   const rest = isNext ? session.items.filter((i) => i !== first) : session.items;
   return (
     <section id={session.id} className={isNext ? styles.nextBlock : styles.block}>
@@ -157,14 +188,23 @@ export function FloorBoard({ view }: { readonly view: FloorView }) {
   if (view.sessions.length === 0) {
     return (
       <p className={styles.empty}>
-        Nobody is planned for today. Enter your columns under Kit and a client under Clients, then add them to today below.
+        Nobody is planned for today. Enter your columns under Kit and a client under Clients, then add them to today
+        below.
       </p>
     );
   }
-  const ordered = [...view.sessions.filter((s) => s.id === view.nextId), ...view.sessions.filter((s) => s.id !== view.nextId)];
+  const ordered = [
+    ...view.sessions.filter((s) => s.id === view.nextId),
+    ...view.sessions.filter((s) => s.id !== view.nextId),
+  ];
   return (
     <div className={styles.board}>
-      <KeepAhead paths={(view.sessions.find((s) => s.id === view.nextId)?.items ?? []).flatMap((i) => [`/set/${i.id}`, `/setup/${i.id}`])} />
+      <KeepAhead
+        paths={(view.sessions.find((s) => s.id === view.nextId)?.items ?? []).flatMap((i) => [
+          `/set/${i.id}`,
+          `/setup/${i.id}`,
+        ])}
+      />
       <DayStrip view={view} />
       {ordered.map((s) => (
         <SessionBlock key={s.id} session={s} isNext={s.id === view.nextId} />

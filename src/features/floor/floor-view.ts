@@ -8,7 +8,13 @@ export interface FloorItemView {
   readonly variant: string | null;
   /** Column it hangs on; null for a movement without one. */
   readonly station: string | null;
-  readonly plates: readonly { readonly label: string; readonly value: string; readonly unit?: string; readonly big: boolean; readonly estimated?: boolean }[];
+  readonly plates: readonly {
+    readonly label: string;
+    readonly value: string;
+    readonly unit?: string;
+    readonly big: boolean;
+    readonly estimated?: boolean;
+  }[];
   readonly platesNote: string;
   readonly blocked: string | null;
   /** Planned kit that is out of order, and what stands in. */

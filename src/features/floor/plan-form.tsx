@@ -34,26 +34,42 @@ interface Props {
 /** What a movement usually is planned with, on what is here. */
 function usualPlan(movement: string, choices: PlanChoices) {
   const e = findEntry(movement)!;
-  const handle = e.load.kind === 'cable' ? choices.attachments.find((a) => e.load.kind === 'cable' && e.load.attachments.includes(a.kind)) : undefined;
+  const handle =
+    e.load.kind === 'cable'
+      ? choices.attachments.find((a) => e.load.kind === 'cable' && e.load.attachments.includes(a.kind))
+      : undefined;
   return {
-    movement, side: e.hands === 'two' ? 'both' : 'right', reps: e.reps.max as number | '', tempo: e.tempo, variantId: '',
-    stationId: e.load.kind === 'cable' ? (choices.stations[0]?.value ?? '') : '', attachmentId: e.load.kind === 'cable' ? (handle?.value ?? choices.attachments[0]?.value ?? '') : '',
+    movement,
+    side: e.hands === 'two' ? 'both' : 'right',
+    reps: e.reps.max as number | '',
+    tempo: e.tempo,
+    variantId: '',
+    stationId: e.load.kind === 'cable' ? (choices.stations[0]?.value ?? '') : '',
+    attachmentId: e.load.kind === 'cable' ? (handle?.value ?? choices.attachments[0]?.value ?? '') : '',
   };
 }
 
 const plainChoice = ({ value, label }: Choice): Choice => ({ value, label });
-const MOVEMENTS = GROUPS.map((g) => ({ group: GROUP_NAME[g], items: BOOK.filter((e) => e.group === g).map((e) => ({ value: e.id, label: movementName(e.id) })) }));
+const MOVEMENTS = GROUPS.map((g) => ({
+  group: GROUP_NAME[g],
+  items: BOOK.filter((e) => e.group === g).map((e) => ({ value: e.id, label: movementName(e.id) })),
+}));
 
 /** Add a movement to today. */
 export function PlanForm({ choices, action, asked }: Props) {
   const [added, setAdded] = useState(false);
   const initial = {
-    ...usualPlan(asked?.movement ?? 'cable-fly-level', choices), clientId: asked?.clientId || (choices.clients[0]?.value ?? ''), startsAt: '', sets: 3 as number | '', load: '' as number | '',
+    ...usualPlan(asked?.movement ?? 'cable-fly-level', choices),
+    clientId: asked?.clientId || (choices.clients[0]?.value ?? ''),
+    startsAt: '',
+    sets: 3 as number | '',
+    load: '' as number | '',
     ...(asked ? { variantId: asked.variantId } : {}),
   };
   /** What the load is stamped in where it will be lifted. */
   const unitOf = (v: typeof initial): LoadUnit => {
-    if (findEntry(v.movement)!.load.kind === 'cable') return choices.stations.find((s) => s.value === v.stationId)?.unit ?? 'kg';
+    if (findEntry(v.movement)!.load.kind === 'cable')
+      return choices.stations.find((s) => s.value === v.stationId)?.unit ?? 'kg';
     return choices.clients.find((c) => c.value === v.clientId)?.inPounds.includes(v.movement) ? 'lb' : 'kg';
   };
   const typed = (v: typeof initial) => ({ ...v, unit: unitOf(v) });
@@ -73,7 +89,9 @@ export function PlanForm({ choices, action, asked }: Props) {
   const sweep = entry.path.kind === 'sweep';
   const sides = sweep ? ['both', 'left', 'right'] : entry.hands === 'two' ? ['both'] : ['left', 'right'];
   const variants = choices.variants.filter((v) => v.movement === values.movement);
-  const handles = choices.attachments.filter((a) => entry.load.kind !== 'cable' || a.kind === 'own' || entry.load.attachments.includes(a.kind));
+  const handles = choices.attachments.filter(
+    (a) => entry.load.kind !== 'cable' || a.kind === 'own' || entry.load.attachments.includes(a.kind),
+  );
   const label = loadLabel(entry, values.side === 'both' ? 'both' : 'right');
   return (
     <details className={forms.fold} id="plan" open={asked !== null || undefined}>
@@ -84,20 +102,35 @@ export function PlanForm({ choices, action, asked }: Props) {
           label="Movement"
           data={MOVEMENTS}
           {...form.getInputProps('movement')}
-          onChange={(e) => form.setValues({ ...usualPlan(e.currentTarget.value, choices), load: label === null ? '' : values.load })}
+          onChange={(e) =>
+            form.setValues({ ...usualPlan(e.currentTarget.value, choices), load: label === null ? '' : values.load })
+          }
         />
-        {variants.length > 0 && <NativeSelect label="Done" data={[{ value: '', label: 'as in the book' }, ...variants.map(plainChoice)]} {...form.getInputProps('variantId')} />}
+        {variants.length > 0 && (
+          <NativeSelect
+            label="Done"
+            data={[{ value: '', label: 'as in the book' }, ...variants.map(plainChoice)]}
+            {...form.getInputProps('variantId')}
+          />
+        )}
         {sides.length > 1 && (
           <NativeSelect
             label="Working"
             description={oneArm && sweep ? 'one arm first: does not feel a region yet' : undefined}
-            data={sides.map((s) => ({ value: s, label: s === 'both' ? 'both arms' : `${s} ${sweep ? 'arm' : 'side'}` }))}
+            data={sides.map((s) => ({
+              value: s,
+              label: s === 'both' ? 'both arms' : `${s} ${sweep ? 'arm' : 'side'}`,
+            }))}
             {...form.getInputProps('side')}
           />
         )}
         {entry.load.kind === 'cable' && (
           <>
-            <NativeSelect label="Columns" data={choices.stations.map(plainChoice)} {...form.getInputProps('stationId')} />
+            <NativeSelect
+              label="Columns"
+              data={choices.stations.map(plainChoice)}
+              {...form.getInputProps('stationId')}
+            />
             <NativeSelect
               label="Handle"
               description={handles.length === 0 ? 'none here is made for it' : undefined}
@@ -109,7 +142,12 @@ export function PlanForm({ choices, action, asked }: Props) {
         <TextInput label="Starts" placeholder="14:30" {...form.getInputProps('startsAt')} />
         <NumberInput label="Sets" {...form.getInputProps('sets')} />
         <NumberInput label="Reps" {...form.getInputProps('reps')} />
-        <TextInput label="Tempo: lowering-pause-lifting-pause" inputWrapperOrder={['label', 'input', 'description', 'error']} description="may go on: “, lower first” or “, 30-65deg: 4s”" {...form.getInputProps('tempo')} />
+        <TextInput
+          label="Tempo: lowering-pause-lifting-pause"
+          inputWrapperOrder={['label', 'input', 'description', 'error']}
+          description="may go on: “, lower first” or “, 30-65deg: 4s”"
+          {...form.getInputProps('tempo')}
+        />
         {label ? <NumberInput label={`${label}, ${unitOf(values)}`} {...form.getInputProps('load')} /> : null}
         {trouble && (
           <p className={forms.trouble} role="alert">

@@ -10,17 +10,45 @@ const EDGE = 10;
 const MAX_WIDTH = 430;
 const MAX_HEIGHT = 520;
 
-function Shape({ s, at, k }: { readonly s: KitShape; readonly at: (p: readonly [number, number]) => { x: number; y: number }; readonly k: number }) {
+function Shape({
+  s,
+  at,
+  k,
+}: {
+  readonly s: KitShape;
+  readonly at: (p: readonly [number, number]) => { x: number; y: number };
+  readonly k: number;
+}) {
   switch (s.kind) {
     case 'line': {
       const [a, b] = [at(s.from), at(s.to)];
-      return <line className={s.look === 'frame' ? drawing.rule : s.look === 'own' ? drawing.measured : drawing.estimate} x1={px(a.x)} y1={px(a.y)} x2={px(b.x)} y2={px(b.y)} />;
+      return (
+        <line
+          className={s.look === 'frame' ? drawing.rule : s.look === 'own' ? drawing.measured : drawing.estimate}
+          x1={px(a.x)}
+          y1={px(a.y)}
+          x2={px(b.x)}
+          y2={px(b.y)}
+        />
+      );
     }
     case 'pad': {
       const [a, b] = [at(s.from), at(s.to)];
       const d = Math.max(1, Math.hypot(b.x - a.x, b.y - a.y));
       const [nx, ny] = [((b.y - a.y) / d) * s.thick * k * 0.5, (-(b.x - a.x) / d) * s.thick * k * 0.5];
-      return <polygon className={styles.padShape} points={[[a.x + nx, a.y + ny], [b.x + nx, b.y + ny], [b.x - nx, b.y - ny], [a.x - nx, a.y - ny]].map((p) => p.map(px).join(',')).join(' ')} />;
+      return (
+        <polygon
+          className={styles.padShape}
+          points={[
+            [a.x + nx, a.y + ny],
+            [b.x + nx, b.y + ny],
+            [b.x - nx, b.y - ny],
+            [a.x - nx, a.y - ny],
+          ]
+            .map((p) => p.map(px).join(','))
+            .join(' ')}
+        />
+      );
     }
     case 'dot': {
       const c = at(s.at);
@@ -29,7 +57,12 @@ function Shape({ s, at, k }: { readonly s: KitShape; readonly at: (p: readonly [
     case 'label': {
       const c = at(s.at);
       return (
-        <text className={`${drawing.figure} ${s.own ? styles.measuredNumber : styles.estimatedNumber}`} x={px(c.x)} y={px(c.y + 4.5)} textAnchor={s.anchor}>
+        <text
+          className={`${drawing.figure} ${s.own ? styles.measuredNumber : styles.estimatedNumber}`}
+          x={px(c.x)}
+          y={px(c.y + 4.5)}
+          textAnchor={s.anchor}
+        >
           {s.text}
         </text>
       );
@@ -44,9 +77,17 @@ export function KitDrawing({ scene, label }: { readonly scene: KitScene; readonl
   const height = EDGE + scene.height * k + BOTTOM;
   const at = ([x, y]: readonly [number, number]) => ({ x: LEFT + x * k, y: EDGE + (scene.height - y) * k });
   const floor = at([0, 0]).y;
-  const ticks = (span: number, r: NonNullable<KitScene['up']>): number[] => Array.from({ length: Math.floor((span * r.perUnit) / r.step + 1e-9) + 1 }, (_, i) => i * r.step);
+  const ticks = (span: number, r: NonNullable<KitScene['up']>): number[] =>
+    Array.from({ length: Math.floor((span * r.perUnit) / r.step + 1e-9) + 1 }, (_, i) => i * r.step);
   return (
-    <svg className={styles.toScale} viewBox={`0 0 ${px(width)} ${px(height)}`} width="100%" style={{ maxWidth: MAX_WIDTH }} role="img" aria-label={label}>
+    <svg
+      className={styles.toScale}
+      viewBox={`0 0 ${px(width)} ${px(height)}`}
+      width="100%"
+      style={{ maxWidth: MAX_WIDTH }}
+      role="img"
+      aria-label={label}
+    >
       <line className={drawing.rule} x1={LEFT - 8} x2={px(width - EDGE)} y1={px(floor)} y2={px(floor)} />
       {scene.up && (
         <g>

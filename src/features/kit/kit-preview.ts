@@ -19,22 +19,41 @@ export interface KitPreview {
 }
 
 const whole = (rows: unknown): HoleReading[] =>
-  (Array.isArray(rows) ? rows : []).flatMap((r: { hole?: unknown; heightCm?: unknown }) => (typeof r.hole === 'number' && typeof r.heightCm === 'number' ? [{ hole: r.hole, heightM: r.heightCm / 100 }] : []));
+  (Array.isArray(rows) ? rows : []).flatMap((r: { hole?: unknown; heightCm?: unknown }) =>
+    typeof r.hole === 'number' && typeof r.heightCm === 'number' ? [{ hole: r.hole, heightM: r.heightCm / 100 }] : [],
+  );
 
-function fitText(first: number, pitch: number, unit: string, exact: boolean, worst: number, worstUnit: string, from = 'Hole 1 at', each = 'from hole to hole'): string {
+function fitText(
+  first: number,
+  pitch: number,
+  unit: string,
+  exact: boolean,
+  worst: number,
+  worstUnit: string,
+  from = 'Hole 1 at',
+  each = 'from hole to hole',
+): string {
   const spread = `${from} ${first.toFixed(1)} ${unit}, ${pitch.toFixed(2)} ${unit} ${each}.`;
-  return exact ? `${spread} Two readings fit exactly: measure a third to check them.` : `${spread} Furthest reading ${worst.toFixed(1)} ${worstUnit} off the fit.`;
+  return exact
+    ? `${spread} Two readings fit exactly: measure a third to check them.`
+    : `${spread} Furthest reading ${worst.toFixed(1)} ${worstUnit} off the fit.`;
 }
 
 const NOT_YET = 'These readings make no fit yet.';
 const TWO = 'Two measured holes give the fit.';
 
 /** Live fit of the holes typed so far. */
-function rulerFit(rows: unknown, holes: unknown, from: unknown): { readonly text: string; readonly fit: Extract<ReturnType<typeof calibrateRuler>, { ok: true }> | null } {
+function rulerFit(
+  rows: unknown,
+  holes: unknown,
+  from: unknown,
+): { readonly text: string; readonly fit: Extract<ReturnType<typeof calibrateRuler>, { ok: true }> | null } {
   const readings = whole(rows);
   if (readings.length < 2 || typeof holes !== 'number') return { text: TWO, fit: null };
   const fit = calibrateRuler(readings, holes, from === 'top' ? 'top' : 'bottom');
-  return fit.ok ? { text: fitText(fit.firstHoleM * 100, fit.pitchM * 100, 'cm', fit.exact, fit.worstResidualM * 100, 'cm'), fit } : { text: NOT_YET, fit: null };
+  return fit.ok
+    ? { text: fitText(fit.firstHoleM * 100, fit.pitchM * 100, 'cm', fit.exact, fit.worstResidualM * 100, 'cm'), fit }
+    : { text: NOT_YET, fit: null };
 }
 
 function columnPreview(s: SpecValues): KitPreview {
@@ -44,28 +63,63 @@ function columnPreview(s: SpecValues): KitPreview {
   const numberedFrom = s.numberedFrom === 'top' ? 'top' : 'bottom';
   const base = { holes, numberedFrom, twinSpacingM: 1, pulleyRatio: 1, clearanceM: 0.05, travelM: 3 } as const;
   if (s.columnKind === 'arms') {
-    if (typeof s.pivotHeightCm !== 'number' || typeof s.armCm !== 'number' || readings.length < 2 || holes < 2) return { fit: 'The pivot’s height, the arm’s length and two measured notches give the fit.', scene: null };
+    if (typeof s.pivotHeightCm !== 'number' || typeof s.armCm !== 'number' || readings.length < 2 || holes < 2)
+      return { fit: 'The pivot’s height, the arm’s length and two measured notches give the fit.', scene: null };
     const fit = calibrateArms(readings, s.pivotHeightCm / 100, s.armCm / 100, numberedFrom);
     if (!fit) return { fit: NOT_YET, scene: null };
-    const column: Column = { ...base, kind: 'arms', pivotHeightM: s.pivotHeightCm / 100, armM: s.armCm / 100, firstDeg: fit.firstDeg, pitchDeg: fit.pitchDeg, swingDeg: 0 };
-    return { fit: fitText(fit.firstDeg, fit.pitchDeg, '°', fit.exact, fit.worstResidualM * 100, 'cm', 'Notch 1 at', 'from notch to notch'), scene: draw.columnScene(column, measured) };
+    const column: Column = {
+      ...base,
+      kind: 'arms',
+      pivotHeightM: s.pivotHeightCm / 100,
+      armM: s.armCm / 100,
+      firstDeg: fit.firstDeg,
+      pitchDeg: fit.pitchDeg,
+      swingDeg: 0,
+    };
+    return {
+      fit: fitText(
+        fit.firstDeg,
+        fit.pitchDeg,
+        '°',
+        fit.exact,
+        fit.worstResidualM * 100,
+        'cm',
+        'Notch 1 at',
+        'from notch to notch',
+      ),
+      scene: draw.columnScene(column, measured),
+    };
   }
   const { text, fit } = rulerFit(s.readings, s.holes, s.numberedFrom);
   if (!fit || holes < 2) return { fit: text, scene: null };
-  const left = s.columnKind === 'twin' && s.leftNumbering === 'own' ? rulerFit(s.leftReadings, s.leftHoles, s.leftNumberedFrom) : null;
-  const leftRuler = left?.fit ? { firstHoleM: left.fit.firstHoleM, pitchM: left.fit.pitchM, holes: s.leftHoles as number, numberedFrom: s.leftNumberedFrom === 'top' ? ('top' as const) : ('bottom' as const) } : null;
+  const left =
+    s.columnKind === 'twin' && s.leftNumbering === 'own'
+      ? rulerFit(s.leftReadings, s.leftHoles, s.leftNumberedFrom)
+      : null;
+  const leftRuler = left?.fit
+    ? {
+        firstHoleM: left.fit.firstHoleM,
+        pitchM: left.fit.pitchM,
+        holes: s.leftHoles as number,
+        numberedFrom: s.leftNumberedFrom === 'top' ? ('top' as const) : ('bottom' as const),
+      }
+    : null;
   const column: Column = { ...base, kind: 'twin', firstHoleM: fit.firstHoleM, pitchM: fit.pitchM, leftRuler };
   return { fit: left ? `Right: ${text} Left: ${left.text}` : text, scene: draw.columnScene(column, measured) };
 }
 
 function notchFit(s: SpecValues): string {
-  const rows = (Array.isArray(s.notchReadings) ? s.notchReadings : []).filter((r: { notch?: unknown; deg?: unknown }) => typeof r.notch === 'number' && typeof r.deg === 'number') as { notch: number; deg: number }[];
+  const rows = (Array.isArray(s.notchReadings) ? s.notchReadings : []).filter(
+    (r: { notch?: unknown; deg?: unknown }) => typeof r.notch === 'number' && typeof r.deg === 'number',
+  ) as { notch: number; deg: number }[];
   if (typeof s.notches !== 'number' || rows.length < 2) return 'Two measured notches give the rest.';
   const fit = calibrateNotches(rows, s.notches);
   if (!fit) return NOT_YET;
   const list = fit.anglesDeg.map((d, i) => `${i + 1}: ${Math.round(d)}°`).join(', ');
   if (rows.length >= s.notches) return `All notches measured: ${list}.`;
-  return fit.worstResidualDeg > 3 ? `${list}. The notches are uneven (${fit.worstResidualDeg.toFixed(1)}° off an even spacing): measure them all.` : `${list}. Furthest reading ${fit.worstResidualDeg.toFixed(1)}° off an even spacing.`;
+  return fit.worstResidualDeg > 3
+    ? `${list}. The notches are uneven (${fit.worstResidualDeg.toFixed(1)}° off an even spacing): measure them all.`
+    : `${list}. Furthest reading ${fit.worstResidualDeg.toFixed(1)}° off an even spacing.`;
 }
 
 /** Fit and drawing of a piece as typed so far. */
@@ -74,7 +128,8 @@ export function previewKit(kind: KitKind, spec: SpecValues): KitPreview {
   const parsed = KIT_SPEC[kind].safeParse(spec);
   const s = parsed.success ? parsed.data : null;
   const measured = (rows: unknown): ReadonlySet<number> => new Set(whole(rows).map((r) => r.hole));
-  const of = <K extends KitKind>(f: (spec: KitSpec<K>) => draw.KitScene): draw.KitScene | null => (s ? f(s as KitSpec<K>) : null);
+  const of = <K extends KitKind>(f: (spec: KitSpec<K>) => draw.KitScene): draw.KitScene | null =>
+    s ? f(s as KitSpec<K>) : null;
   switch (kind) {
     case 'attachment':
       return { fit: null, scene: of<'attachment'>((a) => draw.attachmentScene(toAttachmentShape(a))) };
@@ -85,18 +140,30 @@ export function previewKit(kind: KitKind, spec: SpecValues): KitPreview {
           const bench = toBench(b);
           const block = bench.blockHeightsM[0];
           const own = new Set(b.notchReadings.map((r) => r.notch));
-          return draw.benchScene(bench, bench.backDeg.map((_, i) => own.has(i + 1)), block === undefined ? null : { heightM: block, declineDeg: blockDeclineDeg(block, bench.feetApartM) ?? 0 });
+          return draw.benchScene(
+            bench,
+            bench.backDeg.map((_, i) => own.has(i + 1)),
+            block === undefined ? null : { heightM: block, declineDeg: blockDeclineDeg(block, bench.feetApartM) ?? 0 },
+          );
         }),
       };
     case 'preacher':
-      return { fit: rulerFit(spec.readings, spec.holes, spec.numberedFrom).text, scene: of<'preacher'>((p) => draw.preacherScene(toPreacher(p), measured(p.readings))) };
+      return {
+        fit: rulerFit(spec.readings, spec.holes, spec.numberedFrom).text,
+        scene: of<'preacher'>((p) => draw.preacherScene(toPreacher(p), measured(p.readings))),
+      };
     case 'machine': {
       const parts = [
         ['Seat', rulerFit(spec.seatReadings, spec.seatHoles, spec.seatNumberedFrom)],
         ['Back pad', rulerFit(spec.backReadings, spec.backHoles, spec.backNumberedFrom)],
       ] as const;
       const fits = parts.filter(([, p]) => p.fit).map(([name, p]) => `${name}: ${p.text}`);
-      return { fit: fits.length > 0 ? fits.join(' ') : null, scene: of<'machine'>((m) => draw.machineScene(toMachine(m), measured(m.seatReadings), measured(m.backReadings))) };
+      return {
+        fit: fits.length > 0 ? fits.join(' ') : null,
+        scene: of<'machine'>((m) =>
+          draw.machineScene(toMachine(m), measured(m.seatReadings), measured(m.backReadings)),
+        ),
+      };
     }
     case 'dumbbells':
       return { fit: null, scene: of<'dumbbells'>((d) => draw.loadsScene(d.loads, d.unit)) };
@@ -105,7 +172,10 @@ export function previewKit(kind: KitKind, spec: SpecValues): KitPreview {
     case 'bar':
       return { fit: null, scene: of<'bar'>((b) => draw.barScene(b.lengthCm / 100)) };
     case 'landmine':
-      return { fit: null, scene: of<'landmine'>((l) => draw.landmineScene(l.pivotHeightCm / 100, l.barCm / 100, l.platesAtCm / 100)) };
+      return {
+        fit: null,
+        scene: of<'landmine'>((l) => draw.landmineScene(l.pivotHeightCm / 100, l.barCm / 100, l.platesAtCm / 100)),
+      };
     case 'band':
       return { fit: null, scene: of<'band'>((b) => draw.bandScene(b.table.map((t) => ({ x: t.stretchCm, y: t.kg })))) };
     case 'strap-anchor':
@@ -124,30 +194,65 @@ export interface ClientFit {
 const cm = (m: number): string => `${Math.abs(m * 100).toFixed(1)} cm`;
 
 /** Settings of a piece for each client, where the piece has any that depend on the body. */
-export function fitClients(kind: KitKind, spec: SpecValues, clients: readonly (BodyInput & { readonly name: string })[]): ClientFit[] {
+export function fitClients(
+  kind: KitKind,
+  spec: SpecValues,
+  clients: readonly (BodyInput & { readonly name: string })[],
+): ClientFit[] {
   const parsed = KIT_SPEC[kind].safeParse(spec);
   if (!parsed.success) return [];
   return clients.flatMap((c): ClientFit[] => {
     const body = buildBody(c);
     if (kind === 'preacher') {
       const best = fitPreacher(body, toPreacher(parsed.data as KitSpec<'preacher'>))[0]!;
-      const says = Math.abs(best.gapM) <= SNUG_M ? 'armpit on the pad’s edge' : best.gapM > 0 ? `still ${cm(best.gapM)} too low: a gap stays` : `${cm(best.gapM)} above the edge`;
+      const says =
+        Math.abs(best.gapM) <= SNUG_M
+          ? 'armpit on the pad’s edge'
+          : best.gapM > 0
+            ? `still ${cm(best.gapM)} too low: a gap stays`
+            : `${cm(best.gapM)} above the edge`;
       return [{ name: c.name, setting: `seat ${best.hole}`, says, estimated: best.estimated }];
     }
     if (kind !== 'machine') return [];
     const m = toMachine(parsed.data as KitSpec<'machine'>);
     const axis = m.kind === 'leg-extension' || m.kind === 'leg-curl' ? fitAxis(body, m)?.[0] : undefined;
     const handles = fitHandles(body, m)?.[0];
-    if (axis) return [{ name: c.name, setting: `back pad ${axis.hole}`, says: `knee ${cm(axis.offM)} off the axis${Math.abs(axis.aheadM) > 0.005 ? `, ${cm(axis.aheadM)} ${axis.aheadM > 0 ? 'beyond' : 'short of'} it` : ''}`, estimated: axis.estimated }];
-    if (handles) return [{ name: c.name, setting: `seat ${handles.hole}`, says: `handles ${cm(handles.gapM)} ${handles.gapM > 0 ? 'above' : 'below'} their mark`, estimated: handles.estimated }];
+    if (axis)
+      return [
+        {
+          name: c.name,
+          setting: `back pad ${axis.hole}`,
+          says:
+            `knee ${cm(axis.offM)} off the axis` +
+            (Math.abs(axis.aheadM) > 0.005 ? `, ${cm(axis.aheadM)} ${axis.aheadM > 0 ? 'beyond' : 'short of'} it` : ''),
+          estimated: axis.estimated,
+        },
+      ];
+    if (handles)
+      return [
+        {
+          name: c.name,
+          setting: `seat ${handles.hole}`,
+          says: `handles ${cm(handles.gapM)} ${handles.gapM > 0 ? 'above' : 'below'} their mark`,
+          estimated: handles.estimated,
+        },
+      ];
     return [];
   });
 }
 
 /** Bench angles that movements ask for, and the notch nearest to each (common practice). */
-export const WANTED_ANGLES = [{ name: 'flat', deg: 0 }, { name: 'slight incline, upper chest', deg: 20 }, { name: 'side-lying pulldown', deg: 45 }, { name: 'incline curl', deg: 60 }, { name: 'upright', deg: 85 }] as const;
+const WANTED_ANGLES = [
+  { name: 'flat', deg: 0 },
+  { name: 'slight incline, upper chest', deg: 20 },
+  { name: 'side-lying pulldown', deg: 45 },
+  { name: 'incline curl', deg: 60 },
+  { name: 'upright', deg: 85 },
+] as const;
 
-export function notchesFor(spec: SpecValues): { readonly name: string; readonly notch: number; readonly offDeg: number }[] {
+export function notchesFor(
+  spec: SpecValues,
+): { readonly name: string; readonly notch: number; readonly offDeg: number }[] {
   const parsed = KIT_SPEC.bench.safeParse(spec);
   if (!parsed.success) return [];
   const bench = toBench(parsed.data);

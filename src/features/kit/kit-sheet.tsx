@@ -29,10 +29,16 @@ interface Props {
 function check(v: KitValues) {
   const outer = pieceSchema.safeParse(v);
   const inner = KIT_SPEC[v.kind].safeParse(v.spec);
-  return [...(outer.success ? [] : toFieldIssues(outer.error)), ...(inner.success ? [] : toFieldIssues(inner.error).map((i) => ({ ...i, path: `spec.${i.path}` })))];
+  return [
+    ...(outer.success ? [] : toFieldIssues(outer.error)),
+    ...(inner.success ? [] : toFieldIssues(inner.error).map((i) => ({ ...i, path: `spec.${i.path}` }))),
+  ];
 }
 
-/** A piece of kit from a tape and an angle meter: what was measured, the fit and what is left over, drawn to scale as it is typed. */
+/**
+ * A piece of kit from a tape and an angle meter: what was measured, the fit and what is left over, drawn to scale as it
+ * is typed.
+ */
 export function KitSheet({ kind, piece, clients, save }: Props) {
   const router = useRouter();
   const [saved, setSaved] = useState(false);
@@ -109,7 +115,11 @@ export function KitSheet({ kind, piece, clients, save }: Props) {
         </div>
       </div>
       <div className={styles.drawing}>
-        {preview.scene ? <KitDrawing scene={preview.scene} label={`${KIT_NAME[kind].one}, to scale`} /> : <p className={styles.hint}>Drawn to scale once enough is measured.</p>}
+        {preview.scene ? (
+          <KitDrawing scene={preview.scene} label={`${KIT_NAME[kind].one}, to scale`} />
+        ) : (
+          <p className={styles.hint}>Drawn to scale once enough is measured.</p>
+        )}
         {fits.length > 0 && (
           <table className={styles.fits}>
             <caption>Where each client goes</caption>
@@ -132,7 +142,11 @@ export function KitSheet({ kind, piece, clients, save }: Props) {
                 <tr key={n.name}>
                   <th scope="row">{n.name}</th>
                   <td className={styles.measuredNumber}>notch {n.notch}</td>
-                  <td>{Math.abs(n.offDeg) < 0.5 ? 'exact' : `${Math.abs(n.offDeg).toFixed(0)}° ${n.offDeg > 0 ? 'steeper' : 'flatter'}`}</td>
+                  <td>
+                    {Math.abs(n.offDeg) < 0.5
+                      ? 'exact'
+                      : `${Math.abs(n.offDeg).toFixed(0)}° ${n.offDeg > 0 ? 'steeper' : 'flatter'}`}
+                  </td>
                 </tr>
               ))}
             </tbody>

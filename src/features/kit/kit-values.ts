@@ -19,15 +19,35 @@ export interface KitSheetData {
 
 /** What a new piece starts from where there is nothing to measure. */
 const USUAL: Readonly<Partial<Record<KitKind, SpecValues>>> = {
-  column: { columnKind: 'twin', numberedFrom: 'bottom', leftNumbering: 'same', leftNumberedFrom: 'bottom', swingDeg: 0, pulleyRatio: 1, clearanceCm: 5, travelCm: 300, minDistanceCm: -30, maxDistanceCm: 200, stackUnit: 'kg' },
+  column: {
+    columnKind: 'twin',
+    numberedFrom: 'bottom',
+    leftNumbering: 'same',
+    leftNumberedFrom: 'bottom',
+    swingDeg: 0,
+    pulleyRatio: 1,
+    clearanceCm: 5,
+    travelCm: 300,
+    minDistanceCm: -30,
+    maxDistanceCm: 200,
+    stackUnit: 'kg',
+  },
   attachment: { attachmentKind: 'd-handle', swivels: 'yes' },
   preacher: { numberedFrom: 'bottom' },
-  machine: { machineKind: 'leg-extension', independentArms: 'no', seatNumberedFrom: 'bottom', backNumberedFrom: 'bottom', pathKind: 'arc', stackUnit: 'kg' },
+  machine: {
+    machineKind: 'leg-extension',
+    independentArms: 'no',
+    seatNumberedFrom: 'bottom',
+    backNumberedFrom: 'bottom',
+    pathKind: 'arc',
+    stackUnit: 'kg',
+  },
   dumbbells: { unit: 'kg' },
   plates: { unit: 'kg', pairs: 4 },
 };
 
-const emptyRow = (f: Extract<KitField, { type: 'rows' }>): SpecValues => Object.fromEntries(f.columns.map((c) => [c.key, '']));
+const emptyRow = (f: Extract<KitField, { type: 'rows' }>): SpecValues =>
+  Object.fromEntries(f.columns.map((c) => [c.key, '']));
 
 function toField(f: KitField, stored: unknown): unknown {
   switch (f.type) {
@@ -49,7 +69,12 @@ function toField(f: KitField, stored: unknown): unknown {
 export function toKitValues(kind: KitKind, piece: KitSheetData | null): KitValues {
   const stored = piece?.spec ?? USUAL[kind] ?? {};
   const fields = KIT_FIELDS[kind].flatMap((s) => s.fields);
-  return { name: piece?.name ?? '', outOfOrder: piece?.outOfOrder ? 'yes' : 'no', kind, spec: Object.fromEntries(fields.map((f) => [f.key, toField(f, stored[f.key])])) };
+  return {
+    name: piece?.name ?? '',
+    outOfOrder: piece?.outOfOrder ? 'yes' : 'no',
+    kind,
+    spec: Object.fromEntries(fields.map((f) => [f.key, toField(f, stored[f.key])])),
+  };
 }
 
 export const newRow = emptyRow;
@@ -58,5 +83,11 @@ export const newRow = emptyRow;
 export function usualAttachment(kind: AttachmentKind): SpecValues {
   const u = USUAL_ATTACHMENT[kind];
   const cm = (m: number): number => Math.round(m * 1000) / 10;
-  return { attachmentKind: kind, lengthCm: cm(u.lengthM), handsFromCm: u.handsM ? cm(u.handsM[0]) : '', handsToCm: u.handsM ? cm(u.handsM[1]) : '', swivels: u.swivels ? 'yes' : 'no' };
+  return {
+    attachmentKind: kind,
+    lengthCm: cm(u.lengthM),
+    handsFromCm: u.handsM ? cm(u.handsM[0]) : '',
+    handsToCm: u.handsM ? cm(u.handsM[1]) : '',
+    swivels: u.swivels ? 'yes' : 'no',
+  };
 }

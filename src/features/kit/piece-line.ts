@@ -10,7 +10,11 @@ export function pieceLine(kind: KitKind, s: SpecValues): string {
   const list = (v: unknown): number[] => (Array.isArray(v) ? (v as number[]) : []);
   switch (kind) {
     case 'column':
-      return `${COLUMN_WORD[String(s.columnKind)]}, ${s.holes} holes, hole 1 at the ${s.numberedFrom}${s.columnKind === 'single' ? '' : `, ${s.twinSpacingCm} cm apart`}, ${list(s.stack).length} loads in ${s.stackUnit}`;
+      return (
+        `${COLUMN_WORD[String(s.columnKind)]}, ${s.holes} holes, hole 1 at the ${s.numberedFrom}` +
+        (s.columnKind === 'single' ? '' : `, ${s.twinSpacingCm} cm apart`) +
+        `, ${list(s.stack).length} loads in ${s.stackUnit}`
+      );
     case 'attachment':
       return `${ATTACHMENT_NAME[s.attachmentKind as keyof typeof ATTACHMENT_NAME]}, ${s.lengthCm} cm to the grip`;
     case 'bench':
@@ -18,7 +22,10 @@ export function pieceLine(kind: KitKind, s: SpecValues): string {
     case 'preacher':
       return `${s.holes} seat holes, pad edge ${s.padTopCm} cm`;
     case 'machine':
-      return `${MACHINE_NAME[s.machineKind as (typeof MACHINE_KINDS)[number]]}${s.independentArms === 'yes' ? ', sides on their own' : ''}`;
+      return (
+        MACHINE_NAME[s.machineKind as (typeof MACHINE_KINDS)[number]] +
+        (s.independentArms === 'yes' ? ', sides on their own' : '')
+      );
     case 'dumbbells':
     case 'plates': {
       const l = list(s.loads);

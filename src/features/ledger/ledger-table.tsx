@@ -18,7 +18,10 @@ function Cell({ cell }: { readonly cell: LedgerCell }) {
         </span>
       )}
       {cell.correction && (
-        <span className={styles.corrected} title={`${CORRECTION_TEXT[cell.correction.code]}: ${OUTCOME_TEXT[outcome].toLowerCase()}`}>
+        <span
+          className={styles.corrected}
+          title={`${CORRECTION_TEXT[cell.correction.code]}: ${OUTCOME_TEXT[outcome].toLowerCase()}`}
+        >
           <span aria-hidden>{OUTCOME_SHAPE[outcome]}</span>
           <span className="visually-hidden">corrected, {OUTCOME_TEXT[outcome].toLowerCase()}</span>
         </span>
@@ -27,7 +30,9 @@ function Cell({ cell }: { readonly cell: LedgerCell }) {
   );
 }
 
-/** One movement: faults down, sets across by session, the rep numbers in the cells, corrections where they were given. */
+/**
+ * One movement: faults down, sets across by session, the rep numbers in the cells, corrections where they were given.
+ */
 export function LedgerTable({ ledger }: { readonly ledger: LedgerMovementView }) {
   const sets = ledger.sessions.flatMap((s) => s.sets);
   const pains = ledger.sessions.flatMap((s) => s.pains.map((p) => ({ ...p, date: s.date })));
@@ -43,16 +48,23 @@ export function LedgerTable({ ledger }: { readonly ledger: LedgerMovementView })
         </p>
       ))}
       {sets.length > 0 && (
-        <div className={styles.scroll} tabIndex={0} role="region" aria-label={`Ledger of ${movementName(ledger.movement)}`}>
+        <div
+          className={styles.scroll}
+          tabIndex={0}
+          role="region"
+          aria-label={`Ledger of ${movementName(ledger.movement)}`}
+        >
           <table className={styles.table}>
             <thead>
               <tr>
                 <td />
-                {ledger.sessions.filter((s) => s.sets.length > 0).map((s) => (
-                  <th key={s.itemId} colSpan={s.sets.length} scope="colgroup" className={styles.session}>
-                    {s.date}
-                  </th>
-                ))}
+                {ledger.sessions
+                  .filter((s) => s.sets.length > 0)
+                  .map((s) => (
+                    <th key={s.itemId} colSpan={s.sets.length} scope="colgroup" className={styles.session}>
+                      {s.date}
+                    </th>
+                  ))}
               </tr>
               <tr>
                 <th scope="row">set</th>
@@ -114,7 +126,8 @@ export function LedgerTable({ ledger }: { readonly ledger: LedgerMovementView })
                   for: {FAULT_TEXT[c.fault].seen}; judged {CAUSE_NAME[c.cause]}
                 </span>
                 <b>
-                  <span aria-hidden>{OUTCOME_SHAPE[c.outcome ?? 'not-checked']}</span> {c.outcome ? OUTCOME_TEXT[c.outcome].toLowerCase() : 'not asked yet'}
+                  <span aria-hidden>{OUTCOME_SHAPE[c.outcome ?? 'not-checked']}</span>{' '}
+                  {c.outcome ? OUTCOME_TEXT[c.outcome].toLowerCase() : 'not asked yet'}
                 </b>
               </li>
             ))}

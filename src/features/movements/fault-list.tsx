@@ -27,13 +27,28 @@ interface Props {
 export function FaultList({ entry, options, answer, column, data, side }: Props) {
   const costs = useMemo(() => {
     if (!answer.ok) return new Map<string, string>();
-    const input = { body: data.body, range: { ...data.range, fit: fitUnder(data.range.fit, options) }, side, loadKg: SHOWN_KG, kit: data.kit };
+    const input = {
+      body: data.body,
+      range: { ...data.range, fit: fitUnder(data.range.fit, options) },
+      side,
+      loadKg: SHOWN_KG,
+      kit: data.kit,
+    };
     const at = column && { column: column.column, room: column.room, attachmentM: handleLengthM(entry, data) };
     return new Map(
       faultsOf(entry).flatMap((f) => {
         const p = PERTURBATION[f];
         if (!p) return [];
-        const cost = answer.placement && at ? costOnCable(toSetupInput(entry, { ...input, column: at }, at, options), answer.placement, answer.side, p, p.usual) : costWithoutCable(entry, input, answer.side, p, p.usual);
+        const cost =
+          answer.placement && at
+            ? costOnCable(
+                toSetupInput(entry, { ...input, column: at }, at, options),
+                answer.placement,
+                answer.side,
+                p,
+                p.usual,
+              )
+            : costWithoutCable(entry, input, answer.side, p, p.usual);
         return cost ? [[f, faultCostText(p, p.usual, cost)] as const] : [];
       }),
     );
@@ -49,7 +64,9 @@ export function FaultList({ entry, options, answer, column, data, side }: Props)
             <b>{FAULT_TEXT[f].seen}</b>
             {costs.has(f) && <em>{costs.get(f)}</em>}
             <span>
-              {PHASE_NAME[FAULT_BOOK[f].phase]}; rule out {FAULT_BOOK[f].causes.map((c) => FAULT_CAUSE_NAME[c]).join(', then ')}. {FAULT_BOOK[f].corrections.map((c) => CORRECTION_TEXT[c].replace('Cue: ', '')).join('; ')}
+              {PHASE_NAME[FAULT_BOOK[f].phase]}; rule out{' '}
+              {FAULT_BOOK[f].causes.map((c) => FAULT_CAUSE_NAME[c]).join(', then ')}.{' '}
+              {FAULT_BOOK[f].corrections.map((c) => CORRECTION_TEXT[c].replace('Cue: ', '')).join('; ')}
             </span>
           </li>
         ))}

@@ -30,8 +30,20 @@ export function MovementFigure({ scene, view, window: w, column, hole, label, ha
   const foot = view.project([0, 0, 0]);
   const heights = column ? Array.from({ length: column.holes }, (_, i) => holeHeightM(column, i + 1)) : [];
   return (
-    <svg className={styles.toScale} viewBox={`0 0 ${px(view.width)} ${px(view.height)}`} width={px(view.width)} role={handles ? 'group' : 'img'} aria-label={label}>
-      <line className={drawing.rule} x1={px(view.project([w.minX, 0, 0]).u)} x2={px(view.project([w.maxX, 0, 0]).u)} y1={px(floor)} y2={px(floor)} />
+    <svg
+      className={styles.toScale}
+      viewBox={`0 0 ${px(view.width)} ${px(view.height)}`}
+      width={px(view.width)}
+      role={handles ? 'group' : 'img'}
+      aria-label={label}
+    >
+      <line
+        className={drawing.rule}
+        x1={px(view.project([w.minX, 0, 0]).u)}
+        x2={px(view.project([w.maxX, 0, 0]).u)}
+        y1={px(floor)}
+        y2={px(floor)}
+      />
       {marks.map((cm) => {
         const { u } = view.project([cm / 100, 0, 0]);
         return (
@@ -45,29 +57,84 @@ export function MovementFigure({ scene, view, window: w, column, hole, label, ha
       })}
       {column && hole !== null && view.kind === 'elevation' && (
         <g>
-          <rect className={drawing.rule} x={px(foot.u - 10)} width={10} y={px(view.project([0, Math.max(...heights) + 0.05, 0]).v)} height={px(foot.v - view.project([0, Math.max(...heights) + 0.05, 0]).v)} />
+          <rect
+            className={drawing.rule}
+            x={px(foot.u - 10)}
+            width={10}
+            y={px(view.project([0, Math.max(...heights) + 0.05, 0]).v)}
+            height={px(foot.v - view.project([0, Math.max(...heights) + 0.05, 0]).v)}
+          />
           {heights.map((m, i) => (
-            <circle key={i} className={drawing.holeDot} cx={px(foot.u - 5)} cy={px(view.project([0, m, 0]).v)} r={1.3} />
+            <circle
+              key={i}
+              className={drawing.holeDot}
+              cx={px(foot.u - 5)}
+              cy={px(view.project([0, m, 0]).v)}
+              r={1.3}
+            />
           ))}
-          <rect className={drawing.carriage} x={px(foot.u - 15)} y={px(view.project([0, holeHeightM(column, hole), 0]).v - 10)} width={20} height={20} />
-          <text className={drawing.setThis} x={px(foot.u - 20)} y={px(view.project([0, holeHeightM(column, hole), 0]).v + 8)} textAnchor="end" fontSize={22}>
+          <rect
+            className={drawing.carriage}
+            x={px(foot.u - 15)}
+            y={px(view.project([0, holeHeightM(column, hole), 0]).v - 10)}
+            width={20}
+            height={20}
+          />
+          <text
+            className={drawing.setThis}
+            x={px(foot.u - 20)}
+            y={px(view.project([0, holeHeightM(column, hole), 0]).v + 8)}
+            textAnchor="end"
+            fontSize={22}
+          >
             {hole}
           </text>
         </g>
       )}
       {view.kind === 'elevation' &&
-        scene.surfaces.map((s) => <line key={s.key} className={styles.surface} x1={px(s.from.u)} y1={px(s.from.v)} x2={px(s.to.u)} y2={px(s.to.v)} />)}
+        scene.surfaces.map((s) => (
+          <line
+            key={s.key}
+            className={styles.surface}
+            x1={px(s.from.u)}
+            y1={px(s.from.v)}
+            x2={px(s.to.u)}
+            y2={px(s.to.v)}
+          />
+        ))}
       <path className={drawing.handPath} d={scene.handPath} />
-      {scene.held && <line className={styles.heldBar} x1={px(scene.held.from.u)} y1={px(scene.held.from.v)} x2={px(scene.held.to.u)} y2={px(scene.held.to.v)} />}
+      {scene.held && (
+        <line
+          className={styles.heldBar}
+          x1={px(scene.held.from.u)}
+          y1={px(scene.held.from.v)}
+          x2={px(scene.held.to.u)}
+          y2={px(scene.held.to.v)}
+        />
+      )}
       <Silhouettes shapes={scene.back} />
-      {view.kind === 'elevation' && scene.armPad && <line className={styles.surface} x1={px(scene.armPad.from.u)} y1={px(scene.armPad.from.v)} x2={px(scene.armPad.to.u)} y2={px(scene.armPad.to.v)} />}
+      {view.kind === 'elevation' && scene.armPad && (
+        <line
+          className={styles.surface}
+          x1={px(scene.armPad.from.u)}
+          y1={px(scene.armPad.from.v)}
+          x2={px(scene.armPad.to.u)}
+          y2={px(scene.armPad.to.v)}
+        />
+      )}
       <Silhouettes shapes={scene.front} />
       {scene.cables.map((c) => (
-        <line key={c.key} className={drawing.cable} x1={px(c.from.u)} y1={px(c.from.v)} x2={px(c.to.u)} y2={px(c.to.v)} />
+        <line
+          key={c.key}
+          className={drawing.cable}
+          x1={px(c.from.u)}
+          y1={px(c.from.v)}
+          x2={px(c.to.u)}
+          y2={px(c.to.v)}
+        />
       ))}
       <circle className={drawing.hand} cx={px(scene.contact.u)} cy={px(scene.contact.v)} r={6} />
       {handles}
     </svg>
   );
 }
-

@@ -19,7 +19,10 @@ import { MovementFigure } from './movement-figure';
 import { usePlaying } from './use-playing';
 import styles from './movements.module.css';
 
-const ResistanceChart = dynamic(() => import('@/charts/resistance-chart'), { ssr: false, loading: () => <div style={{ height: CHART_PX }} /> });
+const ResistanceChart = dynamic(() => import('@/charts/resistance-chart'), {
+  ssr: false,
+  loading: () => <div style={{ height: CHART_PX }} />,
+});
 const CHART_PX = 150;
 const VIEW_WIDTH = 400;
 const VIEW_HEIGHT = 380;
@@ -31,8 +34,16 @@ type Solved = Extract<EntryAnswer, { ok: true }>;
 /** The weight every curve of the book is shown at; body weight and bands are themselves. */
 export const SHOWN_KG = 15;
 /** What follows a load; null where nothing is loaded. */
-const AFTER_LOAD: Readonly<Record<BookEntry['load']['kind'], string | null>> = { cable: ' on the stack', machine: ' on the stack', weight: '', landmine: ' of plates', body: null, none: null };
-const loadIn = (e: BookEntry, loadSays: string): string => (AFTER_LOAD[e.load.kind] === null ? '' : `, ${loadSays}${AFTER_LOAD[e.load.kind]}`);
+const AFTER_LOAD: Readonly<Record<BookEntry['load']['kind'], string | null>> = {
+  cable: ' on the stack',
+  machine: ' on the stack',
+  weight: '',
+  landmine: ' of plates',
+  body: null,
+  none: null,
+};
+const loadIn = (e: BookEntry, loadSays: string): string =>
+  AFTER_LOAD[e.load.kind] === null ? '' : `, ${loadSays}${AFTER_LOAD[e.load.kind]}`;
 
 interface Props {
   readonly entry: BookEntry;
@@ -48,7 +59,17 @@ interface Props {
 }
 
 /** The movement on this body: moved through by finger or played at its tempo; figure and curve move together. */
-export function MovementPlayer({ entry, answer, body, kit, column, beside, loadSays = `${SHOWN_KG} kg`, padUpM = 0, handles }: Props) {
+export function MovementPlayer({
+  entry,
+  answer,
+  body,
+  kit,
+  column,
+  beside,
+  loadSays = `${SHOWN_KG} kg`,
+  padUpM = 0,
+  handles,
+}: Props) {
   const { i, playing, moveTo, toggle } = usePlaying(entry.tempo, entry.startsWith);
   const { posed, side, placement, pulley } = answer;
   const { surfaces } = kit;
@@ -58,13 +79,33 @@ export function MovementPlayer({ entry, answer, body, kit, column, beside, loadS
   const { window3, elevation, plan } = useMemo(() => {
     const poses = [0, 20, 40].map((k) => entryBodyAt(entry, body, posed, side, surfaces, k));
     const top = column ? Math.max(...Array.from({ length: column.holes }, (_, k) => holeHeightM(column, k + 1))) : null;
-    const w = movementWindow([...extentOf(poses, posed.path, both, placement, pulley), ...(anchor ? [anchor] : [])], top);
-    const scale = Math.min((VIEW_WIDTH - MARGIN.left - MARGIN.right) / (w.maxX - w.minX), (VIEW_HEIGHT - MARGIN.top - MARGIN.bottom) / Math.max(w.maxY, w.maxZ - w.minZ));
+    const w = movementWindow(
+      [...extentOf(poses, posed.path, both, placement, pulley), ...(anchor ? [anchor] : [])],
+      top,
+    );
+    const scale = Math.min(
+      (VIEW_WIDTH - MARGIN.left - MARGIN.right) / (w.maxX - w.minX),
+      (VIEW_HEIGHT - MARGIN.top - MARGIN.bottom) / Math.max(w.maxY, w.maxZ - w.minZ),
+    );
     return { window3: w, elevation: elevationView(w, scale), plan: planView(w, scale) };
   }, [entry, body, surfaces, posed, side, placement, pulley, both, column, anchor]);
   const scene = useMemo(() => {
     const pose = entryBodyAt(entry, body, posed, side, surfaces, i);
-    const input = { body, pose, path: posed.path, side, both, placement, pulley, shared, rests: restOn(entry), armOn: entry.armOn !== null, padUpM, anchor, i };
+    const input = {
+      body,
+      pose,
+      path: posed.path,
+      side,
+      both,
+      placement,
+      pulley,
+      shared,
+      rests: restOn(entry),
+      armOn: entry.armOn !== null,
+      padUpM,
+      anchor,
+      i,
+    };
     return { elevation: buildMovementScene(input, elevation), plan: buildMovementScene(input, plan) };
   }, [entry, body, surfaces, posed, side, placement, pulley, both, shared, padUpM, anchor, i, elevation, plan]);
   const main = useMemo(() => ({ name: 'now', resistanceNm: answer.samples.resistanceNm }), [answer]);
@@ -73,8 +114,23 @@ export function MovementPlayer({ entry, answer, body, kit, column, beside, loadS
   return (
     <div>
       <div className={styles.views}>
-        <MovementFigure scene={scene.elevation} view={elevation} window={window3} column={column} hole={placement?.hole ?? null} label="Side view, to scale" handles={handles?.(scene.elevation, elevation)} />
-        <MovementFigure scene={scene.plan} view={plan} window={window3} column={column} hole={placement?.hole ?? null} label="View from above, same scale" />
+        <MovementFigure
+          scene={scene.elevation}
+          view={elevation}
+          window={window3}
+          column={column}
+          hole={placement?.hole ?? null}
+          label="Side view, to scale"
+          handles={handles?.(scene.elevation, elevation)}
+        />
+        <MovementFigure
+          scene={scene.plan}
+          view={plan}
+          window={window3}
+          column={column}
+          hole={placement?.hole ?? null}
+          label="View from above, same scale"
+        />
       </div>
       <div className={styles.scrub}>
         <button type="button" onClick={toggle} aria-label={playing ? 'Pause' : `Play at ${entry.tempo}`}>
@@ -88,7 +144,10 @@ export function MovementPlayer({ entry, answer, body, kit, column, beside, loadS
           step={1}
           value={i}
           aria-label="Place in the range"
-          aria-valuetext={`${Math.round((i / LAST) * 100)} percent of the way, ${Math.round(answer.samples.resistanceNm[i]!)} newton metres`}
+          aria-valuetext={
+            `${Math.round((i / LAST) * 100)} percent of the ` +
+            `way, ${Math.round(answer.samples.resistanceNm[i]!)} newton metres`
+          }
           onChange={(e) => moveTo(Number(e.currentTarget.value))}
           onKeyDown={(e) => {
             const by = e.key === 'PageUp' ? STEP * 4 : e.key === 'PageDown' ? -STEP * 4 : 0;
@@ -113,7 +172,11 @@ export function MovementPlayer({ entry, answer, body, kit, column, beside, loadS
         peakNm={metrics.peakResistanceNm}
         rightAngleAt={metrics.rightAngleAt}
         height={CHART_PX}
-        label={`Resistance over the rep: peak ${Math.round(metrics.peakResistanceNm)} newton metres at ${Math.round(metrics.peakAt * 100)} percent of the range, rest zone ${Math.round(metrics.restShare * 100)} percent`}
+        label={
+          `Resistance over the rep: peak ${Math.round(metrics.peakResistanceNm)} newton metres ` +
+          `at ${Math.round(metrics.peakAt * 100)} percent of the range, rest ` +
+          `zone ${Math.round(metrics.restShare * 100)} percent`
+        }
       />
     </div>
   );

@@ -12,7 +12,10 @@ function positionAt(tempo: string, startsWith: StartPhase, degs: readonly number
   return pace ? paceAt(pace, t).position : 1;
 }
 
-/** A sample of the range that is moved by hand or played at a tempo. `degs`: the target joint's angle over the range, for a tempo with a section. */
+/**
+ * A sample of the range that is moved by hand or played at a tempo. `degs`: the target joint's angle over the range,
+ * for a tempo with a section.
+ */
 export function usePlaying(tempo: string, startsWith: StartPhase, degs: readonly number[] | null = null) {
   const [i, setI] = useState(LAST);
   const [playing, setPlaying] = useState(false);

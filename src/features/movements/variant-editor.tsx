@@ -28,7 +28,16 @@ function Slider({ label, value, min, max, step, words, onChange }: SliderProps) 
       <span>
         <label htmlFor={id}>{label}</label> <output htmlFor={id}>{words}</output>
       </span>
-      <input id={id} type="range" min={min} max={max} step={step} value={value} aria-valuetext={words} onChange={(e) => onChange(Number(e.currentTarget.value))} />
+      <input
+        id={id}
+        type="range"
+        min={min}
+        max={max}
+        step={step}
+        value={value}
+        aria-valuetext={words}
+        onChange={(e) => onChange(Number(e.currentTarget.value))}
+      />
     </div>
   );
 }
@@ -45,7 +54,8 @@ interface Props {
 }
 
 const percent = (s: number): string => `${Math.round(s * 100)} %`;
-const tuckText = (t: number): string => (t === 0 ? 'as in the book' : t > 0 ? `${t}° nearer to the side` : `${-t}° further out`);
+const tuckText = (t: number): string =>
+  t === 0 ? 'as in the book' : t > 0 ? `${t}° nearer to the side` : `${-t}° further out`;
 
 /** A trainer's own way: change path, grip, stops and cue, see what it does, and keep it under a name. */
 export function VariantEditor({ entry, options, armPathDeg, variant, onOptions, keep, onKept }: Props) {
@@ -54,7 +64,8 @@ export function VariantEditor({ entry, options, armPathDeg, variant, onOptions, 
   const [issues, setIssues] = useState<readonly FormIssue[]>([]);
   const [kept, setKept] = useState(false);
   const [busy, start] = useTransition();
-  const issue = (path: string): string | undefined => issues.find((i) => i.path === path || i.path.startsWith(`${path}.`))?.message;
+  const issue = (path: string): string | undefined =>
+    issues.find((i) => i.path === path || i.path.startsWith(`${path}.`))?.message;
   const submit = (id: string | null): void => {
     const typed = { id, movement: entry.id, name, cue, options };
     const parsed = variantFormSchema.safeParse(typed);
@@ -66,7 +77,9 @@ export function VariantEditor({ entry, options, armPathDeg, variant, onOptions, 
         setKept(result.ok);
         if (result.ok) onKept(result.id);
       } catch {
-        setIssues([{ path: 'server', message: 'Not kept: the server did not answer. Everything set is still here; try again.' }]);
+        setIssues([
+          { path: 'server', message: 'Not kept: the server did not answer. Everything set is still here; try again.' },
+        ]);
       }
     });
   };
@@ -86,7 +99,9 @@ export function VariantEditor({ entry, options, armPathDeg, variant, onOptions, 
             min={entry.path.tiltDeg.min}
             max={entry.path.tiltDeg.max}
             step={1}
-            words={options.tiltDeg === 0 ? 'level' : `${Math.abs(options.tiltDeg)}° ${options.tiltDeg > 0 ? 'down' : 'up'}`}
+            words={
+              options.tiltDeg === 0 ? 'level' : `${Math.abs(options.tiltDeg)}° ${options.tiltDeg > 0 ? 'down' : 'up'}`
+            }
             onChange={(tiltDeg) => change({ tiltDeg })}
           />
         )}
@@ -97,25 +112,76 @@ export function VariantEditor({ entry, options, armPathDeg, variant, onOptions, 
             min={0}
             max={45}
             step={1}
-            words={options.armPathDeg === null ? `${Math.round(armPathDeg ?? ownPath)}°, ${armPathDeg === undefined ? 'as in the book' : 'the client’s'}` : `${options.armPathDeg}°`}
+            words={
+              options.armPathDeg === null
+                ? `${Math.round(armPathDeg ?? ownPath)}°, ` +
+                  (armPathDeg === undefined ? 'as in the book' : 'the client’s')
+                : `${options.armPathDeg}°`
+            }
             onChange={(deg) => change({ armPathDeg: deg })}
           />
         )}
-        {entry.path.kind === 'arm' && <Slider label="Elbow at the finish" value={options.tuckDeg} min={-45} max={45} step={1} words={tuckText(options.tuckDeg)} onChange={(tuckDeg) => change({ tuckDeg })} />}
+        {entry.path.kind === 'arm' && (
+          <Slider
+            label="Elbow at the finish"
+            value={options.tuckDeg}
+            min={-45}
+            max={45}
+            step={1}
+            words={tuckText(options.tuckDeg)}
+            onChange={(tuckDeg) => change({ tuckDeg })}
+          />
+        )}
         {entry.path.kind !== 'sweep' && (
           <>
-            <Slider label="Begin at" value={options.startAt} min={0} max={1 - SHORTEST_SHARE} step={0.05} words={percent(options.startAt)} onChange={(startAt) => change({ startAt, stopAt: Math.max(options.stopAt, startAt + SHORTEST_SHARE) })} />
-            <Slider label="Stop at" value={options.stopAt} min={SHORTEST_SHARE} max={1} step={0.05} words={percent(options.stopAt)} onChange={(stopAt) => change({ stopAt, startAt: Math.min(options.startAt, stopAt - SHORTEST_SHARE) })} />
+            <Slider
+              label="Begin at"
+              value={options.startAt}
+              min={0}
+              max={1 - SHORTEST_SHARE}
+              step={0.05}
+              words={percent(options.startAt)}
+              onChange={(startAt) => change({ startAt, stopAt: Math.max(options.stopAt, startAt + SHORTEST_SHARE) })}
+            />
+            <Slider
+              label="Stop at"
+              value={options.stopAt}
+              min={SHORTEST_SHARE}
+              max={1}
+              step={0.05}
+              words={percent(options.stopAt)}
+              onChange={(stopAt) => change({ stopAt, startAt: Math.min(options.startAt, stopAt - SHORTEST_SHARE) })}
+            />
           </>
         )}
-        {entry.grips.length > 1 && <NativeSelect label="Grip" value={options.grip ?? entry.grips[0]} data={entry.grips.map((g) => ({ value: g, label: GRIP_NAME[g] }))} onChange={(e) => change({ grip: e.currentTarget.value as Grip })} />}
-        <TextInput label="Cue, one breath" placeholder="the movement’s own" value={cue} error={issue('cue')} onChange={(e) => setCue(e.currentTarget.value)} />
-        <TextInput label="Name of your variant" value={name} error={issue('name')} onChange={(e) => setName(e.currentTarget.value)} />
-        {issues.filter((i) => i.path !== 'name' && i.path !== 'cue').map((i) => (
-          <p key={i.path} className={styles.blocked} role="alert">
-            {i.message}
-          </p>
-        ))}
+        {entry.grips.length > 1 && (
+          <NativeSelect
+            label="Grip"
+            value={options.grip ?? entry.grips[0]}
+            data={entry.grips.map((g) => ({ value: g, label: GRIP_NAME[g] }))}
+            onChange={(e) => change({ grip: e.currentTarget.value as Grip })}
+          />
+        )}
+        <TextInput
+          label="Cue, one breath"
+          placeholder="the movement’s own"
+          value={cue}
+          error={issue('cue')}
+          onChange={(e) => setCue(e.currentTarget.value)}
+        />
+        <TextInput
+          label="Name of your variant"
+          value={name}
+          error={issue('name')}
+          onChange={(e) => setName(e.currentTarget.value)}
+        />
+        {issues
+          .filter((i) => i.path !== 'name' && i.path !== 'cue')
+          .map((i) => (
+            <p key={i.path} className={styles.blocked} role="alert">
+              {i.message}
+            </p>
+          ))}
         <div className={styles.keep}>
           {variant && (
             <Button onClick={() => submit(variant.id)} loading={busy}>

@@ -18,7 +18,15 @@ import type { Tracker } from './use-tracker';
 import type { SetScreenContext } from './set-screen-context';
 import styles from './set.module.css';
 
-function Confirm({ set, live, context }: { readonly set: SetRecord; readonly live: LiveSet; readonly context: SetScreenContext }) {
+function Confirm({
+  set,
+  live,
+  context,
+}: {
+  readonly set: SetRecord;
+  readonly live: LiveSet;
+  readonly context: SetScreenContext;
+}) {
   const [reps, setReps] = useState(set.reps);
   const [loadG, setLoadG] = useState(set.loadG);
   const step = (d: -1 | 1): void => {
@@ -41,7 +49,9 @@ function Confirm({ set, live, context }: { readonly set: SetRecord; readonly liv
         </div>
       </div>
       <div className={styles.confirmCell}>
-        <span>{context.loadLabel ?? 'Load'}, used, {context.unit}</span>
+        <span>
+          {context.loadLabel ?? 'Load'}, used, {context.unit}
+        </span>
         <b data-testid="confirm-load">{loadNumber(loadG, context.unit)}</b>
         <div className={styles.steppers}>
           <button type="button" aria-label="Used one step less" onClick={() => step(-1)}>
@@ -52,7 +62,11 @@ function Confirm({ set, live, context }: { readonly set: SetRecord; readonly liv
           </button>
         </div>
       </div>
-      <button type="button" className={styles.strong} onClick={() => void live.append({ kind: 'set-confirmed', setId: set.setId, loadG, reps })}>
+      <button
+        type="button"
+        className={styles.strong}
+        onClick={() => void live.append({ kind: 'set-confirmed', setId: set.setId, loadG, reps })}
+      >
         Keep this
       </button>
     </section>
@@ -69,7 +83,12 @@ function AskOutcome({ set, live }: { readonly set: SetRecord; readonly live: Liv
       </p>
       <div className={styles.row}>
         {OUTCOMES.map((outcome) => (
-          <button key={outcome} type="button" className={styles.plain} onClick={() => void live.append({ kind: 'outcome', correctionId: asked.id, setId: set.setId, outcome })}>
+          <button
+            key={outcome}
+            type="button"
+            className={styles.plain}
+            onClick={() => void live.append({ kind: 'outcome', correctionId: asked.id, setId: set.setId, outcome })}
+          >
             {OUTCOME_TEXT[outcome]}
           </button>
         ))}
@@ -78,24 +97,37 @@ function AskOutcome({ set, live }: { readonly set: SetRecord; readonly live: Liv
   );
 }
 
-function FaultToCorrect({ judged, set, live, context }: { readonly judged: JudgedCause; readonly set: SetRecord; readonly live: LiveSet; readonly context: SetScreenContext }) {
+function FaultToCorrect({
+  judged,
+  set,
+  live,
+  context,
+}: {
+  readonly judged: JudgedCause;
+  readonly set: SetRecord;
+  readonly live: LiveSet;
+  readonly context: SetScreenContext;
+}) {
   const [all, setAll] = useState(false);
   const marks = set.faults.filter((f) => f.fault === judged.fault);
   const given = set.corrections.at(-1) ?? null;
   const pick = (correction: CorrectionCode): void =>
-    void live.append({ kind: 'correction', setId: set.setId, fault: judged.fault, correction, cause: judged.cause }).then((kept) => {
-      if (kept && correction === 'one-step-lighter') {
-        const lighter = findNeighbourStep(context.stackG, live.loadG, -1);
-        if (lighter !== null) live.setChosenLoadG(lighter);
-      }
-    });
+    void live
+      .append({ kind: 'correction', setId: set.setId, fault: judged.fault, correction, cause: judged.cause })
+      .then((kept) => {
+        if (kept && correction === 'one-step-lighter') {
+          const lighter = findNeighbourStep(context.stackG, live.loadG, -1);
+          if (lighter !== null) live.setChosenLoadG(lighter);
+        }
+      });
   return (
     <li className={styles.judged} data-testid={`judged-${judged.fault}`}>
       <p>
         <b>{FAULT_TEXT[judged.fault].seen}</b>
         <span>
           {repText(marks.map((m) => m.rep))}
-          {judged.onlySide ? `, ${judged.onlySide} only` : ''}. Likely {CAUSE_NAME[judged.cause]}: {SIGN_TEXT[judged.sign]}.
+          {judged.onlySide ? `, ${judged.onlySide} only` : ''}. Likely {CAUSE_NAME[judged.cause]}:{' '}
+          {SIGN_TEXT[judged.sign]}.
         </span>
       </p>
       {!given && (
@@ -106,7 +138,12 @@ function FaultToCorrect({ judged, set, live, context }: { readonly judged: Judge
             </button>
           ))}
           {!all && judged.remedies.length > 1 && (
-            <button type="button" className={styles.plain} onClick={() => setAll(true)} aria-label={`Other corrections for ${FAULT_TEXT[judged.fault].seen}`}>
+            <button
+              type="button"
+              className={styles.plain}
+              onClick={() => setAll(true)}
+              aria-label={`Other corrections for ${FAULT_TEXT[judged.fault].seen}`}
+            >
               Other
             </button>
           )}
@@ -122,13 +159,29 @@ function SetNote({ set, live }: { readonly set: SetRecord; readonly live: LiveSe
   return (
     <label className={styles.note}>
       Note on this set, for next time
-      <textarea value={note} maxLength={1000} rows={2} onChange={(e) => setNote(e.currentTarget.value)} onBlur={() => note !== set.note && void live.append({ kind: 'set-note', setId: set.setId, note })} />
+      <textarea
+        value={note}
+        maxLength={1000}
+        rows={2}
+        onChange={(e) => setNote(e.currentTarget.value)}
+        onBlur={() => note !== set.note && void live.append({ kind: 'set-note', setId: set.setId, note })}
+      />
     </label>
   );
 }
 
 /** Resting: confirm what was done, ask about the last correction, then give one for the next set. */
-export function BetweenSets({ set, live, tracker, context }: { readonly set: SetRecord; readonly live: LiveSet; readonly tracker: Tracker; readonly context: SetScreenContext }) {
+export function BetweenSets({
+  set,
+  live,
+  tracker,
+  context,
+}: {
+  readonly set: SetRecord;
+  readonly live: LiveSet;
+  readonly tracker: Tracker;
+  readonly context: SetScreenContext;
+}) {
   const judged = useMemo(() => judgeSet(set, live.log.sets), [set, live.log.sets]);
   const given = set.corrections.at(-1) ?? null;
   /** An estimate has no more digits than it is good for. */
@@ -136,17 +189,24 @@ export function BetweenSets({ set, live, tracker, context }: { readonly set: Set
   // A set to its limit speaks for other reps too; one without a load does not.
   const most = set.loadG > 0 ? estimateMax(set.loadG, set.reps) : null;
   const twenty = set.loadG > 0 ? loadForReps(set.loadG, set.reps, 20) : null;
-  const tension = Math.round(Array.from({ length: set.reps }, (_, i) => timeUnderTensionS(live.paceOfRep(set, i + 1), 1, context.loaded)).reduce((a, b) => a + b, 0));
+  const tension = Math.round(
+    Array.from({ length: set.reps }, (_, i) => timeUnderTensionS(live.paceOfRep(set, i + 1), 1, context.loaded)).reduce(
+      (a, b) => a + b,
+      0,
+    ),
+  );
   return (
     <div className={styles.between} data-testid="between">
       {!set.confirmed ? (
         <Confirm key={set.setId} set={set} live={live} context={context} />
       ) : (
         <p className={styles.done}>
-          Set {set.setNo}: <b>{set.reps} reps</b> with <b>{loadText(set.loadG, context.unit)}</b>, {tension} s under tension as paced{set.cleanTo > 0 ? `, watched clean to rep ${set.cleanTo}` : ''}.
+          Set {set.setNo}: <b>{set.reps} reps</b> with <b>{loadText(set.loadG, context.unit)}</b>, {tension} s under
+          tension as paced{set.cleanTo > 0 ? `, watched clean to rep ${set.cleanTo}` : ''}.
           {most && twenty && (
             <span className={styles.estimate} data-testid="estimate">
-              If that was the limit: {whole(most.least)} to {whole(most.most)} {context.unit} once, {whole(twenty.least)} to {whole(twenty.most)} {context.unit} twenty times.
+              If that was the limit: {whole(most.least)} to {whole(most.most)} {context.unit} once,{' '}
+              {whole(twenty.least)} to {whole(twenty.most)} {context.unit} twenty times.
             </span>
           )}
         </p>

@@ -25,15 +25,24 @@ const worse = (s: Severity): Severity => (s === 1 ? 2 : 3);
 const COLUMNS: readonly (readonly FaultPhase[])[] = [['start', 'lifting'], ['finish'], ['lowering'], ['stretch']];
 
 /** A column of the pad: this client's likeliest first. */
-function padColumn(faults: readonly FaultCode[], ranked: readonly WatchEntry[], phases: readonly FaultPhase[]): FaultCode[] {
+function padColumn(
+  faults: readonly FaultCode[],
+  ranked: readonly WatchEntry[],
+  phases: readonly FaultPhase[],
+): FaultCode[] {
   const weight = new Map(ranked.map((r) => [r.fault, r.weight]));
   return faults
     .filter((f) => phases.includes(FAULT_BOOK[f].phase))
-    .toSorted((a, b) => (weight.get(b) ?? 0) - (weight.get(a) ?? 0) || FAULT_PHASES.indexOf(FAULT_BOOK[b].phase) - FAULT_PHASES.indexOf(FAULT_BOOK[a].phase));
+    .toSorted(
+      (a, b) =>
+        (weight.get(b) ?? 0) - (weight.get(a) ?? 0) ||
+        FAULT_PHASES.indexOf(FAULT_BOOK[b].phase) - FAULT_PHASES.indexOf(FAULT_BOOK[a].phase),
+    );
 }
 
 /** Every fault of the pad in the order it stands there, column by column. */
-export const padOrder = (faults: readonly FaultCode[], ranked: readonly WatchEntry[]): FaultCode[] => COLUMNS.flatMap((phases) => padColumn(faults, ranked, phases));
+export const padOrder = (faults: readonly FaultCode[], ranked: readonly WatchEntry[]): FaultCode[] =>
+  COLUMNS.flatMap((phases) => padColumn(faults, ranked, phases));
 
 /** Severity in words and shape: a bar for each step, never colour alone. */
 export const SEVERITY_BARS: Readonly<Record<Severity, string>> = { 1: 'watch', 2: 'correct', 3: 'stop the set' };
@@ -74,11 +83,25 @@ export function FaultPad({ faults, ranked, marks, disabled, keyOf, onTap }: Prop
                     pressedAt.current = performance.now();
                   }}
                   onContextMenu={(e) => e.preventDefault()}
-                  onClick={(e) => onTap(fault, e.detail > 0 && performance.now() - pressedAt.current > LONG_PRESS_MS ? worse(severity) : severity)}
+                  onClick={(e) =>
+                    onTap(
+                      fault,
+                      e.detail > 0 && performance.now() - pressedAt.current > LONG_PRESS_MS
+                        ? worse(severity)
+                        : severity,
+                    )
+                  }
                 >
                   {FAULT_TEXT[fault].pad}
                   {keyOf(fault) && <kbd aria-hidden>{keyOf(fault)}</kbd>}
-                  {seen.length > 0 && <small>{sidesText(seen)}{Math.max(...seen.map((m) => m.severity)) > severity ? `, ${SEVERITY_BARS[Math.max(...seen.map((m) => m.severity)) as Severity]}` : ''}</small>}
+                  {seen.length > 0 && (
+                    <small>
+                      {sidesText(seen)}
+                      {Math.max(...seen.map((m) => m.severity)) > severity
+                        ? `, ${SEVERITY_BARS[Math.max(...seen.map((m) => m.severity)) as Severity]}`
+                        : ''}
+                    </small>
+                  )}
                 </button>
               );
             })}

@@ -29,20 +29,27 @@ describe('the paced line', () => {
 });
 
 describe('what is heard', () => {
-  it.each([0, 0.005, -0.005])('over five minutes of an audio clock %d off the page’s, with stalls between ticks, every tick comes within 2 ms', (off) => {
-    const legs = buildRep(pace);
-    let stalledS = 0;
-    for (let k = 0, dueMs = 0; dueMs < 300_000; k++) {
-      dueMs += legs[k % legs.length]!.seconds * 1000;
-      if (k % 7 === 0) stalledS += 0.15;
-      const audioAt = (ms: number): number => 3 + (ms / 1000) * (1 + off) - stalledS;
-      const toldMs = dueMs - 200;
-      // What is heard lags behind what the graph makes by the device's delay.
-      const at = heardAt({ currentTime: audioAt(toldMs) + 0.04, contextTime: audioAt(toldMs), performanceTime: toldMs }, dueMs, toldMs);
-      const heardMs = ((at - 3 + stalledS) / (1 + off)) * 1000;
-      expect(Math.abs(heardMs - dueMs)).toBeLessThan(2);
-    }
-  });
+  it.each([0, 0.005, -0.005])(
+    'over five minutes of an audio clock %d off the page’s, with stalls between ticks, every tick comes within 2 ms',
+    (off) => {
+      const legs = buildRep(pace);
+      let stalledS = 0;
+      for (let k = 0, dueMs = 0; dueMs < 300_000; k++) {
+        dueMs += legs[k % legs.length]!.seconds * 1000;
+        if (k % 7 === 0) stalledS += 0.15;
+        const audioAt = (ms: number): number => 3 + (ms / 1000) * (1 + off) - stalledS;
+        const toldMs = dueMs - 200;
+        // What is heard lags behind what the graph makes by the device's delay.
+        const at = heardAt(
+          { currentTime: audioAt(toldMs) + 0.04, contextTime: audioAt(toldMs), performanceTime: toldMs },
+          dueMs,
+          toldMs,
+        );
+        const heardMs = ((at - 3 + stalledS) / (1 + off)) * 1000;
+        expect(Math.abs(heardMs - dueMs)).toBeLessThan(2);
+      }
+    },
+  );
   it('comes at once when it is late, and by the graph’s clock before anything was heard', () => {
     expect(heardAt({ currentTime: 10, contextTime: 9.9, performanceTime: 5000 }, 4900, 5000)).toBe(10);
     expect(heardAt({ currentTime: 10, contextTime: 0, performanceTime: 0 }, 5200, 5000)).toBeCloseTo(10.2, 9);
@@ -56,36 +63,80 @@ describe('the set’s clock', () => {
     let [was, rates] = [0, [] as number[]];
     for (let ms = 0; ms <= 300_000; ms += 16) {
       clock.observe(ms, audioAt(ms) + noiseMs * Math.sin(ms * ms));
-      if (ms > 0) rates = [Math.min(rates[0] ?? 1, (clock.read(ms) - was) / 16), Math.max(rates[1] ?? 1, (clock.read(ms) - was) / 16)];
+      if (ms > 0)
+        rates = [
+          Math.min(rates[0] ?? 1, (clock.read(ms) - was) / 16),
+          Math.max(rates[1] ?? 1, (clock.read(ms) - was) / 16),
+        ];
       was = clock.read(ms);
     }
     expect(clock.toPage(clock.read(1234))).toBeCloseTo(1234, 9);
     return { page: was - 300_000, audio: was - (audioAt(300_000) - audioAt(0)), rates };
   }
-  it.each([0, 50e-6, -50e-6, 100e-6, -300e-6])('runs with a sound device %d off the page’s clock: within 5 ms of it over five minutes', (off) => {
-    const { audio, rates } = run((ms) => 500 + ms * (1 + off), 2);
-    expect(Math.abs(audio)).toBeLessThan(5);
-    for (const r of rates) expect(Math.abs(r - 1)).toBeLessThan(0.00051);
-  });
-  it.each<[string, (ms: number) => number]>([['stands still for two seconds of every thirty', (ms) => ms - 2000 * Math.floor(ms / 30_000)], ['starts anew', (ms) => (ms < 150_000 ? ms : ms - 150_000)]])('keeps to the page’s where the audio %s', (_, audioAt) => {
+  it.each([0, 50e-6, -50e-6, 100e-6, -300e-6])(
+    'runs with a sound device %d off the page’s clock: within 5 ms of it over five minutes',
+    (off) => {
+      const { audio, rates } = run((ms) => 500 + ms * (1 + off), 2);
+      expect(Math.abs(audio)).toBeLessThan(5);
+      for (const r of rates) expect(Math.abs(r - 1)).toBeLessThan(0.00051);
+    },
+  );
+  it.each<[string, (ms: number) => number]>([
+    ['stands still for two seconds of every thirty', (ms) => ms - 2000 * Math.floor(ms / 30_000)],
+    ['starts anew', (ms) => (ms < 150_000 ? ms : ms - 150_000)],
+  ])('keeps to the page’s where the audio %s', (_, audioAt) => {
     const { page, rates } = run(audioAt, 1);
     expect(Math.abs(page)).toBeLessThan(5);
     for (const r of rates) expect(Math.abs(r - 1)).toBeLessThan(0.00051);
   });
-  it('a device that keeps no time holds it up by half a per mille at most', () => expect(run((ms) => 0.9 * ms, 0).page).toBeGreaterThan(-151));
+  it('a device that keeps no time holds it up by half a per mille at most', () =>
+    expect(run((ms) => 0.9 * ms, 0).page).toBeGreaterThan(-151));
 });
 
 describe('judging a set', () => {
   const set = (change: Partial<SetRecord>): SetRecord => ({
-    setId: 's', itemId: 'i', setNo: 1, startedAtMs: 1, endedAtMs: 2, loadG: 15000, reps: 12, targetReps: 12, tempo: '3-1-2-1', scheme: 'straight', parts: [], cleanTo: 0, note: '', confirmed: true, setup: null, faults: [], corrections: [], ...change,
+    setId: 's',
+    itemId: 'i',
+    setNo: 1,
+    startedAtMs: 1,
+    endedAtMs: 2,
+    loadG: 15000,
+    reps: 12,
+    targetReps: 12,
+    tempo: '3-1-2-1',
+    scheme: 'straight',
+    parts: [],
+    cleanTo: 0,
+    note: '',
+    confirmed: true,
+    setup: null,
+    faults: [],
+    corrections: [],
+    ...change,
   });
-  const mark = (fault: 'shrugs' | 'past-control' | 'chin-forward', rep: number) => ({ id: `${fault}${rep}`, fault, rep, side: 'both' as const, severity: 2 as const });
+  const mark = (fault: 'shrugs' | 'past-control' | 'chin-forward', rep: number) => ({
+    id: `${fault}${rep}`,
+    fault,
+    rep,
+    side: 'both' as const,
+    severity: 2 as const,
+  });
   it('puts what can hurt first and lists each fault once', () => {
-    const now = set({ faults: [mark('chin-forward', 2), mark('past-control', 4), mark('chin-forward', 5), mark('shrugs', 3)] });
+    const now = set({
+      faults: [mark('chin-forward', 2), mark('past-control', 4), mark('chin-forward', 5), mark('shrugs', 3)],
+    });
     expect(judgeSet(now, [now]).map((j) => j.fault)).toEqual(['past-control', 'shrugs', 'chin-forward']);
   });
   it('learns from lighter sets and from corrections that did not hold', () => {
-    const correction = { id: 'c', fault: 'shrugs' as const, correction: 'one-step-lighter' as const, cause: 'load' as const, outcome: 'not' as const, outcomeId: 'o', outcomeSetId: 's2' };
+    const correction = {
+      id: 'c',
+      fault: 'shrugs' as const,
+      correction: 'one-step-lighter' as const,
+      cause: 'load' as const,
+      outcome: 'not' as const,
+      outcomeId: 'o',
+      outcomeSetId: 's2',
+    };
     const before = set({ setId: 'before', loadG: 10000, corrections: [correction] });
     const now = set({ faults: [mark('shrugs', 5)] });
     const [judged] = judgeSet(now, [before, now]);

@@ -1,4 +1,6 @@
-/** How quickly what the clocks say of each other is believed, milliseconds: their pairs are a millisecond or two off. */
+/**
+ * How quickly what the clocks say of each other is believed, milliseconds: their pairs are a millisecond or two off.
+ */
 const SETTLES_MS = 4000;
 /** Clocks apart by more than this at once did not run apart: the audio stood still, milliseconds. */
 const JUMP_MS = 6;
@@ -6,8 +8,9 @@ const JUMP_MS = 6;
 const MOST_RATE = 0.0005;
 
 /**
- * The set's clock, in milliseconds of the page's: it runs with the audio clock while there is sound, so that what is seen and
- * what is heard stay together over a long set, and with the page's where the audio stands still or is off. It never jumps.
+ * The set's clock, in milliseconds of the page's: it runs with the audio clock while there is sound, so that what is
+ * seen and what is heard stay together over a long set, and with the page's where the audio stands still or is off. It
+ * never jumps.
  */
 export class PaceClock {
   /** The page's clock less this one's, milliseconds. */

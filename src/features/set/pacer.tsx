@@ -18,7 +18,10 @@ interface Props {
   readonly recent: (spanS: number, sinceS: number) => readonly { readonly agoS: number; readonly share: number }[];
   readonly onRep: (rep: number) => void;
   readonly onPhase: (phase: Phase | 'ready') => void;
-  /** The next phase begins at this moment of the set's clock, milliseconds: told a little ahead, so that it can be heard on time. */
+  /**
+   * The next phase begins at this moment of the set's clock, milliseconds: told a little ahead, so that it can be heard
+   * on time.
+   */
   readonly onSoon: (phase: Phase, atMs: number) => void;
   /** A rep is done, by the trainer's eye. */
   readonly onTap: () => void;
@@ -37,13 +40,22 @@ const TOP = 26;
 /** Half of the longest name of a leg. */
 const NAME_HALF = 30;
 const BOTTOM = HEIGHT - 40;
-export const PHASE_WORD: Readonly<Record<Phase | 'ready', string>> = { lifting: 'lift', finish: 'hold', lowering: 'lower', stretch: 'stretch', ready: 'get set' };
+const PHASE_WORD: Readonly<Record<Phase | 'ready', string>> = {
+  lifting: 'lift',
+  finish: 'hold',
+  lowering: 'lower',
+  stretch: 'stretch',
+  ready: 'get set',
+};
 
 const xOf = (secondsFromNow: number): number => ((secondsFromNow + BEFORE_S) / (BEFORE_S + AFTER_S)) * WIDTH;
 const yOf = (position: number): number => BOTTOM - position * (BOTTOM - TOP);
 
 /** The asked line around now: points of the legs of every rep in sight, and where their names go. */
-export function buildTrack(pace: Pace, nowS: number): { readonly d: string; readonly names: readonly { readonly x: number; readonly word: string }[] } {
+export function buildTrack(
+  pace: Pace,
+  nowS: number,
+): { readonly d: string; readonly names: readonly { readonly x: number; readonly word: string }[] } {
   const legs = buildRep(pace);
   const whole = repSeconds(pace);
   const first = Math.max(0, Math.floor((nowS - BEFORE_S - BEYOND_S) / whole));
@@ -55,27 +67,46 @@ export function buildTrack(pace: Pace, nowS: number): { readonly d: string; read
     const at = (s: number): number => xOf(rep * whole + s - nowS);
     for (const leg of legs) {
       const [a, b] = [at(leg.startS), at(leg.startS + leg.seconds)];
-      if (b >= xOf(-BEFORE_S - BEYOND_S) && a <= xOf(AFTER_S + BEYOND_S)) d += `${d === '' ? 'M' : 'L'}${px(a)} ${px(yOf(leg.from))}L${px(b)} ${px(yOf(leg.to))}`;
+      if (b >= xOf(-BEFORE_S - BEYOND_S) && a <= xOf(AFTER_S + BEYOND_S))
+        d += `${d === '' ? 'M' : 'L'}${px(a)} ${px(yOf(leg.from))}L${px(b)} ${px(yOf(leg.to))}`;
     }
     for (const phase of new Set(legs.map((l) => l.phase))) {
       const own = legs.filter((l) => l.phase === phase);
       const [startS, seconds] = [own[0]!.startS, own.reduce((sum, l) => sum + l.seconds, 0)];
       const x = at(startS + seconds / 2);
       // A name is whole or not there.
-      if (x > NAME_HALF && x < WIDTH - NAME_HALF) names.push({ x, word: `${PHASE_WORD[phase]} ${Math.round(10 * seconds) / 10}` });
+      if (x > NAME_HALF && x < WIDTH - NAME_HALF)
+        names.push({ x, word: `${PHASE_WORD[phase]} ${Math.round(10 * seconds) / 10}` });
     }
   }
   return { d, names };
 }
 
 /** A line that rises and falls with the asked tempo and a mark that follows it; the rep count reads from two metres. */
-export function Pacer({ pace: asked, paceNow, elapsedS, nowMs, running, counted, recent, onRep, onPhase, onSoon, onTap }: Props) {
+export function Pacer({
+  pace: asked,
+  paceNow,
+  elapsedS,
+  nowMs,
+  running,
+  counted,
+  recent,
+  onRep,
+  onPhase,
+  onSoon,
+  onTap,
+}: Props) {
   const track = useRef<SVGPathElement>(null);
   const mark = useRef<SVGCircleElement>(null);
   const stack = useRef<SVGPathElement>(null);
   const names = useRef<SVGGElement>(null);
   const [shown, setShown] = useState<{ rep: number; phase: Phase | 'ready'; left: number } | null>(null);
-  const seen = useRef<{ done: number; phase: string; left: number; rep: number }>({ done: 0, phase: '', left: -1, rep: -1 });
+  const seen = useRef<{ done: number; phase: string; left: number; rep: number }>({
+    done: 0,
+    phase: '',
+    left: -1,
+    rep: -1,
+  });
   /** End of the phase that was told, seconds into the pace. */
   const told = useRef(-Infinity);
   useEffect(() => {
@@ -88,7 +119,12 @@ export function Pacer({ pace: asked, paceNow, elapsedS, nowMs, running, counted,
       const nowS = t ?? -3;
       const { d, names: words } = buildTrack(asked, nowS);
       track.current?.setAttribute('d', d);
-      stack.current?.setAttribute('d', recent(BEFORE_S + BEYOND_S, nowS).map((p, i) => `${i === 0 ? 'M' : 'L'}${px(xOf(-p.agoS))} ${px(yOf(p.share))}`).join(''));
+      stack.current?.setAttribute(
+        'd',
+        recent(BEFORE_S + BEYOND_S, nowS)
+          .map((p, i) => `${i === 0 ? 'M' : 'L'}${px(xOf(-p.agoS))} ${px(yOf(p.share))}`)
+          .join(''),
+      );
       const y = px(yOf(pace?.position ?? buildRep(asked)[0]!.from));
       mark.current?.setAttribute('cy', String(y));
       const group = names.current;
@@ -110,7 +146,8 @@ export function Pacer({ pace: asked, paceNow, elapsedS, nowMs, running, counted,
           told.current = endS;
           onSoon(paceAt(asked, endS + 1e-6).phase as Phase, nowMs() + pace.leftS * 1000);
         }
-        if (pace.rep !== was.rep || pace.phase !== was.phase || left !== was.left) setShown({ rep: pace.rep, phase: pace.phase, left });
+        if (pace.rep !== was.rep || pace.phase !== was.phase || left !== was.left)
+          setShown({ rep: pace.rep, phase: pace.phase, left });
         seen.current = { done: Math.max(was.done, pace.done), phase: pace.phase, left, rep: pace.rep };
       }
       if (running) frame = requestAnimationFrame(draw);
@@ -122,7 +159,14 @@ export function Pacer({ pace: asked, paceNow, elapsedS, nowMs, running, counted,
   return (
     <div className={styles.pacer}>
       <div className={styles.count}>
-        <button type="button" className={styles.rep} data-testid="rep-count" disabled={counted === null} aria-label={`Rep ${rep}, done: the pacer follows`} onClick={onTap}>
+        <button
+          type="button"
+          className={styles.rep}
+          data-testid="rep-count"
+          disabled={counted === null}
+          aria-label={`Rep ${rep}, done: the pacer follows`}
+          onClick={onTap}
+        >
           {rep}
         </button>
         <div className={styles.phase}>
@@ -133,7 +177,13 @@ export function Pacer({ pace: asked, paceNow, elapsedS, nowMs, running, counted,
         </div>
       </div>
       <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className={styles.track} aria-hidden>
-        <rect className={styles.past} x={px(xOf(-BEFORE_S - BEYOND_S))} y={0} width={px(xOf(0) - xOf(-BEFORE_S - BEYOND_S))} height={HEIGHT} />
+        <rect
+          className={styles.past}
+          x={px(xOf(-BEFORE_S - BEYOND_S))}
+          y={0}
+          width={px(xOf(0) - xOf(-BEFORE_S - BEYOND_S))}
+          height={HEIGHT}
+        />
         <path ref={track} className={styles.asked} />
         <path ref={stack} className={styles.stackLine} data-testid="stack-line" />
         <line className={styles.nowLine} x1={px(xOf(0))} x2={px(xOf(0))} y1={4} y2={HEIGHT - 24} />

@@ -15,7 +15,14 @@ export function PadTools({ live }: { readonly live: LiveSet }) {
       {marked && (
         <div className={styles.sides} role="radiogroup" aria-label={`How bad: ${FAULT_TEXT[marked.fault].pad}`}>
           {SEVERITIES.map((s) => (
-            <button key={s} type="button" role="radio" aria-checked={marked.severity === s} className={styles.plain} onClick={() => void live.remark(s)}>
+            <button
+              key={s}
+              type="button"
+              role="radio"
+              aria-checked={marked.severity === s}
+              className={styles.plain}
+              onClick={() => void live.remark(s)}
+            >
               {SEVERITY_BARS[s]}
             </button>
           ))}

@@ -29,7 +29,12 @@ export function PainPanel({ pain, live }: { readonly pain: PainMark; readonly li
         }}
       />
       <div className={styles.row}>
-        <button type="button" className={styles.strong} disabled={kept || note.trim() === ''} onClick={() => void live.append({ kind: 'pain-note', painId: pain.id, note: note.trim() })}>
+        <button
+          type="button"
+          className={styles.strong}
+          disabled={kept || note.trim() === ''}
+          onClick={() => void live.append({ kind: 'pain-note', painId: pain.id, note: note.trim() })}
+        >
           {kept ? 'Note kept' : 'Keep the note'}
         </button>
         <Link className={styles.plain} href="/">

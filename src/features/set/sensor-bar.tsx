@@ -2,13 +2,24 @@ import type { Tracker } from './use-tracker';
 import styles from './set.module.css';
 
 /** What the line to the sensor says, in words; `off` is offered, not said. */
-const LINK_TEXT = { off: 'Draw the stack over the pacer', asking: 'Looking for sensors...', none: 'No sensor answers: start npm run tracker, or open a file after the set.', lost: 'The sensor is out of reach; it is asked again by itself.' } as const;
+const LINK_TEXT = {
+  off: 'Draw the stack over the pacer',
+  asking: 'Looking for sensors...',
+  none: 'No sensor answers: start npm run tracker, or open a file after the set.',
+  lost: 'The sensor is out of reach; it is asked again by itself.',
+} as const;
 
 /** A sensor on the stack: found, chosen, left. */
 export function SensorBar({ tracker }: { readonly tracker: Tracker }) {
   const { link, sensors, id, find, choose } = tracker;
   return (
-    <div className={styles.sensor} data-choosing={sensors.length > 0 || undefined} data-testid="sensor" data-link={link} role="status">
+    <div
+      className={styles.sensor}
+      data-choosing={sensors.length > 0 || undefined}
+      data-testid="sensor"
+      data-link={link}
+      role="status"
+    >
       {sensors.length > 0 ? (
         <span>Which stack?</span>
       ) : (

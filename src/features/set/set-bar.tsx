@@ -58,13 +58,27 @@ export function SetBar({ context, live, side, onSide, sound, keys, overLimit }: 
           Pain: stop
         </button>
       )}
-      <button type="button" className={styles.plain} disabled={!live.undoable} onClick={() => void live.undo()} data-testid="undo" data-row="2">
+      <button
+        type="button"
+        className={styles.plain}
+        disabled={!live.undoable}
+        onClick={() => void live.undo()}
+        data-testid="undo"
+        data-row="2"
+      >
         {live.undoable ? undoWords(live.undoable) : 'Nothing to undo'}
       </button>
       {item.side === 'both' && !pain && (open || last) && (
         <div className={styles.sides} data-row="2" role="radiogroup" aria-label="Side of the fault">
           {SIDES.map((s) => (
-            <button key={s} type="button" role="radio" aria-checked={side === s} className={styles.plain} onClick={() => onSide(s)}>
+            <button
+              key={s}
+              type="button"
+              role="radio"
+              aria-checked={side === s}
+              className={styles.plain}
+              onClick={() => onSide(s)}
+            >
               {s}
             </button>
           ))}
@@ -72,11 +86,22 @@ export function SetBar({ context, live, side, onSide, sound, keys, overLimit }: 
       )}
       <span className={styles.gap} />
       {keys}
-      <button type="button" className={styles.plain} data-narrow onClick={sound.toggle} aria-pressed={sound.on} aria-label="Sound at each change of phase">
+      <button
+        type="button"
+        className={styles.plain}
+        data-narrow
+        onClick={sound.toggle}
+        aria-pressed={sound.on}
+        aria-label="Sound at each change of phase"
+      >
         {sound.on ? <IconVolume stroke={1.5} aria-hidden /> : <IconVolumeOff stroke={1.5} aria-hidden />}
       </button>
       {state.mode === 'running' && (
-        <button type="button" className={`${styles.plain} ${styles.timing}`} onClick={() => live.dispatch({ type: 'paused', nowMs: sound.nowMs() })}>
+        <button
+          type="button"
+          className={`${styles.plain} ${styles.timing}`}
+          onClick={() => live.dispatch({ type: 'paused', nowMs: sound.nowMs() })}
+        >
           Pause
         </button>
       )}
@@ -101,7 +126,12 @@ export function SetBar({ context, live, side, onSide, sound, keys, overLimit }: 
         </button>
       ) : (
         !pain && (
-          <button type="button" className={styles.strong} onClick={() => void live.start()} disabled={context.blocked !== null || overLimit}>
+          <button
+            type="button"
+            className={styles.strong}
+            onClick={() => void live.start()}
+            disabled={context.blocked !== null || overLimit}
+          >
             {resting ? (finished ? 'One more set' : `Start set ${live.here.length + 1}`) : 'Start set'}
           </button>
         )

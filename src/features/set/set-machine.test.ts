@@ -2,7 +2,10 @@ import { expect, it } from 'vitest';
 import { elapsedMs, reduceSet, type SetState } from './set-machine';
 
 it('a pause takes no time and a second pause or stray resume changes nothing', () => {
-  let s: SetState = reduceSet({ mode: 'idle' }, { type: 'started', setId: 'a', nowMs: 1000, leadInMs: 5000, skipMs: 0 });
+  let s: SetState = reduceSet(
+    { mode: 'idle' },
+    { type: 'started', setId: 'a', nowMs: 1000, leadInMs: 5000, skipMs: 0 },
+  );
   expect(elapsedMs(s, 1000)).toBe(-5000);
   s = reduceSet(s, { type: 'resumed', nowMs: 2000 });
   s = reduceSet(s, { type: 'paused', nowMs: 9000 });

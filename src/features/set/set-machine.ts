@@ -5,7 +5,13 @@ export type SetState =
   | { readonly mode: 'paused'; readonly setId: string; readonly elapsedMs: number };
 
 export type SetEvent =
-  | { readonly type: 'started'; readonly setId: string; readonly nowMs: number; readonly leadInMs: number; readonly skipMs: number }
+  | {
+      readonly type: 'started';
+      readonly setId: string;
+      readonly nowMs: number;
+      readonly leadInMs: number;
+      readonly skipMs: number;
+    }
   | { readonly type: 'paused'; readonly nowMs: number }
   | { readonly type: 'resumed'; readonly nowMs: number }
   | { readonly type: 'ended' };
@@ -18,9 +24,13 @@ export function reduceSet(state: SetState, event: SetEvent): SetState {
     case 'started':
       return { mode: 'running', setId: event.setId, firstRepAtMs: event.nowMs + event.leadInMs - event.skipMs };
     case 'paused':
-      return state.mode === 'running' ? { mode: 'paused', setId: state.setId, elapsedMs: event.nowMs - state.firstRepAtMs } : state;
+      return state.mode === 'running'
+        ? { mode: 'paused', setId: state.setId, elapsedMs: event.nowMs - state.firstRepAtMs }
+        : state;
     case 'resumed':
-      return state.mode === 'paused' ? { mode: 'running', setId: state.setId, firstRepAtMs: event.nowMs - state.elapsedMs } : state;
+      return state.mode === 'paused'
+        ? { mode: 'running', setId: state.setId, firstRepAtMs: event.nowMs - state.elapsedMs }
+        : state;
     case 'ended':
       return { mode: 'idle' };
   }

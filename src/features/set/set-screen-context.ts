@@ -13,7 +13,15 @@ export interface BarKit {
 
 export interface SetScreenContext {
   readonly client: { readonly id: string; readonly name: string; readonly note: string };
-  readonly item: { readonly id: string; readonly movement: string; readonly side: WorkingSide; readonly sets: number; readonly reps: number; readonly tempo: string; readonly loadG: number };
+  readonly item: {
+    readonly id: string;
+    readonly movement: string;
+    readonly side: WorkingSide;
+    readonly sets: number;
+    readonly reps: number;
+    readonly tempo: string;
+    readonly loadG: number;
+  };
   readonly stationName: string | null;
   /** Loads that exist here, grams. */
   readonly stackG: readonly number[];

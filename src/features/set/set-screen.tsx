@@ -32,15 +32,24 @@ import styles from './set.module.css';
 const FAULT_KEYS = [...'123456789asdfghjkqwztyvm'] as const;
 const SIDE_KEYS = ['l', 'b', 'o'] as const;
 
-const BREATH = { 'out-on-effort': { lifting: 'Breathe out', lowering: 'Breathe in' }, 'in-on-pull': { lifting: 'Breathe in', lowering: 'Breathe out' } } as const;
+const BREATH = {
+  'out-on-effort': { lifting: 'Breathe out', lowering: 'Breathe in' },
+  'in-on-pull': { lifting: 'Breathe in', lowering: 'Breathe out' },
+} as const;
 /** How many reps at the end of a set are its last. */
 const LAST_REPS = 2;
-const LAST_REPS_TEXT = { strict: 'Last reps: strict, the set ends with the form', 'little-help': 'Last reps: a little help if it is needed' } as const;
+const LAST_REPS_TEXT = {
+  strict: 'Last reps: strict, the set ends with the form',
+  'little-help': 'Last reps: a little help if it is needed',
+} as const;
 
 /** For every way back. */
 const LOWERING_CUE = 'Slow all the way back';
 
-/** The cue for this phase: the watch list's where it belongs there, else its first, else the movement's own. Two at most. */
+/**
+ * The cue for this phase: the watch list's where it belongs there, else its first, else the movement's own. Two at
+ * most.
+ */
 function cueFor(live: LiveSet, ownCue: string, phase: Phase | 'ready'): string {
   const watched = live.watch.map((w) => ({ phase: FAULT_BOOK[w.fault].phase, cue: FAULT_TEXT[w.fault].cue }));
   const here = watched.find((w) => w.phase === phase || (w.phase === 'start' && phase === 'ready'));
@@ -53,7 +62,13 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
   const sound = useSound();
   const { nowMs } = sound;
   const live = useLiveSet(context, nowMs);
-  const tracker = useTracker(live.live, live.pace, live.part.reps - Math.max(0, (live.open?.reps ?? 0) - live.base), context.stackTravelM, nowMs);
+  const tracker = useTracker(
+    live.live,
+    live.pace,
+    live.part.reps - Math.max(0, (live.open?.reps ?? 0) - live.base),
+    context.stackTravelM,
+    nowMs,
+  );
   const [side, setSide] = useState<Side | 'both'>(item.side === 'both' ? 'both' : item.side);
   const [phase, setPhase] = useState<Phase | 'ready'>('ready');
   const { open, last, pain, live: state, paceNow, recordRep } = live;
@@ -74,29 +89,54 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
   const overLimit = context.mostLoadG !== null && live.parts.some((p) => p.loadG > context.mostLoadG!);
   const order = padOrder(live.faults, live.ranked);
   const keyOf = (fault: FaultCode): string | undefined => FAULT_KEYS[order.indexOf(fault)];
-  const startOrEnd = (): void => void (open ? live.end() : pain || context.blocked !== null || overLimit ? undefined : live.start());
+  const startOrEnd = (): void =>
+    void (open ? live.end() : pain || context.blocked !== null || overLimit ? undefined : live.start());
   const keys = useShortcuts([
     { key: 'e', does: open ? 'end the set' : 'start the set', run: startOrEnd },
-    { key: 'p', does: 'pause, go on', run: () => (state.mode === 'running' ? live.dispatch({ type: 'paused', nowMs: nowMs() }) : state.mode === 'paused' ? live.resume() : live.goOn()) },
+    {
+      key: 'p',
+      does: 'pause, go on',
+      run: () =>
+        state.mode === 'running'
+          ? live.dispatch({ type: 'paused', nowMs: nowMs() })
+          : state.mode === 'paused'
+            ? live.resume()
+            : live.goOn(),
+    },
     { key: 'n', does: 'next part', run: () => void live.goNext() },
     { key: 'r', does: 'a rep is done: the pacer follows', run: () => void live.tapRep() },
     { key: 'c', does: 'clean so far', run: () => void live.markClean() },
     { key: 'u', does: 'undo', run: () => void live.undo() },
     { key: 'x', does: 'pain: stop', run: () => void live.stopForPain() },
-    ...(item.side === 'both' ? SIDES.map((s, i) => ({ key: SIDE_KEYS[i]!, does: `faults on ${s === 'both' ? 'both sides' : `the ${s}`}`, run: () => setSide(s) })) : []),
-    ...order.flatMap((f, i) => (FAULT_KEYS[i] ? [{ key: FAULT_KEYS[i], does: FAULT_TEXT[f].pad, run: () => onTap(f, FAULT_BOOK[f].severity) }] : [])),
+    ...(item.side === 'both'
+      ? SIDES.map((s, i) => ({
+          key: SIDE_KEYS[i]!,
+          does: `faults on ${s === 'both' ? 'both sides' : `the ${s}`}`,
+          run: () => setSide(s),
+        }))
+      : []),
+    ...order.flatMap((f, i) =>
+      FAULT_KEYS[i]
+        ? [{ key: FAULT_KEYS[i], does: FAULT_TEXT[f].pad, run: () => onTap(f, FAULT_BOOK[f].severity) }]
+        : [],
+    ),
   ]);
   const stopSign = open?.faults.find((f) => f.severity === 3);
   const hold = noteDefaults(context.notes).longestHoldS;
   const cautions = [
-    ...(hold !== null && Math.max(live.pace.tempo.stretch, live.pace.tempo.finish) > hold ? [`Blood pressure noted: keep the pauses to ${hold} s and breathe through.`] : []),
-    ...(context.mostLoadG !== null && state.mode === 'idle' && overLimit ? ['The load stands above the clinician’s limit: step it down.'] : []),
+    ...(hold !== null && Math.max(live.pace.tempo.stretch, live.pace.tempo.finish) > hold
+      ? [`Blood pressure noted: keep the pauses to ${hold} s and breathe through.`]
+      : []),
+    ...(context.mostLoadG !== null && state.mode === 'idle' && overLimit
+      ? ['The load stands above the clinician’s limit: step it down.']
+      : []),
   ];
   const lastNote = live.log.sets.findLast((s) => s.note !== '')?.note ?? '';
   const onStack = ['cable', 'machine'].includes(live.movement.load.kind);
   const interrupted = open !== null && state.mode === 'idle';
   const resting = !open && last !== null;
   const finished = live.here.filter((s) => s.endedAtMs !== null).length >= item.sets;
+  const nextNo = Math.min(live.here.length + 1, Math.max(item.sets, live.here.length + (finished ? 0 : 1)));
   return (
     <div className={styles.screen}>
       <header className={styles.head}>
@@ -104,7 +144,9 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
           {client.name} <span>{movementName(item.movement)}</span>
         </h1>
         <p>
-          {pain ? 'stopped for today' : `set ${open ? open.setNo : Math.min(live.here.length + 1, Math.max(item.sets, live.here.length + (finished ? 0 : 1)))} of ${item.sets}`}, {item.side === 'both' ? 'both sides' : `${item.side} side`}{context.stationName && `, ${context.stationName}`}
+          {pain ? 'stopped for today' : `set ${open ? open.setNo : nextNo} of ${item.sets}`},{' '}
+          {item.side === 'both' ? 'both sides' : `${item.side} side`}
+          {context.stationName && `, ${context.stationName}`}
         </p>
       </header>
       <SetPlates
@@ -152,7 +194,19 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
               </p>
             )}
             <div className={styles.pacing} data-idle={!open || undefined}>
-              <Pacer pace={live.pace} paceNow={paceNow} elapsedS={elapsedS} nowMs={nowMs} running={state.mode === 'running'} counted={open?.reps ?? null} recent={tracker.recent} onRep={recordRep} onPhase={onPhase} onSoon={tick} onTap={live.tapRep} />
+              <Pacer
+                pace={live.pace}
+                paceNow={paceNow}
+                elapsedS={elapsedS}
+                nowMs={nowMs}
+                running={state.mode === 'running'}
+                counted={open?.reps ?? null}
+                recent={tracker.recent}
+                onRep={recordRep}
+                onPhase={onPhase}
+                onSoon={tick}
+                onTap={live.tapRep}
+              />
             </div>
             <p className={styles.cue} data-testid="cue">
               {cueFor(live, context.variantCue || BOOK_TEXT[item.movement]!.cue, phase)}
@@ -178,7 +232,9 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
                 {c}
               </p>
             ))}
-            {interrupted && <p className={styles.done}>This set was left after rep {open.reps}. Go on from there, or end it.</p>}
+            {interrupted && (
+              <p className={styles.done}>This set was left after rep {open.reps}. Go on from there, or end it.</p>
+            )}
             {open && state.mode !== 'running' && (
               <button type="button" className={styles.tapRep} data-testid="tap-rep" onClick={() => void live.tapRep()}>
                 Rep {open.reps + 1} done <span>count by tap while the pacer rests</span>
@@ -200,11 +256,26 @@ export function SetScreen({ context }: { readonly context: SetScreenContext }) {
       {!pain && (
         <section className={styles.padArea} aria-label="Faults seen">
           {resting && <p className={styles.padNote}>Missed one? A tap now counts for the whole set.</p>}
-          <FaultPad faults={live.faults} ranked={live.ranked} marks={(open ?? last)?.faults ?? []} disabled={!open && !last} keyOf={keyOf} onTap={onTap} />
+          <FaultPad
+            faults={live.faults}
+            ranked={live.ranked}
+            marks={(open ?? last)?.faults ?? []}
+            disabled={!open && !last}
+            keyOf={keyOf}
+            onTap={onTap}
+          />
           <PadTools live={live} />
         </section>
       )}
-      <SetBar context={context} live={live} side={side} onSide={setSide} sound={sound} keys={keys} overLimit={overLimit} />
+      <SetBar
+        context={context}
+        live={live}
+        side={side}
+        onSide={setSide}
+        sound={sound}
+        keys={keys}
+        overLimit={overLimit}
+      />
     </div>
   );
 }

@@ -8,7 +8,15 @@ import type { Tracker } from './use-tracker';
 import styles from './set.module.css';
 
 /** What the sensor has seen of this set, brought up to date with every rep. */
-export function StackReadout({ set, live, tracker }: { readonly set: SetRecord; readonly live: LiveSet; readonly tracker: Tracker }) {
+export function StackReadout({
+  set,
+  live,
+  tracker,
+}: {
+  readonly set: SetRecord;
+  readonly live: LiveSet;
+  readonly tracker: Tracker;
+}) {
   const [says, setSays] = useState('');
   const { readings } = tracker;
   const { paceOfRep } = live;
@@ -18,7 +26,12 @@ export function StackReadout({ set, live, tracker }: { readonly set: SetRecord; 
     const timer = setTimeout(() => {
       const seen = segmentReps(readings(startedAtMs, Date.now()) ?? [], paceOfRep(set, 1).startsWith);
       const last = seen?.at(-1);
-      if (seen && last) setSays(`Stack: ${seen.length} ${seen.length === 1 ? 'rep' : 'reps'}, the last lifted in ${last.liftingS.toFixed(1)} s, lowered in ${last.loweringS.toFixed(1)} s of ${askedOfRep(live, set, seen.length).loweringS.toFixed(1)}`);
+      if (seen && last)
+        setSays(
+          `Stack: ${seen.length} ${seen.length === 1 ? 'rep' : 'reps'}, the last lifted ` +
+            `in ${last.liftingS.toFixed(1)} s, lowered in ${last.loweringS.toFixed(1)} s ` +
+            `of ${askedOfRep(live, set, seen.length).loweringS.toFixed(1)}`,
+        );
     }, 200);
     return () => clearTimeout(timer);
     // With every rep, not with every tap.

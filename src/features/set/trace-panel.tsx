@@ -35,9 +35,17 @@ function TraceLine({ points, reps }: Trace) {
   const v = (xM: number): number => px(HEIGHT - 8 - ((xM - low) / Math.max(1e-6, high - low)) * (HEIGHT - 16));
   // As many points as the sheet has pixels.
   const every = Math.max(1, Math.floor(points.length / WIDTH));
-  const d = points.filter((_, i) => i % every === 0).map((p, i) => `${i === 0 ? 'M' : 'L'}${u(p.tS)} ${v(p.xM)}`).join('');
+  const d = points
+    .filter((_, i) => i % every === 0)
+    .map((p, i) => `${i === 0 ? 'M' : 'L'}${u(p.tS)} ${v(p.xM)}`)
+    .join('');
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className={styles.trace} role="img" aria-label={`Trace of ${reps.length} reps`}>
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      className={styles.trace}
+      role="img"
+      aria-label={`Trace of ${reps.length} reps`}
+    >
       {reps.map((r) => (
         <line key={r.startS} x1={u(r.startS)} x2={u(r.startS)} y1={0} y2={HEIGHT} />
       ))}
@@ -49,14 +57,30 @@ function TraceLine({ points, reps }: Trace) {
 /** Asked of a rep of a set: seconds each way, share of the range. */
 export function askedOfRep(live: LiveSet, set: SetRecord, rep: number): AskedRep {
   const pace = live.paceOfRep(set, rep);
-  return { liftingS: phaseSeconds(pace, 'lifting'), loweringS: phaseSeconds(pace, 'lowering'), share: pace.to - pace.from };
+  return {
+    liftingS: phaseSeconds(pace, 'lifting'),
+    loweringS: phaseSeconds(pace, 'lowering'),
+    share: pace.to - pace.from,
+  };
 }
 
-const seconds = (s: number): string => s.toFixed(1);
-const mean = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length;
+/** Mean seconds of one way of a rep, in words. */
+const meanOf = <K extends 'liftingS' | 'loweringS'>(of: readonly Readonly<Record<K, number>>[], way: K): string =>
+  (of.reduce((sum, r) => sum + r[way], 0) / of.length).toFixed(1);
 
-/** A set's trace, from the sensor or from a file: its reps against what was asked, and what it proposes, taken one tap at a time. */
-export function TracePanel({ set, live, tracker }: { readonly set: SetRecord; readonly live: LiveSet; readonly tracker: Tracker }) {
+/**
+ * A set's trace, from the sensor or from a file: its reps against what was asked, and what it proposes, taken one tap
+ * at a time.
+ */
+export function TracePanel({
+  set,
+  live,
+  tracker,
+}: {
+  readonly set: SetRecord;
+  readonly live: LiveSet;
+  readonly tracker: Tracker;
+}) {
   const mounted = useMounted();
   const [opened, setOpened] = useState<Trace | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
@@ -82,14 +106,34 @@ export function TracePanel({ set, live, tracker }: { readonly set: SetRecord; re
     if (!file) return;
     const parsed = parseTraceCsv(await file.text());
     const reps = parsed.ok ? segmentReps(parsed.points, startsWith) : null;
-    setWrong(!parsed.ok ? `${file.name}: ${parsed.issues.map((i) => `${i.path}: ${i.message}`).join('; ')}` : reps === null ? `${file.name}: expected a trace without gaps that starts at rest and holds at least one rep` : null);
+    setWrong(
+      !parsed.ok
+        ? `${file.name}: ${parsed.issues.map((i) => `${i.path}: ${i.message}`).join('; ')}`
+        : reps === null
+          ? `${file.name}: expected a trace without gaps that starts at rest and holds at least one rep`
+          : null,
+    );
     setOpened(parsed.ok && reps ? { points: parsed.points, reps } : null);
   };
   const asked = opened ? opened.reps.map((_, i) => askedOfRep(live, set, i + 1)) : [];
-  const findings = opened ? findInTrace(opened.reps, (rep) => asked[rep - 1]!, findRest(opened.points, opened.reps[0]!)) : [];
-  const take = async (reps: readonly number[], fault: (typeof FINDING)[keyof typeof FINDING]['fault']): Promise<void> => {
+  const findings = opened
+    ? findInTrace(opened.reps, (rep) => asked[rep - 1]!, findRest(opened.points, opened.reps[0]!))
+    : [];
+  const take = async (
+    reps: readonly number[],
+    fault: (typeof FINDING)[keyof typeof FINDING]['fault'],
+  ): Promise<void> => {
     if (!fault) return;
-    for (const rep of reps) if (!set.faults.some((f) => f.fault === fault && f.rep === rep)) await live.append({ kind: 'fault', setId: set.setId, rep, fault, side: 'both', severity: FAULT_BOOK[fault].severity });
+    for (const rep of reps)
+      if (!set.faults.some((f) => f.fault === fault && f.rep === rep))
+        await live.append({
+          kind: 'fault',
+          setId: set.setId,
+          rep,
+          fault,
+          side: 'both',
+          severity: FAULT_BOOK[fault].severity,
+        });
   };
   return (
     <details className={styles.tracePanel} open={opened !== null || undefined}>
@@ -98,19 +142,27 @@ export function TracePanel({ set, live, tracker }: { readonly set: SetRecord; re
         <>
           <TraceLine {...opened} />
           <p className={styles.done} data-testid="trace-reps">
-            {opened.reps.length} reps. Lifted in {seconds(mean(opened.reps.map((r) => r.liftingS)))} s of {seconds(mean(asked.map((a) => a.liftingS)))} asked, lowered in {seconds(mean(opened.reps.map((r) => r.loweringS)))} s of {seconds(mean(asked.map((a) => a.loweringS)))}; {Math.round(100 * speedLoss(opened.reps))} % of the fastest rep’s speed lost by the last.
+            {opened.reps.length} reps. Lifted in {meanOf(opened.reps, 'liftingS')} s of {meanOf(asked, 'liftingS')}{' '}
+            asked, lowered in {meanOf(opened.reps, 'loweringS')} s of {meanOf(asked, 'loweringS')};{' '}
+            {Math.round(100 * speedLoss(opened.reps))} % of the fastest rep’s speed lost by the last.
           </p>
           {findings.map((f) => {
             const { says, fault } = FINDING[f.kind];
             const offered = fault !== null && live.faults.includes(fault) ? fault : null;
-            const taken = offered !== null && f.reps.every((rep) => set.faults.some((x) => x.fault === offered && x.rep === rep));
+            const taken =
+              offered !== null && f.reps.every((rep) => set.faults.some((x) => x.fault === offered && x.rep === rep));
             return (
               <div key={f.kind} className={styles.finding} data-testid={`finding-${f.kind}`}>
                 <span>
                   Rep {f.reps.join(', ')}: {says}.
                 </span>
                 {offered && (
-                  <button type="button" className={styles.plain} disabled={taken} onClick={() => void take(f.reps, offered)}>
+                  <button
+                    type="button"
+                    className={styles.plain}
+                    disabled={taken}
+                    onClick={() => void take(f.reps, offered)}
+                  >
                     {taken ? 'Taken' : `Take: ${FAULT_TEXT[offered].pad}`}
                   </button>
                 )}
@@ -122,7 +174,12 @@ export function TracePanel({ set, live, tracker }: { readonly set: SetRecord; re
       <SensorBar tracker={tracker} />
       <label className={styles.note}>
         CSV with the columns t_s and x_m: seconds and metres, up while lifting
-        <input type="file" accept=".csv,text/csv" disabled={!mounted} onChange={(e) => void open(e.currentTarget.files?.[0])} />
+        <input
+          type="file"
+          accept=".csv,text/csv"
+          disabled={!mounted}
+          onChange={(e) => void open(e.currentTarget.files?.[0])}
+        />
       </label>
       {wrong && (
         <p className={styles.blocked} role="alert">

@@ -20,7 +20,15 @@ import { useFloorLog } from '@/offline/use-floor-log';
 import { LEAD_IN_MS, elapsedMs, reduceSet } from './set-machine';
 import type { SetScreenContext } from './set-screen-context';
 
-const UNDOABLE: readonly FloorEventBody['kind'][] = ['fault', 'clean', 'set-confirmed', 'correction', 'outcome', 'pain', 'set-ended'];
+const UNDOABLE: readonly FloorEventBody['kind'][] = [
+  'fault',
+  'clean',
+  'set-confirmed',
+  'correction',
+  'outcome',
+  'pain',
+  'set-ended',
+];
 
 /** Reps that the load of slow work is good for (common practice). */
 const GOOD_FOR = 20;
@@ -28,7 +36,10 @@ const GOOD_FOR = 20;
 /** The set under way: records, pacer and what can be done next; `nowMs` is the clock that it is paced by. */
 export function useLiveSet(context: SetScreenContext, nowMs: () => number) {
   const { client, item } = context;
-  const { log, events, append, trouble } = useFloorLog({ clientId: client.id, itemId: item.id, movement: item.movement }, context.events);
+  const { log, events, append, trouble } = useFloorLog(
+    { clientId: client.id, itemId: item.id, movement: item.movement },
+    context.events,
+  );
   const movement = findEntry(item.movement)!;
   const faults = useMemo(() => faultsOf(movement), [movement]);
   const [live, dispatch] = useReducer(reduceSet, { mode: 'idle' });
@@ -47,12 +58,20 @@ export function useLiveSet(context: SetScreenContext, nowMs: () => number) {
   const scheme = open?.scheme ?? chosenScheme ?? last?.scheme ?? 'straight';
   const partLoadG = open?.loadG ?? loadG;
   // A set to its limit says what is good for about 20 reps.
-  const done = here.findLast((s) => s.confirmed && s.reps > 0 && s.scheme === 'straight') ?? log.sets.findLast((s) => s.confirmed && s.reps > 0 && s.scheme === 'straight');
+  const done =
+    here.findLast((s) => s.confirmed && s.reps > 0 && s.scheme === 'straight') ??
+    log.sets.findLast((s) => s.confirmed && s.reps > 0 && s.scheme === 'straight');
   const parts = useMemo(() => {
     const good = done ? loadForReps(done.loadG, done.reps, GOOD_FOR) : null;
     const input = {
-      reps: item.reps, tempo: parseTempo(item.tempo) ? item.tempo : movement.tempo, loadG: partLoadG, dropsG: dropsInRow(context.stackG, partLoadG, [DROP_FRACTION, DROP_FRACTION]),
-      twentyG: good && findNearestStep(context.stackG, good.middle), stances: context.stances, stepIns: context.stepIns, peakAt: context.peakAt,
+      reps: item.reps,
+      tempo: parseTempo(item.tempo) ? item.tempo : movement.tempo,
+      loadG: partLoadG,
+      dropsG: dropsInRow(context.stackG, partLoadG, [DROP_FRACTION, DROP_FRACTION]),
+      twentyG: good && findNearestStep(context.stackG, good.middle),
+      stances: context.stances,
+      stepIns: context.stepIns,
+      peakAt: context.peakAt,
     };
     return Object.fromEntries(SCHEMES.map((s) => [s, buildParts(s, input)])) as Record<Scheme, SchemePart[]>;
   }, [done, item, movement, partLoadG, context]);
@@ -71,7 +90,10 @@ export function useLiveSet(context: SetScreenContext, nowMs: () => number) {
     },
     [item.id],
   );
-  const paceOf = useCallback((p: SchemePart): Pace => paceOfPart(p, movement.startsWith, context.jointDegs)!, [movement, context.jointDegs]);
+  const paceOf = useCallback(
+    (p: SchemePart): Pace => paceOfPart(p, movement.startsWith, context.jointDegs)!,
+    [movement, context.jointDegs],
+  );
   const pace = useMemo(() => paceOf(part), [paceOf, part]);
   /** How a rep of a set was asked for, 1 for the first. */
   const paceOfRep = useCallback(
@@ -94,12 +116,27 @@ export function useLiveSet(context: SetScreenContext, nowMs: () => number) {
   const start = useCallback(async () => {
     const setId = crypto.randomUUID();
     const first = own[0]!;
-    const kept = await append({ kind: 'set-started', setId, setNo: here.length + 1, loadG: first.loadG, targetReps: own.reduce((sum, p) => sum + p.reps, 0), tempo: item.tempo, scheme });
+    const kept = await append({
+      kind: 'set-started',
+      setId,
+      setNo: here.length + 1,
+      loadG: first.loadG,
+      targetReps: own.reduce((sum, p) => sum + p.reps, 0),
+      tempo: item.tempo,
+      scheme,
+    });
     if (kept) dispatch({ type: 'started', setId, nowMs: nowMs(), leadInMs: LEAD_IN_MS, skipMs: 0 });
   }, [append, here.length, own, scheme, item, nowMs]);
 
   const goOn = useCallback(() => {
-    if (open) dispatch({ type: 'started', setId: open.setId, nowMs: nowMs(), leadInMs: LEAD_IN_MS, skipMs: (open.reps - base) * repSeconds(pace) * 1000 });
+    if (open)
+      dispatch({
+        type: 'started',
+        setId: open.setId,
+        nowMs: nowMs(),
+        leadInMs: LEAD_IN_MS,
+        skipMs: (open.reps - base) * repSeconds(pace) * 1000,
+      });
   }, [open, pace, base, nowMs]);
 
   /** On with the next part: at once where nothing has to be changed, else with time to change it. */
@@ -109,9 +146,25 @@ export function useLiveSet(context: SetScreenContext, nowMs: () => number) {
     const kept = await append((log) => {
       const set = openIn(log);
       // Asked for twice, it goes on once.
-      return set && (set.parts.at(-1)?.part ?? 0) === index ? { kind: 'part', setId: set.setId, part: index + 1, reps: Math.max(set.reps, done), loadG: next.loadG, standX: next.standX } : null;
+      return set && (set.parts.at(-1)?.part ?? 0) === index
+        ? {
+            kind: 'part',
+            setId: set.setId,
+            part: index + 1,
+            reps: Math.max(set.reps, done),
+            loadG: next.loadG,
+            standX: next.standX,
+          }
+        : null;
     });
-    if (kept) dispatch({ type: 'started', setId: open.setId, nowMs: nowMs(), leadInMs: runsOn(part, next) ? 0 : Math.max(LEAD_IN_MS, next.restS * 1000), skipMs: 0 });
+    if (kept)
+      dispatch({
+        type: 'started',
+        setId: open.setId,
+        nowMs: nowMs(),
+        leadInMs: runsOn(part, next) ? 0 : Math.max(LEAD_IN_MS, next.restS * 1000),
+        skipMs: 0,
+      });
   }, [append, open, next, index, part, paceNow, openIn, nowMs]);
 
   const recordRep = useCallback(
@@ -125,7 +178,14 @@ export function useLiveSet(context: SetScreenContext, nowMs: () => number) {
 
   /** Go on after a pause: where the pacer stood, or after the reps that were counted by tap meanwhile. */
   const resume = useCallback(() => {
-    if (open && open.reps > (paceNow()?.done ?? 0)) dispatch({ type: 'started', setId: open.setId, nowMs: nowMs(), leadInMs: 0, skipMs: (open.reps - base) * repSeconds(pace) * 1000 });
+    if (open && open.reps > (paceNow()?.done ?? 0))
+      dispatch({
+        type: 'started',
+        setId: open.setId,
+        nowMs: nowMs(),
+        leadInMs: 0,
+        skipMs: (open.reps - base) * repSeconds(pace) * 1000,
+      });
     else dispatch({ type: 'resumed', nowMs: nowMs() });
   }, [open, paceNow, nowMs, base, pace]);
 
@@ -136,7 +196,14 @@ export function useLiveSet(context: SetScreenContext, nowMs: () => number) {
     if (state.mode === 'running' && ms !== null) {
       // In the first half of a rep it is the one before that is done by now.
       const whole = repSeconds(pace) * 1000;
-      if (ms > 0) dispatch({ type: 'started', setId: state.setId, nowMs: nowMs(), leadInMs: 0, skipMs: Math.round(ms / whole) * whole });
+      if (ms > 0)
+        dispatch({
+          type: 'started',
+          setId: state.setId,
+          nowMs: nowMs(),
+          leadInMs: 0,
+          skipMs: Math.round(ms / whole) * whole,
+        });
       return;
     }
     await append((log) => {
@@ -159,7 +226,16 @@ export function useLiveSet(context: SetScreenContext, nowMs: () => number) {
       const rep = paceNow()?.rep ?? 0;
       await append((log) => {
         const set = log.sets.findLast((s) => s.itemId === item.id);
-        return set ? { kind: 'fault', setId: set.setId, rep: set.endedAtMs === null ? Math.max(1, rep, set.reps) : 0, fault, side, severity } : null;
+        return set
+          ? {
+              kind: 'fault',
+              setId: set.setId,
+              rep: set.endedAtMs === null ? Math.max(1, rep, set.reps) : 0,
+              fault,
+              side,
+              severity,
+            }
+          : null;
       });
     },
     [append, paceNow, item.id],
@@ -171,7 +247,14 @@ export function useLiveSet(context: SetScreenContext, nowMs: () => number) {
       const set = open ?? last;
       const was = set?.faults.at(-1);
       if (!set || !was || was.severity === severity) return;
-      const kept = await append({ kind: 'fault', setId: set.setId, rep: was.rep, fault: was.fault, side: was.side, severity });
+      const kept = await append({
+        kind: 'fault',
+        setId: set.setId,
+        rep: was.rep,
+        fault: was.fault,
+        side: was.side,
+        severity,
+      });
       if (kept) await append({ kind: 'undo', eventId: was.id });
     },
     [append, open, last],
@@ -194,7 +277,10 @@ export function useLiveSet(context: SetScreenContext, nowMs: () => number) {
   }, [append, open, paceNow]);
 
   const undone = useMemo(() => new Set(events.flatMap((e) => (e.kind === 'undo' ? [e.eventId] : []))), [events]);
-  const undoable = useMemo(() => events.filter((e) => e.itemId === item.id && UNDOABLE.includes(e.kind) && !undone.has(e.id)).at(-1) ?? null, [events, item.id, undone]);
+  const undoable = useMemo(
+    () => events.filter((e) => e.itemId === item.id && UNDOABLE.includes(e.kind) && !undone.has(e.id)).at(-1) ?? null,
+    [events, item.id, undone],
+  );
   const undo = useCallback(async () => {
     if (undoable) await append({ kind: 'undo', eventId: undoable.id });
   }, [append, undoable]);
@@ -207,7 +293,47 @@ export function useLiveSet(context: SetScreenContext, nowMs: () => number) {
   const ranked = useMemo(() => rankFaults(log.sets), [log]);
   const watch = useMemo(() => watchList(log.sets), [log]);
   return {
-    log, here, last, open, pain, live, dispatch, pace, paceOfRep, movement, faults, loadG, setChosenLoadG, paceNow, start, goOn, recordRep, end, stopForPain, undo, undoable, append, trouble, openCorrection, ranked, watch, advice, schemes, scheme, setScheme, part, parts: own, index, base, next, goNext, resume, tapRep, markClean, markFault, remark,
+    log,
+    here,
+    last,
+    open,
+    pain,
+    live,
+    dispatch,
+    pace,
+    paceOfRep,
+    movement,
+    faults,
+    loadG,
+    setChosenLoadG,
+    paceNow,
+    start,
+    goOn,
+    recordRep,
+    end,
+    stopForPain,
+    undo,
+    undoable,
+    append,
+    trouble,
+    openCorrection,
+    ranked,
+    watch,
+    advice,
+    schemes,
+    scheme,
+    setScheme,
+    part,
+    parts: own,
+    index,
+    base,
+    next,
+    goNext,
+    resume,
+    tapRep,
+    markClean,
+    markFault,
+    remark,
   };
 }
 

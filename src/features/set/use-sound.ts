@@ -5,12 +5,21 @@ import { heardAt } from './heard-at';
 import { PaceClock } from './pace-clock';
 
 /** Pitch of each phase's tick, hertz: up for lifting, down for lowering, middle for the pauses. */
-const PITCH: Readonly<Record<Phase | 'ready', number>> = { lifting: 880, finish: 660, lowering: 440, stretch: 550, ready: 330 };
+const PITCH: Readonly<Record<Phase | 'ready', number>> = {
+  lifting: 880,
+  finish: 660,
+  lowering: 440,
+  stretch: 550,
+  ready: 330,
+};
 
 /** A buzz where the device offers it: long for lowering, short for lifting, milliseconds. */
 const BUZZ_MS = { lifting: 40, lowering: 120 } as const;
 
-/** Optional ticks and buzzes at the changes of phase; never the only channel. With them the set's clock, which runs with the audio while it sounds. */
+/**
+ * Optional ticks and buzzes at the changes of phase; never the only channel. With them the set's clock, which runs with
+ * the audio while it sounds.
+ */
 export function useSound() {
   const [on, setOn] = useState(false);
   const audio = useRef<AudioContext | null>(null);
@@ -32,7 +41,11 @@ export function useSound() {
       const ctx = audio.current;
       if (!on || !ctx) return;
       const { contextTime = 0, performanceTime = 0 } = ctx.getOutputTimestamp();
-      const at = heardAt({ currentTime: ctx.currentTime, contextTime, performanceTime }, clock.toPage(atMs), performance.now());
+      const at = heardAt(
+        { currentTime: ctx.currentTime, contextTime, performanceTime },
+        clock.toPage(atMs),
+        performance.now(),
+      );
       const tone = ctx.createOscillator();
       const gain = ctx.createGain();
       tone.frequency.value = PITCH[phase];
@@ -44,6 +57,10 @@ export function useSound() {
     },
     [on, clock],
   );
-  const buzz = useCallback((phase: Phase | 'ready') => void (on && (phase === 'lifting' || phase === 'lowering') && navigator.vibrate?.(BUZZ_MS[phase])), [on]);
+  const buzz = useCallback(
+    (phase: Phase | 'ready') =>
+      void (on && (phase === 'lifting' || phase === 'lowering') && navigator.vibrate?.(BUZZ_MS[phase])),
+    [on],
+  );
   return { on, toggle, tick, buzz, nowMs };
 }

@@ -17,18 +17,34 @@ const nowS = (): number => Date.now() / 1000;
 
 async function post(id: string, what: 'set' | 'rest', body: CalledSet | null): Promise<void> {
   // A sensor that does not hear it still tells what the stack does.
-  await fetch(`${AT}/${id}/${what}`, { method: 'POST', body: body ? JSON.stringify(body) : '{}' }).catch(() => undefined);
+  await fetch(`${AT}/${id}/${what}`, { method: 'POST', body: body ? JSON.stringify(body) : '{}' }).catch(
+    () => undefined,
+  );
 }
 
-/** A sensor on the stack; `nowMs` is the set's clock. Found, listened to, told when a set is called, and read by this device's clock. */
-export function useTracker(live: SetState, pace: Pace, repsLeft: number, stackTravelM: number | null, nowMs: () => number) {
+/**
+ * A sensor on the stack; `nowMs` is the set's clock. Found, listened to, told when a set is called, and read by this
+ * device's clock.
+ */
+export function useTracker(
+  live: SetState,
+  pace: Pace,
+  repsLeft: number,
+  stackTravelM: number | null,
+  nowMs: () => number,
+) {
   const [link, setLink] = useState<TrackerLink>('off');
   const [sensors, setSensors] = useState<readonly Sensor[]>([]);
   const [id, setId] = useState<string | null>(null);
   const trace = useRef<LiveTrace>(NO_TRACE);
   const find = useCallback(async () => {
     setLink('asking');
-    const list = await fetch(AT).then((r) => r.json(), () => null).catch(() => null);
+    const list = await fetch(AT)
+      .then(
+        (r) => r.json(),
+        () => null,
+      )
+      .catch(() => null);
     const read = sensorListSchema.safeParse(list);
     setSensors(read.success ? read.data.sensors : []);
     setLink(read.success ? 'off' : 'none');
@@ -51,7 +67,12 @@ export function useTracker(live: SetState, pace: Pace, repsLeft: number, stackTr
     line.onmessage = (e: MessageEvent<string>) => {
       const read = deliverySchema.safeParse(JSON.parse(e.data));
       if (!read.success) return;
-      trace.current = withDelivery(trace.current, read.data.n, read.data.points.map(([tS, xM]) => ({ tS, xM })), nowS());
+      trace.current = withDelivery(
+        trace.current,
+        read.data.n,
+        read.data.points.map(([tS, xM]) => ({ tS, xM })),
+        nowS(),
+      );
       setLink('connected');
     };
     line.onerror = () => setLink(line.readyState === EventSource.CLOSED ? 'none' : 'lost');
@@ -73,12 +94,27 @@ export function useTracker(live: SetState, pace: Pace, repsLeft: number, stackTr
     }
     called.current = true;
     const { pace: asked, repsLeft: reps, rangeM: range_m } = latest.current;
-    void post(id, 'set', { legs: buildRep(asked).map(({ seconds, from, to }) => ({ seconds, from, to })), reps: Math.max(1, reps), lead_in_s: Math.max(0, (firstRepAtMs - nowMs()) / 1000), range_m });
+    void post(id, 'set', {
+      legs: buildRep(asked).map(({ seconds, from, to }) => ({ seconds, from, to })),
+      reps: Math.max(1, reps),
+      lead_in_s: Math.max(0, (firstRepAtMs - nowMs()) / 1000),
+      range_m,
+    });
   }, [id, firstRepAtMs, nowMs]);
 
-  /** Readings between two times of this device's clock, milliseconds; null while the sensor's clock is not known well enough to say. */
-  const readings = useCallback((fromMs: number, toMs: number): TracePoint[] | null => (clocksCompared(trace.current) ? between(trace.current, fromMs / 1000, toMs / 1000) : null), []);
-  /** The last seconds as shares of the range, for the pacer: seconds before now, 0 stretch, 1 finish. `sinceS`: seconds since the first rep began. Empty while nothing is heard. */
+  /**
+   * Readings between two times of this device's clock, milliseconds; null while the sensor's clock is not known well
+   * enough to say.
+   */
+  const readings = useCallback(
+    (fromMs: number, toMs: number): TracePoint[] | null =>
+      clocksCompared(trace.current) ? between(trace.current, fromMs / 1000, toMs / 1000) : null,
+    [],
+  );
+  /**
+   * The last seconds as shares of the range, for the pacer: seconds before now, 0 stretch, 1 finish. `sinceS`: seconds
+   * since the first rep began. Empty while nothing is heard.
+   */
   const recent = useCallback((spanS: number, sinceS: number): { readonly agoS: number; readonly share: number }[] => {
     const offset = clockOffsetS(trace.current);
     if (offset === null || sinceS < 0) return [];
@@ -94,7 +130,10 @@ export function useTracker(live: SetState, pace: Pace, repsLeft: number, stackTr
     const base = asked.startsWith === 'lifting' ? low : high - range;
     return points.slice(first).map((p) => ({ agoS: now - p.tS, share: (p.xM - base) / range }));
   }, []);
-  return useMemo(() => ({ link, sensors, id, find, choose, readings, recent }), [link, sensors, id, find, choose, readings, recent]);
+  return useMemo(
+    () => ({ link, sensors, id, find, choose, readings, recent }),
+    [link, sensors, id, find, choose, readings, recent],
+  );
 }
 
 export type Tracker = ReturnType<typeof useTracker>;

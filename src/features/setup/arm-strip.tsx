@@ -40,14 +40,28 @@ export function ArmStrip({ setup, width }: { readonly setup: SetupView; readonly
         level
           ? { u: left + (z - shoulderAt[2]) * flip * SCALE, v: HEIGHT - 14 - (x - shoulderAt[0]) * SCALE }
           : { u: left + (x - shoulderAt[0]) * ahead * SIDE_SCALE, v: HEIGHT / 2 - (y - shoulderAt[1]) * SIDE_SCALE };
-      const view = { kind: level ? 'plan' : 'elevation', scale: level ? SCALE : SIDE_SCALE, width, height: HEIGHT, project, toX: () => 0, toOther: () => 0 } satisfies View;
+      const view = {
+        kind: level ? 'plan' : 'elevation',
+        scale: level ? SCALE : SIDE_SCALE,
+        width,
+        height: HEIGHT,
+        project,
+        toX: () => 0,
+        toOther: () => 0,
+      } satisfies View;
       const grip = project(arm.contact[i]!);
       const pulley = project(q);
       const d = Math.hypot(pulley.u - grip.u, pulley.v - grip.v);
       const end = { u: grip.u + ((pulley.u - grip.u) / d) * 30, v: grip.v + ((pulley.v - grip.v) / d) * 30 };
       const shoulder = project(shoulderAt);
       const neck = level ? { u: shoulder.u - 13, v: shoulder.v } : project(problem.poseAt(i).pelvis);
-      return { i, silhouette: armSilhouette(view, (v) => v, problem.body, arm, i, `strip-${i}`), trunk: capsulePath({ a: neck, b: shoulder, ra: 5, rb: 4 }), grip, end };
+      return {
+        i,
+        silhouette: armSilhouette(view, (v) => v, problem.body, arm, i, `strip-${i}`),
+        trunk: capsulePath({ a: neck, b: shoulder, ra: 5, rb: 4 }),
+        grip,
+        end,
+      };
     });
   }, [problem, placement, side, width]);
   return (

@@ -9,8 +9,24 @@ import type { WorkingSide } from '@/core/setup/setup-problem';
 
 /** What the bench needs to know beside the solver's case: names, plan and records, plain data. */
 export interface BenchContext {
-  readonly client: BodyInput & { readonly id: string; readonly name: string; readonly note: string; readonly range: ActiveRangeDeg; readonly notes: readonly ClientNote[]; readonly unfelt: readonly Region[] };
-  readonly item: { readonly id: string; readonly movement: string; readonly attachmentId: string | null; readonly loadG: number; readonly side: WorkingSide; readonly reps: number; readonly sets: number; readonly tempo: string };
+  readonly client: BodyInput & {
+    readonly id: string;
+    readonly name: string;
+    readonly note: string;
+    readonly range: ActiveRangeDeg;
+    readonly notes: readonly ClientNote[];
+    readonly unfelt: readonly Region[];
+  };
+  readonly item: {
+    readonly id: string;
+    readonly movement: string;
+    readonly attachmentId: string | null;
+    readonly loadG: number;
+    readonly side: WorkingSide;
+    readonly reps: number;
+    readonly sets: number;
+    readonly tempo: string;
+  };
   /** Null for a movement without a cable. */
   readonly station: { readonly id: string; readonly name: string } | null;
   readonly attachment: { readonly name: string; readonly lengthM: number } | null;
@@ -20,10 +36,20 @@ export interface BenchContext {
   readonly unit: LoadUnit;
   readonly variant: { readonly id: string; readonly name: string } | null;
   /** Columns of this gym first, then those of others, each under its gym's name. */
-  readonly stations: readonly { readonly id: string; readonly name: string; readonly gym: string; readonly outOfOrder: boolean }[];
+  readonly stations: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly gym: string;
+    readonly outOfOrder: boolean;
+  }[];
   readonly events: readonly FloorEvent[];
   /** Planned kit that is out of order or in another gym, and what stands in for it. */
-  readonly replaced: readonly { readonly kind: 'column' | 'attachment'; readonly why: 'out-of-order' | 'elsewhere'; readonly planned: string; readonly by: string | null }[];
+  readonly replaced: readonly {
+    readonly kind: 'column' | 'attachment';
+    readonly why: 'out-of-order' | 'elsewhere';
+    readonly planned: string;
+    readonly by: string | null;
+  }[];
   readonly screening: ScreeningSummary;
   readonly mostLoadKg: number | null;
   /** A stand-in takes the place of the device's tilt sensor. */

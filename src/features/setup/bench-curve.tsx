@@ -12,7 +12,10 @@ import type { Beside } from './use-beside';
 import type { SetupView } from './use-setup';
 import styles from './setup.module.css';
 
-const ResistanceChart = dynamic(() => import('@/charts/resistance-chart'), { ssr: false, loading: () => <div style={{ height: CHART_PX }} /> });
+const ResistanceChart = dynamic(() => import('@/charts/resistance-chart'), {
+  ssr: false,
+  loading: () => <div style={{ height: CHART_PX }} />,
+});
 const CHART_PX = 150;
 const SETTLED_MS = 400;
 
@@ -37,10 +40,24 @@ interface AxesProps {
 /** The axes: drawn anew only when they change. */
 const Axes = memo(function Axes({ min, max, step, label }: AxesProps) {
   const span = useMemo(() => ({ min, max, step }), [min, max, step]);
-  return <ResistanceChart main={null} span={span} other={null} peakAt={0} peakNm={0} rightAngleAt={null} height={CHART_PX} label={label} />;
+  return (
+    <ResistanceChart
+      main={null}
+      span={span}
+      other={null}
+      peakAt={0}
+      peakNm={0}
+      rightAngleAt={null}
+      height={CHART_PX}
+      label={label}
+    />
+  );
 });
 
-const curveOf = ({ shown }: SetupView) => ({ name: 'now', resistanceNm: shown.bySide[shown.worse]!.samples.resistanceNm });
+const curveOf = ({ shown }: SetupView) => ({
+  name: 'now',
+  resistanceNm: shown.bySide[shown.worse]!.samples.resistanceNm,
+});
 
 /** The resistance over the rep, with the rep under the finger below it. */
 export const BenchCurve = memo(function BenchCurve({ setup, other, loadSays, width, now, onNow, tools }: Props) {
@@ -57,13 +74,21 @@ export const BenchCurve = memo(function BenchCurve({ setup, other, loadSays, wid
           Resistance at the {jointName(limbOf(problem, shown.worse))}
           {problem.sides.length === 2 ? ', each side' : ''}, {loadSays} on the stack
           <small>
-            hatched: rest zone{shown.metrics.rightAngleAt !== null && '; dotted: right angle'}; dashes on the body: line of the {REGION_NAME[problem.region]}, approximate
+            hatched: rest zone{shown.metrics.rightAngleAt !== null && '; dotted: right angle'}; dashes on the body: line
+            of the {REGION_NAME[problem.region]}, approximate
           </small>
         </span>
         {tools}
       </h2>
       <div className={styles.chart}>
-        <Axes {...span} label={`Resistance over the rep: peak ${Math.round(told.peakResistanceNm)} newton metres at ${Math.round(told.peakAt * 100)} percent of the range, rest zone ${Math.round(told.restShare * 100)} percent`} />
+        <Axes
+          {...span}
+          label={
+            `Resistance over the rep: peak ${Math.round(told.peakResistanceNm)} newton metres ` +
+            `at ${Math.round(told.peakAt * 100)} percent of the range, rest ` +
+            `zone ${Math.round(told.restShare * 100)} percent`
+          }
+        />
         <LiveCurve
           main={curveOf(setup)}
           other={other}

@@ -39,7 +39,8 @@ export function BenchHandles({ settings, moves, back, seat }: Props) {
     e.preventDefault();
     move();
   };
-  const toNotch = (n: number): void => moves.onBack(moves.notchesDeg[Math.min(moves.notchesDeg.length, Math.max(1, n)) - 1]!);
+  const toNotch = (n: number): void =>
+    moves.onBack(moves.notchesDeg[Math.min(moves.notchesDeg.length, Math.max(1, n)) - 1]!);
   return (
     <>
       {back && notch?.notch != null && moves.notchesDeg.length > 1 && (
@@ -53,7 +54,13 @@ export function BenchHandles({ settings, moves, back, seat }: Props) {
           aria-valuemax={moves.notchesDeg.length}
           aria-valuetext={`notch ${notch.notch} of ${moves.notchesDeg.length}, ${Math.round(notch.deg)} degrees`}
           data-testid="drag-back"
-          onKeyDown={(e) => step(e, () => toNotch(notch.notch! + 1), () => toNotch(notch.notch! - 1))}
+          onKeyDown={(e) =>
+            step(
+              e,
+              () => toNotch(notch.notch! + 1),
+              () => toNotch(notch.notch! - 1),
+            )
+          }
           {...turn}
         >
           <circle className={styles.halo} cx={px(back.to.u)} cy={px(back.to.v)} r={28} />
@@ -71,11 +78,23 @@ export function BenchHandles({ settings, moves, back, seat }: Props) {
           aria-valuemax={hole.holes}
           aria-valuetext={`hole ${hole.hole} of ${hole.holes}`}
           data-testid="drag-seat"
-          onKeyDown={(e) => step(e, () => moves.onSeat(Math.min(hole.holes, hole.hole + 1)), () => moves.onSeat(Math.max(1, hole.hole - 1)))}
+          onKeyDown={(e) =>
+            step(
+              e,
+              () => moves.onSeat(Math.min(hole.holes, hole.hole + 1)),
+              () => moves.onSeat(Math.max(1, hole.hole - 1)),
+            )
+          }
           {...lift}
         >
           <circle className={styles.halo} cx={px(seat.at.u)} cy={px(seat.at.v)} r={28} />
-          <path className={styles.carriage} d={`M${px(seat.at.u - 9)} ${px(seat.at.v - 2)}l9 -9l9 9zM${px(seat.at.u - 9)} ${px(seat.at.v + 2)}l9 9l9 -9z`} />
+          <path
+            className={styles.carriage}
+            d={
+              `M${px(seat.at.u - 9)} ${px(seat.at.v - 2)}l9 -9l9 ` +
+              `9zM${px(seat.at.u - 9)} ${px(seat.at.v + 2)}l9 9l9 -9z`
+            }
+          />
         </g>
       )}
     </>

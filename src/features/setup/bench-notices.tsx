@@ -15,7 +15,13 @@ import styles from './setup.module.css';
 const AT_PLATES: readonly CautionPlace[] = ['hole', 'handle', 'mark', 'bench', 'load'];
 
 /** What has to be known beside the plates: screening, what was replaced or converted, limits and cautions. */
-export const BenchNotices = memo(function BenchNotices({ context, entry }: { readonly context: BenchContext; readonly entry: BookEntry }) {
+export const BenchNotices = memo(function BenchNotices({
+  context,
+  entry,
+}: {
+  readonly context: BenchContext;
+  readonly entry: BookEntry;
+}) {
   const { client, item, converted, replaced, mostLoadKg, unit } = context;
   return (
     <>
@@ -27,7 +33,8 @@ export const BenchNotices = memo(function BenchNotices({ context, entry }: { rea
       ))}
       {converted && (
         <p className={styles.atPlates} data-testid="converted">
-          <b>{loadText(item.loadG, unit)} here</b> for the {loadText(converted.plannedG, converted.plannedUnit)} planned on {converted.plannedOn}: the nearest step with the same pull in the hand.
+          <b>{loadText(item.loadG, unit)} here</b> for the {loadText(converted.plannedG, converted.plannedUnit)} planned
+          on {converted.plannedOn}: the nearest step with the same pull in the hand.
         </p>
       )}
       {mostLoadKg !== null && (
@@ -35,7 +42,12 @@ export const BenchNotices = memo(function BenchNotices({ context, entry }: { rea
           <b>Clinician’s limit:</b> {loadText(kgToGrams(mostLoadKg), unit)} in the hand.
         </p>
       )}
-      <p className={styles.atPlates}>{cautionsOf(entry).filter((c) => AT_PLATES.includes(CAUTION[c].at)).map((c) => CAUTION[c].text).join(' ')}</p>
+      <p className={styles.atPlates}>
+        {cautionsOf(entry)
+          .filter((c) => AT_PLATES.includes(CAUTION[c].at))
+          .map((c) => CAUTION[c].text)
+          .join(' ')}
+      </p>
     </>
   );
 });

@@ -34,14 +34,28 @@ export const BenchPanels = memo(function BenchPanels({ context, question, setup,
     const tempo = parseTempo(item.tempo);
     if (!tempo || problem.tensionN <= 0) return null;
     const pathM = metrics.maxTravelM - metrics.minClearanceM;
-    return { timeS: tempo.lifting, peakN: peakTensionN(problem.tensionN / GRAVITY_MS2, pathM, tempo.lifting), restN: problem.tensionN };
+    return {
+      timeS: tempo.lifting,
+      peakN: peakTensionN(problem.tensionN / GRAVITY_MS2, pathM, tempo.lifting),
+      restN: problem.tensionN,
+    };
   }, [item.tempo, problem.tensionN, metrics]);
   return (
     <>
       <VerdictLines setup={setup} clientId={client.id} fast={fast} />
-      <RivalPanel rivals={beside.rivals} chosen={beside.key} rival={beside.rival} own={beside.rival && metrics} onChoose={beside.setKey} />
+      <RivalPanel
+        rivals={beside.rivals}
+        chosen={beside.key}
+        rival={beside.rival}
+        own={beside.rival && metrics}
+        onChoose={beside.setKey}
+      />
       <FaultPanel entry={entry} fault={beside.fault} cost={beside.cost} onFault={beside.setFault} />
-      <StanceDropsPanel problem={problem} placement={placement} onPlace={(standX) => dispatch({ type: 'placed', placement: { ...placement, standX } })} />
+      <StanceDropsPanel
+        problem={problem}
+        placement={placement}
+        onPlace={(standX) => dispatch({ type: 'placed', placement: { ...placement, standX } })}
+      />
       <LineCheckPanel
         simulated={context.simulatedTilt}
         check={(deg) => checkLine(problem, placement, shown.worse, now, deg)}
@@ -50,7 +64,14 @@ export const BenchPanels = memo(function BenchPanels({ context, question, setup,
         shoulderMeasured={problem.body.height.shoulderHeight.source === 'measured'}
       />
       <CardLink itemId={item.id} />
-      <OptionsBar context={context} question={question} options={setup.state.options} side={setup.state.side} dispatch={dispatch} finishShare={beside.finishShare} />
+      <OptionsBar
+        context={context}
+        question={question}
+        options={setup.state.options}
+        side={setup.state.side}
+        dispatch={dispatch}
+        finishShare={beside.finishShare}
+      />
     </>
   );
 });

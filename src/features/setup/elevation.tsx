@@ -47,13 +47,26 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
     () => (
       <>
         {figure.surfaces.map((s) => (
-          <line key={s.key} className={styles.surface} x1={px(s.from.u)} y1={px(s.from.v)} x2={px(s.to.u)} y2={px(s.to.v)} />
+          <line
+            key={s.key}
+            className={styles.surface}
+            x1={px(s.from.u)}
+            y1={px(s.from.v)}
+            x2={px(s.to.u)}
+            y2={px(s.to.v)}
+          />
         ))}
         <Silhouettes shapes={figure.idle} />
         <Silhouettes shapes={figure.body} />
         <Silhouettes shapes={figure.arms.slice(-1)} />
         <path className={styles.carriage} d={`M${px(origin.u)} ${px(origin.v + 3)}l9 13h-18Z`} />
-        <path className={styles.grip} d={`M${px(origin.u - 16)} ${px(origin.v + 10)}l-7 0m3 -3l-4 3l4 3M${px(origin.u + 16)} ${px(origin.v + 10)}l7 0m-3 -3l4 3l-4 3`} />
+        <path
+          className={styles.grip}
+          d={
+            `M${px(origin.u - 16)} ${px(origin.v + 10)}l-7 0m3 -3l-4 3l4 ` +
+            `3M${px(origin.u + 16)} ${px(origin.v + 10)}l7 0m-3 -3l4 3l-4 3`
+          }
+        />
       </>
     ),
     [figure, origin],
@@ -81,11 +94,26 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
   // The line of pull drawn on past the shoulder shows at a glance whether all three line up.
   const reach = Math.hypot(cable.shoulder.u - cable.to.u, cable.shoulder.v - cable.to.v);
   const pull = Math.hypot(cable.to.u - cable.from.u, cable.to.v - cable.from.v);
-  const beyond = { u: cable.to.u + ((cable.to.u - cable.from.u) / pull) * 0.35 * reach, v: cable.to.v + ((cable.to.v - cable.from.v) / pull) * 0.35 * reach };
+  const beyond = {
+    u: cable.to.u + ((cable.to.u - cable.from.u) / pull) * 0.35 * reach,
+    v: cable.to.v + ((cable.to.v - cable.from.v) / pull) * 0.35 * reach,
+  };
   const carriages = apart
     ? [
-        { side: 'left' as const, drag: leftCarriage, at: view.project(problem.pulley(placement, 'left')), label: 'Left carriage, hole', testId: 'drag-carriage-left' },
-        { side: 'right' as const, drag: carriage, at: view.project(problem.pulley(placement, 'right')), label: 'Right carriage, hole', testId: 'drag-carriage' },
+        {
+          side: 'left' as const,
+          drag: leftCarriage,
+          at: view.project(problem.pulley(placement, 'left')),
+          label: 'Left carriage, hole',
+          testId: 'drag-carriage-left',
+        },
+        {
+          side: 'right' as const,
+          drag: carriage,
+          at: view.project(problem.pulley(placement, 'right')),
+          label: 'Right carriage, hole',
+          testId: 'drag-carriage',
+        },
       ]
     : [{ side: undefined, drag: carriage, at: cable.from, label: 'Carriage, hole', testId: 'drag-carriage' }];
   // The end of the cable where it is shortest: a stroke square to it.
@@ -114,9 +142,13 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
       </Layer>
       <Layer view={view} shift={shift}>
         <g transform={`translate(${px(rulerX)} 0)`}>
-          <path className={shoulderSource === 'measured' ? styles.measured : styles.estimate} d={`M0 ${px(floor.v)}V${px(cable.shoulder.v)}H${px(cable.shoulder.u - shift.u - rulerX)}`} />
+          <path
+            className={shoulderSource === 'measured' ? styles.measured : styles.estimate}
+            d={`M0 ${px(floor.v)}V${px(cable.shoulder.v)}H${px(cable.shoulder.u - shift.u - rulerX)}`}
+          />
           <text className={styles.quiet} transform={`translate(14 ${px(floor.v - 14)}) rotate(-90)`}>
-            shoulder {Math.round(problem.pose.shoulder.right[1] * 100)} in stance, {shoulderSource === 'measured' ? 'measured' : 'estimated'}
+            shoulder {Math.round(problem.pose.shoulder.right[1] * 100)} in stance,{' '}
+            {shoulderSource === 'measured' ? 'measured' : 'estimated'}
           </text>
         </g>
         {!ghost && range}
@@ -126,18 +158,29 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
           className={styles.grab}
           aria-label="Client, distance from the columns"
           aria-valuenow={Math.round(placement.standX * 100)}
-          aria-valuetext={`${Math.abs(Math.round(placement.standX * 100))} centimetres ${placement.standX < 0 ? 'behind' : 'in front'}`}
+          aria-valuetext={
+            `${Math.abs(Math.round(placement.standX * 100))} ` +
+            `centimetres ${placement.standX < 0 ? 'behind' : 'in front'}`
+          }
           aria-valuemin={Math.round(problem.input.room.minDistanceM * 100)}
           aria-valuemax={Math.round(problem.input.room.maxDistanceM * 100)}
           data-testid="drag-client"
-          onKeyDown={(e) => keys(e, { ArrowLeft: step(-0.01), ArrowRight: step(0.01), PageUp: step(0.1), PageDown: step(-0.1) })}
+          onKeyDown={(e) =>
+            keys(e, { ArrowLeft: step(-0.01), ArrowRight: step(0.01), PageUp: step(0.1), PageDown: step(-0.1) })
+          }
           {...client}
           onPointerDown={(e) => {
             picked.current = placement;
             client.onPointerDown(e);
           }}
         >
-          <rect className={styles.halo} x={px(origin.u - 70)} y={px(cable.shoulder.v - 70)} width={140} height={px(floor.v - cable.shoulder.v + 90)} />
+          <rect
+            className={styles.halo}
+            x={px(origin.u - 70)}
+            y={px(cable.shoulder.v - 70)}
+            width={140}
+            height={px(floor.v - cable.shoulder.v + 90)}
+          />
           {body}
         </g>
         {handPath}
@@ -145,20 +188,61 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
       <Layer view={view}>
         {off && (
           <>
-            <line className={styles.was} x1={px(solvedMark.u)} x2={px(solvedMark.u)} y1={px(floor.v - 26)} y2={px(floor.v)} />
-            <rect className={styles.was} x={px(solvedPulley.u - 19)} y={px(solvedPulley.v - 13)} width={26} height={26} />
+            <line
+              className={styles.was}
+              x1={px(solvedMark.u)}
+              x2={px(solvedMark.u)}
+              y1={px(floor.v - 26)}
+              y2={px(floor.v)}
+            />
+            <rect
+              className={styles.was}
+              x={px(solvedPulley.u - 19)}
+              y={px(solvedPulley.v - 13)}
+              width={26}
+              height={26}
+            />
           </>
         )}
-        {marks.region && <line className={styles.region} x1={px(marks.region.from.u)} y1={px(marks.region.from.v)} x2={px(marks.region.to.u)} y2={px(marks.region.to.v)} />}
+        {marks.region && (
+          <line
+            className={styles.region}
+            x1={px(marks.region.from.u)}
+            y1={px(marks.region.from.v)}
+            x2={px(marks.region.to.u)}
+            y2={px(marks.region.to.v)}
+          />
+        )}
         {marks.rest && <path className={styles.rest} d={marks.rest} />}
-        <line className={styles.cable} x1={px(cable.from.u)} y1={px(cable.from.v)} x2={px(cable.to.u)} y2={px(cable.to.v)} />
+        <line
+          className={styles.cable}
+          x1={px(cable.from.u)}
+          y1={px(cable.from.v)}
+          x2={px(cable.to.u)}
+          y2={px(cable.to.v)}
+        />
         <line className={styles.through} x1={px(cable.to.u)} y1={px(cable.to.v)} x2={px(beyond.u)} y2={px(beyond.v)} />
-        <line className={styles.lever} x1={px(scene.lever.from.u)} y1={px(scene.lever.from.v)} x2={px(scene.lever.to.u)} y2={px(scene.lever.to.v)} />
+        <line
+          className={styles.lever}
+          x1={px(scene.lever.from.u)}
+          y1={px(scene.lever.from.v)}
+          x2={px(scene.lever.to.u)}
+          y2={px(scene.lever.to.v)}
+        />
         <circle className={styles.joint} cx={px(cable.shoulder.u)} cy={px(cable.shoulder.v)} r={4} />
         <circle className={styles.hand} cx={px(cable.to.u)} cy={px(cable.to.v)} r={6} />
         {carriages.map(({ side, drag, at, label, testId }) => (
           <Fragment key={testId}>
-            {side === 'left' && <line className={styles.cable} x1={px(scene.cables[0]!.from.u)} y1={px(scene.cables[0]!.from.v)} x2={px(scene.cables[0]!.to.u)} y2={px(scene.cables[0]!.to.v)} opacity={0.5} />}
+            {side === 'left' && (
+              <line
+                className={styles.cable}
+                x1={px(scene.cables[0]!.from.u)}
+                y1={px(scene.cables[0]!.from.v)}
+                x2={px(scene.cables[0]!.to.u)}
+                y2={px(scene.cables[0]!.to.v)}
+                opacity={0.5}
+              />
+            )}
             <g
               role="slider"
               tabIndex={0}
@@ -169,24 +253,51 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
               aria-valuemax={column.holes}
               aria-valuetext={`hole ${holeOf(placement, side ?? 'right')} of ${column.holes}`}
               data-testid={testId}
-              onKeyDown={(e) => keys(e, { ArrowUp: { what: 'carriage-up', by: 1, only: side }, ArrowDown: { what: 'carriage-up', by: -1, only: side } })}
+              onKeyDown={(e) =>
+                keys(e, {
+                  ArrowUp: { what: 'carriage-up', by: 1, only: side },
+                  ArrowDown: { what: 'carriage-up', by: -1, only: side },
+                })
+              }
               {...drag}
             >
               <rect className={styles.halo} x={px(at.u - 58)} y={px(at.v - 28)} width={86} height={56} />
-              <rect className={side === 'left' ? styles.carriageLeft : styles.carriage} x={px(at.u - 19)} y={px(at.v - 13)} width={26} height={26} />
+              <rect
+                className={side === 'left' ? styles.carriageLeft : styles.carriage}
+                x={px(at.u - 19)}
+                y={px(at.v - 13)}
+                width={26}
+                height={26}
+              />
               {side && (
-                <text className={side === 'left' ? styles.letterLeft : styles.letter} x={px(at.u - 6)} y={px(at.v + 5.5)} textAnchor="middle">
+                <text
+                  className={side === 'left' ? styles.letterLeft : styles.letter}
+                  x={px(at.u - 6)}
+                  y={px(at.v + 5.5)}
+                  textAnchor="middle"
+                >
                   {side === 'left' ? 'L' : 'R'}
                 </text>
               )}
-              <path className={styles.grip} d={`M${px(at.u + 16)} ${px(at.v - 6)}l0 -8m-3 3l3 -4l3 4M${px(at.u + 16)} ${px(at.v + 6)}l0 8m-3 -3l3 4l3 -4`} />
+              <path
+                className={styles.grip}
+                d={
+                  `M${px(at.u + 16)} ${px(at.v - 6)}l0 -8m-3 3l3 -4l3 4M${px(at.u + 16)} ${px(at.v + 6)}l0 ` +
+                  '8m-3 -3l3 4l3 -4'
+                }
+              />
               <text className={styles.setThis} x={px(at.u - 24)} y={px(at.v + 9)} textAnchor="end" fontSize={26}>
                 {holeText(column, placement, side ?? setup.state.side)}
               </text>
             </g>
           </Fragment>
         ))}
-        <BenchHandles settings={setup.described.settings} moves={moves} back={backOnSheet(entry, surfaces, null)} seat={null} />
+        <BenchHandles
+          settings={setup.described.settings}
+          moves={moves}
+          back={backOnSheet(entry, surfaces, null)}
+          seat={null}
+        />
         <g className={styles.clearance}>
           <path d={across} />
           <g transform={`translate(${px(marks.clearance.from.u + 30)} ${px(marks.clearance.from.v - 18)})`}>

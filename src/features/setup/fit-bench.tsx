@@ -34,7 +34,18 @@ function verdictsOf(q: Question, d: Described) {
   if (!free) throw new Error('fit: expected a movement without a cable');
   const leak = resolveLeak(buildLeakTrack(q.input.body, posed.path, posed.target), free.samples.load);
   const limb = limbOfProfile(free);
-  return { side, verdicts: explainProfile({ body: q.input.body, pose: posed.pose, limb, region: q.entry.target, metrics: free.metrics, samples: free.samples, leak }).map(toVerdict) };
+  return {
+    side,
+    verdicts: explainProfile({
+      body: q.input.body,
+      pose: posed.pose,
+      limb,
+      region: q.entry.target,
+      metrics: free.metrics,
+      samples: free.samples,
+      leak,
+    }).map(toVerdict),
+  };
 }
 
 interface Props {
@@ -50,24 +61,50 @@ export function FitBench({ context, question }: Props) {
   return <Bench key={began?.id ?? ''} context={context} question={question} floor={floor} began={began} />;
 }
 
-function Bench({ context, question, floor, began }: Props & { readonly floor: FloorLog; readonly began: SavedSetup | null }) {
+function Bench({
+  context,
+  question,
+  floor,
+  began,
+}: Props & { readonly floor: FloorLog; readonly began: SavedSetup | null }) {
   const { client, item } = context;
   const { log, append, trouble } = floor;
   const savedHere = log.setups.findLast((s) => s.itemId === item.id) ?? null;
-  const [state, dispatch] = useReducer(reduceSetup, { options: began?.options ?? question.options, side: question.input.side, moved: null, held: {}, saved: null });
+  const [state, dispatch] = useReducer(reduceSetup, {
+    options: began?.options ?? question.options,
+    side: question.input.side,
+    moved: null,
+    held: {},
+    saved: null,
+  });
   const asked = useMemo(() => withChoices(question, state.options, state.side), [question, state.options, state.side]);
   const { shownQuestion, described, tooShort } = useMemo(() => {
     const found = describeQuestion(asked);
-    return { shownQuestion: found ? asked : question, described: found ?? describeQuestion(question)!, tooShort: found === null };
+    return {
+      shownQuestion: found ? asked : question,
+      described: found ?? describeQuestion(question)!,
+      tooShort: found === null,
+    };
   }, [asked, question]);
   const { verdicts } = useMemo(() => verdictsOf(shownQuestion, described), [shownQuestion, described]);
   const { entry } = shownQuestion;
   const free = described.free!;
-  const finishShare = free.metrics.peakResistanceNm > 0 ? free.samples.resistanceNm.at(-1)! / free.metrics.peakResistanceNm : 1;
+  const finishShare =
+    free.metrics.peakResistanceNm > 0 ? free.samples.resistanceNm.at(-1)! / free.metrics.peakResistanceNm : 1;
   const saved = savedHere !== null && sameOptions(savedHere.options, state.options);
-  const cautionsAt = (places: readonly CautionPlace[]): string[] => cautionsOf(entry).flatMap((c) => (places.includes(CAUTION[c].at) ? [CAUTION[c].text] : []));
+  const cautionsAt = (places: readonly CautionPlace[]): string[] =>
+    cautionsOf(entry).flatMap((c) => (places.includes(CAUTION[c].at) ? [CAUTION[c].text] : []));
   const save = (): void =>
-    void append({ kind: 'setup-saved', placement: null, solved: null, off: false, stationId: null, attachmentId: null, side: state.side, options: state.options });
+    void append({
+      kind: 'setup-saved',
+      placement: null,
+      solved: null,
+      off: false,
+      stationId: null,
+      attachmentId: null,
+      side: state.side,
+      options: state.options,
+    });
   const label = loadLabel(entry, state.side);
   const moves = fitMoves(shownQuestion.input.kit, dispatch);
   const seatPitchM = seatPitchOf(entry, shownQuestion.input.kit);
@@ -75,19 +112,42 @@ function Bench({ context, question, floor, began }: Props & { readonly floor: Fl
     <div className={styles.bench}>
       <section className={styles.fitSheet} aria-label="Set-up drawing">
         <h1 className={styles.fitWho}>
-          {client.name} <span>{movementName(item.movement)}{context.variant ? `, ${context.variant.name}` : ''}</span>
+          {client.name}{' '}
+          <span>
+            {movementName(item.movement)}
+            {context.variant ? `, ${context.variant.name}` : ''}
+          </span>
         </h1>
         <p className={styles.how}>{BOOK_TEXT[item.movement]!.how}</p>
         <MovementPlayer
           entry={entry}
-          answer={{ ok: true, placement: null, pulley: null, side: described.side, posed: free.posed, metrics: free.metrics, samples: free.samples }}
+          answer={{
+            ok: true,
+            placement: null,
+            pulley: null,
+            side: described.side,
+            posed: free.posed,
+            metrics: free.metrics,
+            samples: free.samples,
+          }}
           body={shownQuestion.input.body}
           kit={shownQuestion.input.kit}
           column={null}
           beside={null}
           loadSays={loadText(item.loadG, context.unit)}
           padUpM={entry.armOn === 'preacher' ? (described.settings.find((s) => s.kind === 'seat-hole')?.gapM ?? 0) : 0}
-          handles={(scene, view) => <BenchHandles settings={described.settings} moves={moves} back={backOnSheet(entry, scene.surfaces, scene.armPad)} seat={seatPitchM === 0 ? null : { at: scene.surfaces[0]?.to ?? scene.contact, holePx: seatPitchM * view.scale }} />}
+          handles={(scene, view) => (
+            <BenchHandles
+              settings={described.settings}
+              moves={moves}
+              back={backOnSheet(entry, scene.surfaces, scene.armPad)}
+              seat={
+                seatPitchM === 0
+                  ? null
+                  : { at: scene.surfaces[0]?.to ?? scene.contact, holePx: seatPitchM * view.scale }
+              }
+            />
+          )}
         />
       </section>
       <aside className={styles.answer} aria-label="Answer">
@@ -119,7 +179,8 @@ function Bench({ context, question, floor, began }: Props & { readonly floor: Fl
         <p className={styles.atPlates}>{cautionsAt(['bench', 'load', 'mark', 'handle']).join(' ')}</p>
         {tooShort && (
           <p className={styles.blocked} role="alert">
-            With this choice the client’s range leaves too little of the movement. The drawing shows the movement without it.
+            With this choice the client’s range leaves too little of the movement. The drawing shows the movement
+            without it.
           </p>
         )}
         <div className={styles.buttons} data-two>
@@ -159,7 +220,14 @@ function Bench({ context, question, floor, began }: Props & { readonly floor: Fl
         </dl>
         <RegionLines region={described.region} />
         <CardLink itemId={item.id} />
-        <OptionsBar context={context} question={question} options={state.options} side={state.side} dispatch={dispatch} finishShare={finishShare} />
+        <OptionsBar
+          context={context}
+          question={question}
+          options={state.options}
+          side={state.side}
+          dispatch={dispatch}
+          finishShare={finishShare}
+        />
         <ul className={styles.cautions} aria-label="Cautions">
           {cautionsAt(['set']).map((text) => (
             <li key={text}>{text}</li>

@@ -13,6 +13,11 @@ export const fitMoves = (kit: StationKit, dispatch: (event: SetupEvent) => void)
 
 /** How far one hole lifts the seat of a movement, metres; 0 without a seat that moves. */
 export function seatPitchOf(e: BookEntry, kit: StationKit): number {
-  const seat = e.armOn === 'preacher' ? kit.preacher?.seat : e.load.kind === 'machine' ? kit.machines[e.load.machine]?.seat : undefined;
+  const seat =
+    e.armOn === 'preacher'
+      ? kit.preacher?.seat
+      : e.load.kind === 'machine'
+        ? kit.machines[e.load.machine]?.seat
+        : undefined;
   return seat && seat.holes > 1 ? holePositionM(seat, 2) - holePositionM(seat, 1) : 0;
 }

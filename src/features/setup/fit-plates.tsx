@@ -22,7 +22,8 @@ export function FitPlates({ settings, moves }: { readonly settings: readonly Fit
       </>
     );
     if (s.kind === 'notch' && s.notch !== null && moves.notchesDeg.length > 1) {
-      const to = (notch: number): void => moves.onBack(moves.notchesDeg[Math.min(moves.notchesDeg.length, Math.max(1, notch)) - 1]!);
+      const to = (notch: number): void =>
+        moves.onBack(moves.notchesDeg[Math.min(moves.notchesDeg.length, Math.max(1, notch)) - 1]!);
       const { notch } = s;
       return (
         <SteppedPlate
@@ -62,7 +63,11 @@ export function FitPlates({ settings, moves }: { readonly settings: readonly Fit
     return (
       <div key={s.kind} className={styles.plate} data-testid={`plate-${s.kind}`}>
         <div className={styles.plateLabel}>{t.label}</div>
-        <div className={styles.plateValue} data-estimated={t.estimated || undefined} data-span={s.kind === 'stops' || undefined}>
+        <div
+          className={styles.plateValue}
+          data-estimated={t.estimated || undefined}
+          data-span={s.kind === 'stops' || undefined}
+        >
           {figure}
         </div>
         <div className={styles.plateNote}>{t.note}</div>

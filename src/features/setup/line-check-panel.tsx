@@ -21,7 +21,8 @@ const cm = (m: number): string => `${Math.abs(Math.round(m * 100))} cm`;
 function doubtText(c: LineCheck, hole: number, shoulderMeasured: boolean): string {
   const causes = [
     c.hole === hole ? null : `the pin sits in hole ${c.hole}, not ${hole}`,
-    `the hand is ${cm(c.handHigherM)} ${c.handHigherM > 0 ? 'higher' : 'lower'} than computed${shoulderMeasured ? '' : ', and the shoulder with it: it is only estimated'}`,
+    `the hand is ${cm(c.handHigherM)} ${c.handHigherM > 0 ? 'higher' : 'lower'} than ` +
+      `computed${shoulderMeasured ? '' : ', and the shoulder with it: it is only estimated'}`,
     c.furtherM === null ? null : `the client stands ${cm(c.furtherM)} ${c.furtherM > 0 ? 'further out' : 'nearer'}`,
   ].filter((t) => t !== null);
   return `Which measurement to distrust? Either ${causes.join(', or ')}.`;
@@ -64,10 +65,14 @@ export function LineCheckPanel({ check, where, hole, shoulderMeasured, simulated
           </button>
         )}
       </div>
-      {sensor === 'silent' && <p role="status">This device tells no tilt. Hold any inclinometer along the cable and step to what it reads.</p>}
+      {sensor === 'silent' && (
+        <p role="status">This device tells no tilt. Hold any inclinometer along the cable and step to what it reads.</p>
+      )}
       {result && (
         <p role="status" data-testid="line-verdict">
-          {result.agrees ? `Agrees within ${Math.abs(result.differsDeg).toFixed(0)}°.` : `${Math.abs(result.differsDeg).toFixed(0)}° apart. ${doubtText(result, hole, shoulderMeasured)}`}
+          {result.agrees
+            ? `Agrees within ${Math.abs(result.differsDeg).toFixed(0)}°.`
+            : `${Math.abs(result.differsDeg).toFixed(0)}° apart. ${doubtText(result, hole, shoulderMeasured)}`}
         </p>
       )}
     </details>

@@ -24,7 +24,12 @@ describe('carriages apart', () => {
   const apart: Placement = { ...AT, leftBy: -3 };
   it.each<[string, Placement, Move, { hole: number; leftBy?: number }]>([
     ['the left one alone', AT, { what: 'hole', to: 9, only: 'left' }, { hole: 12, leftBy: -3 }],
-    ['the right one alone leaves the left where it is', apart, { what: 'hole', to: 15, only: 'right' }, { hole: 15, leftBy: -6 }],
+    [
+      'the right one alone leaves the left where it is',
+      apart,
+      { what: 'hole', to: 15, only: 'right' },
+      { hole: 15, leftBy: -6 },
+    ],
     ['together again by moving one', apart, { what: 'hole', to: 9, only: 'right' }, { hole: 9 }],
     ['both move together while both are taken', apart, { what: 'hole', to: 14 }, { hole: 14, leftBy: -3 }],
     ['the left one stops at the first hole', { ...AT, hole: 4, leftBy: -2 }, { what: 'hole', to: 1 }, { hole: 1 }],

@@ -21,19 +21,40 @@ function withHoles(p: Placement, right: number, left: number): Placement {
   return { hole: right, ...(left === right ? {} : { leftBy: left - right }), standX, standZ, yawDeg };
 }
 
-/** A placement with one thing moved: holes snap to what exists, marks to whole centimetres inside the room and near the middle place. */
+/**
+ * A placement with one thing moved: holes snap to what exists, marks to whole centimetres inside the room and near the
+ * middle place.
+ */
 export function withMove(p: Placement, move: Move, column: Column, room: Room, middleZ = 0): Placement {
   switch (move.what) {
     case 'hole': {
       const to = clamp(Math.round(move.to), 1, column.holes);
-      return withHoles(p, move.only === 'left' ? p.hole : to, move.only === 'right' ? holeOf(p, 'left') : move.only === 'left' ? to : clamp(to + (p.leftBy ?? 0), 1, column.holes));
+      return withHoles(
+        p,
+        move.only === 'left' ? p.hole : to,
+        move.only === 'right'
+          ? holeOf(p, 'left')
+          : move.only === 'left'
+            ? to
+            : clamp(to + (p.leftBy ?? 0), 1, column.holes),
+      );
     }
     case 'carriage-up':
-      return withMove(p, { what: 'hole', to: holeOf(p, move.only ?? 'right') + move.by * holeStepUp(column), only: move.only }, column, room, middleZ);
+      return withMove(
+        p,
+        { what: 'hole', to: holeOf(p, move.only ?? 'right') + move.by * holeStepUp(column), only: move.only },
+        column,
+        room,
+        middleZ,
+      );
     case 'carriages-alike':
       return withHoles(p, p.hole, p.hole);
     case 'stand':
-      return { ...p, standX: clamp(mark(move.x), room.minDistanceM, room.maxDistanceM), standZ: clamp(mark(move.z ?? p.standZ), middleZ - SIDEWAYS_LIMIT_M, middleZ + SIDEWAYS_LIMIT_M) };
+      return {
+        ...p,
+        standX: clamp(mark(move.x), room.minDistanceM, room.maxDistanceM),
+        standZ: clamp(mark(move.z ?? p.standZ), middleZ - SIDEWAYS_LIMIT_M, middleZ + SIDEWAYS_LIMIT_M),
+      };
     case 'yaw': {
       const turned = ((((Math.round(move.to) + 180) % 360) + 360) % 360) - 180;
       return { ...p, yawDeg: turned === -180 ? 180 : turned };

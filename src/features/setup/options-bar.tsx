@@ -29,19 +29,28 @@ interface Props {
   readonly finishShare: number;
 }
 
-/** The questions a set-up answers: which column, which arms, where it should be hardest, and what practitioners differ on. */
+/**
+ * The questions a set-up answers: which column, which arms, where it should be hardest, and what practitioners differ
+ * on.
+ */
 export const OptionsBar = memo(function OptionsBar({ context, question, options, side, dispatch, finishShare }: Props) {
   const router = useRouter();
   // A choice made before the page listens would fall back unseen: until then nothing can be chosen.
   const listening = useMounted();
   const { own } = question;
-  const choose = (change: Partial<SetupState['options']>): void => dispatch({ type: 'options-chosen', options: change });
+  const choose = (change: Partial<SetupState['options']>): void =>
+    dispatch({ type: 'options-chosen', options: change });
   const sweep = own.path.kind === 'sweep' ? own.path.tiltDeg : null;
-  const tilts = sweep ? Array.from({ length: Math.floor((sweep.max - sweep.min) / 5) + 1 }, (_, i) => sweep.min + i * 5) : [];
+  const tilts = sweep
+    ? Array.from({ length: Math.floor((sweep.max - sweep.min) / 5) + 1 }, (_, i) => sweep.min + i * 5)
+    : [];
   if (sweep && !tilts.includes(options.tiltDeg)) tilts.push(options.tiltDeg);
   const tiltName = (t: number): string => (t === 0 ? 'level' : t > 0 ? `${t}° down` : `${-t}° up`);
   const measured = question.input.range.fit.armPathDeg[side === 'left' ? 'left' : 'right'];
-  const paths = options.armPathDeg === null || ARM_PATHS.some((a) => a === options.armPathDeg) ? ARM_PATHS : [...ARM_PATHS, options.armPathDeg];
+  const paths =
+    options.armPathDeg === null || ARM_PATHS.some((a) => a === options.armPathDeg)
+      ? ARM_PATHS
+      : [...ARM_PATHS, options.armPathDeg];
   return (
     <fieldset className={styles.options} disabled={!listening}>
       {context.station && (
@@ -49,7 +58,12 @@ export const OptionsBar = memo(function OptionsBar({ context, question, options,
           className={styles.wideOption}
           label="Columns"
           value={context.station.id}
-          data={[...new Set(context.stations.map((s) => s.gym))].map((group) => ({ group, items: context.stations.filter((s) => s.gym === group).map((s) => ({ value: s.id, label: s.outOfOrder ? `${s.name} (out of order)` : s.name })) }))}
+          data={[...new Set(context.stations.map((s) => s.gym))].map((group) => ({
+            group,
+            items: context.stations
+              .filter((s) => s.gym === group)
+              .map((s) => ({ value: s.id, label: s.outOfOrder ? `${s.name} (out of order)` : s.name })),
+          }))}
           onChange={(e) => router.push(`/setup/${context.item.id}?station=${e.currentTarget.value}`)}
         />
       )}
@@ -61,9 +75,21 @@ export const OptionsBar = memo(function OptionsBar({ context, question, options,
           onChange={(e) => dispatch({ type: 'side-chosen', side: e.currentTarget.value as WorkingSide })}
         />
       )}
-      {own.load.kind === 'cable' && <NativeSelect label="Hardest" value={options.peak} data={PEAK_WISHES.map((p) => ({ value: p, label: PEAK_NAME[p] }))} onChange={(e) => choose({ peak: e.currentTarget.value as PeakWish })} />}
+      {own.load.kind === 'cable' && (
+        <NativeSelect
+          label="Hardest"
+          value={options.peak}
+          data={PEAK_WISHES.map((p) => ({ value: p, label: PEAK_NAME[p] }))}
+          onChange={(e) => choose({ peak: e.currentTarget.value as PeakWish })}
+        />
+      )}
       {sweep && (
-        <NativeSelect label="Sweep, along the chest’s border" value={String(options.tiltDeg)} data={tilts.toSorted((a, b) => a - b).map((t) => ({ value: String(t), label: tiltName(t) }))} onChange={(e) => choose({ tiltDeg: Number(e.currentTarget.value) })} />
+        <NativeSelect
+          label="Sweep, along the chest’s border"
+          value={String(options.tiltDeg)}
+          data={tilts.toSorted((a, b) => a - b).map((t) => ({ value: String(t), label: tiltName(t) }))}
+          onChange={(e) => choose({ tiltDeg: Number(e.currentTarget.value) })}
+        />
       )}
       {sweep && (
         <NativeSelect
@@ -73,12 +99,28 @@ export const OptionsBar = memo(function OptionsBar({ context, question, options,
           onChange={(e) => dispatch({ type: 'foot-chosen', foot: e.currentTarget.value as FrontFoot })}
         />
       )}
-      {own.grips.length > 1 && <NativeSelect label="Grip" value={options.grip ?? own.grips[0]} data={own.grips.map((g) => ({ value: g, label: GRIP_NAME[g] }))} onChange={(e) => choose({ grip: e.currentTarget.value as Grip })} />}
+      {own.grips.length > 1 && (
+        <NativeSelect
+          label="Grip"
+          value={options.grip ?? own.grips[0]}
+          data={own.grips.map((g) => ({ value: g, label: GRIP_NAME[g] }))}
+          onChange={(e) => choose({ grip: e.currentTarget.value as Grip })}
+        />
+      )}
       {followsArmPath(own) && (
         <NativeSelect
           label="Arm path, below shoulder level"
           value={options.armPathDeg === null ? '' : String(options.armPathDeg)}
-          data={[{ value: '', label: measured === undefined ? `the movement’s, ${Math.round(ownArmPathDeg(own)!)}°` : `the client’s, ${Math.round(measured)}°` }, ...paths.map((a) => ({ value: String(a), label: `${a}°` }))]}
+          data={[
+            {
+              value: '',
+              label:
+                measured === undefined
+                  ? `the movement’s, ${Math.round(ownArmPathDeg(own)!)}°`
+                  : `the client’s, ${Math.round(measured)}°`,
+            },
+            ...paths.map((a) => ({ value: String(a), label: `${a}°` })),
+          ]}
           onChange={(e) => choose({ armPathDeg: e.currentTarget.value === '' ? null : Number(e.currentTarget.value) })}
         />
       )}
@@ -90,7 +132,10 @@ export const OptionsBar = memo(function OptionsBar({ context, question, options,
           label={SCHOOL_TEXT[s.question].asks}
           description={SCHOOL_TEXT[s.question].why}
           value={options.schools[s.question] ?? s.preset}
-          data={s.options.map((o) => ({ value: o, label: `${SCHOOL_TEXT[s.question].options[o]}${o === s.preset ? ' (ours)' : ''}` }))}
+          data={s.options.map((o) => ({
+            value: o,
+            label: `${SCHOOL_TEXT[s.question].options[o]}${o === s.preset ? ' (ours)' : ''}`,
+          }))}
           onChange={(e) => choose({ schools: { ...options.schools, [s.question]: e.currentTarget.value } })}
         />
       ))}

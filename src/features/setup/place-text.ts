@@ -16,12 +16,17 @@ export function sidewaysText(problem: SetupProblem, placement: Placement): strin
   const off = Math.abs(problem.bounds.standZ) > OWN_PULLEY_M;
   const by = cm(placement.standZ - (off ? at : 0));
   const from = off ? `before the ${at > 0 ? 'right' : 'left'} pulley` : 'midway';
-  return by === 0 ? from : `${Math.abs(by)} cm to the ${by > 0 ? 'right' : 'left'} of ${off ? `the ${at > 0 ? 'right' : 'left'} pulley` : 'midway'}`;
+  return by === 0
+    ? from
+    : `${Math.abs(by)} cm to the ${by > 0 ? 'right' : 'left'} ` +
+        `of ${off ? `the ${at > 0 ? 'right' : 'left'} pulley` : 'midway'}`;
 }
 
 /** Which way a client faces, and how far turned from square. */
 export function facingNote(entry: BookEntry, problem: SetupProblem, placement: Placement): string {
   const turn = ((((placement.yawDeg - problem.bounds.yawDeg + 180) % 360) + 360) % 360) - 180;
   const facing = entry.load.kind === 'cable' ? facingText(entry.load.facing) : '';
-  return turn === 0 ? `square, ${facing}` : `${facing}, turned ${Math.abs(Math.round(turn))}° ${turn > 0 ? 'left' : 'right'}`;
+  return turn === 0
+    ? `square, ${facing}`
+    : `${facing}, turned ${Math.abs(Math.round(turn))}° ${turn > 0 ? 'left' : 'right'}`;
 }

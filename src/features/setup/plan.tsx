@@ -75,20 +75,32 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
       <>
         <circle className={styles.halo} cx={px(origin.u)} cy={px(origin.v)} r={48} />
         {figure.surfaces.map((s) => (
-          <line key={s.key} className={styles.surface} x1={px(s.from.u)} y1={px(s.from.v)} x2={px(s.to.u)} y2={px(s.to.v)} />
+          <line
+            key={s.key}
+            className={styles.surface}
+            x1={px(s.from.u)}
+            y1={px(s.from.v)}
+            x2={px(s.to.u)}
+            y2={px(s.to.v)}
+          />
         ))}
         <Silhouettes shapes={figure.body.slice(0, 2)} ghost />
         <Silhouettes shapes={figure.idle} />
         <Silhouettes shapes={figure.arms} />
         <Silhouettes shapes={figure.body.slice(2)} />
-        <path className={styles.grip} d={`M${px(origin.u - 12)} ${px(origin.v)}h24M${px(origin.u)} ${px(origin.v - 12)}v24`} />
+        <path
+          className={styles.grip}
+          d={`M${px(origin.u - 12)} ${px(origin.v)}h24M${px(origin.u)} ${px(origin.v - 12)}v24`}
+        />
       </>
     ),
     [figure, origin],
   );
   const marks = useMemo(() => buildSetupMarks(problem, shown, view, now), [problem, shown, view, now]);
   const picked = useRef<Placement>(placement);
-  const client = useDrag(({ du, dv }) => onMove({ what: 'stand', x: picked.current.standX + du / view.scale, z: picked.current.standZ + dv / view.scale }));
+  const client = useDrag(({ du, dv }) =>
+    onMove({ what: 'stand', x: picked.current.standX + du / view.scale, z: picked.current.standZ + dv / view.scale }),
+  );
   const facing = useDrag(({ u, v }) => {
     const dx = view.toX(u) - placement.standX;
     const dz = view.toOther(v) - placement.standZ;
@@ -106,17 +118,37 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
   };
   const at = (dx: number, dz: number): Move => ({ what: 'stand', x: placement.standX + dx, z: placement.standZ + dz });
   const sideways = Math.round(placement.standZ * 100);
-  const used = columnSides(column).filter((side) => {
-    const p = view.project(pulleyAt(column, holeOf(placement, side), side));
-    return scene.cables.some((c) => Math.hypot(c.from.u - p.u, c.from.v - p.v) < 1);
-  }).join();
+  const used = columnSides(column)
+    .filter((side) => {
+      const p = view.project(pulleyAt(column, holeOf(placement, side), side));
+      return scene.cables.some((c) => Math.hypot(c.from.u - p.u, c.from.v - p.v) < 1);
+    })
+    .join();
   return (
     <Sheet view={view} label="View from above, same scale" zoomed={zoomed}>
       <Layer view={view}>
-        <line className={styles.hair} x1={px(midline.u)} x2={px(view.project([w.maxX, 0, 0]).u)} y1={px(midline.v)} y2={px(midline.v)} />
+        <line
+          className={styles.hair}
+          x1={px(midline.u)}
+          x2={px(view.project([w.maxX, 0, 0]).u)}
+          y1={px(midline.v)}
+          y2={px(midline.v)}
+        />
         {!zoomed && <FloorRuler view={view} window={w} at="midline" />}
-        <Columns view={view} column={column} left={holeOf(placement, 'left')} right={holeOf(placement, 'right')} used={used} />
-        <line className={styles.hair} x1={px(origin.u)} x2={px(origin.u)} y1={px(view.project([0, 0, w.minZ]).v)} y2={px(view.project([0, 0, w.maxZ]).v)} />
+        <Columns
+          view={view}
+          column={column}
+          left={holeOf(placement, 'left')}
+          right={holeOf(placement, 'right')}
+          used={used}
+        />
+        <line
+          className={styles.hair}
+          x1={px(origin.u)}
+          x2={px(origin.u)}
+          y1={px(view.project([0, 0, w.minZ]).v)}
+          y2={px(view.project([0, 0, w.maxZ]).v)}
+        />
         <text className={styles.quiet} x={px(view.width - 14)} y={26} textAnchor="end">
           from above, same scale, cm
         </text>
@@ -131,7 +163,10 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
           />
         )}
         <Silhouettes shapes={beside} ghost />
-        <path className={styles.ghostCable} d={scene.ghostCables.map((c) => `M${px(c.from.u)} ${px(c.from.v)}L${px(c.to.u)} ${px(c.to.v)}`).join('')} />
+        <path
+          className={styles.ghostCable}
+          d={scene.ghostCables.map((c) => `M${px(c.from.u)} ${px(c.from.v)}L${px(c.to.u)} ${px(c.to.v)}`).join('')}
+        />
       </Layer>
       <Layer view={view} shift={shift}>
         {!ghost && range}
@@ -146,7 +181,9 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
           aria-valuemax={Math.round(problem.bounds.standZ * 100) + 60}
           aria-valuetext={sidewaysText(problem, placement)}
           data-testid="drag-client-plan"
-          onKeyDown={(e) => keys(e, { ArrowUp: at(0, -0.01), ArrowDown: at(0, 0.01), ArrowLeft: at(-0.01, 0), ArrowRight: at(0.01, 0) })}
+          onKeyDown={(e) =>
+            keys(e, { ArrowUp: at(0, -0.01), ArrowDown: at(0, 0.01), ArrowLeft: at(-0.01, 0), ArrowRight: at(0.01, 0) })
+          }
           {...client}
           onPointerDown={(e) => {
             picked.current = placement;
@@ -157,7 +194,15 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
         </g>
       </Layer>
       <Layer view={view}>
-        {marks.region && <line className={styles.region} x1={px(marks.region.from.u)} y1={px(marks.region.from.v)} x2={px(marks.region.to.u)} y2={px(marks.region.to.v)} />}
+        {marks.region && (
+          <line
+            className={styles.region}
+            x1={px(marks.region.from.u)}
+            y1={px(marks.region.from.v)}
+            x2={px(marks.region.to.u)}
+            y2={px(marks.region.to.v)}
+          />
+        )}
         {marks.rest && <path className={styles.rest} d={marks.rest} />}
         {scene.cables.map((c) => (
           <g key={c.side}>
@@ -175,7 +220,14 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
           aria-valuemax={180}
           aria-valuetext={facingNote(entry, problem, placement)}
           data-testid="drag-facing"
-          onKeyDown={(e) => keys(e, { ArrowLeft: { what: 'yaw', to: placement.yawDeg + 1 }, ArrowRight: { what: 'yaw', to: placement.yawDeg - 1 }, ArrowUp: { what: 'yaw', to: placement.yawDeg + 1 }, ArrowDown: { what: 'yaw', to: placement.yawDeg - 1 } })}
+          onKeyDown={(e) =>
+            keys(e, {
+              ArrowLeft: { what: 'yaw', to: placement.yawDeg + 1 },
+              ArrowRight: { what: 'yaw', to: placement.yawDeg - 1 },
+              ArrowUp: { what: 'yaw', to: placement.yawDeg + 1 },
+              ArrowDown: { what: 'yaw', to: placement.yawDeg - 1 },
+            })
+          }
           {...facing}
         >
           <circle className={styles.halo} cx={px(nose.u)} cy={px(nose.v)} r={28} />

@@ -38,7 +38,10 @@ export function RepScrubber({ setup, width, now, curvePx, onNow }: Props) {
         value={now}
         style={{ left: CURVE_GRID.left - 14, width: width - CURVE_GRID.left - CURVE_GRID.right + 28 }}
         aria-label="Place in the rep"
-        aria-valuetext={`${Math.round((now / FINISH) * 100)} percent of the way: ${nm} newton metres, lever ${leverCm} centimetres`}
+        aria-valuetext={
+          `${Math.round((now / FINISH) * 100)} percent of the way: ${nm} newton metres, ` +
+          `lever ${leverCm} centimetres`
+        }
         onChange={(e) => onNow(Number(e.currentTarget.value))}
       />
     </div>
@@ -46,9 +49,22 @@ export function RepScrubber({ setup, width, now, curvePx, onNow }: Props) {
 }
 
 /** Start and stop playing the rep at its tempo. */
-export function PlayButton({ playing, tempo, onToggle }: { readonly playing: boolean; readonly tempo: string; readonly onToggle: () => void }) {
+export function PlayButton({
+  playing,
+  tempo,
+  onToggle,
+}: {
+  readonly playing: boolean;
+  readonly tempo: string;
+  readonly onToggle: () => void;
+}) {
   return (
-    <button type="button" className={styles.play} onClick={onToggle} aria-label={playing ? 'Pause the rep' : `Play the rep at ${tempo}`}>
+    <button
+      type="button"
+      className={styles.play}
+      onClick={onToggle}
+      aria-label={playing ? 'Pause the rep' : `Play the rep at ${tempo}`}
+    >
       {playing ? <IconPlayerPause stroke={1.5} aria-hidden /> : <IconPlayerPlay stroke={1.5} aria-hidden />}
       {tempo}
     </button>

@@ -30,7 +30,12 @@ export const RivalPanel = memo(function RivalPanel({ rivals, chosen, rival, own,
   if (rivals.length === 0) return null;
   return (
     <fieldset className={styles.tool} disabled={!mounted}>
-      <NativeSelect label="Beside it" value={chosen} data={[{ value: '', label: 'nothing' }, ...rivals.map((r) => ({ value: r.key, label: r.label }))]} onChange={(e) => onChoose(e.currentTarget.value)} />
+      <NativeSelect
+        label="Beside it"
+        value={chosen}
+        data={[{ value: '', label: 'nothing' }, ...rivals.map((r) => ({ value: r.key, label: r.label }))]}
+        onChange={(e) => onChoose(e.currentTarget.value)}
+      />
       {chosen !== '' && !rival && <p role="status">That has no set-up on this column.</p>}
       {rival && own && (
         <table className={styles.beside} data-testid="beside">

@@ -30,25 +30,57 @@ export interface ShownRival {
 const markText = (p: Placement): string => `hole ${p.hole}, ${Math.round(p.standX * 100)} cm`;
 
 /** What can be laid beside a set-up. */
-export function rivalsOf(question: Question, solution: SetupView['solution'], chosen: SchoolChoice, notes: readonly ClientNote[], finishShare: number): Rival[] {
+export function rivalsOf(
+  question: Question,
+  solution: SetupView['solution'],
+  chosen: SchoolChoice,
+  notes: readonly ClientNote[],
+  finishShare: number,
+): Rival[] {
   const last = question.setup?.lastUsed;
   const schools = schoolsOf(question.own, notes, finishShare).flatMap((s) =>
-    s.options.filter((o) => o !== (chosen[s.question] ?? s.preset)).map((o) => ({ key: `school/${s.question}/${o}`, label: `${SCHOOL_TEXT[s.question].asks.toLowerCase()}: ${SCHOOL_TEXT[s.question].options[o]}` })),
+    s.options
+      .filter((o) => o !== (chosen[s.question] ?? s.preset))
+      .map((o) => ({
+        key: `school/${s.question}/${o}`,
+        label: `${SCHOOL_TEXT[s.question].asks.toLowerCase()}: ${SCHOOL_TEXT[s.question].options[o]}`,
+      })),
   );
   return [
     ...(last ? [{ key: 'last', label: `last used: ${markText(last)}` }] : []),
-    ...(solution.feasible ? [{ key: 'solved', label: `solved: ${markText(solution.best.placement)}` }, ...solution.alternatives.map((a, i) => ({ key: `alternative/${i}`, label: `also solved: ${markText(a.placement)}` }))] : []),
+    ...(solution.feasible
+      ? [
+          { key: 'solved', label: `solved: ${markText(solution.best.placement)}` },
+          ...solution.alternatives.map((a, i) => ({
+            key: `alternative/${i}`,
+            label: `also solved: ${markText(a.placement)}`,
+          })),
+        ]
+      : []),
     ...schools,
   ];
 }
 
 /** Solve or evaluate a rival of a solved question; null when it is gone or has no set-up here. */
-export function findRival(key: string, label: string, question: Question, { problem, solution }: Pick<SetupView, 'problem' | 'solution'>, state: Pick<SetupState, 'options' | 'side'>, worse: Side): ShownRival | null {
+export function findRival(
+  key: string,
+  label: string,
+  question: Question,
+  { problem, solution }: Pick<SetupView, 'problem' | 'solution'>,
+  state: Pick<SetupState, 'options' | 'side'>,
+  worse: Side,
+): ShownRival | null {
   const of = (p: typeof problem, placement: Placement): ShownRival => {
     const e = evaluatePlacement(p, placement);
     const side = p.sides.includes(worse) ? worse : p.sides[0]!;
     const profile = e.bySide[side]!;
-    return { name: label, placement, metrics: profile.metrics, resistanceNm: profile.samples.resistanceNm, path: limbOf(p, side).path };
+    return {
+      name: label,
+      placement,
+      metrics: profile.metrics,
+      resistanceNm: profile.samples.resistanceNm,
+      path: limbOf(p, side).path,
+    };
   };
   if (key === 'last') return question.setup?.lastUsed ? of(problem, question.setup.lastUsed) : null;
   if (!solution.feasible) return null;
@@ -59,7 +91,11 @@ export function findRival(key: string, label: string, question: Question, { prob
     return other ? of(problem, other.placement) : null;
   }
   if (kind !== 'school' || b === undefined) return null;
-  const asked = withChoices(question, { ...state.options, schools: { ...state.options.schools, [a as SchoolQuestion]: b } }, state.side);
+  const asked = withChoices(
+    question,
+    { ...state.options, schools: { ...state.options.schools, [a as SchoolQuestion]: b } },
+    state.side,
+  );
   const taught = asked.setup && findProblem(asked.setup);
   const solved = taught && solveSetup(taught);
   return taught && solved?.feasible ? of(taught, solved.best.placement) : null;

@@ -15,7 +15,21 @@ import styles from './setup.module.css';
 const cm = (m: number): number => Math.round(m * 100);
 
 /** What is set on steel, biggest first: hole, mark, then handle and feet. */
-export function SettingPlates({ context, setup, onMove, apart, onApart, moves }: { readonly context: BenchContext; readonly setup: SetupView; readonly onMove: (move: Move) => void; readonly apart: boolean; readonly onApart: (apart: boolean) => void; readonly moves: FitMoves }) {
+export function SettingPlates({
+  context,
+  setup,
+  onMove,
+  apart,
+  onApart,
+  moves,
+}: {
+  readonly context: BenchContext;
+  readonly setup: SetupView;
+  readonly onMove: (move: Move) => void;
+  readonly apart: boolean;
+  readonly onApart: (apart: boolean) => void;
+  readonly moves: FitMoves;
+}) {
   const { placement, base, problem, tolerance, off, entry, described } = setup;
   const { standX } = placement;
   const behind = standX < 0;
@@ -33,13 +47,25 @@ export function SettingPlates({ context, setup, onMove, apart, onApart, moves }:
             key={side ?? 'both'}
             label={side ? `Hole, ${side}` : twoCables(problem) ? 'Hole, both sides' : 'Hole'}
             testId={side === 'left' ? 'plate-hole-left' : 'plate-hole'}
-            middle={<HoldButton what="hole" held={setup.state.held.hole !== undefined} onHold={() => setup.dispatch({ type: 'hold-toggled', at: { hole: placement.hole, leftBy: placement.leftBy ?? 0 } })} />}
+            middle={
+              <HoldButton
+                what="hole"
+                held={setup.state.held.hole !== undefined}
+                onHold={() =>
+                  setup.dispatch({ type: 'hold-toggled', at: { hole: placement.hole, leftBy: placement.leftBy ?? 0 } })
+                }
+              />
+            }
             estimated={problem.body.height.shoulderHeight.source !== 'measured'}
             less={`Lower hole number${side ? `, ${side}` : ''}`}
             more={`Higher hole number${side ? `, ${side}` : ''}`}
             onLess={() => onMove({ what: 'hole', to: own - 1, only: side })}
             onMore={() => onMove({ what: 'hole', to: own + 1, only: side })}
-            note={own === was ? `of ${problem.input.column.holes}, hole 1 at the ${problem.input.column.numberedFrom}` : `solved: ${was}`}
+            note={
+              own === was
+                ? `of ${problem.input.column.holes}, hole 1 at the ${problem.input.column.numberedFrom}`
+                : `solved: ${was}`
+            }
           >
             {holeText(problem.input.column, placement, side ?? setup.state.side)}
           </SteppedPlate>
@@ -48,7 +74,13 @@ export function SettingPlates({ context, setup, onMove, apart, onApart, moves }:
       <SteppedPlate
         label={behind ? 'Mark, behind the pulleys' : 'Mark, in front of the pulleys'}
         testId="plate-mark"
-        middle={<HoldButton what="mark" held={setup.state.held.standX !== undefined} onHold={() => setup.dispatch({ type: 'hold-toggled', at: { standX } })} />}
+        middle={
+          <HoldButton
+            what="mark"
+            held={setup.state.held.standX !== undefined}
+            onHold={() => setup.dispatch({ type: 'hold-toggled', at: { standX } })}
+          />
+        }
         less="One centimetre nearer"
         more="One centimetre further"
         onLess={() => onMove({ what: 'stand', x: standX - 0.01 })}
@@ -67,7 +99,10 @@ export function SettingPlates({ context, setup, onMove, apart, onApart, moves }:
       </div>
       <div className={styles.plate} data-wide={apart || undefined}>
         <div className={styles.plateLabel}>Stance</div>
-        <div className={styles.plateWords}>{postureText(entry.posture)}{entry.path.kind === 'sweep' ? ', either in front' : ''}</div>
+        <div className={styles.plateWords}>
+          {postureText(entry.posture)}
+          {entry.path.kind === 'sweep' ? ', either in front' : ''}
+        </div>
         <div className={styles.placeNote}>
           mark {sidewaysText(problem, placement)}, {facingNote(entry, problem, placement)}
         </div>

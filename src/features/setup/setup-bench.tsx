@@ -44,11 +44,17 @@ interface Props {
 export function SetupBench({ context, question }: Props) {
   const { client, item, station } = context;
   const floor = useFloorLog({ clientId: client.id, itemId: item.id, movement: item.movement }, context.events);
-  const saved = floor.began.setups.findLast((s) => s.itemId === item.id && s.stationId === (station?.id ?? null)) ?? null;
+  const saved =
+    floor.began.setups.findLast((s) => s.itemId === item.id && s.stationId === (station?.id ?? null)) ?? null;
   return <Bench key={saved?.id ?? ''} context={context} question={question} floor={floor} savedHere={saved} />;
 }
 
-function Bench({ context, question, floor, savedHere }: Props & { readonly floor: FloorLog; readonly savedHere: SavedSetup | null }) {
+function Bench({
+  context,
+  question,
+  floor,
+  savedHere,
+}: Props & { readonly floor: FloorLog; readonly savedHere: SavedSetup | null }) {
   const { client, item } = context;
   const stationId = context.station?.id ?? null;
   const { append, trouble } = floor;
@@ -69,7 +75,11 @@ function Bench({ context, question, floor, savedHere }: Props & { readonly floor
   const window3 = useMemo(() => windowFor(problem, base.placement), [problem, base]);
   const { ref, elevation, plan, width, times, step, showWhole } = useBenchViews(window3);
   const zoomed = times > 1;
-  const hands = toFloor(limbOf(problem, shown.worse).path.contact[now]!, { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) });
+  const hands = toFloor(limbOf(problem, shown.worse).path.contact[now]!, {
+    x: placement.standX,
+    z: placement.standZ,
+    yawRad: toRad(placement.yawDeg),
+  });
   const [apartChosen, setApart] = useState((savedHere?.placement?.leftBy ?? 0) !== 0);
   const apart = twoCables(problem) && (apartChosen || (placement.leftBy ?? 0) !== 0);
   // The drawing and the plates follow the finger at once, the rest when there is time.
@@ -90,8 +100,14 @@ function Bench({ context, question, floor, savedHere }: Props & { readonly floor
   const { ghost } = beside;
   const save = async (): Promise<void> => {
     const event = await append({
-      kind: 'setup-saved', placement, solved: solution.feasible ? base.placement : null, off: off || shown.violations.length > 0, stationId, attachmentId: item.attachmentId,
-      side: setup.state.side, options: setup.state.options,
+      kind: 'setup-saved',
+      placement,
+      solved: solution.feasible ? base.placement : null,
+      off: off || shown.violations.length > 0,
+      stationId,
+      attachmentId: item.attachmentId,
+      side: setup.state.side,
+      options: setup.state.options,
     });
     if (event) dispatch({ type: 'saved', placement });
   };
@@ -125,10 +141,24 @@ function Bench({ context, question, floor, savedHere }: Props & { readonly floor
     <div className={styles.bench}>
       <section className={styles.sheet} aria-label="Set-up drawing">
         <h1 className={styles.who}>
-          {client.name} <span>{movementName(item.movement)}{context.variant ? `, ${context.variant.name}` : ''}</span>
+          {client.name}{' '}
+          <span>
+            {movementName(item.movement)}
+            {context.variant ? `, ${context.variant.name}` : ''}
+          </span>
         </h1>
         <div ref={ref} className={styles.views}>
-          <Elevation setup={setup} view={elevation} window={window3} onMove={onMove} now={now} ghost={ghost} apart={apart} zoomed={zoomed} moves={moves} />
+          <Elevation
+            setup={setup}
+            view={elevation}
+            window={window3}
+            onMove={onMove}
+            now={now}
+            ghost={ghost}
+            apart={apart}
+            zoomed={zoomed}
+            moves={moves}
+          />
           <Plan setup={setup} view={plan} window={window3} onMove={onMove} now={now} ghost={ghost} zoomed={zoomed} />
         </div>
         <BenchCurve

@@ -6,7 +6,13 @@ import { withMove, type Move } from './move-placement';
 import { reduceSetup, samePlacement, type SetupState } from './setup-machine';
 
 const AT = { hole: 10, standX: 0.3, standZ: 0, yawDeg: 0 };
-const START: SetupState = { options: usualOptions(findEntry('cable-fly-high-to-low')!), side: 'both', moved: null, held: {}, saved: null };
+const START: SetupState = {
+  options: usualOptions(findEntry('cable-fly-high-to-low')!),
+  side: 'both',
+  moved: null,
+  held: {},
+  saved: null,
+};
 
 describe('the bench', () => {
   const moved = reduceSetup(START, { type: 'placed', placement: AT });
@@ -14,10 +20,10 @@ describe('the bench', () => {
     expect(moved.moved).toEqual(AT);
     expect(reduceSetup(moved, { type: 'put-right' }).moved).toBeNull();
   });
-  it.each([
-    [{ type: 'options-chosen', options: { peak: 'mid' } }],
-    [{ type: 'side-chosen', side: 'left' }],
-  ] as const)('a new question gives way to the new answer: %j', (event) => expect(reduceSetup(moved, event).moved).toBeNull());
+  it.each([[{ type: 'options-chosen', options: { peak: 'mid' } }], [{ type: 'side-chosen', side: 'left' }]] as const)(
+    'a new question gives way to the new answer: %j',
+    (event) => expect(reduceSetup(moved, event).moved).toBeNull(),
+  );
   it('what is held stays held until it is let go, and nothing moved by hand is lost', () => {
     const held = reduceSetup(moved, { type: 'hold-toggled', at: { hole: 10, leftBy: -2 } });
     expect([held.held, held.moved]).toEqual([{ hole: 10, leftBy: -2 }, AT]);
@@ -53,6 +59,9 @@ describe('moving things', () => {
     [{ what: 'yaw', to: 12.6 }, COLUMN, { yawDeg: 13 }],
     [{ what: 'yaw', to: 190 }, COLUMN, { yawDeg: -170 }],
     [{ what: 'yaw', to: -180 }, COLUMN, { yawDeg: 180 }],
-  ] as [Move, typeof COLUMN, object][])('%j', (move, column, expected) => expect(withMove(AT, move, column, ROOM)).toMatchObject(expected));
-  it('leaves no negative zero to be saved', () => expect(Object.is(withMove(AT, { what: 'stand', x: -0.001, z: -0.001 }, COLUMN, ROOM).standZ, 0)).toBe(true));
+  ] as [Move, typeof COLUMN, object][])('%j', (move, column, expected) =>
+    expect(withMove(AT, move, column, ROOM)).toMatchObject(expected),
+  );
+  it('leaves no negative zero to be saved', () =>
+    expect(Object.is(withMove(AT, { what: 'stand', x: -0.001, z: -0.001 }, COLUMN, ROOM).standZ, 0)).toBe(true));
 });

@@ -50,10 +50,19 @@ export function reduceSetup(state: SetupState, event: SetupEvent): SetupState {
 }
 
 export const samePlacement = (a: Placement | null, b: Placement | null): boolean =>
-  a !== null && b !== null && a.hole === b.hole && (a.leftBy ?? 0) === (b.leftBy ?? 0) && a.standX === b.standX && a.standZ === b.standZ && a.yawDeg === b.yawDeg;
+  a !== null &&
+  b !== null &&
+  a.hole === b.hole &&
+  (a.leftBy ?? 0) === (b.leftBy ?? 0) &&
+  a.standX === b.standX &&
+  a.standZ === b.standZ &&
+  a.yawDeg === b.yawDeg;
 
 /** The same choices, whatever the order they were made or kept in. */
 export const sameOptions = (a: EntryOptions, b: EntryOptions): boolean =>
-  (Object.keys(a) as (keyof EntryOptions)[]).every((k) => (k === 'schools' ? sameSchools(a.schools, b.schools) : a[k] === b[k]));
+  (Object.keys(a) as (keyof EntryOptions)[]).every((k) =>
+    k === 'schools' ? sameSchools(a.schools, b.schools) : a[k] === b[k],
+  );
 
-const sameSchools = (a: EntryOptions['schools'], b: EntryOptions['schools']): boolean => SCHOOL_QUESTIONS.every((q) => a[q] === b[q]);
+const sameSchools = (a: EntryOptions['schools'], b: EntryOptions['schools']): boolean =>
+  SCHOOL_QUESTIONS.every((q) => a[q] === b[q]);

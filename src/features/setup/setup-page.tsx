@@ -22,8 +22,20 @@ export function SetupPage({ setupCase, context, measureLink, kitLink }: Props) {
   const checked = useMemo(() => checkCase(setupCase), [setupCase]);
   const tooShort = useMemo(() => checked.ok && describeQuestion(checked.question) === null, [checked]);
   const title = `${context.client.name}: ${movementName(context.item.movement)}`;
-  if (checked.ok && !tooShort) return checked.question.setup ? <SetupBench context={context} question={checked.question} /> : <FitBench context={context} question={checked.question} />;
-  const issues = checked.ok ? [{ path: 'client.activeRangeDeg', message: 'the measured range or a clinician’s limit leaves too little of this movement; choose another one' }] : checked.issues;
+  if (checked.ok && !tooShort)
+    return checked.question.setup ? (
+      <SetupBench context={context} question={checked.question} />
+    ) : (
+      <FitBench context={context} question={checked.question} />
+    );
+  const issues = checked.ok
+    ? [
+        {
+          path: 'client.activeRangeDeg',
+          message: 'the measured range or a clinician’s limit leaves too little of this movement; choose another one',
+        },
+      ]
+    : checked.issues;
   return (
     <div className="page">
       <h1>{title}</h1>

@@ -37,12 +37,35 @@ function standInText({ standIn, solution, entry }: SetupView, context: BenchCont
   if (!standIn) return 'Nothing in the book works on this column.';
   const { placement, metrics } = standIn.solution.best;
   const sameJoint = jointOf(entry.action) === jointOf(standIn.entry.action);
-  const load = solution.feasible || !sameJoint ? null : retargetByLever(context.item.loadG, solution.nearest.metrics.peakResistanceNm, metrics.peakResistanceNm, context.stackG);
-  return `Nearest that works here: ${movementName(standIn.entry.id).toLowerCase()}, ${standIn.tiltDeg === null ? '' : `sweep at ${standIn.tiltDeg}°, `}hole ${placement.hole}, mark ${Math.round(placement.standX * 100)} cm${load ? `, ${loadText(load.loadG, context.unit)} for the same peak as drawn` : ''}.`;
+  const load =
+    solution.feasible || !sameJoint
+      ? null
+      : retargetByLever(
+          context.item.loadG,
+          solution.nearest.metrics.peakResistanceNm,
+          metrics.peakResistanceNm,
+          context.stackG,
+        );
+  return (
+    `Nearest that works here: ${movementName(standIn.entry.id).toLowerCase()}, ` +
+    (standIn.tiltDeg === null ? '' : `sweep at ${standIn.tiltDeg}°, `) +
+    `hole ${placement.hole}, mark ${Math.round(placement.standX * 100)} cm` +
+    (load ? `, ${loadText(load.loadG, context.unit)} for the same peak as drawn.` : '.')
+  );
 }
 
 /** What to do next: why it is blocked, the least change, put it right, save as used, go to the set. */
-export const SidePanel = memo(function SidePanel({ context, setup, onSave, trouble }: { readonly context: BenchContext; readonly setup: SetupView; readonly onSave: () => void; readonly trouble: string | null }) {
+export const SidePanel = memo(function SidePanel({
+  context,
+  setup,
+  onSave,
+  trouble,
+}: {
+  readonly context: BenchContext;
+  readonly setup: SetupView;
+  readonly onSave: () => void;
+  readonly trouble: string | null;
+}) {
   const { solution, standIn, shown, leastChange, state, dispatch, placement, off } = setup;
   const saved = samePlacement(state.saved, placement);
   const gym = context.stations.find((s) => s.id === context.station?.id)?.gym;
@@ -51,20 +74,26 @@ export const SidePanel = memo(function SidePanel({ context, setup, onSave, troub
     <div className={styles.actions}>
       {setup.tooShort && (
         <p className={styles.blocked} role="alert">
-          With this choice the client’s range leaves too little of the movement. The drawing shows the movement without it.
+          With this choice the client’s range leaves too little of the movement. The drawing shows the movement without
+          it.
         </p>
       )}
       {!solution.feasible && (
         <div className={styles.blocked} role="alert">
           <p>
-            <b>{context.station?.name ?? 'This'} cannot serve this.</b> {solution.nearest.violations.map((v) => limitText(v)).join(' ')}
+            <b>{context.station?.name ?? 'This'} cannot serve this.</b>{' '}
+            {solution.nearest.violations.map((v) => limitText(v)).join(' ')}
           </p>
           <p>
             {standInText(setup, context)}
             {others.length > 0 && ` Or choose ${others.map((o) => o.name).join(' or ')} below.`}
           </p>
           {standIn && standIn.tiltDeg !== null && standIn.entry.id === context.item.movement && (
-            <button type="button" className={styles.plain} onClick={() => dispatch({ type: 'options-chosen', options: { tiltDeg: standIn.tiltDeg ?? 0 } })}>
+            <button
+              type="button"
+              className={styles.plain}
+              onClick={() => dispatch({ type: 'options-chosen', options: { tiltDeg: standIn.tiltDeg ?? 0 } })}
+            >
               Use the {standIn.tiltDeg}° sweep
             </button>
           )}
@@ -92,7 +121,12 @@ export const SidePanel = memo(function SidePanel({ context, setup, onSave, troub
         </button>
       )}
       <div className={styles.buttons}>
-        <button type="button" className={styles.plain} onClick={() => dispatch({ type: 'put-right' })} disabled={state.moved === null}>
+        <button
+          type="button"
+          className={styles.plain}
+          onClick={() => dispatch({ type: 'put-right' })}
+          disabled={state.moved === null}
+        >
           Put it right
         </button>
         <button type="button" className={styles.strong} onClick={onSave} disabled={saved}>

@@ -6,8 +6,16 @@ import { findStanceDrops, findStepIns, type DropBlock, type DropWish } from '@/c
 import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
 import styles from './setup.module.css';
 
-const NAME: Readonly<Record<DropWish, string>> = { contracted: 'Hardest at the finish', mid: 'Hardest in the middle', lengthened: 'Hardest in the stretch' };
-const WHY: Readonly<Record<DropBlock, string>> = { stack: 'the stack would touch down', line: 'the line would leave the sweep', room: 'no mark in this room does it' };
+const NAME: Readonly<Record<DropWish, string>> = {
+  contracted: 'Hardest at the finish',
+  mid: 'Hardest in the middle',
+  lengthened: 'Hardest in the stretch',
+};
+const WHY: Readonly<Record<DropBlock, string>> = {
+  stack: 'the stack would touch down',
+  line: 'the line would leave the sweep',
+  room: 'no mark in this room does it',
+};
 const cm = (m: number): number => Math.round(m * 100);
 
 interface Props {
@@ -23,7 +31,13 @@ export function StanceDropsPanel({ problem, placement, onPlace }: Props) {
   const [open, setOpen] = useState(false);
   // A search of its own: only for who looks, and when the finger rests.
   const [settled] = useDebouncedValue(placement, SETTLED_MS);
-  const { drops, steps } = useMemo(() => (open ? { drops: findStanceDrops(problem, settled), steps: findStepIns(problem, settled, STEP_M) } : { drops: [], steps: [] }), [open, problem, settled]);
+  const { drops, steps } = useMemo(
+    () =>
+      open
+        ? { drops: findStanceDrops(problem, settled), steps: findStepIns(problem, settled, STEP_M) }
+        : { drops: [], steps: [] },
+    [open, problem, settled],
+  );
   return (
     <details className={styles.more} onToggle={(e) => setOpen(e.currentTarget.open)}>
       <summary>Stance drops at hole {placement.hole}</summary>
@@ -31,13 +45,18 @@ export function StanceDropsPanel({ problem, placement, onPlace }: Props) {
         {drops.map((d) => (
           <li key={d.wish}>
             {d.blocked === null && d.standX !== null ? (
-              <button type="button" aria-pressed={cm(d.standX) === cm(placement.standX)} onClick={() => onPlace(d.standX!)}>
+              <button
+                type="button"
+                aria-pressed={cm(d.standX) === cm(placement.standX)}
+                onClick={() => onPlace(d.standX!)}
+              >
                 <b>
                   {cm(d.standX)}
                   <small>cm</small>
                 </b>
                 <span>
-                  {NAME[d.wish]}: peak {Math.round(d.peakAt * 100)} %, {cm(d.clearanceM)} cm of cable out, {d.offPlaneRmsDeg.toFixed(1)}° off
+                  {NAME[d.wish]}: peak {Math.round(d.peakAt * 100)} %, {cm(d.clearanceM)} cm of cable out,{' '}
+                  {d.offPlaneRmsDeg.toFixed(1)}° off
                 </span>
               </button>
             ) : (
@@ -50,7 +69,12 @@ export function StanceDropsPanel({ problem, placement, onPlace }: Props) {
       </ul>
       {steps.length > 1 && (
         <p>
-          Stepping in, each step against the first: {steps.slice(1).map((s) => `${cm(s.standX)} cm ${Math.round(s.share * 100)} %`).join(', ')}.
+          Stepping in, each step against the first:{' '}
+          {steps
+            .slice(1)
+            .map((s) => `${cm(s.standX)} cm ${Math.round(s.share * 100)} %`)
+            .join(', ')}
+          .
         </p>
       )}
     </details>

@@ -18,7 +18,18 @@ interface Props {
 }
 
 /** A setting as a plate of large numerals, with its steps. */
-export function SteppedPlate({ label, onLess, onMore, children, note, less, more, testId, estimated = false, middle }: Props) {
+export function SteppedPlate({
+  label,
+  onLess,
+  onMore,
+  children,
+  note,
+  less,
+  more,
+  testId,
+  estimated = false,
+  middle,
+}: Props) {
   return (
     <div className={styles.plate}>
       <div className={styles.plateLabel}>{label}</div>
@@ -39,17 +50,45 @@ export function SteppedPlate({ label, onLess, onMore, children, note, less, more
   );
 }
 
-export function HoldButton({ what, held, onHold }: { readonly what: string; readonly held: boolean; readonly onHold: () => void }) {
+export function HoldButton({
+  what,
+  held,
+  onHold,
+}: {
+  readonly what: string;
+  readonly held: boolean;
+  readonly onHold: () => void;
+}) {
   return (
-    <button type="button" className={styles.stepper} onClick={onHold} aria-pressed={held} aria-label={`Hold the ${what} where it is`}>
+    <button
+      type="button"
+      className={styles.stepper}
+      onClick={onHold}
+      aria-pressed={held}
+      aria-label={`Hold the ${what} where it is`}
+    >
       {held ? <IconLock stroke={1.5} aria-hidden /> : <IconLockOpen stroke={1.5} aria-hidden />}
     </button>
   );
 }
 
-export function FittedButton({ what, disabled, onFitted }: { readonly what: string; readonly disabled: boolean; readonly onFitted: () => void }) {
+export function FittedButton({
+  what,
+  disabled,
+  onFitted,
+}: {
+  readonly what: string;
+  readonly disabled: boolean;
+  readonly onFitted: () => void;
+}) {
   return (
-    <button type="button" className={styles.stepper} onClick={onFitted} disabled={disabled} aria-label={`${what} back to what fits`}>
+    <button
+      type="button"
+      className={styles.stepper}
+      onClick={onFitted}
+      disabled={disabled}
+      aria-label={`${what} back to what fits`}
+    >
       <IconRotate stroke={1.5} aria-hidden />
     </button>
   );

@@ -6,12 +6,17 @@ const TREMBLES_DEG = 0.8;
 /** The stand-in's second reading is of a carriage that sits elsewhere than the plate says, degrees off. */
 const ELSEWHERE_DEG = 7;
 
-/** Slope of a device's long edge from level, degrees 0 to 90, whichever end is up. `betaDeg`: tilt front to back, -180 to 180 (W3C Device Orientation). */
-export const slopeOf = (betaDeg: number): number => (Math.abs(betaDeg) > 90 ? 180 - Math.abs(betaDeg) : Math.abs(betaDeg));
+/**
+ * Slope of a device's long edge from level, degrees 0 to 90, whichever end is up. `betaDeg`: tilt front to back, -180
+ * to 180 (W3C Device Orientation).
+ */
+export const slopeOf = (betaDeg: number): number =>
+  Math.abs(betaDeg) > 90 ? 180 - Math.abs(betaDeg) : Math.abs(betaDeg);
 
 /** Slope along this device's long edge, degrees 0 to 90; null when it has no sensor, or may not tell. */
 export async function readSlope(): Promise<number | null> {
-  const asked = (globalThis.DeviceOrientationEvent as { requestPermission?: () => Promise<string> } | undefined)?.requestPermission;
+  const asked = (globalThis.DeviceOrientationEvent as { requestPermission?: () => Promise<string> } | undefined)
+    ?.requestPermission;
   if (asked && (await asked().catch(() => 'denied')) !== 'granted') return null;
   return new Promise((done) => {
     const end = (slope: number | null): void => {
@@ -27,9 +32,22 @@ export async function readSlope(): Promise<number | null> {
   });
 }
 
-/** A stand-in for the sensor: a device held along a cable of this slope, every second time along one whose carriage sits elsewhere. Returns how to put it away. */
+/**
+ * A stand-in for the sensor: a device held along a cable of this slope, every second time along one whose carriage sits
+ * elsewhere. Returns how to put it away.
+ */
 export function holdSimulated(slopeDeg: number, turn: number): () => void {
   const held = slopeDeg + (turn % 2 === 0 ? 0 : slopeDeg > 60 ? -ELSEWHERE_DEG : ELSEWHERE_DEG);
-  const timer = setInterval(() => window.dispatchEvent(new DeviceOrientationEvent('deviceorientation', { alpha: 0, beta: held + TREMBLES_DEG * (2 * Math.random() - 1), gamma: 0 })), EVERY_MS);
+  const timer = setInterval(
+    () =>
+      window.dispatchEvent(
+        new DeviceOrientationEvent('deviceorientation', {
+          alpha: 0,
+          beta: held + TREMBLES_DEG * (2 * Math.random() - 1),
+          gamma: 0,
+        }),
+      ),
+    EVERY_MS,
+  );
   return () => clearInterval(timer);
 }

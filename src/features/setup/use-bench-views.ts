@@ -27,6 +27,17 @@ export function useBenchViews(window3: Window3) {
     return [elevationView(window3, scale), planView(window3, scale)] as const;
   }, [width, height, window3]);
   const { zoom, sheet, step, whole: showWhole } = useZoom(window3, whole);
-  const [elevation, plan] = useMemo(() => [closer(whole[0], window3, zoom), closer(whole[1], window3, zoom)] as const, [whole, window3, zoom]);
-  return { ref: useMergedRef(ref, sheet), elevation, plan, width: width || FIRST_WIDTH_PX, times: zoom.times, step, showWhole };
+  const [elevation, plan] = useMemo(
+    () => [closer(whole[0], window3, zoom), closer(whole[1], window3, zoom)] as const,
+    [whole, window3, zoom],
+  );
+  return {
+    ref: useMergedRef(ref, sheet),
+    elevation,
+    plan,
+    width: width || FIRST_WIDTH_PX,
+    times: zoom.times,
+    step,
+    showWhole,
+  };
 }

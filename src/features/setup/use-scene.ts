@@ -4,15 +4,25 @@ import { restOn } from '@/drawing/rest-on';
 import type { View } from '@/drawing/view';
 import type { SetupView } from './use-setup';
 
-/** The scene of a view: the figure is built where the pulleys' line meets the middle and moved as a whole, the lines follow every move. */
+/**
+ * The scene of a view: the figure is built where the pulleys' line meets the middle and moved as a whole, the lines
+ * follow every move.
+ */
 export function useScene({ problem, placement, entry }: SetupView, view: View, now: number, ghost: Ghost | null) {
   const { standX, standZ, yawDeg } = placement;
-  const figure = useMemo(() => buildSetupFigure(problem, { standX: 0, standZ: 0, yawDeg }, restOn(entry), view, now), [problem, yawDeg, entry, view, now]);
+  const figure = useMemo(
+    () => buildSetupFigure(problem, { standX: 0, standZ: 0, yawDeg }, restOn(entry), view, now),
+    [problem, yawDeg, entry, view, now],
+  );
   const lines = useMemo(() => buildSetupLines(problem, placement, view, now), [problem, placement, view, now]);
   const beside = useMemo(() => (ghost ? [buildGhost(problem, ghost, view, now)] : []), [problem, ghost, view, now]);
   const [from, to] = [view.project([0, 0, 0]), view.project([standX, 0, standZ])];
   const by = { u: to.u - from.u, v: to.v - from.v };
-  const surfaces = figure.surfaces.map((s) => ({ key: s.key, from: { u: s.from.u + by.u, v: s.from.v + by.v }, to: { u: s.to.u + by.u, v: s.to.v + by.v } }));
+  const surfaces = figure.surfaces.map((s) => ({
+    key: s.key,
+    from: { u: s.from.u + by.u, v: s.from.v + by.v },
+    to: { u: s.to.u + by.u, v: s.to.v + by.v },
+  }));
   // A layer between pixels would be drawn blurred.
   return { figure, lines, beside, surfaces, shift: { u: Math.round(by.u), v: Math.round(by.v) } };
 }

@@ -14,18 +14,25 @@ import { describeQuestion } from '@/solver/describe';
 import { toQuestion, withChoices, type Question } from '@/solver/to-question';
 import { reduceSetup, type SetupState } from './setup-machine';
 
-export type CaseCheck = { readonly ok: true; readonly question: Question } | { readonly ok: false; readonly issues: readonly FieldIssue[] };
+export type CaseCheck =
+  { readonly ok: true; readonly question: Question } | { readonly ok: false; readonly issues: readonly FieldIssue[] };
 
 /** Check a case; a station that cannot hold this client says why instead of drawing nonsense. */
 export function checkCase(setupCase: CaseInput): CaseCheck {
   const parsed = caseSchema.safeParse(setupCase);
-  return parsed.success ? { ok: true, question: toQuestion(parsed.data) } : { ok: false, issues: toFieldIssues(parsed.error) };
+  return parsed.success
+    ? { ok: true, question: toQuestion(parsed.data) }
+    : { ok: false, issues: toFieldIssues(parsed.error) };
 }
 
 const SETTLED_MS = 140;
 
 /** The bench's state and everything computed from it; re-evaluated live as things are moved. */
-export function useSetup(question: Question, bodyInput: { statureM: number; massKg: number; measuredM: object }, initial: SetupState) {
+export function useSetup(
+  question: Question,
+  bodyInput: { statureM: number; massKg: number; measuredM: object },
+  initial: SetupState,
+) {
   const [state, dispatch] = useReducer(reduceSetup, initial);
   const solvedPart = useMemo(() => {
     const asked = withChoices(question, state.options, state.side);
@@ -34,7 +41,8 @@ export function useSetup(question: Question, bodyInput: { statureM: number; mass
     const tooShort = found === null;
     const described = found ?? describeQuestion(question);
     const setup = tooShort ? question.setup : asked.setup;
-    if (!described?.problem || !setup) throw new Error('setup: a bench needs a movement on a cable within the client’s range');
+    if (!described?.problem || !setup)
+      throw new Error('setup: a bench needs a movement on a cable within the client’s range');
     const problem = Object.keys(state.held).length > 0 ? withFixed(described.problem, state.held) : described.problem;
     const solution = solveSetup(problem);
     const base = solution.feasible ? solution.best : solution.nearest;
@@ -49,7 +57,10 @@ export function useSetup(question: Question, bodyInput: { statureM: number; mass
       base,
       tolerance: solution.feasible ? findTolerance(problem, base) : null,
       standIn: solution.feasible ? null : findStandIn(setup),
-      sensitivity: solution.feasible && !measured ? findSensitivity(setup, { ...bodyInput }, 'shoulderHeight', base.placement) : null,
+      sensitivity:
+        solution.feasible && !measured
+          ? findSensitivity(setup, { ...bodyInput }, 'shoulderHeight', base.placement)
+          : null,
     };
   }, [question, bodyInput, state.options, state.side, state.held]);
   const { problem, solution, base, tolerance } = solvedPart;
@@ -61,11 +72,17 @@ export function useSetup(question: Question, bodyInput: { statureM: number; mass
   const { input } = solvedPart;
   const leastChange = useLeastChange(
     useMemo(
-      () => (solution.feasible && tolerance !== null && !isWithin(tolerance, base.placement, settled) ? { input, held: state.held, found: settled, best: base.placement } : null),
+      () =>
+        solution.feasible && tolerance !== null && !isWithin(tolerance, base.placement, settled)
+          ? { input, held: state.held, found: settled, best: base.placement }
+          : null,
       [solution, input, state.held, tolerance, base, settled],
     ),
   );
-  return useMemo(() => ({ state, dispatch, ...solvedPart, placement, shown, off, leastChange }), [state, solvedPart, placement, shown, off, leastChange]);
+  return useMemo(
+    () => ({ state, dispatch, ...solvedPart, placement, shown, off, leastChange }),
+    [state, solvedPart, placement, shown, off, leastChange],
+  );
 }
 
 export type SetupView = ReturnType<typeof useSetup>;

@@ -12,7 +12,10 @@ const STEP = 1.5;
 /** Wheel distance that looks one step closer, pixels. */
 const WHEEL_PX = 240;
 
-/** Looking closer at both views: by wheel, by two fingers, by moving the sheet with one, by steps. Dragging things is left alone. */
+/**
+ * Looking closer at both views: by wheel, by two fingers, by moving the sheet with one, by steps. Dragging things is
+ * left alone.
+ */
 export function useZoom(window3: Window3, views: readonly View[]) {
   const [asked, setZoom] = useState<Zoom | null>(null);
   const zoom = useMemo(() => (asked ? heldIn(window3, asked) : wholeOf(window3)), [asked, window3]);
@@ -30,7 +33,10 @@ export function useZoom(window3: Window3, views: readonly View[]) {
       now.current = { ...now.current, zoom: z };
       setZoom(z.times === 1 ? null : z);
     };
-    /** The view under a place on the page, and the floor-frame point there; what the view does not show stays in the middle. */
+    /**
+     * The view under a place on the page, and the floor-frame point there; what the view does not show stays in the
+     * middle.
+     */
     const under = (p: Pointer): { readonly view: View; readonly point: Vec3 } | null => {
       for (const drawn of el.querySelectorAll<HTMLElement>('[data-view]')) {
         const box = drawn.getBoundingClientRect();
@@ -39,7 +45,13 @@ export function useZoom(window3: Window3, views: readonly View[]) {
         if (!view) continue;
         const { at: mid } = now.current.zoom;
         const other = view.toOther(p.v - box.top);
-        return { view, point: view.kind === 'elevation' ? [view.toX(p.u - box.left), other, mid[2]] : [view.toX(p.u - box.left), mid[1], other] };
+        return {
+          view,
+          point:
+            view.kind === 'elevation'
+              ? [view.toX(p.u - box.left), other, mid[2]]
+              : [view.toX(p.u - box.left), mid[1], other],
+        };
       }
       return null;
     };
@@ -72,7 +84,13 @@ export function useZoom(window3: Window3, views: readonly View[]) {
         const { zoom: z, window3: w } = now.current;
         const { view } = here;
         const [dx, dv] = [(is.u - was.u) / view.scale, (is.v - was.v) / view.scale];
-        change(heldIn(w, { times: z.times, at: view.kind === 'elevation' ? [z.at[0] - dx, z.at[1] + dv, z.at[2]] : [z.at[0] - dx, z.at[1], z.at[2] - dv] }));
+        change(
+          heldIn(w, {
+            times: z.times,
+            at:
+              view.kind === 'elevation' ? [z.at[0] - dx, z.at[1] + dv, z.at[2]] : [z.at[0] - dx, z.at[1], z.at[2] - dv],
+          }),
+        );
       }
     };
     const onUp = (e: PointerEvent): void => {

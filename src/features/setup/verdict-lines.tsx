@@ -19,10 +19,19 @@ export interface FastLift {
 const markText = (standX: number): string => `${Math.abs(Math.round(standX * 100))} cm${standX < 0 ? ' behind' : ''}`;
 
 /** Numbers with their reasons, the two next best set-ups, what an estimate could change, and the cautions. */
-export function VerdictLines({ setup, clientId, fast }: { readonly setup: SetupView; readonly clientId: string; readonly fast: FastLift | null }) {
+export function VerdictLines({
+  setup,
+  clientId,
+  fast,
+}: {
+  readonly setup: SetupView;
+  readonly clientId: string;
+  readonly fast: FastLift | null;
+}) {
   const { entry, described, problem, shown, solution, sensitivity, dispatch, base, placement } = setup;
   const verdicts = useMemo(() => explain(problem, shown).map(toVerdict), [problem, shown]);
-  const cautionsAt = (places: readonly string[]): string[] => cautionsOf(entry).flatMap((c) => (places.includes(CAUTION[c].at) ? [CAUTION[c].text] : []));
+  const cautionsAt = (places: readonly string[]): string[] =>
+    cautionsOf(entry).flatMap((c) => (places.includes(CAUTION[c].at) ? [CAUTION[c].text] : []));
   return (
     <>
       <dl className={styles.verdicts} data-testid="verdicts">
@@ -31,11 +40,12 @@ export function VerdictLines({ setup, clientId, fast }: { readonly setup: SetupV
             <dt className={v.code === 'region' ? styles.estimated : undefined}>{v.figure}</dt>
             <dd>
               {v.text}
-              {v.code === 'range' && cautionsAt(['range']).map((text) => (
-                <span key={text} className={styles.atLine}>
-                  {text}
-                </span>
-              ))}
+              {v.code === 'range' &&
+                cautionsAt(['range']).map((text) => (
+                  <span key={text} className={styles.atLine}>
+                    {text}
+                  </span>
+                ))}
             </dd>
           </div>
         ))}
@@ -43,7 +53,8 @@ export function VerdictLines({ setup, clientId, fast }: { readonly setup: SetupV
           <div className={styles.verdict}>
             <dt>{Math.round(fast.peakN)} N</dt>
             <dd>
-              at most when lifted in {fast.timeS} s: {Math.round((fast.peakN / fast.restN - 1) * 100)} % over the cable standing still.
+              at most when lifted in {fast.timeS} s: {Math.round((fast.peakN / fast.restN - 1) * 100)} % over the cable
+              standing still.
             </dd>
           </div>
         )}

@@ -3,7 +3,15 @@ import { MOST_TIMES } from '@/drawing/view';
 import styles from './setup.module.css';
 
 /** Steps closer to the drawing and back. */
-export function ZoomSteps({ times, onStep, onWhole }: { readonly times: number; readonly onStep: (step: 1 | -1) => void; readonly onWhole: () => void }) {
+export function ZoomSteps({
+  times,
+  onStep,
+  onWhole,
+}: {
+  readonly times: number;
+  readonly onStep: (step: 1 | -1) => void;
+  readonly onWhole: () => void;
+}) {
   return (
     <div className={styles.zoom} role="group" aria-label="Look closer">
       <button type="button" aria-label="Look from further" disabled={times <= 1} onClick={() => onStep(-1)}>

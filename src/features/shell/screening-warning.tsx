@@ -8,7 +8,13 @@ export interface ScreeningSummary {
 }
 
 /** A missing or old screening, plainly, wherever loading is near; it stays until one is entered. */
-export function ScreeningWarning({ screening, clientId }: { readonly screening: ScreeningSummary; readonly clientId: string }) {
+export function ScreeningWarning({
+  screening,
+  clientId,
+}: {
+  readonly screening: ScreeningSummary;
+  readonly clientId: string;
+}) {
   const text = screeningText(screening.state);
   if (text === null) return null;
   return (

@@ -1,6 +1,17 @@
 import { Button, createTheme, type MantineColorsTuple } from '@mantine/core';
 
-const ink: MantineColorsTuple = ['#f2efe8', '#ddd9ce', '#c0bdb2', '#9b9a92', '#77786f', '#5b5c56', '#444846', '#23282b', '#1b2124', '#12171a'];
+const ink: MantineColorsTuple = [
+  '#f2efe8',
+  '#ddd9ce',
+  '#c0bdb2',
+  '#9b9a92',
+  '#77786f',
+  '#5b5c56',
+  '#444846',
+  '#23282b',
+  '#1b2124',
+  '#12171a',
+];
 
 /** Mantine in the house's look: square, ink on paper; colours come from the page's own variables. */
 export const theme = createTheme({
@@ -20,7 +31,12 @@ export const theme = createTheme({
       vars: (_, props) => ({
         root:
           props.variant === 'outline'
-            ? { '--button-bg': 'transparent', '--button-hover': 'var(--wash)', '--button-color': 'var(--ink)', '--button-bd': '1.5px solid var(--ink)' }
+            ? {
+                '--button-bg': 'transparent',
+                '--button-hover': 'var(--wash)',
+                '--button-color': 'var(--ink)',
+                '--button-bd': '1.5px solid var(--ink)',
+              }
             : { '--button-bg': 'var(--ink)', '--button-hover': 'var(--ink)', '--button-color': 'var(--paper)' },
       }),
     }),

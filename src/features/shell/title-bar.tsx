@@ -14,17 +14,26 @@ const PLACES = [
   { href: '/kit', name: 'Kit', within: ['/kit'] },
 ] as const;
 
-const TROUBLE = { offline: 'kept here, no network', storage: 'kept here, the server cannot write: its disk is full or read-only', malformed: 'kept here, the server does not take them' } as const;
+const TROUBLE = {
+  offline: 'kept here, no network',
+  storage: 'kept here, the server cannot write: its disk is full or read-only',
+  malformed: 'kept here, the server does not take them',
+} as const;
 
 /** One small place that says what has not reached the server. */
 function Waiting() {
   const { waiting, refused, trouble } = useOutboxState();
-  const words = waiting === null ? 'counting' : waiting === 0 ? 'all sent' : `${waiting} ${waiting === 1 ? 'tap' : 'taps'} waiting`;
+  const words =
+    waiting === null ? 'counting' : waiting === 0 ? 'all sent' : `${waiting} ${waiting === 1 ? 'tap' : 'taps'} waiting`;
   return (
     <span className={styles.waiting} role="status" data-testid="waiting" data-waiting={waiting ?? undefined}>
       {words}
       {waiting !== null && waiting > 0 && trouble && <small>{TROUBLE[trouble]}</small>}
-      {refused > 0 && <small>{refused} kept here only: the server does not know what {refused === 1 ? 'it belongs' : 'they belong'} to</small>}
+      {refused > 0 && (
+        <small>
+          {refused} kept here only: the server does not know what {refused === 1 ? 'it belongs' : 'they belong'} to
+        </small>
+      )}
     </span>
   );
 }
@@ -33,7 +42,8 @@ function Waiting() {
 export function TitleBar() {
   const path = usePathname();
   const { toggleColorScheme } = useMantineColorScheme();
-  const isAt = (p: (typeof PLACES)[number]): boolean => path === p.href || p.within.some((w) => path === w || path.startsWith(`${w}/`));
+  const isAt = (p: (typeof PLACES)[number]): boolean =>
+    path === p.href || p.within.some((w) => path === w || path.startsWith(`${w}/`));
   return (
     <header className={styles.bar}>
       <span className={styles.mark}>Jorvix</span>
@@ -45,7 +55,12 @@ export function TitleBar() {
         ))}
       </nav>
       <Waiting />
-      <button type="button" className={styles.light} onClick={toggleColorScheme} aria-label="Change between day and night sheet">
+      <button
+        type="button"
+        className={styles.light}
+        onClick={toggleColorScheme}
+        aria-label="Change between day and night sheet"
+      >
         <IconMoon className={styles.moon} stroke={1.5} aria-hidden />
         <IconSun className={styles.sun} stroke={1.5} aria-hidden />
       </button>

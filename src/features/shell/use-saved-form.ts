@@ -6,7 +6,8 @@ export interface FormIssue {
   readonly path: string;
   readonly message: string;
 }
-export type SaveOutcome = { readonly ok: true; readonly id: string } | { readonly ok: false; readonly issues: readonly FormIssue[] };
+export type SaveOutcome =
+  { readonly ok: true; readonly id: string } | { readonly ok: false; readonly issues: readonly FormIssue[] };
 
 const keyOf = (sheet: string): string => `jorvix-sheet:${sheet}`;
 
@@ -31,7 +32,8 @@ function keepDraft(sheet: string, values: unknown): void {
 /**
  * A form checked where it is kept: what is wrong comes back at its field and everything typed stays.
  * `check` gives the same issues in the browser first, so that nothing waits for the network to be told wrong.
- * With a `sheet` name what is typed is kept on the device until it is saved, and is back when the sheet is opened again.
+ * With a `sheet` name what is typed is kept on the device until it is saved, and is back when the sheet is opened
+ * again.
  */
 export function useSavedForm<T extends Record<string, unknown>>(
   initialValues: T,

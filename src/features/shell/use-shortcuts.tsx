@@ -10,7 +10,9 @@ export interface Shortcut {
   readonly run: () => void;
 }
 
-const typing = (t: EventTarget | null): boolean => t instanceof HTMLElement && (t.isContentEditable || t.closest('input:not([type=range]), select, textarea, [role=dialog]') !== null);
+const typing = (t: EventTarget | null): boolean =>
+  t instanceof HTMLElement &&
+  (t.isContentEditable || t.closest('input:not([type=range]), select, textarea, [role=dialog]') !== null);
 
 /** One-letter keys of a page; `?` lists them. Nothing happens while somebody types, or with Ctrl, Alt or Meta held. */
 export function useShortcuts(shortcuts: readonly Shortcut[]) {
@@ -35,23 +37,35 @@ export function useShortcuts(shortcuts: readonly Shortcut[]) {
   const listed = open ? shortcuts : null;
   return useMemo(
     () => (
-    <>
-      <button type="button" className={styles.keysButton} onClick={() => setOpen(true)} aria-label="Keys of this page">
-        ?
-      </button>
-      {listed && <Modal opened onClose={() => setOpen(false)} title="Keys of this page" closeButtonProps={{ 'aria-label': 'Close' }}>
-        <dl className={styles.keys}>
-          {[...listed, { key: '?', does: 'this list' }].map((s) => (
-            <div key={s.key}>
-              <dt>
-                <kbd>{s.key.toUpperCase()}</kbd>
-              </dt>
-              <dd>{s.does}</dd>
-            </div>
-          ))}
-        </dl>
-      </Modal>}
-    </>
+      <>
+        <button
+          type="button"
+          className={styles.keysButton}
+          onClick={() => setOpen(true)}
+          aria-label="Keys of this page"
+        >
+          ?
+        </button>
+        {listed && (
+          <Modal
+            opened
+            onClose={() => setOpen(false)}
+            title="Keys of this page"
+            closeButtonProps={{ 'aria-label': 'Close' }}
+          >
+            <dl className={styles.keys}>
+              {[...listed, { key: '?', does: 'this list' }].map((s) => (
+                <div key={s.key}>
+                  <dt>
+                    <kbd>{s.key.toUpperCase()}</kbd>
+                  </dt>
+                  <dd>{s.does}</dd>
+                </div>
+              ))}
+            </dl>
+          </Modal>
+        )}
+      </>
     ),
     [listed],
   );

@@ -25,9 +25,26 @@ export default async function ClientPage({ params }: { readonly params: Promise<
         <h1>{client.name}</h1>
         <Link href={`/ledger/${client.id}`}>Ledger</Link>
       </div>
-      <ClientSheet key={client.id} client={client} guide={loadMeasuringGuide(db, client.id)} today={today()} save={saveClientAction} />
-      <SetupBook pages={toSetupBookView(loadSetupBook(db, client.id), { station: (id) => (id === null ? null : findStation(db, id)), handle: (id) => (id === null ? '' : (findAttachment(db, id)?.name ?? '')) })} />
-      <ScreeningForm key={`screening-${client.id}`} clientId={client.id} view={loadScreening(db, client.id, null, readClock())} today={today()} save={saveScreeningAction.bind(null, client.id)} />
+      <ClientSheet
+        key={client.id}
+        client={client}
+        guide={loadMeasuringGuide(db, client.id)}
+        today={today()}
+        save={saveClientAction}
+      />
+      <SetupBook
+        pages={toSetupBookView(loadSetupBook(db, client.id), {
+          station: (id) => (id === null ? null : findStation(db, id)),
+          handle: (id) => (id === null ? '' : (findAttachment(db, id)?.name ?? '')),
+        })}
+      />
+      <ScreeningForm
+        key={`screening-${client.id}`}
+        clientId={client.id}
+        view={loadScreening(db, client.id, null, readClock())}
+        today={today()}
+        save={saveScreeningAction.bind(null, client.id)}
+      />
     </div>
   );
 }

@@ -13,7 +13,13 @@ export default async function PiecePage({ params }: { readonly params: Promise<{
   return (
     <div className="page">
       <h1>{piece.name}</h1>
-      <KitSheet key={piece.id} kind={piece.kind} piece={piece} clients={listClients(db)} save={savePieceAction.bind(null, piece.gymId)} />
+      <KitSheet
+        key={piece.id}
+        kind={piece.kind}
+        piece={piece}
+        clients={listClients(db)}
+        save={savePieceAction.bind(null, piece.gymId)}
+      />
     </div>
   );
 }

@@ -6,9 +6,23 @@ import { loadChoosing } from '@/server/choosing';
 import { readClock } from '@/server/clock';
 import { keepVariantAction } from '../../actions';
 
-export default async function MovementRoute({ params, searchParams }: { readonly params: Promise<{ entryId: string }>; readonly searchParams: Promise<{ client?: string; gym?: string; variant?: string }> }) {
+export default async function MovementRoute({
+  params,
+  searchParams,
+}: {
+  readonly params: Promise<{ entryId: string }>;
+  readonly searchParams: Promise<{ client?: string; gym?: string; variant?: string }>;
+}) {
   const { entryId } = await params;
   if (!findEntry(entryId)) notFound();
   const { client, gym, variant } = await searchParams;
-  return <MovementPage key={entryId} entryId={entryId} data={loadChoosing(sharedDb(), client, gym, readClock())} keep={keepVariantAction} asked={variant ?? null} />;
+  return (
+    <MovementPage
+      key={entryId}
+      entryId={entryId}
+      data={loadChoosing(sharedDb(), client, gym, readClock())}
+      keep={keepVariantAction}
+      asked={variant ?? null}
+    />
+  );
 }

@@ -4,7 +4,13 @@ import { sharedDb } from '@/data/open-db';
 import { SetupPage } from '@/features/setup/setup-page';
 import { loadItem, stationChoices } from '@/server/item-context';
 
-export default async function SetupRoute({ params, searchParams }: { readonly params: Promise<{ itemId: string }>; readonly searchParams: Promise<{ station?: string }> }) {
+export default async function SetupRoute({
+  params,
+  searchParams,
+}: {
+  readonly params: Promise<{ itemId: string }>;
+  readonly searchParams: Promise<{ station?: string }>;
+}) {
   const { itemId } = await params;
   const { station } = await searchParams;
   const db = sharedDb();

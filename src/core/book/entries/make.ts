@@ -4,7 +4,12 @@ import type { KeyframePath } from '@/core/movement/keyframes';
 
 type Key = readonly [upperAz: number, upperEl: number, foreAz: number, foreEl: number];
 
-const keys = (list: readonly Key[]) => list.map(([ua, ue, fa, fe], i) => ({ at: list.length === 1 ? 0 : i / (list.length - 1), upper: { azimuthDeg: ua, elevationDeg: ue }, fore: { azimuthDeg: fa, elevationDeg: fe } }));
+const keys = (list: readonly Key[]) =>
+  list.map(([ua, ue, fa, fe], i) => ({
+    at: list.length === 1 ? 0 : i / (list.length - 1),
+    upper: { azimuthDeg: ua, elevationDeg: ue },
+    fore: { azimuthDeg: fa, elevationDeg: fe },
+  }));
 
 /** An arm's range by evenly spaced keys in the trunk's axes: azimuth and elevation of upper arm and forearm. */
 export const inTrunk = (...list: readonly Key[]): KeyframePath => ({ kind: 'arm', frame: 'trunk', keys: keys(list) });
@@ -13,11 +18,31 @@ export const inFloor = (...list: readonly Key[]): KeyframePath => ({ kind: 'arm'
 
 /** A row with a hanging weight: the upper arm in the trunk's axes, the forearm pointing at the floor throughout. */
 export const rowing = (from: readonly [number, number], to: readonly [number, number]): KeyframePath => ({
-  kind: 'arm', frame: 'trunk', foreFrame: 'floor',
-  keys: [from, to].map(([azimuthDeg, elevationDeg], at) => ({ at, upper: { azimuthDeg, elevationDeg }, fore: { azimuthDeg: 90, elevationDeg: 0 } })),
+  kind: 'arm',
+  frame: 'trunk',
+  foreFrame: 'floor',
+  keys: [from, to].map(([azimuthDeg, elevationDeg], at) => ({
+    at,
+    upper: { azimuthDeg, elevationDeg },
+    fore: { azimuthDeg: 90, elevationDeg: 0 },
+  })),
 });
 
-export const cable = (facing: Facing, attachments: readonly AttachmentKind[], more: Partial<Extract<LoadRule, { kind: 'cable' }>> = {}): LoadRule => ({ kind: 'cable', facing, attachments, shared: false, near: 0.3, far: 1.8, from: ANYWHERE, forearm: 'free', ...more });
+export const cable = (
+  facing: Facing,
+  attachments: readonly AttachmentKind[],
+  more: Partial<Extract<LoadRule, { kind: 'cable' }>> = {},
+): LoadRule => ({
+  kind: 'cable',
+  facing,
+  attachments,
+  shared: false,
+  near: 0.3,
+  far: 1.8,
+  from: ANYWHERE,
+  forearm: 'free',
+  ...more,
+});
 
 /** Pulley heights as shares of stature: at the floor, about the trunk, overhead, or wherever the line asks. */
 export const LOW = [0, 0.4] as const;
@@ -27,9 +52,27 @@ const ANYWHERE = [0, 2] as const;
 export const dumbbell = (share = 1): LoadRule => ({ kind: 'weight', kit: 'dumbbells', share });
 export const bar: LoadRule = { kind: 'weight', kit: 'bar', share: 0.5 };
 
-const USUAL = { grips: [], motion: [], startAt: 0, loadedFrom: null, stopAt: 1, secondary: [], ruled: [], armOn: null, legs: null, wantedPeak: 'even', tempo: '3-1-1-1', startsWith: 'lifting', reps: { min: 8, max: 12 }, restS: 90, place: 'any', standIns: [] } as const;
+const USUAL = {
+  grips: [],
+  motion: [],
+  startAt: 0,
+  loadedFrom: null,
+  stopAt: 1,
+  secondary: [],
+  ruled: [],
+  armOn: null,
+  legs: null,
+  wantedPeak: 'even',
+  tempo: '3-1-1-1',
+  startsWith: 'lifting',
+  reps: { min: 8, max: 12 },
+  restS: 90,
+  place: 'any',
+  standIns: [],
+} as const;
 
 /** An entry with what is usual filled in; a family's secondary regions without the entry's own target. */
 export const entry = (
-  own: Pick<BookEntry, 'id' | 'group' | 'target' | 'action' | 'hands' | 'posture' | 'path' | 'load'> & Partial<BookEntry>,
+  own: Pick<BookEntry, 'id' | 'group' | 'target' | 'action' | 'hands' | 'posture' | 'path' | 'load'> &
+    Partial<BookEntry>,
 ): BookEntry => ({ ...USUAL, ...own, secondary: (own.secondary ?? []).filter((r) => r !== own.target) });
