@@ -1,6 +1,6 @@
 /**
  * Imports run one way: app -> server -> data -> contract -> core, and app -> features -> drawing, charts, offline ->
- * contract -> core.
+ * contract -> core. Only the server opens the data; a page takes views from it and gives them to features.
  */
 const only = (name, from, to) => ({
   name,
@@ -27,13 +27,14 @@ module.exports = {
     withinCore('units', []),
     withinCore('geometry', ['units']),
     withinCore('body', ['units', 'geometry']),
-    withinCore('kit', ['units', 'geometry']),
+    withinCore('kit', ['units', 'geometry', 'body']),
     withinCore('fit', ['units', 'geometry', 'body', 'kit']),
     withinCore('movement', ['units', 'geometry', 'body']),
     withinCore('mechanics', ['units', 'geometry', 'body', 'kit', 'movement']),
     withinCore('setup', ['units', 'geometry', 'body', 'kit', 'movement', 'mechanics']),
     withinCore('book', ['units', 'geometry', 'body', 'kit', 'fit', 'movement', 'mechanics', 'setup']),
-    withinCore('fault', ['units', 'geometry', 'body', 'movement', 'mechanics', 'setup', 'book', 'tempo']),
+    withinCore('record', ['units', 'body', 'movement', 'setup', 'book', 'tempo']),
+    withinCore('fault', ['units', 'geometry', 'body', 'movement', 'mechanics', 'setup', 'book', 'tempo', 'record', 'load']),
     withinCore('tempo', ['units']),
     withinCore('load', ['units']),
     withinCore('trace', ['units', 'tempo']),
@@ -47,7 +48,8 @@ module.exports = {
     only('contract', 'contract', ['core', 'messages']),
     only('solver', 'solver', ['core', 'contract', 'messages']),
     only('data', 'data', ['core', 'contract']),
-    only('server', 'server', ['core', 'contract', 'messages', 'solver', 'data']),
+    only('server', 'server', ['core', 'contract', 'messages', 'solver', 'data', 'card']),
+    only('app', 'app', ['server', 'features', 'contract', 'messages']),
     only('drawing', 'drawing', ['core']),
     only('card', 'card', ['core', 'messages', 'solver', 'drawing']),
     only('charts', 'charts', ['core']),

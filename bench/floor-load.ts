@@ -3,7 +3,8 @@ import { copyFileSync } from 'node:fs';
 import Database from 'better-sqlite3';
 import { openDb } from '@/data/open-db';
 import { appendFloorEvents } from '@/data/queries/floor-events';
-import type { FloorEvent } from '@/core/fault/floor-event';
+import { BUILT_IN_TRAINER } from '@/contract/actor';
+import type { FloorEvent } from '@/core/record/floor-event';
 import { App, itemId } from '../e2e/support/app';
 
 const TABLETS = 200;
@@ -15,6 +16,7 @@ const share = (sorted: readonly number[], q: number): number =>
 const eventOf = (tablet: number, seq: number): FloorEvent => ({
   kind: 'rep',
   id: `bench-${tablet}-${seq}`,
+  actorId: BUILT_IN_TRAINER.id,
   deviceId: `tablet-${tablet}`,
   seq,
   atMs: Date.now(),

@@ -2,17 +2,16 @@ import { allocateSamples, profileLoads } from '@/core/mechanics/line-profile';
 import { totalCost, profileSide } from '@/core/setup/cost';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import { explain } from '@/core/setup/reasons';
-import { buildProblem } from '@/core/book/build-problem';
 import { solveSetup } from '@/core/setup/solve-setup';
 import { searchExhaustively } from '../test/support/exhaustive-grid';
-import { FLIES, bodyOf, COLUMN, inputOf, problemOf, ROOM, solved } from '../test/support/fixtures';
-import { buildLeakTrack, resolveLeak } from '@/core/mechanics/leak';
+import { FLIES, bodyOf, COLUMN, problemOf, ROOM, solved } from '../test/support/fixtures';
+import { buildOffAxisTrack, resolveOffAxis } from '@/core/mechanics/off-axis';
 import { add, cross, dot, length, subtract, type Vec3 } from '@/core/geometry/vector';
 import { armPath, d, lift, STANDING } from '../test/support/limbs';
 import { BOOK } from '@/core/book/book';
-import { sidesOf } from '@/core/book/book-entry';
-import { WHOLE_RANGE } from '@/core/book/pose-entry';
-import { entryProblem, solveEntry, usualInput } from '@/core/book/solve-entry';
+import { answerQuestion } from '@/core/book/answer-question';
+import { poseQuestion } from '@/core/book/pose-question';
+import { askQuestion } from '@/core/book/question';
 import { line, measure, measureBatch } from './timing';
 
 /** Full solves, as-found evaluations and the exhaustive grid side by side in one run. */
@@ -27,11 +26,9 @@ export function benchSolver(): void {
   const bare = measureBatch(60, 200, (i) => profileSide(problem, 0, place(i), out));
   const found = measureBatch(60, 50, (i) => explain(problem, evaluatePlacement(problem, place(i))));
   const grid = measure(3, () => searchExhaustively(problem, 0.01, 0, 1, 0));
-  const both = measure(questions.length * 4, (i) =>
-    solveSetup(buildProblem(inputOf(...questions[i % questions.length]!))),
-  );
+  const both = measure(questions.length * 4, (i) => solveSetup(problemOf(...questions[i % questions.length]!)));
   const one = measure(questions.length * 4, (i) =>
-    solveSetup(buildProblem({ ...inputOf(...questions[i % questions.length]!), side: 'right' })),
+    solveSetup(problemOf(...questions[i % questions.length]!, { side: 'right' })),
   );
   line('bare evaluation of one side (41 samples)', bare);
   line('as found, both sides, with reasons', found, { name: 'bare evaluation', t: bare });
@@ -58,14 +55,17 @@ export function benchSolver(): void {
   );
 }
 
-/** One full profile of one limb, all metrics and the leak by axis, beside a bare loop of the same vector operations. */
+/**
+ * One full profile of one limb, all metrics and the off-axis moment by axis, beside a bare loop of the same vector
+ * operations.
+ */
 export function benchProfile(): void {
   const body = bodyOf(1.75);
   const keys = armPath('trunk', [d(90, 80), d(90, 85)], [d(-90, 20), d(90, 70)]);
   const { path, target, track } = lift(body, STANDING, keys, 'shoulder.extension', [{ kind: 'weight', massKg: 10 }]);
   const out = allocateSamples(track.samples);
   let sink = 0;
-  const leak = buildLeakTrack(body, path, target);
+  const offAxis = buildOffAxisTrack(body, path, target);
   const loop = measureBatch(60, 200, (i) => {
     const q: Vec3 = [1.5, 0.5 + (i % 20) / 20, 0.3];
     for (let k = 0; k < 41; k++) {
@@ -82,12 +82,12 @@ export function benchProfile(): void {
   const metrics = measureBatch(60, 200, (i) => void profileLoads(track, loads(i), out));
   const full = measureBatch(60, 50, (i) => {
     profileLoads(track, loads(i), out);
-    sink += resolveLeak(leak, out.load).length;
+    sink += resolveOffAxis(offAxis, out.load).length;
   });
   console.log('Profile (41 samples, one arm, both joints)');
   line('bare loop of the same vector operations', loop);
   line('metrics of the target joint', metrics, { name: 'bare loop', t: loop });
-  line('full profile, leak by axis at both joints', full, { name: 'bare loop', t: loop });
+  line('full profile, off-axis moment by axis at both joints', full, { name: 'bare loop', t: loop });
   console.log(Number.isFinite(sink) ? '' : 'not finite');
 }
 
@@ -96,10 +96,7 @@ export function benchBook(): void {
   const columns = [COLUMN, { ...COLUMN, firstHoleM: 0.2, pitchM: 0.14, holes: 14, twinSpacingM: 1.9 }];
   const bodies = [1.5, 1.75, 2].map((h) => bodyOf(h));
   const ask = (e: (typeof BOOK)[number], body: (typeof bodies)[number], column: (typeof columns)[number]) =>
-    solveEntry(e, {
-      ...usualInput(body, sidesOf(e).at(-1)!, 15, WHOLE_RANGE),
-      column: { column, room: ROOM, attachmentM: 0.14 },
-    });
+    answerQuestion(askQuestion(e, { body, column: { column, room: ROOM, attachmentM: 0.14 } }));
   const questions = BOOK.flatMap((e) => bodies.flatMap((b) => columns.map((c) => [e, b, c] as const)));
   for (const q of questions.slice(0, 60)) ask(...q);
   const all = measure(questions.length, (i) => ask(...questions[i]!));
@@ -111,10 +108,9 @@ export function benchBook(): void {
   let worst = 0;
   const grid = measure(cabled.length, (i) => {
     const [e, b, c] = cabled[i]!;
-    const problem = entryProblem(e, {
-      ...usualInput(b, sidesOf(e).at(-1)!, 15, WHOLE_RANGE),
-      column: { column: c, room: ROOM, attachmentM: 0.14 },
-    });
+    const problem = poseQuestion(
+      askQuestion(e, { body: b, column: { column: c, room: ROOM, attachmentM: 0.14 } }),
+    )?.search;
     if (!problem) return;
     const best = searchExhaustively(problem, 0.1, 0.4, 10, 30);
     const found = solveSetup(problem);

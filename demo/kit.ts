@@ -1,6 +1,6 @@
 import type { KitKind } from '@/core/kit/kit-kind';
 import { KIT_SPEC } from '@/contract/kit-spec';
-import type { KitPiece } from '@/data/queries/kit';
+import type { KitPiece } from '@/contract/views/kit';
 
 /** An invented gym, a second one down the road, and their kit. No brand is on any of it. */
 export const GYM = { id: 'tidewater', name: 'Tidewater Hall', screeningDays: 365 };

@@ -1,22 +1,27 @@
-import type { FloorEvent, FloorEventBody } from '@/core/fault/floor-event';
-import { buildProblem } from '@/core/book/build-problem';
+import { CORRECTION_KIND, type CorrectionCode, type RemedyKind } from '@/core/movement/correction-code';
+import type { FloorEvent, FloorEventBody } from '@/core/record/floor-event';
+import { poseKnown } from '@/core/book/pose-question';
+import { searchOf } from '@/core/book/posed-question';
 import { solveSetup } from '@/core/setup/solve-setup';
 import { findTolerance, isWithin } from '@/core/setup/tolerance';
 import { caseSchema } from '@/contract/case';
+import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-record';
 import { toQuestion } from '@/solver/to-question';
 import type { Db } from '@/data/open-db';
-import { appendScreening, saveClient, type Client } from '@/data/queries/clients';
+import { BUILT_IN_TRAINER } from '@/contract/actor';
+import type { Client } from '@/contract/views/client';
+import type { SessionItem } from '@/contract/views/plan';
+import { appendScreening, saveClient } from '@/data/queries/clients';
 import { listGyms, saveGym } from '@/data/queries/gyms';
 import { saveKit } from '@/data/queries/kit';
 import { GYM, KIT, YARD } from './kit';
-import { addSession, findItem, type SessionItem } from '@/data/queries/sessions';
+import { addSession, findItem } from '@/data/queries/sessions';
 import { toLocalDay } from '@/server/clock';
 import { loadItem } from '@/server/item-context';
 import { recordEvents } from '@/server/record-events';
 import type { FaultCode } from '@/core/movement/fault-code';
-import type { CorrectionCode, RemedyKind } from '@/core/fault/fault-book';
-import { CORRECTION_KIND, FAULT_BOOK } from '@/core/fault/fault-book';
-import type { Outcome } from '@/core/fault/floor-event';
+import { FAULT_BOOK } from '@/core/fault/fault-book';
+import type { Outcome } from '@/core/record/floor-event';
 
 /** An invented gym, its kit, its people and what they did. Nobody and nothing here is real. */
 
@@ -82,7 +87,7 @@ const CLIENTS: readonly Client[] = [
         fromDay: 20_000,
         untilDay: null,
       },
-      { subject: 'load', side: 'both', most: 8, setBy: 'physiotherapist', fromDay: 20_000, untilDay: null },
+      { subject: 'load-in-hand', side: 'both', most: 8, setBy: 'physiotherapist', fromDay: 20_000, untilDay: null },
     ],
   },
   {
@@ -126,7 +131,7 @@ const plan = (movement: Plan['movement'], stationId: string, loadKg: number, rep
 });
 
 /** One of the book beside the flies: its own side, load and tempo. */
-const own = (movement: string, change: Partial<Plan>): Plan => ({
+const own = (movement: SessionItem['movement'], change: Partial<Plan>): Plan => ({
   movement,
   variantId: null,
   side: 'right',
@@ -255,42 +260,47 @@ const PAST: readonly {
   },
 ];
 
+const actorId = BUILT_IN_TRAINER.id;
+
 function loadKitAndPeople(db: Db, nowMs: number): void {
-  saveGym(db, GYM);
-  saveGym(db, YARD);
-  KIT.forEach((p) => saveKit(db, p));
-  CLIENTS.forEach((c) => saveClient(db, c));
+  saveGym(db, GYM, actorId);
+  saveGym(db, YARD, actorId);
+  KIT.forEach((p) => saveKit(db, p, actorId));
+  CLIENTS.forEach((c) => saveClient(db, c, actorId));
   for (const s of SCREENINGS)
-    appendScreening(
-      db,
-      `screening-${s.client}`,
-      s.client,
-      { day: toLocalDay(nowMs) - s.daysAgo, doneBy: s.doneBy, procedure: s.procedure },
-      nowMs,
-    );
+    appendScreening(db, {
+      id: `screening-${s.client}`,
+      clientId: s.client,
+      day: toLocalDay(nowMs) - s.daysAgo,
+      doneBy: s.doneBy,
+      procedure: s.procedure,
+      recordedAtMs: nowMs,
+      actorId,
+    });
 }
 
 function addDay(db: Db, dayStart: Date, key: string, clientId: string, hour: number): void {
   const startsAt = new Date(dayStart);
   startsAt.setHours(hour, 0, 0, 0);
   const sessionId = `${clientId}-${key}`;
-  addSession(db, {
+  const session = {
     id: sessionId,
     gymId: GYM.id,
     clientId,
     startsAtMs: startsAt.getTime(),
     minutes: 60,
     items: PLANS[clientId]!.map((p, i) => ({ ...p, id: `${sessionId}-${i}`, sessionId, position: i })),
-  });
+  };
+  addSession(db, session, actorId);
 }
 
 /** Replays a past session through the same use case as real taps. */
 function replay(db: Db, past: (typeof PAST)[number], dayStart: Date): void {
   const itemId = `${past.client}-past-${past.daysAgo}-${past.item}`;
   const item = findItem(db, itemId)!;
-  const context = loadItem(db, itemId)!;
+  const context = loadItem({ db, actor: BUILT_IN_TRAINER, nowMs: dayStart.getTime() }, itemId)!;
   const question = toQuestion(caseSchema.parse(context.setupCase));
-  const problem = buildProblem(question.setup!);
+  const problem = searchOf(poseKnown(question));
   const solution = solveSetup(problem);
   if (!solution.feasible) throw new Error(`demo: ${itemId} has no set-up`);
   const solved = solution.best.placement;
@@ -305,6 +315,7 @@ function replay(db: Db, past: (typeof PAST)[number], dayStart: Date): void {
     events.push({
       ...body,
       id,
+      actorId,
       deviceId: 'demo-tablet',
       seq,
       atMs,
@@ -352,7 +363,10 @@ function replay(db: Db, past: (typeof PAST)[number], dayStart: Date): void {
     }
     atMs += 90_000;
   });
-  const result = recordEvents(db, { events }, atMs);
+  const result = recordEvents(
+    { db, actor: BUILT_IN_TRAINER, nowMs: atMs },
+    { events: events.map((e) => ({ ...e, version: FLOOR_EVENT_VERSION })) },
+  );
   if (!result.ok) throw new Error(`demo: ${itemId}: ${JSON.stringify(result.issues)}`);
 }
 

@@ -72,7 +72,7 @@ test(
     await page.reload();
     await expect(page.getByLabel('Top', { exact: true })).toHaveValue('stop-at-ninety');
     await page.getByRole('link', { name: 'To the set' }).click();
-    await expect(page.getByRole('region', { name: 'Plates' })).toContainText('Seat');
+    await expect(page.getByRole('region', { name: 'Settings' })).toContainText('Seat');
     await expect(page.getByTestId('set-load')).toHaveText('9kg');
     await page.getByRole('button', { name: 'One step heavier' }).click();
     await expect(page.getByTestId('set-load')).toHaveText('10kg');

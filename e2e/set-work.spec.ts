@@ -15,7 +15,7 @@ test('a drop set from mark to mark: the next mark is shown big, taken in a tap, 
   await expect(page.getByTestId('next-part')).toContainText(`Now mark ${second} cm`);
   await page.keyboard.press('n');
   await expect(page.getByTestId('part')).toContainText(`Part 2 of ${all}`);
-  await expect(page.getByRole('region', { name: 'Plates' })).toContainText(`${second}cm`);
+  await expect(page.getByRole('region', { name: 'Settings' })).toContainText(`${second}cm`);
   await page.getByRole('button', { name: 'Pause' }).click();
   await page.getByTestId('tap-rep').click();
   await page.getByRole('button', { name: 'End set' }).click();

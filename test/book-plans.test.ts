@@ -1,28 +1,21 @@
 import { describe, expect, it } from 'vitest';
 import { findEntry } from '@/core/book/book';
-import { foldSetLog } from '@/core/fault/set-log';
-import { openDb, type Db } from '@/data/open-db';
+import type { Db } from '@/data/open-db';
 import { findClient, saveClient } from '@/data/queries/clients';
-import { listItemsOf } from '@/data/queries/sessions';
+import { listSessionsOf } from '@/data/queries/sessions';
 import { findVariant, listVariants } from '@/data/queries/variants';
 import { loadFloor } from '@/server/floor';
-import { buildCard } from '@/card/card-model';
-import { loadCard } from '@/server/card';
-import { loadItem, stationChoices } from '@/server/item-context';
+import { loadItem } from '@/server/item-context';
+import { loadSetup } from '@/server/setup';
 import { loadSteps } from '@/server/load-steps';
 import { listPlanChoices, planToday } from '@/server/plan';
-import { loadSet } from '@/server/set-context';
-import { dropsInWords } from '@/app/plates-view';
+import { loadSet } from '@/server/set';
+import { loadNumber } from '@/messages/loads';
+import { dropTexts } from '@/messages/schemes';
 import { platesPerSide } from '@/core/load/plates-per-side';
 import { keepVariant } from '@/server/variants';
-import { loadDemoWorld } from '../demo/world';
+import { at, world } from './support/world';
 
-const NOW = new Date('2026-11-24T09:20:00').getTime();
-function world(): Db {
-  const db = openDb(':memory:');
-  loadDemoWorld(db, NOW);
-  return db;
-}
 const PLAN = {
   clientId: 'anselm',
   movement: 'cable-row-level-one-arm',
@@ -38,7 +31,7 @@ const PLAN = {
   unit: 'kg',
 };
 const plan = (db: Db, change: object = {}) => {
-  const r = planToday(db, { ...PLAN, ...change }, NOW);
+  const r = planToday(at(db), { ...PLAN, ...change });
   return r.ok ? r.id : r.issues.map((i) => `${i.path}: ${i.message}`);
 };
 const VARIANT = {
@@ -49,7 +42,7 @@ const VARIANT = {
   options: { tuckDeg: -20, grip: 'pronated' },
 };
 const keep = (db: Db, change: object = {}) => {
-  const r = keepVariant(db, { ...VARIANT, ...change }, NOW);
+  const r = keepVariant(at(db), { ...VARIANT, ...change });
   return r.ok ? r.id : r.issues.map((i) => `${i.path}: ${i.message}`);
 };
 
@@ -83,10 +76,14 @@ describe('planning any movement of the book', () => {
   ])('%j', (change, issues) => expect(plan(world(), change)).toEqual(issues));
   it('a limit in the hand counts what the hand holds: half a bar, a whole dumbbell', () => {
     const db = world();
-    saveClient(db, {
-      ...findClient(db, 'anselm')!,
-      limits: [{ subject: 'load', side: 'both', most: 12, setBy: 'physician', fromDay: 0, untilDay: null }],
-    });
+    saveClient(
+      db,
+      {
+        ...findClient(db, 'anselm')!,
+        limits: [{ subject: 'load-in-hand', side: 'both', most: 12, setBy: 'physician', fromDay: 0, untilDay: null }],
+      },
+      'trainer',
+    );
     expect(plan(db, { movement: 'barbell-curl', side: 'both', load: 22.5 })).toMatch(/-/);
     expect(plan(db, { movement: 'barbell-curl', side: 'both', load: 30 })).toEqual([
       'load: expected at most 24 kg here: a clinician’s limit of 12 kg in the hand',
@@ -98,48 +95,44 @@ describe('planning any movement of the book', () => {
   it('pounds are planned as they are stamped, kept on a step, and told in pounds', () => {
     const db = world();
     const item = loadItem(
-      db,
+      at(db),
       plan(db, { stationId: 'yard-pair', attachmentId: 'yard-handle', load: 30, unit: 'lb' }) as string,
     )!;
     // 30 lb = 13.608 kg (the international pound of 1959).
     expect([item.item.loadG, item.unit]).toEqual([13_608, 'lb']);
-    const card = loadCard(db, plan(db, { movement: 'leg-extension', side: 'both', load: 40, unit: 'lb' }) as string)!;
-    expect(card.ok && buildCard(card.card, '').plates.find((p) => p.label === 'Stack')).toEqual({
-      label: 'Stack',
-      value: '40',
-      unit: 'lb',
-    });
-    const choices = listPlanChoices(db, NOW);
+    const set = loadSet(at(db), plan(db, { movement: 'leg-extension', side: 'both', load: 40, unit: 'lb' }) as string)!;
+    expect([set.loadLabel, loadNumber(set.item.loadG, set.unit), set.unit]).toEqual(['Stack', '40', 'lb']);
+    const choices = listPlanChoices(at(db));
     expect(choices.stations.filter((s) => s.unit === 'lb').map((s) => s.value)).toEqual(['yard-pair']);
     expect(choices.clients.find((c) => c.value === 'anselm')!.inPounds).toContain('leg-extension');
   });
   it('carries the marks of its drops where it hangs on a cable, and the bar its plates', () => {
     const db = world();
     const bar = loadSet(
-      db,
+      at(db),
       plan(db, { movement: 'barbell-curl', side: 'both', stationId: '', attachmentId: '', load: 30 }) as string,
     )!;
-    expect(bar.drops).toEqual({ stances: [], stepIns: [] });
+    expect(bar.drops).toEqual({ stances: [], stepIns: [], says: [] });
     expect(platesPerSide(30_000, bar.bar!.barG, bar.bar!.platesG, bar.bar!.pairs)!.reduce((a, g) => a + g, 0)).toBe(
       (30_000 - bar.bar!.barG) / 2,
     );
-    const row = loadSet(db, plan(db, { movement: 'cable-row-level-one-arm', side: 'right', load: 25 }) as string)!;
+    const row = loadSet(at(db), plan(db, { movement: 'cable-row-level-one-arm', side: 'right', load: 25 }) as string)!;
     expect(row.bar).toBeNull();
     // One arm steps in: nearer each time, and never with more left than before it.
     const { stepIns } = row.drops;
-    for (let k = 1; k < stepIns.length; k++) expect(stepIns[k - 1]!.standX - stepIns[k]!.standX).toBeCloseTo(0.2, 9);
-    expect(row.peakAt).toBeGreaterThan(0);
+    for (let k = 1; k < stepIns.length; k++) expect(stepIns[k - 1]! - stepIns[k]!).toBeCloseTo(0.2, 9);
+    expect(row.rep.peakAt).toBeGreaterThan(0);
     expect(
-      dropsInWords({
-        stances: [
-          { wish: 'mid', standX: -0.19 },
-          { wish: 'lengthened', standX: 0.55 },
+      dropTexts(
+        [
+          { third: 'mid', standX: -0.19 },
+          { third: 'lengthened', standX: 0.55 },
         ],
-        stepIns: [
+        [
           { standX: 0.8, share: 1 },
           { standX: 0.6, share: 0.74 },
         ],
-      }),
+      ),
     ).toEqual([
       { label: 'Stance drops, hardest at middle, stretch', marks: '19 behind, 55 cm' },
       { label: 'Steps in, leaving 74 %', marks: '80, 60 cm' },
@@ -153,16 +146,16 @@ describe('planning any movement of the book', () => {
       ['leg-extension', 'both', 'back-hole', 40_823],
     ] as const) {
       const id = plan(db, { movement, side, stationId: '', attachmentId: '', load: step / 1000 }) as string;
-      const set = loadSet(db, id)!;
-      expect([set.station, set.attachment]).toEqual([null, null]);
-      expect(set.plates.from === 'blocked' ? [] : set.plates.settings.map((s) => s.kind)).toContain(kind);
-      expect(set.stepsG).toContain(step);
-      expect(set.loaded!.filter(Boolean).length / set.loaded!.length).toBeGreaterThan(0.5);
+      const set = loadSet(at(db), id)!;
+      expect(set.stationName).toBeNull();
+      expect(set.settings.map((s) => s.kind)).toContain(kind);
+      expect(set.stackG).toContain(step);
+      expect(set.rep.loaded!.filter(Boolean).length / set.rep.loaded!.length).toBeGreaterThan(0.5);
     }
     expect(
-      loadFloor(db, NOW)
-        .flatMap((s) => s.items)
-        .filter((i) => i.plates.from === 'blocked'),
+      loadFloor(at(db))
+        .sessions.flatMap((s) => s.items)
+        .filter((i) => i.blocked !== null),
     ).toEqual([]);
   });
   it('every kind of load has its steps: bars with the same on both ends, plates by the piece, a body none', () => {
@@ -185,10 +178,17 @@ describe('a trainer’s variants', () => {
     expect(keep(db, { movement: 'kickback', options: {} })).toMatch(/-/);
     expect(keep(db, { id, options: { tuckDeg: -10 } })).toBe(id);
     expect(keep(db, { id, movement: 'kickback', options: {} })).toEqual(['id: expected a variant of this movement']);
-    expect(listVariants(db, 'cable-row-level-one-arm')).toHaveLength(1);
+    expect(listVariants(db, 'cable-row-level-one-arm').rows).toHaveLength(1);
     const item = plan(db, { variantId: id }) as string;
-    expect(loadItem(db, item)).toMatchObject({ variant: { name: 'Wider' }, setupCase: { options: { tuckDeg: -10 } } });
-    expect(listItemsOf(db, 'anselm').find((i) => i.id === item)!.variantId).toBe(id);
+    expect(loadItem(at(db), item)).toMatchObject({
+      variant: { name: 'Wider' },
+      setupCase: { options: { tuckDeg: -10 } },
+    });
+    expect(
+      listSessionsOf(db, 'anselm')
+        .flatMap((x) => x.items)
+        .find((i) => i.id === item)!.variantId,
+    ).toBe(id);
   });
   it.each<[object, string]>([
     [{ name: '  ' }, 'name: expected 1 to 60 characters'],
@@ -204,49 +204,19 @@ describe('a trainer’s variants', () => {
 
 it('a client’s measured arm path and chest line are in the case that every screen solves', () => {
   const db = world();
-  saveClient(db, { ...findClient(db, 'anselm')!, chestLineDeg: 47 });
+  saveClient(db, { ...findClient(db, 'anselm')!, chestLineDeg: 47 }, 'trainer');
   const id = plan(db, { movement: 'cable-fly-high-to-low', side: 'both' }) as string;
-  const { client } = loadItem(db, id)!.setupCase;
+  const { client } = loadItem(at(db), id)!.setupCase;
   expect(client.chestLineDeg).toBe(47);
   // Vertices of Anselm's trials: left near 20 degrees, right near 27.
   expect(client.armPathDeg!.right!).toBeGreaterThan(client.armPathDeg!.left!);
 });
 
-it('records made before the book had more than flies are read with the choices they could not know', () => {
-  const log = foldSetLog([
-    {
-      id: 'e',
-      deviceId: 'd',
-      seq: 1,
-      atMs: 1,
-      clientId: 'c',
-      itemId: 'i',
-      movement: 'cable-fly-level',
-      kind: 'setup-saved',
-      placement: { hole: 3, standX: 0, standZ: 0, yawDeg: 0 },
-      solved: null,
-      off: false,
-      stationId: 's',
-      attachmentId: 'a',
-      side: 'both',
-      options: { peak: 'mid', tiltDeg: 5, frontFoot: 'left' } as never,
-    },
-  ]);
-  expect(log.setups[0]!.options).toMatchObject({
-    peak: 'mid',
-    tiltDeg: 5,
-    grip: null,
-    startAt: 0,
-    stopAt: 1,
-    schools: {},
-  });
-});
-
 it('on another column the stack is converted through both pulley ratios, so that the hand feels the same', () => {
   const db = world();
   const id = plan(db, { load: 15 }) as string;
-  const here = loadItem(db, id)!;
-  const there = loadItem(db, id, 'short-pair')!;
+  const here = loadItem(at(db), id)!;
+  const there = loadItem(at(db), id, 'short-pair')!;
   expect([here.item.loadG, here.converted]).toEqual([15_000, null]);
   expect([there.item.loadG, there.converted]).toEqual([
     30_000,
@@ -258,7 +228,7 @@ it('on another column the stack is converted through both pulley ratios, so that
 it('in another gym: its column and handle, the stack in its pounds, and what was saved there stays there', () => {
   const db = world();
   const id = plan(db, { load: 15 }) as string;
-  const there = loadItem(db, id, 'yard-pair')!;
+  const there = loadItem(at(db), id, 'yard-pair')!;
   expect([there.attachment!.id, there.replaced]).toEqual([
     'yard-handle',
     [{ kind: 'attachment', why: 'elsewhere', planned: 'single D-handle', by: 'Rope-wound handle' }],
@@ -269,6 +239,7 @@ it('in another gym: its column and handle, the stack in its pounds, and what was
     'lb',
     { plannedG: 15_000, plannedUnit: 'kg', plannedOn: 'Long pair by the window' },
   ]);
-  expect(stationChoices(db, 'lantern-yard').map((s) => s.id)[0]).toBe('yard-pair');
-  expect(new Set(stationChoices(db, there.session.gymId).map((s) => s.gym)).size).toBe(2);
+  const { stations } = loadSetup(at(db), id, 'yard-pair')!.bench;
+  expect(stations[0]!.id).toBe('yard-pair');
+  expect(new Set(stations.map((s) => s.gym)).size).toBe(2);
 });

@@ -1,17 +1,20 @@
+import type { Asked } from '@/core/book/question';
+import { SIDES } from '@/core/body/side';
 import { describe, expect, it } from 'vitest';
-import { RANGE_NAMES, SIDES } from '@/core/body/active-range';
+import { RANGE_NAMES } from '@/core/body/active-range';
 import { BOOK } from '@/core/book/book';
 import { sidesOf, type BookEntry } from '@/core/book/book-entry';
 import { poseEntry, USUAL_SURFACES, WHOLE_RANGE } from '@/core/book/pose-entry';
-import { schoolsOf, withSchools } from '@/core/book/school';
-import { entryProblem, solveEntry, usualInput, type EntryInput } from '@/core/book/solve-entry';
+import { practicesOf, withPractices } from '@/core/book/practice';
 import { length, subtract } from '@/core/geometry/vector';
 import { totalCost } from '@/core/setup/cost';
 import { evaluatePlacement } from '@/core/setup/evaluate';
-import { bodyOf, COLUMN, ROOM, seeded } from './support/fixtures';
+import { COLUMN, ROOM, answerOf, bodyOf, searchFor, seeded } from './support/fixtures';
 
-const inputFor = (e: BookEntry, statureM: number, loadKg = 15, side = sidesOf(e).at(-1)!): EntryInput => ({
-  ...usualInput(bodyOf(statureM), side, loadKg, WHOLE_RANGE),
+const inputFor = (e: BookEntry, statureM: number, loadKg = 15, side = sidesOf(e).at(-1)!): Asked => ({
+  body: bodyOf(statureM),
+  side,
+  loadKg,
   column: { column: COLUMN, room: ROOM, attachmentM: 0.14 },
 });
 const CABLES = BOOK.filter((e) => e.load.kind === 'cable').map((e) => [e.id, e] as const);
@@ -22,8 +25,8 @@ const WITHIN_DEG = 0.4;
 describe('a cable movement’s place', () => {
   it.each(CABLES)('%s: four hundred places taken by chance do not beat it', (id, e) => {
     const random = seeded(id.length * 7919 + id.charCodeAt(0));
-    const problem = entryProblem(e, inputFor(e, 1.7))!;
-    const answer = solveEntry(e, inputFor(e, 1.7));
+    const problem = searchFor(e, inputFor(e, 1.7))!;
+    const answer = answerOf(e, inputFor(e, 1.7));
     if (!answer.ok) throw new Error(answer.reason);
     const best = totalCost(problem, answer.placement!);
     const { room } = problem.input;
@@ -43,10 +46,10 @@ describe('a cable movement’s place', () => {
     }
   });
   it.each(CABLES)('%s: at one place the cable’s moment is in proportion to the stack', (_, e) => {
-    const answer = solveEntry(e, inputFor(e, 1.8, 10));
+    const answer = answerOf(e, inputFor(e, 1.8, 10));
     if (!answer.ok) throw new Error(answer.reason);
     const line = (kg: number) => {
-      const p = entryProblem(e, inputFor(e, 1.8, kg))!;
+      const p = searchFor(e, inputFor(e, 1.8, kg))!;
       return evaluatePlacement(p, answer.placement!).bySide[p.sides.at(-1)!]!.samples.lineNm;
     };
     const [one, three] = [line(10), line(30)];
@@ -84,14 +87,14 @@ describe('bodies', () => {
   });
 });
 
-describe('schools', () => {
+describe('practices', () => {
   it.each(ALL)(
     '%s: no choice of side makes another movement of it, and choosing nothing more changes nothing',
     (_, e) => {
-      for (const s of schoolsOf(e, [], 1)) {
+      for (const s of practicesOf(e, [], 1)) {
         for (const option of s.options) {
-          const once = withSchools(e, { [s.question]: option });
-          expect(withSchools(once, {})).toEqual(once);
+          const once = withPractices(e, { [s.question]: option });
+          expect(withPractices(once, {})).toEqual(once);
           expect(once.id).toBe(e.id);
           expect(sidesOf(once)).toEqual(sidesOf(e));
         }

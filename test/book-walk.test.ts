@@ -10,7 +10,7 @@ import { fromStationKit } from '@/contract/station-schema';
 import { openDb } from '@/data/open-db';
 import { findStation } from '@/data/queries/kit';
 import { BOOK_TEXT } from '@/messages/book';
-import { gymKit, stationKit } from '@/server/choosing';
+import { gymKit, stationKit } from '@/server/gym-kit';
 import { listMovements } from '@/solver/movement-listing';
 import { answerCase } from '@/solver/solve-case';
 import { loadDemoWorld } from '../demo/world';
@@ -29,7 +29,7 @@ function caseOf(e: BookEntry, statureM: number, side: CaseInput['side'], more: P
   return {
     format: 'jorvix-case/1',
     client: { statureM, massKg: 23 * statureM ** 2 },
-    movement: e.id,
+    movement: findEntry(e.id)!.id,
     side,
     loadKg: 12,
     station: {
@@ -100,15 +100,15 @@ describe('sides and words', () => {
     const list = listMovements();
     expect(list.map((m) => m.movement)).toEqual(BOOK.map((e) => e.id));
     for (const m of list) {
-      const schools = Object.entries(
-        (m.options as { schools?: Record<string, { oneOf: readonly string[] }> }).schools ?? {},
+      const practices = Object.entries(
+        (m.options as { practices?: Record<string, { oneOf: readonly string[] }> }).practices ?? {},
       );
-      for (const [question, { oneOf }] of schools)
+      for (const [question, { oneOf }] of practices)
         for (const side of oneOf)
           expect(
             answerCase(
               caseOf(findEntry(m.movement)!, 1.75, m.sides.at(-1)! as 'both', {
-                options: { schools: { [question]: side } },
+                options: { practices: { [question]: side } },
               }),
             ).ok,
           ).toBe(true);
@@ -164,14 +164,14 @@ describe('what a case may not ask of a movement', () => {
     [
       'barbell-curl',
       'both',
-      { options: { schools: { 'row-base': 'knee-on-bench' } } },
-      'options.schools.row-base: expected none: this movement does not raise the question',
+      { options: { practices: { 'row-base': 'knee-on-bench' } } },
+      'options.practices.row-base: expected none: this movement does not raise the question',
     ],
     [
       'cable-row-level-one-arm',
       'right',
-      { options: { schools: { 'lat-aim': 'sideways' } } },
-      'options.schools.lat-aim: expected one of neutral-to-hip, supinated-tight, neutral-to-armpit',
+      { options: { practices: { 'lat-aim': 'sideways' } } },
+      'options.practices.lat-aim: expected one of neutral-to-hip, supinated-tight, neutral-to-armpit',
     ],
     [
       'leg-extension',

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
-import { FLOOR_EVENT_KINDS, type FloorEvent } from '@/core/fault/floor-event';
+import { FLOOR_EVENT_KINDS, type FloorEvent } from '@/core/record/floor-event';
 import { findEntry } from '@/core/book/book';
 import { NO_FIT } from '@/core/book/client-fit';
 import { caseSchema } from '@/contract/case';
@@ -15,6 +15,7 @@ import { POST as solve } from '@/app/api/v1/solve/route';
 
 const BASE = {
   id: 'e1',
+  actorId: 'trainer',
   deviceId: 'd',
   seq: 1,
   atMs: 1_764_000_000_000,
@@ -35,7 +36,7 @@ const ONE_OF_EACH: Record<FloorEvent['kind'], object> = {
       peak: 'even',
       tiltDeg: 0,
       frontFoot: 'left',
-      schools: {},
+      practices: {},
       grip: null,
       armPathDeg: null,
       tuckDeg: 0,
@@ -55,6 +56,7 @@ const ONE_OF_EACH: Record<FloorEvent['kind'], object> = {
   'set-ended': { setId: 's', reps: 11 },
   'set-confirmed': { setId: 's', loadG: 7500, reps: 12 },
   pain: { setId: null, rep: 0 },
+  'go-ahead': { why: 'asked the physiotherapist today' },
   'pain-note': { painId: 'p', note: 'front of the shoulder' },
   correction: { setId: 's', fault: 'shrugs', correction: 'blades-down', cause: 'cue' },
   outcome: { correctionId: 'k', setId: 's', outcome: 'partly' },

@@ -6,10 +6,10 @@ import { describe, expect, it } from 'vitest';
 import { migrate, readMigrations } from '@/data/migrate';
 import { migrationsFolder, openDb } from '@/data/open-db';
 import { findClient, saveClient } from '@/data/queries/clients';
-import { findKit, findStation, saveKit, type KitPiece } from '@/data/queries/kit';
+import type { KitPiece } from '@/contract/views/kit';
+import { findKit, findStation, saveKit } from '@/data/queries/kit';
 import { loadDemoWorld } from '../demo/world';
-
-const NOW = new Date('2026-11-24T09:20:00').getTime();
+import { NOW } from './support/world';
 
 describe('migrations', () => {
   const all = readMigrations(migrationsFolder());
@@ -65,7 +65,7 @@ describe('migrations', () => {
     expect(findClient(db, 'c')!.range.left).toEqual({ 'shoulder.horizontalAbduction': 12 });
     expect(db.pragma('foreign_key_check')).toEqual([]);
     expect(() =>
-      db.exec("INSERT INTO floor_event VALUES ('f', 'd', 2, 1, 1, 'c', 'nothing', 'm', 'pain', '{}')"),
+      db.exec("INSERT INTO floor_event VALUES ('f', 'd', 2, 1, 1, 'c', 'nothing', 'm', 'pain', '{}', 'trainer', 2)"),
     ).toThrow(/FOREIGN KEY/);
   });
   it('leave nothing behind when one fails', () => {
@@ -93,8 +93,8 @@ describe('the database guards what core relies on', () => {
     ["UPDATE kit_piece SET kind = 'trampoline' WHERE id = 'rope'", /CHECK/],
     ["DELETE FROM kit_piece WHERE id = 'long-pair'", /FOREIGN KEY/],
     ["INSERT INTO client_range VALUES ('sefina', 'left', 'elbow.flexion', 260)", /CHECK/],
-    ["INSERT INTO client_limit VALUES ('sefina', 0, 'load', 'both', 8, 'doctor', 20, 10)", /CHECK/],
-    ["INSERT INTO session VALUES ('s', 'tidewater', 'nobody', 1, 60)", /FOREIGN KEY/],
+    ["INSERT INTO client_limit VALUES ('sefina', 0, 'load-in-hand', 'both', 8, 'doctor', 20, 10)", /CHECK/],
+    ["INSERT INTO session VALUES ('s', 'tidewater', 'nobody', 1, 60, 'trainer')", /FOREIGN KEY/],
     ["UPDATE floor_event SET kind = 'rep'", /append-only/],
     ['DELETE FROM floor_event', /append-only/],
   ])('%s', (sql, error) => expect(() => db.exec(sql)).toThrow(error));
@@ -112,12 +112,12 @@ describe('what is saved comes back', () => {
       range: { left: {}, right: { 'shoulder.horizontalAdduction': 111 } },
       notes: ['does-not-feel', 'knee'],
       unfelt: ['lat-lower'],
-      limits: [{ subject: 'load', side: 'left', most: 9, setBy: 'physician', fromDay: 20_000, untilDay: null }],
+      limits: [{ subject: 'load-in-hand', side: 'left', most: 9, setBy: 'physician', fromDay: 20_000, untilDay: null }],
       armPath: { left: [{ belowDeg: 10, behindM: 0.04 }], right: [] },
     } as const;
-    saveClient(db, client);
+    saveClient(db, client, 'trainer');
     const station = findKit(db, 'short-pair') as KitPiece<'column'>;
-    saveKit(db, { ...station, name: 'Renamed', spec: { ...station.spec, stack: [5, 4], addOns: [2.5] } });
+    saveKit(db, { ...station, name: 'Renamed', spec: { ...station.spec, stack: [5, 4], addOns: [2.5] } }, 'trainer');
     db.close();
     const again = openDb(file);
     expect(findClient(again, 'wilhelmina')).toEqual(client);

@@ -6,8 +6,8 @@ import { listFloorEvents } from '@/data/queries/floor-events';
 import { answerDelivery, takeDelivery } from '@/server/deliveries';
 import { loadDemoWorld } from '../demo/world';
 import { seeded } from './support/fixtures';
+import { NOW } from './support/world';
 
-const NOW = new Date('2026-11-24T09:20:00').getTime();
 const rep = (n: number) => ({
   kind: 'rep',
   id: `door-${n}`,
@@ -45,7 +45,7 @@ describe('deliveries at the server’s own door', () => {
     return { status: r.status, reply: (await r.json()) as Record<string, unknown> };
   };
   const kept = (): string[] =>
-    listFloorEvents(db, 'anselm', 'cable-fly-level').flatMap((e) => (e.deviceId === 'tablet' ? [e.id] : []));
+    listFloorEvents(db, 'anselm', 'cable-fly-level').rows.flatMap((e) => (e.deviceId === 'tablet' ? [e.id] : []));
 
   it('answers as the route handler does, and keeps each id once however often it comes', async () => {
     const events = [rep(1), rep(2), { ...rep(3), rep: -1 }, { ...rep(4), itemId: 'nobody' }];

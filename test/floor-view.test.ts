@@ -1,31 +1,24 @@
 import { describe, expect, it } from 'vitest';
-import type { FloorEvent } from '@/core/fault/floor-event';
+import type { FloorEvent } from '@/core/record/floor-event';
 import { slowOf } from '@/core/tempo/pace';
-import { openDb, type Db } from '@/data/open-db';
-import { findKit, saveKit, type KitPiece } from '@/data/queries/kit';
-import { toFloorView } from '@/app/floor-view';
-import { toLedgerView } from '@/app/ledger-view';
-import { dayOf, loadFloor } from '@/server/floor';
+import type { Db } from '@/data/open-db';
+import type { KitPiece } from '@/contract/views/kit';
+import { findKit, saveKit } from '@/data/queries/kit';
+import { dayOf } from '@/server/clock';
+import { loadFloor } from '@/server/floor';
 import { loadItem } from '@/server/item-context';
 import { loadLedger } from '@/server/ledger';
 import { recordEvents } from '@/server/record-events';
-import { loadSet } from '@/server/set-context';
-import { loadDemoWorld } from '../demo/world';
+import { loadSet } from '@/server/set';
+import { at, NOW, world } from './support/world';
 
-const NOW = new Date('2026-11-24T09:20:00').getTime();
 const DAY = '2026-11-24';
-
-function world(): Db {
-  const db = openDb(':memory:');
-  loadDemoWorld(db, NOW);
-  return db;
-}
 
 let n = 0;
 function tap(db: Db, client: string, index: number, ...bodies: object[]): void {
   const events = bodies.map((body) => {
     n += 1;
-    const item = loadItem(db, `${client}-${DAY}-${index}`)!.item;
+    const item = loadItem(at(db), `${client}-${DAY}-${index}`)!.item;
     return {
       id: `v${n}`,
       deviceId: 'd',
@@ -37,7 +30,7 @@ function tap(db: Db, client: string, index: number, ...bodies: object[]): void {
       ...body,
     } as FloorEvent;
   });
-  const result = recordEvents(db, { events }, NOW);
+  const result = recordEvents(at(db), { events });
   if (!result.ok) throw new Error(JSON.stringify(result.issues));
 }
 const started = (setId: string, setNo: number) => ({
@@ -49,7 +42,7 @@ const started = (setId: string, setNo: number) => ({
   tempo: '3-1-2-1',
 });
 const ended = (setId: string) => ({ kind: 'set-ended', setId, reps: 12 });
-const view = (db: Db, nowMs = NOW) => toFloorView(loadFloor(db, nowMs), nowMs);
+const view = (db: Db, nowMs = NOW) => loadFloor(at(db, nowMs));
 
 describe('who is next', () => {
   it('the first session that is not over', () => {
@@ -81,13 +74,13 @@ describe('who is next', () => {
 });
 
 describe('plates on the floor', () => {
-  const platesOf = (db: Db) => view(db).sessions[0]!.items[0]!;
+  const firstItem = (db: Db) => view(db).sessions[0]!.items[0]!;
   it('are solved, named and dashed only while the shoulder is estimated', () => {
     const db = world();
     const [sefina, anselm] = view(db).sessions;
-    expect(sefina!.items[0]!.platesNote).toBe('solved from measured shoulder height');
-    expect(anselm!.items[0]!.plates[0]).toMatchObject({ label: 'Hole, both sides', estimated: true });
-    expect(sefina!.items[0]!.plates.map((p) => p.label)).toEqual([
+    expect(sefina!.items[0]!.settingsNote).toBe('solved from measured shoulder height');
+    expect(anselm!.items[0]!.settings[0]).toMatchObject({ label: 'Hole, both sides', estimated: true });
+    expect(sefina!.items[0]!.settings.map((p) => p.label)).toEqual([
       'Hole, both sides',
       'Mark, in front',
       'Stack, each side',
@@ -107,18 +100,18 @@ describe('plates on the floor', () => {
       side: 'both',
       options: { peak: 'even', tiltDeg: 55, frontFoot: 'left' },
     });
-    const item = platesOf(db);
-    expect(item.plates.slice(0, 2)).toMatchObject([{ value: '12' }, { label: 'Mark, behind', value: '10' }]);
+    const item = firstItem(db);
+    expect(item.settings.slice(0, 2)).toMatchObject([{ value: '12' }, { label: 'Mark, behind', value: '10' }]);
     expect(item.since).toMatch(/^last time hole \d+, \d+ cm$/);
   });
   it('a station that cannot serve is told instead of drawn', () => {
     const db = world();
     const station = findKit(db, 'long-pair') as KitPiece<'column'>;
-    saveKit(db, { ...station, spec: { ...station.spec, travelCm: 50 } });
-    const item = platesOf(db);
+    saveKit(db, { ...station, spec: { ...station.spec, travelCm: 50 } }, 'trainer');
+    const item = firstItem(db);
     expect(item.blocked).toContain('The cable is too short');
-    expect(item.plates.map((p) => p.label)).toEqual(['Stack, each side', 'Handle']);
-    expect(loadSet(db, `sefina-${DAY}-0`)).toMatchObject({ plates: { from: 'blocked' }, loaded: null });
+    expect(item.settings.map((p) => p.label)).toEqual(['Stack, each side', 'Handle']);
+    expect(loadSet(at(db), `sefina-${DAY}-0`)).toMatchObject({ settings: [], rep: { loaded: null } });
   });
   it('the watch list comes from the ledger, two at most', () => {
     expect(view(world()).sessions[0]!.items[0]!.watch.map((w) => w.fault)).toEqual(['shrugs', 'line-off-arm']);
@@ -127,11 +120,11 @@ describe('plates on the floor', () => {
 
 describe('the live set’s context', () => {
   it('knows where the rep is loaded', () => {
-    expect(new Set(loadSet(world(), `sefina-${DAY}-0`)!.loaded)).toEqual(new Set([true]));
+    expect(new Set(loadSet(at(world()), `sefina-${DAY}-0`)!.rep.loaded)).toEqual(new Set([true]));
   });
   it('names the opposite muscle’s movements while they have sets left, and what the load is stamped in', () => {
     const db = world();
-    const of = (n: number) => loadSet(db, `wilhelmina-${DAY}-${n}`)!;
+    const of = (n: number) => loadSet(at(db), `wilhelmina-${DAY}-${n}`)!;
     expect(of(1).opposites.map((o) => o.movement)).toEqual(['cable-row-level-one-arm', 'dumbbell-row-hinged']);
     expect(of(3).opposites).toEqual([]);
     expect([of(2).unit, of(4).unit]).toEqual(['kg', 'lb']);
@@ -139,26 +132,26 @@ describe('the live set’s context', () => {
     expect(of(1).opposites.map((o) => o.movement)).toEqual(['cable-row-level-one-arm']);
   });
   it('the joint’s angle over the range is what a tempo’s section is held against', () => {
-    const degs = loadSet(world(), `wilhelmina-${DAY}-3`)!.jointDegs!;
+    const degs = loadSet(at(world()), `wilhelmina-${DAY}-3`)!.rep.jointDegs!;
     expect(slowOf({ fromDeg: 40, toDeg: 75, seconds: 3 }, degs)).toMatchObject({
       seconds: 3,
       from: expect.closeTo((40 - degs[0]!) / (degs.at(-1)! - degs[0]!), 1),
     });
   });
   it('there is none for a movement nobody planned', () => {
-    expect(loadSet(world(), 'nothing')).toBeNull();
-    expect(loadItem(world(), 'nothing')).toBeNull();
+    expect(loadSet(at(world()), 'nothing')).toBeNull();
+    expect(loadItem(at(world()), 'nothing')).toBeNull();
   });
   it('another station of the gym can be asked for; an unknown one falls back to the plan', () => {
     const db = world();
-    expect(loadItem(db, `sefina-${DAY}-0`, 'short-pair')!.station!.id).toBe('short-pair');
-    expect(loadItem(db, `sefina-${DAY}-0`, 'nowhere')!.station!.id).toBe('long-pair');
+    expect(loadItem(at(db), `sefina-${DAY}-0`, 'short-pair')!.station!.id).toBe('short-pair');
+    expect(loadItem(at(db), `sefina-${DAY}-0`, 'nowhere')!.station!.id).toBe('long-pair');
   });
 });
 
 describe('the ledger in words', () => {
   const db = world();
-  const [ledger] = toLedgerView(loadLedger(db, 'sefina'));
+  const [ledger] = loadLedger(at(db), 'sefina')!.movements;
   it('has a cell for every set of every fault', () => {
     const sets = ledger!.sessions.flatMap((s) => s.sets);
     expect(sets.map((s) => s.setNo)).toEqual([1, 2, 3, 1, 2, 3]);
@@ -185,8 +178,11 @@ describe('the ledger in words', () => {
   it('keeps what the client said when it hurt', () => {
     tap(db, 'sefina', 1, { kind: 'pain', setId: null, rep: 3 });
     tap(db, 'sefina', 1, { kind: 'pain-note', painId: `v${n}`, note: 'left elbow' });
-    const low = toLedgerView(loadLedger(db, 'sefina')).find((m) => m.movement === 'cable-fly-low-to-high')!;
+    const low = loadLedger(at(db), 'sefina')!.movements.find((m) => m.movement === 'cable-fly-low-to-high')!;
     expect(low.sessions[0]!.pains).toMatchObject([{ rep: 3, note: 'left elbow' }]);
   });
-  it('is empty for a client with no records', () => expect(toLedgerView(loadLedger(db, 'nobody'))).toEqual([]));
+  it('is empty for a client with no records; nobody has none', () => {
+    expect(loadLedger(at(db), 'iolana')!.movements).toEqual([]);
+    expect(loadLedger(at(db), 'nobody')).toBeNull();
+  });
 });

@@ -1,25 +1,17 @@
 import { describe, expect, it } from 'vitest';
+import { searchOf } from '@/core/book/posed-question';
 import { findEntry } from '@/core/book/book';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import { length, subtract } from '@/core/geometry/vector';
 import { toFloor } from '@/core/geometry/rotation';
 import { toRad } from '@/core/units/angle';
 import { limbOf } from '@/core/setup/setup-problem';
-import { caseSchema } from '@/contract/case';
-import { openDb } from '@/data/open-db';
 import { findStation, listKit, saveKit } from '@/data/queries/kit';
 import { loadUnit } from '@/server/load-steps';
-import { loadSet } from '@/server/set-context';
-import { describeQuestion } from '@/solver/describe';
-import { toQuestion } from '@/solver/to-question';
-import { loadDemoWorld } from '../demo/world';
-
-const NOW = new Date('2026-11-24T09:20:00').getTime();
-const world = () => {
-  const db = openDb(':memory:');
-  loadDemoWorld(db, NOW);
-  return db;
-};
+import { loadItem } from '@/server/item-context';
+import { loadSet } from '@/server/set';
+import { findSettings } from '@/server/settings';
+import { at, world } from './support/world';
 
 describe('how far the stack goes', () => {
   // Two on the pair without a ratio, two with half of the hand's way on the stack.
@@ -31,18 +23,23 @@ describe('how far the stack goes', () => {
   ] as const)(
     '%s, movement %d: the change in the cable’s length from hand to pulley over the ratio %d',
     (client, index, ratio) => {
-      const set = loadSet(world(), `${client}-2026-11-24-${index}`)!;
-      const { problem } = describeQuestion(toQuestion(caseSchema.parse(set.setupCase)))!;
-      const placement = set.plates.from === 'blocked' ? null : set.plates.placement;
-      const side = evaluatePlacement(problem!, placement!).worse;
-      const { path } = limbOf(problem!, side);
-      const stand = { x: placement!.standX, z: placement!.standZ, yawRad: toRad(placement!.yawDeg) };
-      const cableM = path.contact.map((g) => length(subtract(toFloor(g, stand), problem!.pulley(placement!, side))));
-      expect(set.stackTravelM).toBeCloseTo((Math.max(...cableM) - Math.min(...cableM)) / ratio, 9);
-      expect(set.stackTravelM).toBeGreaterThan(0.1);
+      const uc = at(world());
+      const id = `${client}-2026-11-24-${index}`;
+      const { stackTravelM } = loadSet(uc, id)!.rep;
+      const found = findSettings(loadItem(uc, id)!);
+      if (found.from === 'blocked') throw new Error(found.says);
+      const search = searchOf(found.posed!);
+      const placement = found.placement!;
+      const side = evaluatePlacement(search, placement).worse;
+      const { path } = limbOf(search, side);
+      const stand = { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) };
+      const cableM = path.contact.map((g) => length(subtract(toFloor(g, stand), search.pulley(placement, side))));
+      expect(stackTravelM).toBeCloseTo((Math.max(...cableM) - Math.min(...cableM)) / ratio, 9);
+      expect(stackTravelM).toBeGreaterThan(0.1);
     },
   );
-  it('nothing without a stack', () => expect(loadSet(world(), 'wilhelmina-2026-11-24-5')!.stackTravelM).toBeNull());
+  it('nothing without a stack', () =>
+    expect(loadSet(at(world()), 'wilhelmina-2026-11-24-5')!.rep.stackTravelM).toBeNull());
 });
 
 describe('what a load is stamped in', () => {
@@ -61,11 +58,11 @@ describe('what a load is stamped in', () => {
   });
   it('plates in both are told in kilograms, in pounds alone in pounds', () => {
     const db = world();
-    const tree = listKit(db, 'tidewater').find((p) => p.kind === 'plates')!;
+    const tree = listKit(db, 'tidewater').rows.find((p) => p.kind === 'plates')!;
     const inPounds = { ...tree, spec: { ...tree.spec, unit: 'lb' } } as typeof tree;
-    saveKit(db, { ...inPounds, id: 'second-tree' });
+    saveKit(db, { ...inPounds, id: 'second-tree' }, 'trainer');
     expect(unit(db, 'barbell-curl')).toBe('kg');
-    saveKit(db, inPounds);
+    saveKit(db, inPounds, 'trainer');
     expect([unit(db, 'barbell-curl'), unit(db, 'landmine-row-two-hand'), unit(db, 'dumbbell-side-raise')]).toEqual([
       'lb',
       'lb',

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { findEntry } from '@/core/book/book';
-import { PEAK_WISHES } from '@/core/movement/peak-wish';
+import { PEAK_TARGETS } from '@/core/movement/peak-target';
 import { FLIES as MOVEMENT_IDS } from './support/fixtures';
 import type { Answer, AnswerEvaluation } from '@/contract/answer';
 import type { CaseInput } from '@/contract/case';
@@ -26,7 +26,7 @@ const anyCase: fc.Arbitrary<CaseInput> = fc
     lengthM: between(0, 0.5),
     movement: fc.constantFrom(...MOVEMENT_IDS),
     side: fc.constantFrom('left' as const, 'right' as const, 'both' as const),
-    peak: fc.constantFrom(...PEAK_WISHES),
+    peak: fc.constantFrom(...PEAK_TARGETS),
     loadKg: between(0, 60, 0.5),
     behind: fc.option(between(0, 60, 1)),
   })
@@ -159,7 +159,7 @@ describe('the cost is what it says', () => {
     loadKg: 15,
     station: { column: { firstHoleM: 0.25, pitchM: 0.1, holes: 20, numberedFrom: 'bottom', twinSpacingM: 2.4 } },
   };
-  it.each(MOVEMENT_IDS.flatMap((id) => PEAK_WISHES.map((p) => [id, p] as const)))(
+  it.each(MOVEMENT_IDS.flatMap((id) => PEAK_TARGETS.map((p) => [id, p] as const)))(
     '%s, peak %s: terms made again from the metrics',
     (movement, peak) => {
       const e = ask({ ...base, movement, options: { peak } }).best!;
@@ -176,7 +176,7 @@ describe('the cost is what it says', () => {
   );
   it('a wished peak lands in or next to its third', () => {
     for (const movement of MOVEMENT_IDS) {
-      const at = (peak: (typeof PEAK_WISHES)[number]) =>
+      const at = (peak: (typeof PEAK_TARGETS)[number]) =>
         ask({ ...base, movement, options: { peak } }).best!.metrics.peakAt;
       expect(at('lengthened')).toBeLessThan(1 / 3);
       // The floor behind the pulleys ends at 30 cm, and resting a quarter of the range is a limit.

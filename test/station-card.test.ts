@@ -3,30 +3,34 @@ import jsQR from 'jsqr';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { create as createQr } from 'qrcode';
 import { buildCard } from '@/card/card-model';
-import { cardPdf } from '@/card/card-pdf';
-import { openDb, type Db } from '@/data/open-db';
+import type { Db } from '@/data/open-db';
 import { findClient, saveClient } from '@/data/queries/clients';
-import { loadCard } from '@/server/card';
+import { printCard } from '@/server/card';
 import { loadItem } from '@/server/item-context';
-import { findPlates } from '@/server/plates';
-import { loadDemoWorld } from '../demo/world';
+import { findSettings } from '@/server/settings';
+import { at, world } from './support/world';
 
-const NOW = new Date();
-const two = (n: number): string => String(n).padStart(2, '0');
-const DAY = `${NOW.getFullYear()}-${two(NOW.getMonth() + 1)}-${two(NOW.getDate())}`;
-function world(): Db {
-  const db = openDb(':memory:');
-  loadDemoWorld(db, NOW.getTime());
-  return db;
-}
+const DAY = '2026-11-24';
 const URL_OF = (id: string): string => `http://127.0.0.1:4310/setup/${id}`;
+/** What the card says. */
+function cardOf(db: Db, id: string) {
+  const context = loadItem(at(db), id)!;
+  const found = findSettings(context);
+  if (found.from === 'blocked') throw new Error(found.says);
+  const { client, variant, station, attachment, unit } = context;
+  const handle = attachment?.name ?? null;
+  const { placement } = found;
+  return buildCard(
+    { client: client.name, variant, posed: found.posed!, placement, station: station?.name ?? null, handle, unit },
+    URL_OF(id),
+  );
+}
 async function read(db: Db, id: string) {
-  const loaded = loadCard(db, id);
-  if (!loaded?.ok) throw new Error(id);
-  const card = buildCard(loaded.card, URL_OF(id));
-  const pdf = await cardPdf(card);
+  const reply = await printCard(at(db), id, 'http://127.0.0.1:4310');
+  if (!reply.ok) throw new Error(`${id}: ${reply.reason}`);
+  const card = cardOf(db, id);
   // Read back by an independent library.
-  const doc = await getDocument({ data: new Uint8Array(pdf), useSystemFonts: false, verbosity: 0 }).promise;
+  const doc = await getDocument({ data: new Uint8Array(reply.pdf), useSystemFonts: false, verbosity: 0 }).promise;
   const page = await doc.getPage(1);
   const content = await page.getTextContent();
   const text = content.items
@@ -62,7 +66,7 @@ describe('the station card as a PDF, read back by another library', () => {
   it('says what the floor says: the same hole and mark', async () => {
     const db = world();
     const id = `wilhelmina-${DAY}-2`;
-    const plates = findPlates(loadItem(db, id)!);
+    const plates = findSettings(loadItem(at(db), id)!);
     if (plates.from === 'blocked') throw new Error('blocked');
     const { card } = await read(db, id);
     expect(card.plates[0]).toEqual({ label: 'Hole', value: String(plates.placement!.hole), unit: '' });
@@ -70,11 +74,12 @@ describe('the station card as a PDF, read back by another library', () => {
   });
   it('names of other alphabets are kept', async () => {
     const db = world();
-    saveClient(db, { ...findClient(db, 'wilhelmina')!, name: 'Přemysl Żółty Đặng' });
+    saveClient(db, { ...findClient(db, 'wilhelmina')!, name: 'Přemysl Żółty Đặng' }, 'trainer');
     const { text } = await read(db, `wilhelmina-${DAY}-0`);
     expect(text.replaceAll(' ', '')).toContain('PřemyslŻółtyĐặng');
   });
-  it('there is none for what nobody planned', () => expect(loadCard(world(), 'nothing')).toBeNull());
+  it('there is none for what nobody planned', async () =>
+    expect(await printCard(at(world()), 'nothing', '')).toEqual({ ok: false, reason: 'not-planned' }));
 });
 
 it('the code on the card opens the set-up: decoded by another library', () => {

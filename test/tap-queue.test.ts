@@ -1,7 +1,6 @@
 import { expect, it } from 'vitest';
-import type { FloorEvent, FloorEventBody } from '@/core/fault/floor-event';
-import type { SetLog } from '@/core/fault/set-log';
-import { TapQueue } from '@/offline/tap-queue';
+import type { FloorEvent, FloorEventBody } from '@/core/record/floor-event';
+import { TapQueue, type Tap } from '@/offline/tap-queue';
 import { seeded } from '../tracker/seeded';
 
 const PLACE = { clientId: 'c', itemId: 'i', movement: 'cable-fly-level', deviceId: 'd' };
@@ -14,11 +13,11 @@ const start: FloorEventBody = {
   tempo: '3-1-2-1',
   scheme: 'straight',
 };
-const rep = ({ sets }: SetLog): FloorEventBody => ({ kind: 'rep', setId: 's', rep: sets[0]!.reps + 1 });
-const part = ({ sets }: SetLog): FloorEventBody | null =>
+const rep: Tap = ({ log }) => [{ kind: 'rep', setId: 's', rep: log.sets[0]!.reps + 1 }];
+const part: Tap = ({ log: { sets } }) =>
   sets[0]!.parts.length > 0
-    ? null
-    : { kind: 'part', setId: 's', part: 1, reps: sets[0]!.reps, loadG: 5000, standX: 0.3 };
+    ? []
+    : [{ kind: 'part', setId: 's', part: 1, reps: sets[0]!.reps, loadG: 5000, standX: 0.3 }];
 
 it(
   'taps that come faster than the disk count on from each other, a second press adds nothing, and ' +
@@ -35,7 +34,7 @@ it(
       disk.push({ ...body, ...PLACE, id: `e${disk.length}`, seq: disk.length, atMs } as FloorEvent);
       return disk.at(-1)!;
     });
-    await queue.append(start, 1);
+    await queue.append(() => [start], 1);
     const at = (n: number): number => 10 + n;
     const first = [
       queue.append(rep, at(1)),
@@ -45,7 +44,14 @@ it(
       queue.append(part, at(5)),
       queue.append(rep, at(6)),
     ];
-    expect((await Promise.all(first)).map((e) => e?.kind ?? null)).toEqual(['rep', 'rep', 'rep', 'part', null, 'rep']);
+    expect((await Promise.all(first)).map((kept) => kept.map((e) => e.kind).join())).toEqual([
+      'rep',
+      'rep',
+      'rep',
+      'part',
+      '',
+      'rep',
+    ]);
     full = true;
     const [lost, kept] = await Promise.allSettled([queue.append(rep, at(7)), queue.append(rep, at(8))]);
     expect([lost.status, kept.status]).toEqual(['rejected', 'fulfilled']);

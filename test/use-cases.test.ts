@@ -2,11 +2,12 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import type { FloorEvent } from '@/core/fault/floor-event';
-import { foldSetLog } from '@/core/fault/set-log';
+import type { FloorEvent } from '@/core/record/floor-event';
+import { foldSetLog } from '@/core/record/set-log';
 import { openDb, type Db } from '@/data/open-db';
 import { listFloorEvents } from '@/data/queries/floor-events';
-import { loadScreening, saveClientForm, saveScreening } from '@/server/clients';
+import { saveClientForm } from '@/server/clients';
+import { loadScreening, saveScreening } from '@/server/screening';
 import { loadMeasuringGuide } from '@/server/measuring-guide';
 import { RANGE_NAMES } from '@/core/body/active-range';
 import { MEASURE_NAMES } from '@/core/body/segment-ratios';
@@ -22,14 +23,9 @@ import { planToday } from '@/server/plan';
 import { recordEvents } from '@/server/record-events';
 import { loadDemoWorld } from '../demo/world';
 import { seeded } from './support/fixtures';
+import { at, NOW, world } from './support/world';
 
-const NOW = new Date('2026-11-24T09:20:00').getTime();
 const ITEM = 'anselm-2026-11-24-0';
-function world(): Db {
-  const db = openDb(':memory:');
-  loadDemoWorld(db, NOW);
-  return db;
-}
 const NONE = Object.fromEntries(RANGE_NAMES.map((n) => [n, '']));
 const EMPTY = { left: NONE, right: NONE };
 const MEASURES = Object.fromEntries(MEASURE_NAMES.map((n) => [n, '']));
@@ -45,7 +41,14 @@ const CLIENT = {
   limits: [],
   armPath: { left: [], right: [] },
 };
-const LIMIT = { subject: 'load', side: 'both', most: 8, setBy: 'physiotherapist', from: '2026-11-01', until: '' };
+const LIMIT = {
+  subject: 'load-in-hand',
+  side: 'both',
+  most: 8,
+  setBy: 'physiotherapist',
+  from: '2026-11-01',
+  until: '',
+};
 const COLUMN = {
   columnKind: 'twin',
   holes: 20,
@@ -73,7 +76,7 @@ const COLUMN = {
 };
 const piece = (kind: string, spec: object) => ({ name: 'Piece', outOfOrder: 'no', kind, spec });
 const keepColumn = (db: Db, spec: object, gym = 'tidewater') =>
-  savePieceForm(db, gym, null, piece('column', { ...COLUMN, ...spec }));
+  savePieceForm(at(db), gym, null, piece('column', { ...COLUMN, ...spec }));
 const issuesOf = (r: ReturnType<typeof saveClientForm>) => (r.ok ? [] : r.issues.map((i) => `${i.path}: ${i.message}`));
 
 describe('bad input is told at its field', () => {
@@ -104,7 +107,7 @@ describe('bad input is told at its field', () => {
       'armPath.left.0.behindCm: expected a number from -30 to 50 cm',
     ],
   ])('client %j', (change, issue) =>
-    expect(issuesOf(saveClientForm(db, null, { ...CLIENT, ...change }))).toContain(issue),
+    expect(issuesOf(saveClientForm(at(db), null, { ...CLIENT, ...change }))).toContain(issue),
   );
 
   it.each([
@@ -257,16 +260,16 @@ describe('bad input is told at its field', () => {
       'spec.barKg: expected a number from 1 to 60 kg',
     ],
   ])('%s %j', (kind, spec, issue) =>
-    expect(issuesOf(savePieceForm(db, 'tidewater', null, piece(kind, spec)))).toContain(issue),
+    expect(issuesOf(savePieceForm(at(db), 'tidewater', null, piece(kind, spec)))).toContain(issue),
   );
   it('a piece keeps its kind, and a kind must be known', () => {
-    expect(issuesOf(savePieceForm(db, 'tidewater', 'rope', piece('strap-anchor', { heightCm: 200 })))).toEqual([
+    expect(issuesOf(savePieceForm(at(db), 'tidewater', 'rope', piece('strap-anchor', { heightCm: 200 })))).toEqual([
       'kind: expected attachment: a piece keeps its kind',
     ]);
-    expect(issuesOf(savePieceForm(db, 'tidewater', null, piece('trampoline', {})))[0]).toMatch(
+    expect(issuesOf(savePieceForm(at(db), 'tidewater', null, piece('trampoline', {})))[0]).toMatch(
       /^kind: expected one of/,
     );
-    expect(issuesOf(saveGymForm(db, null, { name: 'Quay', screeningDays: 0 }))).toEqual([
+    expect(issuesOf(saveGymForm(at(db), null, { name: 'Quay', screeningDays: 0 }))).toEqual([
       'screeningDays: expected a number from 1 to 3650 days',
     ]);
   });
@@ -294,67 +297,64 @@ describe('bad input is told at its field', () => {
       load: 10,
       unit: 'kg',
     };
-    expect(issuesOf(planToday(db, { ...plan, ...change }, NOW))).toContain(issue);
-    expect(planToday(db, { ...plan, tempo: '4-0-x-1' }, NOW).ok).toBe(true);
+    expect(issuesOf(planToday(at(db), { ...plan, ...change }))).toContain(issue);
+    expect(planToday(at(db), { ...plan, tempo: '4-0-x-1' }).ok).toBe(true);
   });
 });
 
 describe('from an empty database', () => {
   it('kit, client and plan give a floor with plates', () => {
     const db = openDb(':memory:');
-    const gym = saveGymForm(db, null, { name: 'Gym', screeningDays: 90 });
+    const gym = saveGymForm(at(db), null, { name: 'Gym', screeningDays: 90 });
     if (!gym.ok) throw new Error('not saved');
     const station = keepColumn(db, { stack: '10 20', stackUnit: 'lb', addOns: '2.5' }, gym.id);
     const handle = savePieceForm(
-      db,
+      at(db),
       gym.id,
       null,
       piece('attachment', { attachmentKind: 'd-handle', lengthCm: 14, handsFromCm: '', handsToCm: '', swivels: 'yes' }),
     );
-    const client = saveClientForm(db, null, CLIENT);
+    const client = saveClientForm(at(db), null, CLIENT);
     if (!station.ok || !handle.ok || !client.ok) throw new Error('not saved');
-    const planned = planToday(
-      db,
-      {
-        clientId: client.id,
-        movement: 'cable-fly-level',
-        side: 'both',
-        stationId: station.id,
-        attachmentId: handle.id,
-        startsAt: '10:00',
-        sets: 3,
-        reps: 12,
-        tempo: '3-1-2-1',
-        load: 20,
-        unit: 'lb',
-      },
-      NOW,
-    );
+    const planned = planToday(at(db), {
+      clientId: client.id,
+      movement: 'cable-fly-level',
+      side: 'both',
+      stationId: station.id,
+      attachmentId: handle.id,
+      startsAt: '10:00',
+      sets: 3,
+      reps: 12,
+      tempo: '3-1-2-1',
+      load: 20,
+      unit: 'lb',
+    });
     expect(issuesOf(planned)).toEqual([]);
-    const [session] = loadFloor(db, NOW);
-    expect(session!.items[0]!.plates).toMatchObject({ from: 'solved', estimated: true });
+    const [item] = loadFloor(at(db)).sessions[0]!.items;
+    expect(item!.settingsNote).toBe('solved; shoulder height estimated');
+    expect(item!.settings[0]).toMatchObject({ kind: 'hole', estimated: true });
   });
 });
 
 describe('kit that is out of order', () => {
   const broken = (id: string) => {
     const db = world();
-    saveKit(db, { ...findKit(db, id)!, outOfOrder: true });
+    saveKit(db, { ...findKit(db, id)!, outOfOrder: true }, 'trainer');
     return db;
   };
   it('a column is passed over for another of its kind in the same gym, and the floor says so', () => {
     const db = broken('long-pair');
-    const context = loadItem(db, ITEM, undefined, NOW)!;
+    const context = loadItem(at(db), ITEM)!;
     expect([context.station!.id, context.replaced]).toEqual([
       'short-pair',
       [{ kind: 'column', why: 'out-of-order', planned: 'Long pair by the window', by: 'Short pair at the stairs' }],
     ]);
-    expect(loadFloor(db, NOW)[1]!.items[0]!.plates.from).toBe('solved');
+    expect(loadFloor(at(db)).sessions[1]!.items[0]!.settingsNote).toMatch(/^solved/);
     // Asked for by name it is still shown, with its warning.
-    expect(loadItem(db, ITEM, 'long-pair', NOW)!.station!.id).toBe('long-pair');
+    expect(loadItem(at(db), ITEM, 'long-pair')!.station!.id).toBe('long-pair');
   });
   it('a handle is passed over for another of its kind', () => {
-    const context = loadItem(broken('d-handle'), ITEM, undefined, NOW)!;
+    const context = loadItem(at(broken('d-handle')), ITEM)!;
     expect([context.attachment!.id, context.replaced[0]!.by]).toEqual(['short-strap', 'D-handle on a short strap']);
   });
 });
@@ -362,10 +362,10 @@ describe('kit that is out of order', () => {
 describe('limits, notes and screening', () => {
   const withClient = (change: object) => {
     const db = world();
-    saveClient(db, { ...findClient(db, 'anselm')!, ...change });
+    saveClient(db, { ...findClient(db, 'anselm')!, ...change }, 'trainer');
     return db;
   };
-  const solve = (db: Db) => solveCase(caseSchema.parse(loadItem(db, ITEM, undefined, NOW)!.setupCase));
+  const solve = (db: Db) => solveCase(caseSchema.parse(loadItem(at(db), ITEM)!.setupCase));
   const day = Date.parse('2026-11-24T00:00:00Z') / 86_400_000;
   const limit = (over: object) =>
     ({
@@ -385,7 +385,7 @@ describe('limits, notes and screening', () => {
     );
   });
   it('a limit on the load blocks a set-up and a plan above it', () => {
-    const db = withClient({ limits: [limit({ subject: 'load', most: 8 })] });
+    const db = withClient({ limits: [limit({ subject: 'load-in-hand', most: 8 })] });
     expect(solve(db)).toMatchObject({ feasible: false, blockedBy: [{ limit: 'load', need: 15, have: 8 }] });
     const plan = {
       clientId: 'anselm',
@@ -400,38 +400,38 @@ describe('limits, notes and screening', () => {
       load: 10,
       unit: 'kg',
     };
-    expect(issuesOf(planToday(db, plan, NOW))).toEqual([
+    expect(issuesOf(planToday(at(db), plan))).toEqual([
       'load: expected at most 8 kg here: a clinician’s limit of 8 kg in the hand',
     ]);
     // A 2 : 1 pulley halves what is in the hand.
-    expect(planToday(db, { ...plan, stationId: 'short-pair', load: 15 }, NOW).ok).toBe(true);
+    expect(planToday(at(db), { ...plan, stationId: 'short-pair', load: 15 }).ok).toBe(true);
   });
   it('a shoulder note stops the stretch level with the trunk', () =>
     expect(startDeg(withClient({ notes: ['shoulder'], range: {} }))).toMatch(/^0\.0° .*shoulder note/));
   it('a screening is kept, judged by the gym’s own setting, and cannot lie ahead', () => {
     const db = world();
-    expect(loadScreening(db, 'wilhelmina', 'tidewater', NOW).state).toEqual({ state: 'old', daysOver: 35 });
+    expect(loadScreening(at(db), 'wilhelmina', 'tidewater').state).toEqual({ state: 'old', daysOver: 35 });
     expect(
-      issuesOf(saveScreening(db, 'wilhelmina', { day: '2027-01-01', doneBy: 'N. C.', procedure: 'form' }, NOW)),
+      issuesOf(saveScreening(at(db), 'wilhelmina', { day: '2027-01-01', doneBy: 'N. C.', procedure: 'form' })),
     ).toEqual(['day: expected today or a day before']);
-    expect(saveScreening(db, 'wilhelmina', { day: '2026-11-24', doneBy: 'N. C.', procedure: 'form' }, NOW).ok).toBe(
+    expect(saveScreening(at(db), 'wilhelmina', { day: '2026-11-24', doneBy: 'N. C.', procedure: 'form' }).ok).toBe(
       true,
     );
-    expect(loadScreening(db, 'wilhelmina', 'tidewater', NOW).state).toEqual({ state: 'done', dueDay: day + 365 });
-    expect(loadScreening(db, 'iolana', null, NOW).state).toEqual({ state: 'missing' });
+    expect(loadScreening(at(db), 'wilhelmina', 'tidewater').state).toEqual({ state: 'done', dueDay: day + 365 });
+    expect(loadScreening(at(db), 'iolana', null).state).toEqual({ state: 'missing' });
     expect(() => db.exec('DELETE FROM screening')).toThrow(/append-only/);
   });
 });
 
 describe('the measuring guide', () => {
   it('puts the height that the line hangs on first, leaves out what changes nothing and what is measured', () => {
-    const anselm = loadMeasuringGuide(world(), 'anselm');
+    const anselm = loadMeasuringGuide(at(world()), 'anselm');
     expect(anselm.setups).toBeGreaterThan(1);
     expect(anselm.worth[0]!.measure).toBe('shoulderHeight');
     expect(anselm.worth.map((w) => w.measure)).not.toContain('foot');
     expect(anselm.worth.map((w) => w.lineDeg)).toEqual(anselm.worth.map((w) => w.lineDeg).toSorted((a, b) => b - a));
-    expect(loadMeasuringGuide(world(), 'wilhelmina').worth.map((w) => w.measure)).not.toContain('shoulderHeight');
-    expect(loadMeasuringGuide(world(), 'iolana')).toEqual({ setups: 0, worth: [] });
+    expect(loadMeasuringGuide(at(world()), 'wilhelmina').worth.map((w) => w.measure)).not.toContain('shoulderHeight');
+    expect(loadMeasuringGuide(at(world()), 'iolana')).toEqual({ setups: 0, worth: [] });
   });
 });
 
@@ -440,6 +440,7 @@ describe('records', () => {
   const event = (body: object): FloorEvent =>
     ({
       id: `t${++n}`,
+      actorId: 'trainer',
       deviceId: 'd',
       seq: n,
       atMs: NOW + n * 1000,
@@ -460,21 +461,23 @@ describe('records', () => {
     const random = seeded(11);
     for (let k = 0; k < 40; k++) {
       const some = set.filter(() => random() < 0.6).sort(() => random() - 0.5);
-      if (some.length > 0) expect(recordEvents(db, { events: some }, NOW).ok).toBe(true);
+      if (some.length > 0) expect(recordEvents(at(db), { events: some }).ok).toBe(true);
     }
-    recordEvents(db, { events: set }, NOW);
-    const kept = listFloorEvents(db, 'anselm', 'cable-fly-level').filter((e) => e.itemId === ITEM);
+    recordEvents(at(db), { events: set });
+    const kept = listFloorEvents(db, 'anselm', 'cable-fly-level').rows.filter((e) => e.itemId === ITEM);
     expect(kept).toEqual(set);
-    const today = loadLedger(db, 'anselm')[0]!.sessions.at(-1)!;
-    expect(today.sets[0]!.faults.map((f) => [f.rep, f.fault, f.side])).toEqual([
-      [3, 'shrugs', 'left'],
-      [4, 'chin-forward', 'both'],
-    ]);
+    const [movement] = loadLedger(at(db), 'anselm')!.movements;
+    expect(movement!.faults.map((f) => [f.fault, f.cells.at(-1)!.reps, f.cells.at(-1)!.side])).toEqual(
+      expect.arrayContaining([
+        ['shrugs', [3], 'left'],
+        ['chin-forward', [4], null],
+      ]),
+    );
   });
   it('one that is wrong or names nobody is named, and holds up no other', () => {
     const db = world();
     expect(
-      recordEvents(db, { events: [{ ...set[1], rep: -2 }, set[0], { ...set[2]!, itemId: 'nowhere' }] }, NOW),
+      recordEvents(at(db), { events: [{ ...set[1], rep: -2 }, set[0], { ...set[2]!, itemId: 'nowhere' }] }),
     ).toMatchObject({
       ok: true,
       reply: {
@@ -485,8 +488,10 @@ describe('records', () => {
         ],
       },
     });
-    expect(foldSetLog(listFloorEvents(db, 'anselm', null)).sets.filter((s) => s.itemId === ITEM)).toHaveLength(1);
-    expect(recordEvents(db, { events: 'all' }, NOW)).toMatchObject({ ok: false, reason: 'malformed' });
+    expect(foldSetLog(listFloorEvents(db, 'anselm', null).rows, {}).sets.filter((s) => s.itemId === ITEM)).toHaveLength(
+      1,
+    );
+    expect(recordEvents(at(db), { events: 'all' })).toMatchObject({ ok: false, reason: 'malformed' });
   });
   it('two devices on one client, one an hour slow: both sets whole, whatever comes first', () => {
     const other = set.map((e) => ({
@@ -501,8 +506,10 @@ describe('records', () => {
     const folded = (deliveries: readonly (readonly FloorEvent[])[]) => {
       const db = world();
       for (const events of deliveries)
-        expect(recordEvents(db, { events }, NOW)).toMatchObject({ reply: { refused: [] } });
-      return foldSetLog(listFloorEvents(db, 'anselm', 'cable-fly-level')).sets.filter((s) => s.itemId === ITEM);
+        expect(recordEvents(at(db), { events })).toMatchObject({ reply: { refused: [] } });
+      return foldSetLog(listFloorEvents(db, 'anselm', 'cable-fly-level').rows, {}).sets.filter(
+        (s) => s.itemId === ITEM,
+      );
     };
     const [alone] = folded([set]);
     const both = folded([set, other]);
@@ -517,7 +524,7 @@ describe('records', () => {
     const db = openDb(file);
     loadDemoWorld(db, NOW);
     db.pragma('query_only = 1');
-    expect(recordEvents(db, { events: set }, NOW)).toMatchObject({
+    expect(recordEvents(at(db), { events: set })).toMatchObject({
       ok: false,
       reason: 'storage',
       issues: [{ message: expect.stringContaining('read-only') }],
@@ -527,11 +534,11 @@ describe('records', () => {
     db.pragma(`max_page_count = ${db.pragma('page_count', { simple: true })}`);
     const many = Array.from({ length: 200 }, (_, i) => ({ ...set[1]!, id: `full-${i}` }));
     const full = Array.from({ length: 40 }, (_, k) =>
-      recordEvents(db, { events: many.map((e) => ({ ...e, id: `${e.id}-${k}` })) }, NOW),
+      recordEvents(at(db), { events: many.map((e) => ({ ...e, id: `${e.id}-${k}` })) }),
     ).find((r) => !r.ok);
     expect(full).toMatchObject({ reason: 'storage', issues: [{ message: expect.stringContaining('full') }] });
     db.pragma('max_page_count = 1000000');
-    expect(recordEvents(db, { events: set }, NOW)).toMatchObject({ ok: true, reply: { kept: set.map((e) => e.id) } });
+    expect(recordEvents(at(db), { events: set })).toMatchObject({ ok: true, reply: { kept: set.map((e) => e.id) } });
     db.close();
   });
   it('a saved set-up is what the floor and the next case start from', () => {
@@ -547,11 +554,15 @@ describe('records', () => {
       side: 'both',
       options: { peak: 'even', tiltDeg: 0, frontFoot: 'left' },
     });
-    expect(recordEvents(db, { events: [saved] }, NOW).ok).toBe(true);
-    const item = loadFloor(db, NOW)
-      .flatMap((s) => s.items)
-      .find((i) => i.context.item.id === ITEM)!;
-    expect(item.plates).toEqual({ from: 'saved', placement, settings: [], estimated: true });
-    expect(loadItem(db, ITEM)!.setupCase.lastUsed).toEqual(placement);
+    expect(recordEvents(at(db), { events: [saved] }).ok).toBe(true);
+    const item = loadFloor(at(db))
+      .sessions.flatMap((s) => s.items)
+      .find((i) => i.id === ITEM)!;
+    expect([item.settingsNote, ...item.settings.slice(0, 2).map((p) => p.value)]).toEqual([
+      'as saved today',
+      '13',
+      '30',
+    ]);
+    expect(loadItem(at(db), ITEM)!.setupCase.lastUsed).toEqual(placement);
   });
 });

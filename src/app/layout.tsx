@@ -5,7 +5,6 @@ import './mantine-look.css';
 import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core';
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
-import { KeepPages } from '@/offline/keep-pages';
 import { SheetProvider } from '@/features/shell/sheet-provider';
 import { TitleBar } from '@/features/shell/title-bar';
 
@@ -23,7 +22,6 @@ export default function RootLayout({ children }: { readonly children: ReactNode 
       </head>
       <body>
         <SheetProvider>
-          <KeepPages />
           <TitleBar />
           <main>{children}</main>
         </SheetProvider>

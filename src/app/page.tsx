@@ -1,13 +1,11 @@
 import { connection } from 'next/server';
-import { findEntry } from '@/core/book/book';
-import { sharedDb } from '@/data/open-db';
+import { readMovement } from '@/contract/case';
 import { FloorBoard } from '@/features/floor/floor-board';
 import { PlanForm } from '@/features/floor/plan-form';
-import { readClock } from '@/server/clock';
 import { loadFloor } from '@/server/floor';
 import { listPlanChoices } from '@/server/plan';
+import { openUseCase } from '@/server/use-case';
 import { planTodayAction } from './actions';
-import { toFloorView } from './floor-view';
 
 export default async function FloorPage({
   searchParams,
@@ -16,21 +14,15 @@ export default async function FloorPage({
 }) {
   await connection();
   const { plan, variant, client } = await searchParams;
-  const db = sharedDb();
-  const now = readClock();
-  const view = toFloorView(loadFloor(db, now), now);
-  const asked = plan && findEntry(plan) ? { movement: plan, variantId: variant ?? '', clientId: client ?? '' } : null;
+  const uc = openUseCase();
+  const movement = plan ? readMovement(plan) : null;
+  const asked = movement ? { movement, variantId: variant ?? '', clientId: client ?? '' } : null;
   return (
     <>
       <h1 className="visually-hidden">Floor</h1>
-      <FloorBoard view={view} />
+      <FloorBoard view={loadFloor(uc)} />
       <div className="page">
-        <PlanForm
-          key={`${plan}-${variant}`}
-          choices={listPlanChoices(db, now)}
-          action={planTodayAction}
-          asked={asked}
-        />
+        <PlanForm key={`${plan}-${variant}`} choices={listPlanChoices(uc)} action={planTodayAction} asked={asked} />
       </div>
     </>
   );

@@ -1,9 +1,10 @@
+import { LIMITS } from '@/core/setup/violation';
 import { z } from 'zod';
-import { ANSWERERS } from '@/core/body/answerer';
-import { LEAK_AXES } from '@/core/mechanics/leak';
+import { COMPENSATING_MUSCLES } from '@/core/body/compensating-muscle';
+import { MOMENT_AXES } from '@/core/mechanics/off-axis';
 import { FIT_KINDS } from '@/core/book/fit-entry';
 import { REGIONS } from '@/core/body/region-line';
-import { COST_TERMS, LIMITS } from '@/core/setup/cost';
+import { COST_TERMS } from '@/core/setup/cost';
 
 export const ANSWER_FORMAT = 'jorvix-answer/1';
 
@@ -76,10 +77,10 @@ export const evaluationSchema = z.strictObject({
     .array(
       z.strictObject({
         joint: z.enum(['shoulder', 'elbow', 'hip', 'knee', 'hips']),
-        axis: z.enum(LEAK_AXES),
+        axis: z.enum(MOMENT_AXES),
         share: z.number(),
         meanNm: z.number(),
-        answeredBy: z.enum(ANSWERERS),
+        answeredBy: z.enum(COMPENSATING_MUSCLES),
       }),
     )
     .describe('moments beside the target action, largest first; of metricsSide'),
@@ -124,7 +125,9 @@ export const answerSchema = z.strictObject({
   nearest: z
     .strictObject({ movement: z.string(), tiltDeg: z.number().nullable(), best: evaluationSchema, says: z.string() })
     .nullable()
-    .describe('when not feasible: the nearest thing that works on this column'),
+    .describe(
+      'when not feasible: the nearest thing that works on this column, or without one where it has a pulley too few',
+    ),
 });
 
 export type Answer = z.output<typeof answerSchema>;

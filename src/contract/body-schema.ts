@@ -28,6 +28,8 @@ export const bodyFields = {
     .default({})
     .describe('most a clinician allows, per side and motion; nothing goes past it'),
   mostLoadKg: numberBetween(0, 500, 'kg').optional().describe('most a clinician allows in the hand'),
+  mostLoadOnLegKg: numberBetween(0, 500, 'kg').optional().describe('most a clinician allows on a leg'),
+  mostLoadOnSpineKg: numberBetween(0, 500, 'kg').optional().describe('most a clinician allows on the spine'),
   armPathDeg: z
     .strictObject({
       left: numberBetween(-10, 60, 'degrees').optional(),

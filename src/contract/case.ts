@@ -1,5 +1,7 @@
+import { noteDefaults } from '@/core/body/client-note';
+import { worksOn } from '@/core/book/book-entry';
 import { z } from 'zod';
-import { BOOK, findEntry } from '@/core/book/book';
+import { entryOf, MOVEMENT_IDS, type MovementId } from '@/core/book/book';
 import type { ClientFit } from '@/core/book/client-fit';
 import { LENGTH_RATIO } from '@/core/body/segment-ratios';
 import { bodyFields, findMeasureSlips } from './body-schema';
@@ -24,9 +26,12 @@ export const placementSchema = z.strictObject({
 });
 
 /** Every movement of the book by its id. */
-export const movementSchema = z.enum(BOOK.map((e) => e.id) as [string, ...string[]], {
+export const movementSchema = z.enum(MOVEMENT_IDS as readonly [MovementId, ...MovementId[]], {
   error: 'expected a movement of the book, like cable-fly-level',
 });
+
+/** The movement that an address names; null for none of the book. */
+export const readMovement = (id: string): MovementId | null => movementSchema.safeParse(id).data ?? null;
 
 const plain = z.strictObject({
   format: z.literal(CASE_FORMAT, { error: `expected "${CASE_FORMAT}"` }),
@@ -76,7 +81,7 @@ export const caseSchema = plain.superRefine((c, ctx) => {
     report(['client', 'measuredM', slip.name], `expected ${expected}`);
   }
   const { column, room } = c.station;
-  const entry = findEntry(c.movement)!;
+  const entry = entryOf(c.movement);
   const onCable = entry.load.kind === 'cable';
   if (column)
     checkColumn(column, c.client.measuredM.shoulderBreadth ?? LENGTH_RATIO.shoulderBreadth * c.client.statureM, report);
@@ -84,15 +89,22 @@ export const caseSchema = plain.superRefine((c, ctx) => {
   if (onCable && !c.attachment) report(['attachment'], 'expected an object: this movement hangs on a cable');
   if (room.minDistanceM >= room.maxDistanceM)
     report(['station', 'room', 'maxDistanceM'], 'expected more than minDistanceM');
-  if (entry.path.kind !== 'sweep' && (entry.hands === 'two') !== (c.side === 'both'))
+  if (!worksOn(entry, c.side))
     report(
       ['side'],
       entry.hands === 'two'
         ? 'expected both: this movement is done with both sides'
         : 'expected left or right: this movement is done one side at a time',
     );
-  else if (entry.load.kind === 'cable' && column?.kind === 'single' && c.side === 'both' && !entry.load.shared)
+  // A sweep can be done with one arm; what takes two hands is answered with what stands in for it.
+  else if (entry.path.kind === 'sweep' && column?.kind === 'single' && c.side === 'both')
     report(['side'], 'expected left or right: a single column serves one arm');
+  const straddles = c.options.practices?.['row-base'] ?? c.options.schools?.['row-base'];
+  if (straddles === 'knee-on-bench' && noteDefaults(c.client.notes).avoidStraddle)
+    report(
+      ['options', 'practices', 'row-base'],
+      'expected both-feet-down or forearm-on-thigh: abdomen or groin is noted of this client',
+    );
   if (c.station.machine && entry.load.kind === 'machine' && c.station.machine.kind !== entry.load.machine)
     report(['station', 'machine', 'kind'], `expected ${entry.load.machine} for this movement`);
   for (const key of ['given', 'lastUsed'] as const) {

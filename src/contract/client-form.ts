@@ -1,6 +1,8 @@
+import { SIDES } from '@/core/body/side';
 import { z } from 'zod';
-import { RANGE_MAX_DEG, RANGE_NAMES, SIDES, type RangeName } from '@/core/body/active-range';
+import { RANGE_MAX_DEG, RANGE_NAMES, type RangeName } from '@/core/body/active-range';
 import { CLIENT_NOTES } from '@/core/body/client-note';
+import { LOAD_SUBJECTS, type LimitSubject } from '@/core/body/clinician-limit';
 import { REGIONS } from '@/core/body/region-line';
 import { MEASURE_NAMES, STATURE_MAX_M, STATURE_MIN_M, type MeasureName } from '@/core/body/segment-ratios';
 import { MEASURE_LABEL } from '@/messages/measures';
@@ -21,11 +23,15 @@ const dayText = z
   })
   .transform((t) => Date.parse(`${t}T00:00:00Z`) / 86_400_000);
 
-export const LIMIT_SUBJECTS = ['load', ...RANGE_NAMES] as const;
+/** What a limit can be set on: a load by what it comes on, or a joint motion. */
+export const LIMIT_SUBJECTS = [...LOAD_SUBJECTS, ...RANGE_NAMES] as const;
+
+const isMotion = (subject: LimitSubject): subject is RangeName => (RANGE_NAMES as readonly string[]).includes(subject);
 
 const limit = z
   .object({
-    subject: oneOf(LIMIT_SUBJECTS),
+    // A sheet left open since before limits named what they hold for says only "load".
+    subject: z.preprocess((s) => (s === 'load' ? 'load-in-hand' : s), oneOf(LIMIT_SUBJECTS)),
     side: oneOf(['both', 'left', 'right']),
     most: numberBetween(0, 500),
     setBy: text(1, 80),
@@ -33,11 +39,11 @@ const limit = z
     until: unlessEmpty(dayText),
   })
   .superRefine((l, ctx) => {
-    if (l.subject !== 'load' && l.most > RANGE_MAX_DEG[l.subject as RangeName])
+    if (isMotion(l.subject) && l.most > RANGE_MAX_DEG[l.subject])
       ctx.addIssue({
         code: 'custom',
         path: ['most'],
-        message: `expected 0 to ${RANGE_MAX_DEG[l.subject as RangeName]} degrees`,
+        message: `expected 0 to ${RANGE_MAX_DEG[l.subject]} degrees`,
       });
     if (l.until !== undefined && l.until < l.from)
       ctx.addIssue({ code: 'custom', path: ['until'], message: 'expected a day on or after the first' });

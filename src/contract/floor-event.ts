@@ -1,19 +1,18 @@
+import { WORKING_SIDES } from '@/core/body/side';
+import { keptOptionsSchema } from './records/options-record';
+import { CORRECTION_CODES, REMEDY_ORDER } from '@/core/movement/correction-code';
 import { z } from 'zod';
-import { CORRECTION_CODES, REMEDY_ORDER } from '@/core/fault/fault-book';
-import { OUTCOMES, type FloorEvent } from '@/core/fault/floor-event';
+import { OUTCOMES, type FloorEvent } from '@/core/record/floor-event';
 import { FAULT_CODES } from '@/core/movement/fault-code';
-import { PEAK_WISHES } from '@/core/movement/peak-wish';
-import { FRONT_FEET } from '@/core/movement/sweep-path';
-import { GRIPS } from '@/core/book/book-entry';
-import { SCHOOL_QUESTIONS } from '@/core/book/school';
 import { SCHEMES } from '@/core/tempo/scheme';
 import { movementSchema, placementSchema } from './case';
-import { numberBetween, objectOf, oneOf, text, wholeBetween, type FieldIssue } from './field';
+import { numberBetween, oneOf, text, wholeBetween, type FieldIssue } from './field';
 
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/, { error: 'expected an id of 1 to 64 letters, digits, - or _' });
 
 const base = {
   id,
+  actorId: id,
   deviceId: id,
   seq: z.int().min(0),
   // Clocks may be off, but not by decades: 2020 to 2100.
@@ -25,22 +24,7 @@ const base = {
 
 const loadG = wholeBetween(0, 500_000);
 const rep = wholeBetween(0, 200);
-const side = oneOf(['left', 'right', 'both']);
-
-/** Choices as kept. Those made before the book had more than flies know only the first three. */
-const options = z.strictObject({
-  peak: oneOf(PEAK_WISHES),
-  tiltDeg: numberBetween(-60, 80, 'degrees'),
-  frontFoot: oneOf(FRONT_FEET),
-  schools: objectOf(SCHOOL_QUESTIONS, () => z.string().optional()).default({}),
-  grip: oneOf(GRIPS).nullable().default(null),
-  armPathDeg: numberBetween(-10, 60, 'degrees').nullable().default(null),
-  tuckDeg: numberBetween(-45, 45, 'degrees').default(0),
-  backDeg: numberBetween(-20, 90, 'degrees').nullable().default(null),
-  seatHole: wholeBetween(1, 40).nullable().default(null),
-  startAt: numberBetween(0, 1).default(0),
-  stopAt: numberBetween(0, 1).default(1),
-});
+const side = oneOf(WORKING_SIDES);
 
 /** Everything that is tapped on the floor, as it crosses from the device to the server. */
 export const floorEventSchema = z.discriminatedUnion('kind', [
@@ -53,7 +37,7 @@ export const floorEventSchema = z.discriminatedUnion('kind', [
     stationId: id.nullable(),
     attachmentId: id.nullable(),
     side,
-    options,
+    options: keptOptionsSchema,
   }),
   z.strictObject({
     ...base,
@@ -91,6 +75,7 @@ export const floorEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...base, kind: z.literal('set-confirmed'), setId: id, loadG, reps: rep }),
   z.strictObject({ ...base, kind: z.literal('pain'), setId: id.nullable(), rep }),
   z.strictObject({ ...base, kind: z.literal('pain-note'), painId: id, note: text(0, 1000) }),
+  z.strictObject({ ...base, kind: z.literal('go-ahead'), why: text(3, 400) }),
   z.strictObject({
     ...base,
     kind: z.literal('correction'),

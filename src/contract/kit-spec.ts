@@ -283,3 +283,6 @@ export const pieceSchema = z.object({
   kind: oneOf(KIT_KINDS),
   spec: z.record(z.string(), z.unknown()),
 });
+
+/** The kind of kit that an address names; null for none. */
+export const readKitKind = (kind: string): KitKind | null => oneOf(KIT_KINDS).safeParse(kind).data ?? null;

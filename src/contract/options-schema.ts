@@ -2,41 +2,50 @@ import { z } from 'zod';
 import { GRIPS, type BookEntry } from '@/core/book/book-entry';
 import type { ClientFit } from '@/core/book/client-fit';
 import { hasNotch, hasSeatHole, usualOptions, type EntryOptions } from '@/core/book/entry-options';
-import { SCHOOL_QUESTIONS, schoolsOf, type SchoolChoice } from '@/core/book/school';
+import { PRACTICE_QUESTIONS, practicesOf, sidesOfPractice, type PracticeChoice } from '@/core/book/practice';
 import { SHORTEST_SHARE } from '@/core/book/pose-entry';
 import { followsArmPath } from '@/core/book/arm-path';
-import { PEAK_WISHES } from '@/core/movement/peak-wish';
+import { PEAK_TARGETS } from '@/core/movement/peak-target';
 import { FRONT_FEET } from '@/core/movement/sweep-path';
 import { numberBetween, objectOf, oneOf, wholeBetween } from './field';
 
-/** A movement's own choices; what is left out is the movement's own, fitted to the client. */
-export const optionsSchema = z.strictObject({
-  peak: oneOf(PEAK_WISHES).optional(),
-  tiltDeg: numberBetween(-60, 80, 'degrees').optional().describe('fall of a fly’s sweep ahead of the client'),
-  frontFoot: oneOf(FRONT_FEET).optional(),
-  schools: objectOf(SCHOOL_QUESTIONS, () => z.string().optional())
-    .optional()
-    .describe('sides taken where practitioners differ'),
-  grip: oneOf(GRIPS).nullable().optional(),
+/** Sides taken where practitioners differ, each of its own question's. */
+const practicesSchema = objectOf(PRACTICE_QUESTIONS, (q) =>
+  oneOf(sidesOfPractice(q) as [string, ...string[]]).optional(),
+) as unknown as z.ZodType<PracticeChoice>;
+
+/** Every choice of a movement, each in the one form that it has at every border. */
+export const choiceFields = {
+  peak: oneOf(PEAK_TARGETS),
+  tiltDeg: numberBetween(-60, 80, 'degrees').describe('fall of a fly’s sweep ahead of the client'),
+  frontFoot: oneOf(FRONT_FEET),
+  practices: practicesSchema.describe('sides taken where practitioners differ'),
+  grip: oneOf(GRIPS).nullable(),
   armPathDeg: numberBetween(-10, 60, 'degrees')
     .nullable()
-    .optional()
     .describe('rear-deltoid arm path below shoulder level, instead of the client’s'),
-  tuckDeg: numberBetween(-45, 45, 'degrees')
-    .optional()
-    .describe('upper arm nearer to the side at the finish; negative: further out'),
-  backDeg: numberBetween(-20, 90, 'degrees')
-    .nullable()
-    .optional()
-    .describe('angle of the bench’s back instead of the rule’s'),
+  tuckDeg: numberBetween(-45, 45, 'degrees').describe(
+    'upper arm nearer to the side at the finish; negative: further out',
+  ),
+  backDeg: numberBetween(-20, 90, 'degrees').nullable().describe('angle of the bench’s back instead of the rule’s'),
   seatHole: wholeBetween(1, 40)
     .nullable()
-    .optional()
     .describe('hole of the seat, or of the back pad of a leg machine, as it stands'),
-  startAt: numberBetween(0, 1).optional().describe('start stop, share of the movement’s own range'),
-  stopAt: numberBetween(0, 1).optional().describe('finish stop, share of the movement’s own range'),
-});
+  startAt: numberBetween(0, 1).describe('start stop, share of the movement’s own range'),
+  stopAt: numberBetween(0, 1).describe('finish stop, share of the movement’s own range'),
+} as const;
+
+/** A movement's own choices; what is left out is the movement's own, fitted to the client. */
+export const optionsSchema = z
+  .strictObject({
+    ...choiceFields,
+    schools: choiceFields.practices.describe('the older name of `practices`, still read'),
+  })
+  .partial();
 export type OptionsCase = z.output<typeof optionsSchema>;
+
+/** Sides taken where practitioners differ, by either name. */
+const sidesTaken = (o: OptionsCase): NonNullable<OptionsCase['practices']> => o.practices ?? o.schools ?? {};
 
 /** What a movement does not have of the options given: where, and what is expected. */
 export function optionGaps(
@@ -55,13 +64,15 @@ export function optionGaps(
       );
   }
   // A question may be raised by the curve or by a note: ask as openly as can be.
-  const raised = [...schoolsOf(e, [], 0), ...schoolsOf(e, [], 1)];
-  for (const q of SCHOOL_QUESTIONS) {
-    const side = o.schools?.[q];
+  const raised = [...practicesOf(e, [], 0), ...practicesOf(e, [], 1)];
+  for (const q of PRACTICE_QUESTIONS) {
+    const side = sidesTaken(o)[q];
     if (side === undefined) continue;
     const own = raised.find((s) => s.question === q);
-    if (!own) report(['schools', q], 'expected none: this movement does not raise the question');
-    else if (!own.options.includes(side)) report(['schools', q], `expected one of ${own.options.join(', ')}`);
+    if (!own)
+      report([o.practices ? 'practices' : 'schools', q], 'expected none: this movement does not raise the question');
+    else if (!own.options.includes(side))
+      report([o.practices ? 'practices' : 'schools', q], `expected one of ${own.options.join(', ')}`);
   }
   if (o.grip != null && !e.grips.includes(o.grip))
     report(
@@ -85,14 +96,14 @@ export function optionGaps(
 /** Options with the movement's defaults filled in, fitted to the client. */
 export function toOptions(e: BookEntry, o: OptionsCase, fit: ClientFit): EntryOptions {
   const own = usualOptions(e, fit);
-  const schools = Object.fromEntries(
-    Object.entries(o.schools ?? {}).filter(([, v]) => v !== undefined),
-  ) as SchoolChoice;
+  const practices = Object.fromEntries(
+    Object.entries(sidesTaken(o)).filter(([, v]) => v !== undefined),
+  ) as PracticeChoice;
   return {
     peak: o.peak ?? own.peak,
     tiltDeg: o.tiltDeg ?? own.tiltDeg,
     frontFoot: o.frontFoot ?? own.frontFoot,
-    schools,
+    practices,
     grip: o.grip ?? null,
     armPathDeg: o.armPathDeg ?? null,
     tuckDeg: o.tuckDeg ?? 0,

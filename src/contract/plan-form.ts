@@ -1,3 +1,4 @@
+import { worksOn } from '@/core/book/book-entry';
 import { z } from 'zod';
 import { findEntry } from '@/core/book/book';
 import { parseTempo } from '@/core/tempo/tempo';
@@ -45,7 +46,7 @@ export const planFormSchema = z
       if (f.stationId === undefined) report('stationId', 'expected a choice');
       if (f.attachmentId === undefined) report('attachmentId', 'expected a choice');
     }
-    if (entry.path.kind !== 'sweep' && (entry.hands === 'two') !== (f.side === 'both'))
+    if (!worksOn(entry, f.side))
       report(
         'side',
         entry.hands === 'two'
@@ -53,3 +54,6 @@ export const planFormSchema = z
           : 'expected left or right: it is done one side at a time',
       );
   });
+
+/** A plan form as checked. */
+export type PlanForm = z.output<typeof planFormSchema>;

@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { BOOK } from '@/core/book/book';
 import { sidesOf } from '@/core/book/book-entry';
-import { entryBodyAt, USUAL_SURFACES, WHOLE_RANGE } from '@/core/book/pose-entry';
-import { solveEntry, usualInput } from '@/core/book/solve-entry';
-import { bodyOf, COLUMN, ROOM } from '../../test/support/fixtures';
+import { entryBodyAt, USUAL_SURFACES } from '@/core/book/pose-entry';
+import { COLUMN, ROOM, answerOf, bodyOf } from '../../test/support/fixtures';
 import { buildMovementScene, extentOf, movementWindow } from './movement-scene';
 import { elevationView, planView } from './view';
 
@@ -13,8 +12,10 @@ describe.each([1.5, 2])('every movement draws on a body of %d m', (statureM) => 
   const body = bodyOf(statureM);
   it.each(BOOK.map((e) => [e.id, e] as const))('%s: finite, and inside its window over the whole range', (_, e) => {
     const side = sidesOf(e).at(-1)!;
-    const a = solveEntry(e, {
-      ...usualInput(body, side, 15, WHOLE_RANGE),
+    const a = answerOf(e, {
+      body,
+      side,
+      loadKg: 15,
       column: { column: COLUMN, room: ROOM, attachmentM: 0.14 },
     });
     if (!a.ok) throw new Error(a.reason);

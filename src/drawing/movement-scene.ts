@@ -1,4 +1,4 @@
-import { SIDES, type Side } from '@/core/body/active-range';
+import { SIDES, type Side } from '@/core/body/side';
 import type { Body } from '@/core/body/body-model';
 import type { BodyPose } from '@/core/body/posture';
 import { toFloor } from '@/core/geometry/rotation';

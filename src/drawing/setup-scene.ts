@@ -1,8 +1,8 @@
-import { SIDES, type Side } from '@/core/body/active-range';
+import { SIDES, type Side } from '@/core/body/side';
 import { toFloor } from '@/core/geometry/rotation';
 import { add, dot, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { holeHeightM } from '@/core/kit/column';
-import type { ChainPath } from '@/core/movement/chain-path';
+import { type ChainPath, LAST_SAMPLE, MIDDLE_SAMPLE } from '@/core/movement/chain-path';
 import { limbOf, type Placement, type SetupProblem } from '@/core/setup/setup-problem';
 import { toRad } from '@/core/units/angle';
 import type { Dot } from './capsule';
@@ -11,8 +11,7 @@ import { extentOf, restingArm, surfacesOf, type Rest } from './movement-scene';
 import type { View, Window3 } from './view';
 
 /** Samples shown as ghosts: the quarters of the range before the finish. */
-const GHOST_SAMPLES = [0, 10, 20, 30] as const;
-export const FINISH = 40;
+const GHOST_SAMPLES = [0, 1, 2, 3].map((quarter) => (quarter * LAST_SAMPLE) / 4);
 
 export interface CableLine {
   readonly side: Side;
@@ -53,7 +52,7 @@ export function windowFor(problem: SetupProblem, base: Placement): Window3 {
   const { column, room } = problem.input;
   const top = Math.max(holeHeightM(column, 1), holeHeightM(column, column.holes), problem.body.statureM);
   const side = Math.max(column.twinSpacingM / 2 + 0.14, 0.9);
-  const at = [0, 20, FINISH].map(problem.poseAt);
+  const at = [0, MIDDLE_SAMPLE, LAST_SAMPLE].map(problem.poseAt);
   const limbs = problem.sides.map((s) => limbOf(problem, s));
   const points = limbs.flatMap((l) => extentOf(at, l.path, false, base, null));
   const reach = (axis: 0 | 1 | 2, sign: 1 | -1): number => Math.max(...points.map((p) => sign * p[axis])) + AROUND_M;
@@ -92,7 +91,7 @@ export function buildSetupFigure(
   stand: Stand,
   rests: Rest,
   view: View,
-  now = FINISH,
+  now = LAST_SAMPLE,
 ): SetupFigure {
   const { body } = problem;
   const carry = carryTo(stand);
@@ -129,7 +128,12 @@ export const buildGhost = (problem: SetupProblem, ghost: Ghost, view: View, now:
   armSilhouette(view, carryTo(ghost.placement), problem.body, ghost.path, now, 'ghost');
 
 /** Cables, mark and lever of a placement at a sample of the range. */
-export function buildSetupLines(problem: SetupProblem, placement: Placement, view: View, now = FINISH): SetupLines {
+export function buildSetupLines(
+  problem: SetupProblem,
+  placement: Placement,
+  view: View,
+  now = LAST_SAMPLE,
+): SetupLines {
   const { shared } = problem;
   const carry = carryTo(placement);
   const at = (v: Vec3): Dot => view.project(carry(v));

@@ -22,7 +22,9 @@ const CLIENT = {
   range: { left: {}, right: { 'shoulder.horizontalAbduction': 8 } },
   notes: ['shoulder', 'does-not-feel'],
   unfelt: ['lat-lower'],
-  limits: [{ subject: 'load', side: 'both', most: 12.5, setBy: 'physiotherapist', fromDay: 20_000, untilDay: 20_100 }],
+  limits: [
+    { subject: 'load-in-hand', side: 'both', most: 12.5, setBy: 'physiotherapist', fromDay: 20_000, untilDay: 20_100 },
+  ],
   armPath: {
     left: [],
     right: [
@@ -52,7 +54,7 @@ describe('client sheet', () => {
       },
     });
     expect(parsed.limits).toEqual([
-      { subject: 'load', side: 'both', most: 12.5, setBy: 'physiotherapist', from: 20_000, until: 20_100 },
+      { subject: 'load-in-hand', side: 'both', most: 12.5, setBy: 'physiotherapist', from: 20_000, until: 20_100 },
     ]);
   });
   it('a blank sheet asks for name, stature and mass and nothing else', () => {
@@ -81,7 +83,7 @@ describe('kit sheets', () => {
   it.each(demoKit().map((p) => [p.name, p] as const))(
     '%s: what is shown is what would be saved; it draws inside its box',
     (_, p) => {
-      const values = toKitValues(p.kind, { ...p, spec: p.spec as SpecValues });
+      const values = toKitValues(p.kind, p);
       expect(KIT_SPEC[p.kind].parse(values.spec)).toEqual(p.spec);
       const { scene } = previewKit(p.kind, values.spec);
       for (const shape of scene!.shapes) {

@@ -1,4 +1,4 @@
-import type { CautionCode } from '@/core/book/entry-cautions';
+import type { CautionCode } from '@/core/book/caution-code';
 
 export type CautionPlace = 'hole' | 'mark' | 'handle' | 'bench' | 'load' | 'range' | 'set';
 

@@ -1,10 +1,11 @@
-import type { CorrectionCode, FaultCause, FaultPhase, RemedyKind } from '@/core/fault/fault-book';
+import type { CorrectionCode, RemedyKind } from '@/core/movement/correction-code';
+import type { FaultCause, FaultPhase } from '@/core/fault/fault-book';
 import type { FaultCost } from '@/core/fault/fault-cost';
 import type { Perturbation } from '@/core/fault/perturbation';
 import type { CauseSign } from '@/core/fault/judge-cause';
-import type { Outcome } from '@/core/fault/floor-event';
-import type { FaultCode } from '@/core/movement/fault-code';
-import { ANSWERER_NAME } from './movements';
+import type { FloorEvent, Outcome } from '@/core/record/floor-event';
+import type { FaultCode, Severity } from '@/core/movement/fault-code';
+import { COMPENSATING_MUSCLE_NAME } from './movements';
 
 /** Short enough for one line of the pad; `seen` says it in full; `cue` is for the client, one breath. */
 export const FAULT_TEXT: Readonly<
@@ -217,10 +218,13 @@ export function faultCostText(p: Perturbation, size: number, c: FaultCost): stri
         ? `costs ${percent} % of the resistance`
         : `adds ${percent} % to the resistance`;
   const grew = c.grew
-    ? `; ${Math.round(c.grew.by * 100)} % more goes to the ${ANSWERER_NAME[c.grew.part.answeredBy]}`
+    ? `; ${Math.round(c.grew.by * 100)} % more goes to the ${COMPENSATING_MUSCLE_NAME[c.grew.part.compensatedBy]}`
     : '';
   return `${amount} ${mean}${grew}.`;
 }
+
+/** Severity in a word; its shape is a bar for each step, never colour alone. */
+export const SEVERITY_TEXT: Readonly<Record<Severity, string>> = { 1: 'watch', 2: 'correct', 3: 'stop the set' };
 
 /** What to rule out first. */
 export const FAULT_CAUSE_NAME: Readonly<Record<FaultCause, string>> = {
@@ -254,3 +258,41 @@ export function repText(reps: readonly number[]): string {
   );
   return parts.join(', ');
 }
+
+/** What an undo takes back. */
+export function undoText(e: FloorEvent): string {
+  switch (e.kind) {
+    case 'fault':
+      return `Undo: ${FAULT_TEXT[e.fault].pad}, ${repText([e.rep])}`;
+    case 'clean':
+      return 'Undo: clean so far';
+    case 'set-confirmed':
+      return 'Undo: load and reps';
+    case 'correction':
+      return 'Undo: correction';
+    case 'outcome':
+      return 'Undo: outcome';
+    case 'pain':
+      return 'Undo: pain stop';
+    case 'set-ended':
+      return 'Undo: end of set';
+    case 'go-ahead':
+      return 'Undo: going ahead';
+    default:
+      return 'Undo';
+  }
+}
+
+export const TOO_MUCH_FAULT = 'So much of it leaves no movement.';
+export const TOUCHES_DOWN = 'The stack would touch down.';
+
+/** How often a fault was seen, and how long ago. */
+export const faultSummaryText = (f: {
+  readonly setsSeen: number;
+  readonly sets: number;
+  readonly setsSince: number;
+  readonly cleared: boolean;
+}): string =>
+  f.cleared
+    ? `cleared, ${f.setsSince} sets without`
+    : `${f.setsSeen} of ${f.sets} sets${f.setsSince > 0 ? `, ${f.setsSince} since` : ''}`;

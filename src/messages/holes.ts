@@ -1,5 +1,6 @@
+import type { WorkingSide } from '@/core/body/side';
 import { holeOnSide, type Column } from '@/core/kit/column';
-import { holeOf, type Carriages, type WorkingSide } from '@/core/setup/setup-problem';
+import { holeOf, type Carriages } from '@/core/setup/setup-problem';
 
 /** The hole to set on steel: one number, or left and right where they differ. */
 export function holeText(column: Column, at: Carriages, side: WorkingSide): string {

@@ -69,3 +69,10 @@ export const KIT_CAUTION: Readonly<Record<KitKind, string>> = {
   band: 'No nicks; anchored where it cannot slip off.',
   'strap-anchor': 'Anchor checked for the whole body’s weight.',
 };
+
+/** Kit or a machine by name. */
+export const missingName = (n: KitKind | MachineKind): string =>
+  n in KIT_NAME ? KIT_NAME[n as KitKind].one : MACHINE_NAME[n as MachineKind];
+
+/** What the first gym is called until it is given a name. */
+export const FIRST_GYM_NAME = 'My gym';

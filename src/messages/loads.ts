@@ -1,5 +1,5 @@
+import type { WorkingSide } from '@/core/body/side';
 import type { BookEntry } from '@/core/book/book-entry';
-import type { WorkingSide } from '@/core/setup/setup-problem';
 import { gramsToKg, gramsToLb, type LoadUnit } from '@/core/units/mass';
 
 /** A load as its kit is stamped: kilograms to 10 g, pounds to a tenth. */

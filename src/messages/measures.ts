@@ -1,3 +1,4 @@
+import type { LimitSubject } from '@/core/body/clinician-limit';
 import type { RangeName } from '@/core/body/active-range';
 import type { MeasureName } from '@/core/body/segment-ratios';
 
@@ -35,4 +36,12 @@ export const RANGE_LABEL: Readonly<Record<RangeName, string>> = {
   'forearm.supination': 'Palm turned up',
   'hip.flexion': 'Thigh up ahead',
   'knee.flexion': 'Knee bend',
+};
+
+/** What a clinician's limit is set on. */
+export const LIMIT_SUBJECT_NAME: Readonly<Record<LimitSubject, string>> = {
+  'load-in-hand': 'Load in the hand',
+  'load-on-leg': 'Load on the leg',
+  'load-on-spine': 'Load on the spine',
+  ...RANGE_LABEL,
 };

@@ -1,16 +1,19 @@
+import { CAUTION_CODES } from '@/core/book/caution-code';
+import { CORRECTION_CODES, CORRECTION_KIND } from '@/core/movement/correction-code';
 import { describe, expect, it } from 'vitest';
-import { CORRECTION_CODES, CORRECTION_KIND, FAULT_BOOK } from '@/core/fault/fault-book';
+import { FAULT_BOOK } from '@/core/fault/fault-book';
 import { FAULT_CODES } from '@/core/movement/fault-code';
 import { BOOK } from '@/core/book/book';
-import { CAUTION_CODES, cautionsOf } from '@/core/book/entry-cautions';
-import { PEAK_WISHES } from '@/core/movement/peak-wish';
+import { cautionsOf } from '@/core/book/entry-cautions';
+import { PEAK_TARGETS } from '@/core/movement/peak-target';
 import { MEASURE_NAMES } from '@/core/body/segment-ratios';
 import { CAUTION, PAIN_ADVICE } from './cautions';
 import { CORRECTION_TEXT, FAULT_TEXT, repText } from './faults';
 import { MEASURE_LABEL } from './measures';
 import { BOOK_TEXT } from './book';
 import { PEAK_NAME, REGION_NAME } from './movements';
-import { heightByEye, limitText, lookAlongText, toVerdict, whereInRange } from './reasons';
+import { heightByEye, limitText, lookAlongText, toVerdict } from './reasons';
+import { whereInRange } from './where-in-range';
 
 const alike = (texts: readonly string[]): string[] => texts.filter((t, i) => texts.indexOf(t) !== i);
 
@@ -30,7 +33,7 @@ describe('every code has its words, and no two the same', () => {
   });
   it('movements, regions, wishes and measures', () => {
     for (const e of BOOK) expect(REGION_NAME[e.target]).toBeTruthy();
-    for (const p of PEAK_WISHES) expect(PEAK_NAME[p]).toBeTruthy();
+    for (const p of PEAK_TARGETS) expect(PEAK_NAME[p]).toBeTruthy();
     expect(alike(MEASURE_NAMES.map((n) => MEASURE_LABEL[n]))).toEqual([]);
   });
   it('every correction of every fault exists, and joint faults can be referred or eased', () => {

@@ -1,7 +1,11 @@
-import type { Answerer } from '@/core/body/answerer';
-import type { Grip } from '@/core/book/book-entry';
+import type { QuestionAnswer } from '@/core/book/answer-question';
+import type { BookEntry, Grip } from '@/core/book/book-entry';
+import type { LineMetrics } from '@/core/mechanics/line-profile';
+import type { CompensatingMuscle } from '@/core/body/compensating-muscle';
 import type { Region } from '@/core/body/region-line';
-import type { PeakWish } from '@/core/movement/peak-wish';
+import type { PeakTarget } from '@/core/movement/peak-target';
+import { jointName } from './joints';
+import { whereInRange } from './where-in-range';
 
 export const REGION_NAME: Readonly<Record<Region, string>> = {
   'chest-upper': 'upper chest',
@@ -30,7 +34,7 @@ export const REGION_NAME: Readonly<Record<Region, string>> = {
   core: 'core, against turning',
 };
 
-export const ANSWERER_NAME: Readonly<Record<Answerer, string>> = {
+export const COMPENSATING_MUSCLE_NAME: Readonly<Record<CompensatingMuscle, string>> = {
   lats: 'lats',
   'front-deltoid': 'front shoulder',
   'side-deltoid': 'side shoulder',
@@ -51,7 +55,7 @@ export const ANSWERER_NAME: Readonly<Record<Answerer, string>> = {
   joint: 'joint itself',
 };
 
-export const PEAK_NAME: Readonly<Record<PeakWish, string>> = {
+export const PEAK_NAME: Readonly<Record<PeakTarget, string>> = {
   even: 'even all through',
   lengthened: 'in the stretch',
   mid: 'in the middle',
@@ -63,3 +67,49 @@ export const GRIP_NAME: Readonly<Record<Grip, string>> = {
   neutral: 'thumbs up',
   supinated: 'palms up',
 };
+
+/** When in a session a movement belongs. */
+export const PLACE_TEXT: Readonly<Record<BookEntry['place'], string>> = {
+  first: 'first, to wake it',
+  early: 'early, while fresh',
+  third: 'about third for its muscle, lighter',
+  late: 'late',
+  any: 'anywhere',
+};
+
+/** What follows a load; null where nothing is loaded. */
+const AFTER_LOAD: Readonly<Record<BookEntry['load']['kind'], string | null>> = {
+  cable: ' on the stack',
+  machine: ' on the stack',
+  weight: '',
+  landmine: ' of plates',
+  body: null,
+  none: null,
+};
+
+/** ", 15 kg on the stack": the load that a curve is shown at. */
+export const loadIn = (e: BookEntry, loadSays: string): string =>
+  AFTER_LOAD[e.load.kind] === null ? '' : `, ${loadSays}${AFTER_LOAD[e.load.kind]}`;
+
+const percent = (s: number): string => `${Math.round(s * 100)} %`;
+
+/** Where a movement is hardest and how much of it is loaded. */
+export const hardestText = (m: LineMetrics): string =>
+  `${percent(m.peakAt)} of the way, ${whereInRange(m.peakAt)}; loaded over ${percent(m.loadedShare)}, ` +
+  (m.restShare < 0.005 ? 'no rest zone' : `${percent(m.restShare)} rests`) +
+  (m.helps ? '; in part of it the weight helps' : '');
+
+/** What changes with a stand-in, at the weight shown. */
+export function standInCurveText(answer: QuestionAnswer): string {
+  if (!answer.ok) return 'It cannot be set for this body with what is here.';
+  const { peakAt, loadedShare } = answer.metrics;
+  return (
+    `Dashed on the curve: hardest ${whereInRange(peakAt)}, loaded over ${percent(loadedShare)}, ` +
+    `at the ${jointName(answer.posed)}.`
+  );
+}
+
+/** A resistance curve in words, for those who do not see it. */
+export const curveText = (m: Pick<LineMetrics, 'peakResistanceNm' | 'peakAt' | 'restShare'>): string =>
+  `Resistance over the rep: peak ${Math.round(m.peakResistanceNm)} newton metres at ${Math.round(m.peakAt * 100)} ` +
+  `percent of the range, rest zone ${Math.round(m.restShare * 100)} percent`;

@@ -1,4 +1,4 @@
-import type { ClientNote } from '@/core/body/client-note';
+import type { ClientNote, LimitNote } from '@/core/body/client-note';
 import type { ScreeningState } from '@/core/body/screening';
 
 /** Observations by name, and what each changes or asks for. Never a diagnosis. */
@@ -12,9 +12,14 @@ export const NOTE_TEXT: Readonly<Record<ClientNote, { readonly name: string; rea
   'first-month': { name: 'First month', does: 'Rows keep the blade set; form before load.' },
   pregnancy: { name: 'Pregnancy', does: 'Only within the clinician’s limits: enter them before loading.' },
   'recent-surgery': { name: 'Recent surgery', does: 'Only within the clinician’s limits: enter them before loading.' },
-  'under-18': { name: 'Under 18', does: 'By the facility’s procedure and the clinician’s limits.' },
+  'under-18': { name: 'Under 18', does: 'By the facility’s procedure and only within the clinician’s limits.' },
   'does-not-feel': { name: 'Does not feel a region yet', does: 'One arm at a time, light, before the heavy work.' },
 };
+
+/** Notes that want a clinician's limit for a movement, which is not there. */
+export const missingLimitText = (missing: readonly LimitNote[]): string =>
+  `${missing.map((n) => NOTE_TEXT[n].name).join(', ')}: no clinician’s limit covers this movement. Enter one on the ` +
+  'client sheet, or record on the set screen why it goes ahead without.';
 
 const days = (n: number): string => `${n} ${n === 1 ? 'day' : 'days'}`;
 

@@ -1,10 +1,12 @@
-import type { Side } from '@/core/body/active-range';
+import type { LoadedPart } from '@/core/body/loaded-part';
+import type { Violation } from '@/core/setup/violation';
+import type { Side } from '@/core/body/side';
 import type { MeasureName } from '@/core/body/segment-ratios';
 import type { ChainPath, SweepSense } from '@/core/movement/chain-path';
 import type { RangeEnd } from '@/core/movement/limb-path';
-import type { Violation } from '@/core/setup/cost';
 import { STEP_M, type PickUp, type Reason } from '@/core/setup/reasons';
-import { ANSWERER_NAME, REGION_NAME } from './movements';
+import { COMPENSATING_MUSCLE_NAME, REGION_NAME } from './movements';
+import { whereInRange } from './where-in-range';
 import { MEASURE_LABEL } from './measures';
 
 /** A verdict: the figure read first, and the sentence that says why. */
@@ -18,22 +20,13 @@ const cm = (m: number): string => `${Math.round(m * 100)} cm`;
 const deg = (d: number): string => `${Math.abs(d) < 10 ? Math.abs(d).toFixed(1) : Math.abs(d).toFixed(0)}°`;
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
-/** Where in the range, in words. */
-export function whereInRange(at: number): string {
-  if (at <= 0.12) return 'in the stretch';
-  if (at < 0.4) return 'nearer the stretch';
-  if (at <= 0.6) return 'half way';
-  if (at < 0.88) return 'nearer the finish';
-  return 'at the finish';
-}
-
 const TIPS: Readonly<Record<SweepSense, readonly [above: string, below: string]>> = {
   up: ['up', 'down'],
   out: ['outward', 'inward'],
   ahead: ['forward', 'back'],
 };
 const tips = (p: PickUp, sense: SweepSense): string =>
-  `pull it ${TIPS[sense][p.deg > 0 ? 0 : 1]}, onto the ${ANSWERER_NAME[p.by]} (${deg(p.deg)})`;
+  `pull it ${TIPS[sense][p.deg > 0 ? 0 : 1]}, onto the ${COMPENSATING_MUSCLE_NAME[p.by]} (${deg(p.deg)})`;
 const JOINT: Readonly<Record<ChainPath['chain'], readonly [proximal: string, middle: string]>> = {
   arm: ['shoulder', 'elbow'],
   leg: ['hip', 'knee'],
@@ -62,7 +55,7 @@ export function toVerdict(reason: Reason): Verdict {
       const text = reason.pickedUpBy
         ? 'off the line: at the finish the cable pulls the ' +
           `arm ${TIPS[reason.sense][reason.finishDeg > 0 ? 0 : 1]} by ${deg(reason.finishDeg)}; that ` +
-          `falls to the ${ANSWERER_NAME[reason.pickedUpBy]}.`
+          `falls to the ${COMPENSATING_MUSCLE_NAME[reason.pickedUpBy]}.`
         : reason.rmsDeg > 3
           ? 'off the line over the sweep, though the finish lines up.'
           : `off the line. ${reason.wholeArm ? LINED_UP : ''}${neighbour}`.trim();
@@ -103,15 +96,15 @@ export function toVerdict(reason: Reason): Verdict {
               'the pulleys.',
           }
         : { code: 'clearance', figure: cm(reason.cableM), text: 'of cable out in the stretch: the stack stays up.' };
-    case 'leak': {
+    case 'off-axis': {
       const parts = reason.parts.map(
         (p) =>
           `${percent(p.share)} at the ${JOINT[reason.chain][p.joint === 'middle' ? 1 : 0]}, for ` +
-          `the ${ANSWERER_NAME[p.answeredBy]}`,
+          `the ${COMPENSATING_MUSCLE_NAME[p.compensatedBy]}`,
       );
       const text = `of the moment is beside what the ${REGION_NAME[reason.region]} does.`;
       return {
-        code: 'leak',
+        code: 'off-axis',
         figure: percent(reason.share),
         text: parts.length > 0 ? `${text} Most of what others hold: ${parts.join('; ')}.` : text,
       };
@@ -141,6 +134,13 @@ export function toVerdict(reason: Reason): Verdict {
   }
 }
 
+/** Where a limited load comes on. */
+export const ON_PART: Readonly<Record<LoadedPart, string>> = {
+  hand: 'in the hand',
+  leg: 'on the leg',
+  spine: 'on the spine',
+};
+
 /**
  * Why a hard limit blocks, in one sentence; `best` speaks of the best the station can do, else of a set-up as found.
  */
@@ -160,9 +160,11 @@ export function limitText(v: Violation, of: 'best' | 'found' = 'best'): string {
       return `The load would rest for ${percent(v.have)} of the range; ${percent(v.need)} is the most.`;
     case 'load':
       return (
-        `${Math.round(v.need * 10) / 10} kg in the hand: the clinician’s limit ` +
+        `${Math.round(v.need * 10) / 10} kg ${ON_PART[v.part ?? 'hand']}: the clinician’s limit ` +
         `is ${Math.round(v.have * 10) / 10} kg.`
       );
+    case 'pulleys':
+      return 'Both arms need a cable each; this column has one.';
     case 'range':
       return `The client’s range leaves a sweep of ${deg(v.have)}; the movement needs ${deg(v.need)}.`;
   }

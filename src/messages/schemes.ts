@@ -1,3 +1,4 @@
+import type { DropThird } from '@/core/setup/stance-drops';
 import type { Scheme, SchemePart } from '@/core/tempo/scheme';
 import { parseWrittenTempo } from '@/core/tempo/tempo';
 import type { LoadUnit } from '@/core/units/mass';
@@ -44,3 +45,21 @@ export const partText = (p: SchemePart): string =>
   [`${p.reps} at ${tempoNumbers(p.tempo)}`, ...(p.to - p.from < 1 ? [rangeText(p)] : []), ...tempoExtras(p.tempo)].join(
     ', ',
   );
+
+const MARK_AT: Readonly<Record<DropThird, string>> = { contracted: 'finish', mid: 'middle', lengthened: 'stretch' };
+const floorMarkText = (m: number): string => `${Math.abs(Math.round(m * 100))}${m < -0.005 ? ' behind' : ''}`;
+
+/** Floor marks of the drops that move the client, in the order that a set goes through them. */
+export function dropTexts(
+  stances: readonly { readonly third: DropThird; readonly standX: number }[],
+  stepIns: readonly { readonly standX: number; readonly share: number }[],
+): { readonly label: string; readonly marks: string }[] {
+  const shares = stepIns.slice(1).map((s) => `${Math.round(s.share * 100)} %`);
+  const rows = [
+    { label: `Stance drops, hardest at ${stances.map((s) => MARK_AT[s.third]).join(', ')}`, at: stances },
+    { label: `Steps in, leaving ${shares.join(', ')}`, at: stepIns },
+  ];
+  return rows.flatMap(({ label, at }) =>
+    at.length > 0 ? [{ label, marks: `${at.map((s) => floorMarkText(s.standX)).join(', ')} cm` }] : [],
+  );
+}

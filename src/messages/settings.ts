@@ -164,3 +164,20 @@ const CHANGE: Readonly<Record<RegionCause, string>> = {
 
 export const regionText = (r: LoadedRegion): string => `Mostly the ${REGION_NAME[r.region]}: ${BECAUSE[r.because]}.`;
 export const regionChangeText = (c: RegionChange): string => `For the ${REGION_NAME[c.to]}: ${CHANGE[c.by]}.`;
+
+/** A floor mark is in front of the pulleys or behind them. */
+export const markLabel = (standX: number): string => (standX < -0.005 ? 'Mark, behind' : 'Mark, in front');
+
+/** Labels as they fit four to a row of a phone. */
+export const shortLabel = (label: string): string =>
+  label === 'Hole, both sides' ? 'Hole' : label === 'Mark, in front' ? 'Mark' : label.replace('each side', 'a side');
+
+/** A setting within a sentence: "seat hole 3", "mark 51 cm"; it stays on one line. */
+export function settingInLine(s: { readonly label: string; readonly value: string; readonly unit: string }): string {
+  const label = s.label.split(',')[0]!.toLowerCase();
+  const words =
+    s.unit === 'hole' || s.unit === 'notch'
+      ? `${label} ${s.unit} ${s.value}`
+      : `${label} ${s.value}${s.unit ? ` ${s.unit}` : ''}`;
+  return words.replaceAll(' ', '\u00a0');
+}

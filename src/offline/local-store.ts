@@ -1,8 +1,10 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { FloorEvent } from '@/core/fault/floor-event';
+import type { WrittenEvent } from '@/contract/records/floor-event-record';
 
+/** An event on this device's disk, with its place in the order of taps. */
 export interface StoredEvent {
-  readonly event: FloorEvent;
+  /** As it was written, by whatever version. */
+  readonly event: WrittenEvent;
   readonly order: number;
 }
 

@@ -1,12 +1,15 @@
-import type { FloorEvent, FloorEventBody } from '@/core/fault/floor-event';
+import type { FloorEvent, FloorEventBody } from '@/core/record/floor-event';
+import type { MovementId } from '@/core/book/book';
+import { BUILT_IN_TRAINER } from '@/contract/actor';
 import type { DeliveryReply } from '@/contract/floor-event';
+import { FLOOR_EVENT_VERSION, readFloorEvent, type WrittenEvent } from '@/contract/records/floor-event-record';
 import { openLocalStore, type LocalStore, type StoredEvent } from './local-store';
 
 /** What an event belongs to. */
 export interface EventPlace {
   readonly clientId: string;
   readonly itemId: string;
-  readonly movement: string;
+  readonly movement: MovementId;
 }
 
 export interface OutboxState {
@@ -57,11 +60,13 @@ export class Outbox {
     const device = tx.objectStore('device');
     const deviceId = ((await device.get('deviceId')) as string | undefined) ?? crypto.randomUUID();
     const seq = (((await device.get('seq')) as number | undefined) ?? 0) + 1;
-    const event = { ...body, ...place, id: crypto.randomUUID(), deviceId, seq, atMs } as FloorEvent;
+    const who = { id: crypto.randomUUID(), actorId: BUILT_IN_TRAINER.id, deviceId, seq, atMs };
+    const event = { ...body, ...place, ...who } as FloorEvent;
+    const written: WrittenEvent = { ...event, version: FLOOR_EVENT_VERSION };
     await Promise.all([
       device.put(deviceId, 'deviceId'),
       device.put(seq, 'seq'),
-      tx.objectStore('outbox').put({ event, order: seq }),
+      tx.objectStore('outbox').put({ event: written, order: seq }),
     ]);
     await tx.done;
     this.set({ waiting: (this.state.waiting ?? 0) + 1 });
@@ -77,7 +82,13 @@ export class Outbox {
       ...(await store.getAll('refused')),
       ...(await store.getAllFromIndex('outbox', 'order')),
     ];
-    return all.map((x) => x.event).filter((e) => e.clientId === place.clientId && e.movement === place.movement);
+    // What an older page wrote is read as such; what cannot be read waits in its store, where it is shown.
+    return all
+      .filter(({ event: e }) => e.clientId === place.clientId && e.movement === place.movement)
+      .flatMap(({ event }) => {
+        const read = readFloorEvent(event);
+        return read.ok ? [read.value] : [];
+      });
   }
 
   /** Send what waits, oldest first; on trouble try again later, less and less often. */

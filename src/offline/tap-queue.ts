@@ -1,30 +1,41 @@
-import type { FloorEvent, FloorEventBody } from '@/core/fault/floor-event';
-import { foldSetLog, orderEvents, type SetLog } from '@/core/fault/set-log';
+import type { FloorEvent, FloorEventBody } from '@/core/record/floor-event';
+import { foldSetLog, orderEvents, type PlannedItems, type SetLog } from '@/core/record/set-log';
 
-/** A tap, or what makes one of the records as they stand when its turn comes; null for nothing to keep. */
-export type Tap = FloorEventBody | ((log: SetLog) => FloorEventBody | null);
+/** The records as they stand: every event in its order, and what they fold into. */
+export interface Records {
+  readonly events: readonly FloorEvent[];
+  readonly log: SetLog;
+}
+
+/** Makes what is to be kept of the records as they stand when its turn comes; empty for nothing. */
+export type Tap = (records: Records) => readonly FloorEventBody[];
 
 /** Keeps taps one after the other: what counts on from a tap before it builds on that one, however fast they come. */
 export class TapQueue {
   private others: readonly FloorEvent[] = [];
   private own: readonly FloorEvent[] = [];
+  private planned: PlannedItems = {};
   private last: Promise<unknown> = Promise.resolve();
 
   /** `keep` puts a tap on the device's disk; what it throws comes back from `append`, and the next tap has its turn. */
   constructor(private readonly keep: (body: FloorEventBody, atMs: number) => Promise<FloorEvent>) {}
 
-  /** What else is on record. */
-  know(others: readonly FloorEvent[]): void {
+  /** What else is on record, and what is planned. */
+  know(others: readonly FloorEvent[], planned: PlannedItems): void {
     this.others = others;
+    this.planned = planned;
   }
 
-  append(tap: Tap, atMs: number): Promise<FloorEvent | null> {
+  append(tap: Tap, atMs: number): Promise<readonly FloorEvent[]> {
     const turn = this.last.then(async () => {
-      const body = typeof tap === 'function' ? tap(foldSetLog(orderEvents([...this.others, ...this.own]))) : tap;
-      if (body === null) return null;
-      const event = await this.keep(body, atMs);
-      this.own = [...this.own, event];
-      return event;
+      const events = orderEvents([...this.others, ...this.own]);
+      const kept: FloorEvent[] = [];
+      for (const body of tap({ events, log: foldSetLog(events, this.planned) })) {
+        const event = await this.keep(body, atMs);
+        this.own = [...this.own, event];
+        kept.push(event);
+      }
+      return kept;
     });
     this.last = turn.catch(() => undefined);
     return turn;

@@ -1,24 +1,27 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import type { FloorEvent } from '@/core/fault/floor-event';
-import { foldSetLog, orderEvents } from '@/core/fault/set-log';
+import type { FloorEvent } from '@/core/record/floor-event';
+import { foldSetLog, orderEvents, type PlannedItems } from '@/core/record/set-log';
 import { sharedOutbox, type EventPlace } from './outbox';
 import { TapQueue, type Tap } from './tap-queue';
+
+/** Why a tap could not be kept on this device; the words are in messages/. */
+export type TapTrouble = 'no-storage' | 'tap-lost';
 
 /**
  * The records of one client and movement: the server's, what this device holds, and what is tapped now. `began` is how
  * they stood when the page opened.
  */
-export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[]) {
+export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[], planned: PlannedItems) {
   const { clientId, itemId, movement } = place;
   const [held, setHeld] = useState<readonly FloorEvent[]>([]);
   const [own, setOwn] = useState<readonly FloorEvent[]>([]);
-  const [trouble, setTrouble] = useState<string | null>(null);
+  const [trouble, setTrouble] = useState<TapTrouble | null>(null);
   const queue = useMemo(
     () => new TapQueue((body, atMs) => sharedOutbox().append({ clientId, itemId, movement }, body, atMs)),
     [clientId, itemId, movement],
   );
-  useEffect(() => queue.know([...fromServer, ...held]), [queue, fromServer, held]);
+  useEffect(() => queue.know([...fromServer, ...held], planned), [queue, fromServer, held, planned]);
   useEffect(() => {
     let gone = false;
     void sharedOutbox()
@@ -26,33 +29,30 @@ export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[]
       .then((events) => {
         if (!gone && events.length > 0) setHeld(events);
       })
-      .catch(() =>
-        setTrouble(
-          'This browser gives no storage: taps go nowhere until it does. Leave private browsing or free some space.',
-        ),
-      );
+      .catch(() => setTrouble('no-storage'));
     return () => {
       gone = true;
     };
   }, [clientId, itemId, movement]);
+  /** Keep what a tap makes of the records; null when it could not be kept. */
   const append = useCallback(
-    async (tap: Tap): Promise<FloorEvent | null> => {
+    async (tap: Tap): Promise<readonly FloorEvent[] | null> => {
       try {
-        const event = await queue.append(tap, Date.now());
-        if (event) setOwn((known) => [...known, event]);
+        const events = await queue.append(tap, Date.now());
+        if (events.length > 0) setOwn((known) => [...known, ...events]);
         setTrouble(null);
-        return event;
+        return events;
       } catch {
-        setTrouble('That tap could not be kept on this device. Free some space, then tap again.');
+        setTrouble('tap-lost');
         return null;
       }
     },
     [queue],
   );
   const events = useMemo(() => orderEvents([...fromServer, ...held, ...own]), [fromServer, held, own]);
-  const log = useMemo(() => foldSetLog(events), [events]);
-  const began = useMemo(() => foldSetLog([...fromServer, ...held]), [fromServer, held]);
-  return { log, began, events, append, trouble };
+  const log = useMemo(() => foldSetLog(events, planned), [events, planned]);
+  const began = useMemo(() => foldSetLog([...fromServer, ...held], planned), [fromServer, held, planned]);
+  return useMemo(() => ({ log, began, events, append, trouble }), [log, began, events, append, trouble]);
 }
 
 export type FloorLog = ReturnType<typeof useFloorLog>;

@@ -1,40 +1,35 @@
 import 'server-only';
-import { caseSchema } from '@/contract/case';
-import type { CardContent } from '@/solver/card-content';
-import { describeQuestion } from '@/solver/describe';
-import { toQuestion } from '@/solver/to-question';
-import type { Db } from '@/data/open-db';
+import { buildCard } from '@/card/card-model';
+import { cardPdf } from '@/card/card-pdf';
 import { loadItem } from './item-context';
-import { findPlates } from './plates';
+import { findSettings } from './settings';
+import type { UseCase } from './use-case';
+
+/** A card ready to be printed, or why there is none. */
+export type CardReply =
+  | { readonly ok: true; readonly pdf: Buffer }
+  | { readonly ok: false; readonly reason: 'not-planned' | 'outdated' }
+  | { readonly ok: false; readonly reason: 'blocked'; readonly says: string };
 
 /**
- * The card of a planned movement as its plates stand; null when there is none of that id, a reason when it is blocked.
+ * The card of a planned movement as its settings stand, as a PDF. `origin`: where the device that asked reaches this
+ * app; the code on the card opens the set-up there.
  */
-export function loadCard(
-  db: Db,
-  itemId: string,
-): { readonly ok: true; readonly card: CardContent } | { readonly ok: false; readonly says: string } | null {
-  const context = loadItem(db, itemId);
-  if (!context) return null;
-  const plates = findPlates(context);
-  if (plates.from === 'blocked') return { ok: false, says: plates.says };
-  const parsed = caseSchema.safeParse(context.setupCase);
-  const question = parsed.success ? toQuestion(parsed.data) : null;
-  const described = question && describeQuestion(question);
-  if (!question || !described)
-    return { ok: false, says: 'The set-up as kept no longer fits the client or the kit: set it up again.' };
-  const { client, variant, station, attachment } = context;
-  return {
-    ok: true,
-    card: {
-      client: client.name,
-      variant,
-      question,
-      described,
-      placement: plates.placement,
-      station: station?.name ?? null,
-      handle: attachment?.name ?? null,
-      unit: context.unit,
-    },
+export async function printCard(uc: UseCase, itemId: string, origin: string): Promise<CardReply> {
+  const context = loadItem(uc, itemId);
+  if (!context) return { ok: false, reason: 'not-planned' };
+  const found = findSettings(context);
+  if (found.from === 'blocked') return { ok: false, reason: 'blocked', says: found.says };
+  if (!found.posed) return { ok: false, reason: 'outdated' };
+  const { client, variant, station, attachment, unit } = context;
+  const content = {
+    client: client.name,
+    variant,
+    posed: found.posed,
+    placement: found.placement,
+    station: station?.name ?? null,
+    handle: attachment?.name ?? null,
+    unit,
   };
+  return { ok: true, pdf: await cardPdf(buildCard(content, `${origin}/setup/${itemId}`)) };
 }

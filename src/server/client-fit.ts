@@ -1,8 +1,8 @@
 import 'server-only';
-import { SIDES } from '@/core/body/active-range';
 import { findArmPath } from '@/core/body/arm-path-test';
+import { SIDES } from '@/core/body/side';
 import type { ClientFit } from '@/core/book/client-fit';
-import type { Client } from '@/data/queries/clients';
+import type { Client } from '@/contract/views/client';
 
 /**
  * What was measured of a client that bends paths: the best arm path of each side that was tried, the chest's border.

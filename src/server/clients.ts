@@ -1,75 +1,63 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
-import { SIDES } from '@/core/body/active-range';
-import { screeningState, type Screening, type ScreeningState } from '@/core/body/screening';
 import { MEASURE_NAMES } from '@/core/body/segment-ratios';
-import { clientFormSchema, screeningFormSchema } from '@/contract/client-form';
+import type { Side } from '@/core/body/side';
+import { clientFormSchema } from '@/contract/client-form';
 import { toFieldIssues } from '@/contract/field';
-import type { Db } from '@/data/open-db';
-import { appendScreening, findClient, findScreening, saveClient } from '@/data/queries/clients';
-import { listGyms } from '@/data/queries/gyms';
-import { toLocalDay } from './clock';
-import type { SaveResult } from './result';
+import type { SaveResult } from '@/contract/save-result';
+import type { Client, ClientView } from '@/contract/views/client';
+import { findClient, listClients, saveClient } from '@/data/queries/clients';
+import { dayText } from './clock';
+import { loadMeasuringGuide } from './measuring-guide';
+import { loadScreening } from './screening';
+import { loadSetupBook } from './setup-book';
+import type { UseCase } from './use-case';
 
 /** Check and keep a client sheet; a null id makes a new client. */
-export function saveClientForm(db: Db, id: string | null, typed: unknown): SaveResult {
+export function saveClientForm({ db, actor }: UseCase, id: string | null, typed: unknown): SaveResult {
   const parsed = clientFormSchema.safeParse(typed);
   if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
-  const form = parsed.data;
+  const { statureCm, measuredCm, rangeDeg, ...form } = parsed.data;
   const clientId = id ?? randomUUID();
-  const path = (side: (typeof SIDES)[number]) =>
-    form.armPath[side].map((t) => ({ belowDeg: t.belowDeg, behindM: t.behindCm / 100 }));
-  saveClient(db, {
+  const path = (side: Side) => form.armPath[side].map((t) => ({ belowDeg: t.belowDeg, behindM: t.behindCm / 100 }));
+  const client: Client = {
+    ...form,
     id: clientId,
-    name: form.name,
-    note: form.note,
-    statureM: form.statureCm / 100,
-    massKg: form.massKg,
+    statureM: statureCm / 100,
     measuredM: Object.fromEntries(
-      MEASURE_NAMES.flatMap((n) => (form.measuredCm[n] === undefined ? [] : [[n, form.measuredCm[n] / 100]])),
+      MEASURE_NAMES.flatMap((n) => (measuredCm[n] === undefined ? [] : [[n, measuredCm[n] / 100]])),
     ),
-    range: form.rangeDeg,
+    range: rangeDeg,
     notes:
       form.unfelt.length > 0 && !form.notes.includes('does-not-feel') ? [...form.notes, 'does-not-feel'] : form.notes,
-    unfelt: form.unfelt,
-    limits: form.limits.map((l) => ({
-      subject: l.subject,
-      side: l.side,
-      most: l.most,
-      setBy: l.setBy,
-      fromDay: l.from,
-      untilDay: l.until ?? null,
-    })),
+    limits: form.limits.map(({ from, until, ...limit }) => ({ ...limit, fromDay: from, untilDay: until ?? null })),
     armPath: { left: path('left'), right: path('right') },
     chestLineDeg: form.chestLineDeg ?? null,
-  });
+  };
+  saveClient(db, client, actor.id);
   return { ok: true, id: clientId };
 }
 
-/** Keep that a screening was done; records are only added. It cannot lie ahead of today. */
-export function saveScreening(db: Db, clientId: string, typed: unknown, nowMs: number): SaveResult {
-  const parsed = screeningFormSchema.safeParse(typed);
-  if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
-  if (!findClient(db, clientId))
-    return { ok: false, issues: [{ path: 'doneBy', message: 'expected a client who is on record' }] };
-  if (parsed.data.day > toLocalDay(nowMs))
-    return { ok: false, issues: [{ path: 'day', message: 'expected today or a day before' }] };
-  const id = randomUUID();
-  appendScreening(db, id, clientId, parsed.data, nowMs);
-  return { ok: true, id };
-}
+/** Every client, by name. */
+export const loadClients = ({ db }: UseCase): Client[] => listClients(db);
 
-export interface ScreeningView {
-  readonly screening: Screening | null;
-  readonly state: ScreeningState;
-}
+/** A client's sheet before there is a client. */
+export const loadNewClient = ({ nowMs }: UseCase): Pick<ClientView, 'guide' | 'today'> => ({
+  guide: { setups: 0, worth: [] },
+  today: dayText(nowMs),
+});
 
-/**
- * A client's newest screening against the gym's own setting (the strictest one, where a client is not tied to a gym).
- */
-export function loadScreening(db: Db, clientId: string, gymId: string | null, nowMs: number): ScreeningView {
-  const gyms = listGyms(db).filter((g) => gymId === null || g.id === gymId);
-  const validDays = Math.min(365 * 10, ...gyms.map((g) => g.screeningDays));
-  const screening = findScreening(db, clientId);
-  return { screening, state: screeningState(screening, toLocalDay(nowMs), validDays) };
+/** A client's whole sheet; null when there is none of that id. */
+export function loadClient(uc: UseCase, id: string): ClientView | null {
+  const client = findClient(uc.db, id);
+  if (!client) return null;
+  const { pages, unreadable } = loadSetupBook(uc, id);
+  return {
+    client,
+    guide: loadMeasuringGuide(uc, id),
+    setupBook: pages,
+    screening: loadScreening(uc, id, null),
+    today: dayText(uc.nowMs),
+    unreadable,
+  };
 }

@@ -2,13 +2,16 @@ import 'server-only';
 import dayjs from 'dayjs';
 import { DAY_MS } from '@/core/body/clinician-limit';
 
-/** The server's clock, milliseconds; read once per request. */
-export const readClock = (): number => Date.now();
-
 /**
  * The calendar day of a time where the server stands, as whole days since 1970: what limits and screenings count in.
  */
-export const toLocalDay = (ms: number): number => Date.parse(`${dayjs(ms).format('YYYY-MM-DD')}T00:00:00Z`) / DAY_MS;
+export const toLocalDay = (ms: number): number => Date.parse(`${dayText(ms)}T00:00:00Z`) / DAY_MS;
 
-/** Today where the server stands, like 2026-11-24. */
-export const today = (): string => dayjs(readClock()).format('YYYY-MM-DD');
+/** A day where the server stands, like 2026-11-24. */
+export const dayText = (ms: number): string => dayjs(ms).format('YYYY-MM-DD');
+
+/** Midnight to midnight of the day that holds `nowMs`, where the server stands. */
+export const dayOf = (nowMs: number): { readonly fromMs: number; readonly toMs: number } => {
+  const start = dayjs(nowMs).startOf('day');
+  return { fromMs: start.valueOf(), toMs: start.add(1, 'day').startOf('day').valueOf() };
+};

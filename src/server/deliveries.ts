@@ -1,7 +1,7 @@
 import 'server-only';
 import type { IncomingMessage, ServerResponse } from 'node:http';
-import { sharedDb } from '@/data/open-db';
 import { recordEvents } from './record-events';
+import { openUseCase } from './use-case';
 
 /** More than this is no delivery of a tablet, bytes. */
 const MOST_BYTES = 2_000_000;
@@ -10,7 +10,7 @@ const MOST_BYTES = 2_000_000;
  * What a delivery from a device's outbox is answered with. Each event id is kept once, so a delivery may be sent again.
  */
 export function answerDelivery(delivery: unknown): { readonly status: number; readonly body: object } {
-  const result = recordEvents(sharedDb(), delivery, Date.now());
+  const result = recordEvents(openUseCase(), delivery);
   if (result.ok) return { status: 200, body: result.reply };
   return { status: result.reason === 'malformed' ? 400 : 503, body: { reason: result.reason, issues: result.issues } };
 }

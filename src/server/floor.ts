@@ -1,79 +1,121 @@
 import 'server-only';
-import { foldSetLog } from '@/core/fault/set-log';
-import { watchList, type WatchEntry } from '@/core/fault/watch-list';
-import type { Placement } from '@/core/setup/setup-problem';
-import type { Db } from '@/data/open-db';
+import { entryOf } from '@/core/book/book';
+import { watchList } from '@/core/fault/watch-list';
+import type { SetLog } from '@/core/record/set-log';
+import type { FloorItemView, FloorSessionView, FloorView } from '@/contract/views/floor';
+import type { Session } from '@/contract/views/plan';
+import type { SettingView } from '@/contract/views/setting';
+import { findClient } from '@/data/queries/clients';
 import { listSessions } from '@/data/queries/sessions';
-import { loadScreening, type ScreeningView } from './clients';
+import { clock } from '@/messages/day';
+import { lastTimeText, progressText, settingsNoteText } from '@/messages/floor';
+import { loadLabel, loadNumber } from '@/messages/loads';
+import { replacedText } from '@/messages/replaced';
+import { dayOf } from './clock';
 import { findLastUsed, loadItem, type ItemContext } from './item-context';
-import { findPlates, type Plates } from './plates';
+import { loadScreening } from './screening';
+import { findSettings, settingViews, type FoundSettings } from './settings';
+import type { UseCase } from './use-case';
 
-/** A planned movement as the floor shows it. */
-export interface FloorItem {
-  readonly context: Omit<ItemContext, 'events'>;
-  readonly plates: Plates;
-  /** Where the last session stood on this station, when it was elsewhere. */
-  readonly lastTime: Placement | null;
-  readonly watch: readonly WatchEntry[];
-  readonly setsDone: number;
-  readonly unfinishedSet: boolean;
-  readonly stoppedForPain: boolean;
+/** How far a movement of today has come. */
+function progressOf({ item, log }: ItemContext): { readonly done: number; readonly state: FloorItemView['state'] } {
+  const here = log.sets.filter((s) => s.itemId === item.id);
+  const done = here.filter((s) => s.endedAtMs !== null).length;
+  const stopped = log.pains.some((p) => p.itemId === item.id);
+  const begun = here.some((s) => s.endedAtMs === null);
+  const state = stopped
+    ? 'stopped'
+    : begun
+      ? 'under-way'
+      : done >= item.sets
+        ? 'done'
+        : done > 0
+          ? 'under-way'
+          : 'to-do';
+  return { done, state };
 }
 
-export interface FloorSession {
-  readonly id: string;
-  readonly clientName: string;
-  readonly note: string;
-  readonly startsAtMs: number;
-  readonly minutes: number;
-  readonly screening: ScreeningView;
-  readonly items: readonly FloorItem[];
-  readonly done: boolean;
+/** A mark within this of the last one is the same place on the floor, metres. */
+const SAME_MARK_M = 0.05;
+
+/** Where the last session stood on this station, when it was elsewhere; in words. */
+function sinceLast({ item, log, station }: ItemContext, found: FoundSettings): string | null {
+  const before: SetLog = { ...log, setups: log.setups.filter((s) => s.itemId !== item.id) };
+  const last = findLastUsed(before, station?.id ?? null);
+  const now = found.from === 'blocked' ? null : found.placement;
+  if (!now || !last) return null;
+  const moved =
+    now.hole !== last.hole ||
+    (now.leftBy ?? 0) !== (last.leftBy ?? 0) ||
+    Math.abs(now.standX - last.standX) >= SAME_MARK_M;
+  return moved ? lastTimeText(last) : null;
 }
 
-/** Midnight to midnight of the day that holds `nowMs`, in the server's zone. */
-export function dayOf(nowMs: number): { readonly fromMs: number; readonly toMs: number } {
-  const from = new Date(nowMs);
-  from.setHours(0, 0, 0, 0);
-  const to = new Date(from);
-  to.setDate(to.getDate() + 1);
-  return { fromMs: from.getTime(), toMs: to.getTime() };
+/** What is lifted, and by what. */
+function loadViews({ item, unit, attachment }: ItemContext): SettingView[] {
+  const label = loadLabel(entryOf(item.movement), item.side);
+  const load: SettingView[] = label
+    ? [{ kind: 'load', label, value: loadNumber(item.loadG, unit), unit, estimated: false }]
+    : [];
+  const handle: SettingView[] = attachment
+    ? [{ kind: 'handle', label: 'Handle', value: attachment.name, unit: '', estimated: false }]
+    : [];
+  return [...load, ...handle];
 }
 
-function toFloorItem(db: Db, context: ItemContext): FloorItem {
-  const { events, ...rest } = context;
-  const log = foldSetLog(events);
-  const here = log.sets.filter((s) => s.itemId === context.item.id);
-  const before = { ...log, setups: log.setups.filter((s) => s.itemId !== context.item.id) };
+function toItem(context: ItemContext): FloorItemView {
+  const { item, station, variant, log, replaced } = context;
+  const found = findSettings(context);
+  const { done, state } = progressOf(context);
   return {
-    context: rest,
-    plates: findPlates(context),
-    lastTime: findLastUsed(before, context.station?.id ?? null),
-    watch: watchList(log.sets),
-    setsDone: here.filter((s) => s.endedAtMs !== null).length,
-    unfinishedSet: here.some((s) => s.endedAtMs === null),
-    stoppedForPain: log.pains.some((p) => p.itemId === context.item.id),
+    id: item.id,
+    movement: item.movement,
+    variant: variant?.name ?? null,
+    station: station?.name ?? null,
+    settings: [...settingViews(found, station, item.side), ...loadViews(context)],
+    settingsNote: found.from === 'blocked' ? '' : settingsNoteText(found),
+    blocked: found.from === 'blocked' ? found.says : null,
+    replaced: replaced.length > 0 ? replaced.map(replacedText).join(' ') : null,
+    watch: watchList(log.sets).map((w) => ({ fault: w.fault, text: `${w.setsSeen} of ${w.sets} sets` })),
+    since: sinceLast(context, found),
+    progress: progressText(done, item),
+    state,
   };
 }
 
-/** Today's sessions, earliest first, each movement with its plates and what to watch. */
-export function loadFloor(db: Db, nowMs: number): FloorSession[] {
-  const { fromMs, toMs } = dayOf(nowMs);
-  return listSessions(db, fromMs, toMs).map((session) => {
-    const contexts = session.items.map((i) => loadItem(db, i.id, undefined, nowMs)!);
-    const items = contexts.map((c) => toFloorItem(db, c));
-    const client = contexts[0]?.client;
-    return {
-      id: session.id,
-      clientName: client?.name ?? '',
-      note: client?.note ?? '',
-      startsAtMs: session.startsAtMs,
-      minutes: session.minutes,
-      screening: loadScreening(db, session.clientId, session.gymId, nowMs),
-      items,
-      done:
-        items.length > 0 &&
-        items.every((i) => i.stoppedForPain || (i.setsDone >= i.context.item.sets && !i.unfinishedSet)),
-    };
+const FINISHED: readonly FloorItemView['state'][] = ['done', 'stopped'];
+
+function toSession(uc: UseCase, session: Session): FloorSessionView {
+  const client = findClient(uc.db, session.clientId);
+  const items = session.items.flatMap((i) => {
+    const context = loadItem(uc, i.id);
+    return context ? [toItem(context)] : [];
   });
+  const { id, clientId, gymId, startsAtMs, minutes } = session;
+  return {
+    id,
+    clientId,
+    clientName: client?.name ?? '',
+    note: client?.note ?? '',
+    starts: clock(startsAtMs),
+    ends: clock(startsAtMs + minutes * 60_000),
+    startsAtMs,
+    minutes,
+    done: items.length > 0 && items.every((i) => FINISHED.includes(i.state)),
+    screening: loadScreening(uc, clientId, gymId),
+    items,
+  };
+}
+
+/** Today's sessions in words, earliest first, each movement with its settings and what to watch. */
+export function loadFloor(uc: UseCase): FloorView {
+  const { nowMs } = uc;
+  const { fromMs, toMs } = dayOf(nowMs);
+  const sessions = listSessions(uc.db, fromMs, toMs).map((s) => toSession(uc, s));
+  const open = sessions.filter((s) => !s.done);
+  const next =
+    open.find((s) => s.items.some((i) => i.state === 'under-way')) ??
+    open.find((s) => s.startsAtMs + s.minutes * 60_000 > nowMs) ??
+    open[0];
+  return { nowMs, now: clock(nowMs), sessions, nextId: next?.id ?? null };
 }

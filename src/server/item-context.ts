@@ -1,37 +1,35 @@
 import 'server-only';
-import { SIDES } from '@/core/body/active-range';
-import { limitRange, limitsOn, mostLoadKg } from '@/core/body/clinician-limit';
-import { findEntry } from '@/core/book/book';
+import { noteDefaults } from '@/core/body/client-note';
+import { limitRange, limitsOn } from '@/core/body/clinician-limit';
+import { entryOf } from '@/core/book/book';
+import type { EntryOptions } from '@/core/book/entry-options';
 import type { StationKit } from '@/core/book/station-kit';
-import type { SetLog } from '@/core/fault/set-log';
-import { foldSetLog } from '@/core/fault/set-log';
-import type { FloorEvent } from '@/core/fault/floor-event';
-import type { Placement } from '@/core/setup/setup-problem';
 import { retargetLoad } from '@/core/load/retarget-load';
+import type { FloorEvent } from '@/core/record/floor-event';
+import { foldSetLog, type PlannedItems, type SetLog } from '@/core/record/set-log';
+import type { Placement } from '@/core/setup/setup-problem';
 import type { LoadUnit } from '@/core/units/mass';
 import { CASE_FORMAT, type CaseInput } from '@/contract/case';
 import { fromColumn } from '@/contract/column-schema';
+import type { UnreadableRow } from '@/contract/records/record';
 import { fromStationKit } from '@/contract/station-schema';
+import type { Client, ScreeningView } from '@/contract/views/client';
+import type { LimitsView } from '@/contract/views/limits';
+import type { Session, SessionItem, Variant } from '@/contract/views/plan';
+import type { Attachment, ConvertedLoad, ReplacedKit, Station } from '@/contract/views/station';
 import type { Db } from '@/data/open-db';
-import { findClient, type Client } from '@/data/queries/clients';
+import { findClient } from '@/data/queries/clients';
 import { listFloorEvents } from '@/data/queries/floor-events';
-import {
-  findAttachment,
-  findKit,
-  findStation,
-  listAttachments,
-  listStations,
-  type Attachment,
-  type Station,
-} from '@/data/queries/kit';
-import { listGyms } from '@/data/queries/gyms';
-import { findItem, findSession, type Session, type SessionItem } from '@/data/queries/sessions';
-import { findVariant, type Variant } from '@/data/queries/variants';
-import { stationKit } from './choosing';
+import { findAttachment, findKit, findStation, listAttachments, listStations } from '@/data/queries/kit';
+import { findItem, findSession, plannedItemsOf } from '@/data/queries/sessions';
+import { findVariant } from '@/data/queries/variants';
 import { fitOf } from './client-fit';
-import { loadScreening, type ScreeningView } from './clients';
-import { readClock, toLocalDay } from './clock';
+import { toLocalDay } from './clock';
+import { stationKit } from './gym-kit';
+import { limitsToday } from './limits';
 import { loadUnit } from './load-steps';
+import { loadScreening } from './screening';
+import type { UseCase } from './use-case';
 
 /** One planned movement with everything its screens need, plain data. */
 export interface ItemContext {
@@ -40,7 +38,7 @@ export interface ItemContext {
   /** As planned; on another column than planned its load is what the hand feels alike there. */
   readonly item: SessionItem;
   /** The stack as planned and where, when it was converted for another column. */
-  readonly converted: { readonly plannedG: number; readonly plannedUnit: LoadUnit; readonly plannedOn: string } | null;
+  readonly converted: ConvertedLoad | null;
   /** What the load is stamped in where it is lifted. */
   readonly unit: LoadUnit;
   readonly variant: Variant | null;
@@ -48,17 +46,15 @@ export interface ItemContext {
   readonly station: Station | null;
   readonly attachment: Attachment | null;
   /** Planned kit that is out of order, or in another gym, and what stands in for it here; empty when all is well. */
-  readonly replaced: readonly {
-    readonly kind: 'column' | 'attachment';
-    readonly why: 'out-of-order' | 'elsewhere';
-    readonly planned: string;
-    readonly by: string | null;
-  }[];
+  readonly replaced: readonly ReplacedKit[];
   /** Everything tapped for this client and movement, oldest first. */
   readonly events: readonly FloorEvent[];
+  readonly planned: PlannedItems;
+  readonly unreadable: readonly UnreadableRow[];
+  /** What the records tell. */
+  readonly log: SetLog;
   readonly setupCase: CaseInput;
-  /** Most a clinician allows in the hand today, kilograms; null when nothing is limited. */
-  readonly mostLoadKg: number | null;
+  readonly limits: LimitsView;
   readonly screening: ScreeningView;
 }
 
@@ -74,16 +70,23 @@ interface CaseParts {
   readonly item: SessionItem;
   readonly variant: Variant | null;
   readonly kit: StationKit;
+  readonly limits: LimitsView;
+}
+
+/** Choices that were kept before a note of the client ruled one of them out. */
+function allowedOptions(options: Partial<EntryOptions>, { notes }: Client): Partial<EntryOptions> {
+  if (options.practices?.['row-base'] !== 'knee-on-bench' || !noteDefaults(notes).avoidStraddle) return options;
+  return { ...options, practices: { ...options.practices, 'row-base': 'both-feet-down' } };
 }
 
 /** The solver's case for a planned movement on a day: the same open format as the command line. */
-function toCase({ client, station, attachment, item, variant, kit }: CaseParts, log: SetLog, day: number): CaseInput {
-  const { load } = findEntry(item.movement)!;
+function toCase(parts: CaseParts, log: SetLog, day: number): CaseInput {
+  const { client, station, attachment, item, variant, kit, limits } = parts;
+  const { load } = entryOf(item.movement);
   const lastUsed = findLastUsed(log, station?.id ?? null);
   const chosen = log.setups.findLast((s) => s.stationId === (station?.id ?? null))?.options;
-  const limits = limitsOn(client.limits, day);
-  const most = mostLoadKg(limits, item.side === 'both' ? SIDES : [item.side]);
   const fit = fitOf(client);
+  const { hand, leg, spine } = limits.limitsKg;
   return {
     format: CASE_FORMAT,
     client: {
@@ -91,11 +94,13 @@ function toCase({ client, station, attachment, item, variant, kit }: CaseParts, 
       massKg: client.massKg,
       measuredM: client.measuredM,
       activeRangeDeg: client.range,
-      limitsDeg: limitRange(limits),
+      limitsDeg: limitRange(limitsOn(client.limits, day)),
       notes: [...client.notes],
       armPathDeg: { ...fit.armPathDeg },
       ...(fit.chestLineDeg === null ? {} : { chestLineDeg: fit.chestLineDeg }),
-      ...(most === null ? {} : { mostLoadKg: most }),
+      ...(hand === null ? {} : { mostLoadKg: hand }),
+      ...(leg === null ? {} : { mostLoadOnLegKg: leg }),
+      ...(spine === null ? {} : { mostLoadOnSpineKg: spine }),
     },
     station: {
       ...(station ? { column: fromColumn(station.column), room: station.room } : {}),
@@ -104,7 +109,7 @@ function toCase({ client, station, attachment, item, variant, kit }: CaseParts, 
     ...(attachment ? { attachment: { lengthM: attachment.lengthM } } : {}),
     movement: item.movement,
     side: item.side,
-    options: chosen ?? variant?.options ?? {},
+    options: allowedOptions(chosen ?? variant?.options ?? {}, client),
     loadKg: item.loadG / 1000,
     ...(lastUsed ? { lastUsed } : {}),
   };
@@ -122,19 +127,19 @@ function findKitFor(db: Db, item: SessionItem, stationId: string | undefined): K
   const planned =
     (plannedId === null ? null : findStation(db, plannedId)) ??
     (item.stationId === null ? null : findStation(db, item.stationId));
-  if (!planned || item.attachmentId === null) return NO_KIT;
+  const handle = item.attachmentId === null ? null : findAttachment(db, item.attachmentId);
+  if (!planned || !handle) return NO_KIT;
   const others = listStations(db, planned.gymId).filter((s) => !s.outOfOrder);
   const standIn =
     others.find((s) => s.column.kind === planned.column.kind) ??
     others.find((s) => item.side !== 'both' || s.column.kind !== 'single');
   const station = planned.outOfOrder && stationId === undefined ? (standIn ?? planned) : planned;
-  const handle = findAttachment(db, item.attachmentId)!;
-  const handleBroken = findKit(db, item.attachmentId)!.outOfOrder;
+  const handleBroken = findKit(db, handle.id)?.outOfOrder ?? true;
   const elsewhere = handle.gymId !== station.gymId;
   const handles = listAttachments(db).filter((a) => a.gymId === station.gymId);
   const attachment =
     handleBroken || elsewhere ? (handles.find((a) => a.kind === handle.kind) ?? handles[0] ?? handle) : handle;
-  const replaced: ItemContext['replaced'][number][] = [];
+  const replaced: ReplacedKit[] = [];
   if (planned.outOfOrder)
     replaced.push({
       kind: 'column',
@@ -171,48 +176,39 @@ function onColumn(db: Db, item: SessionItem, station: Station | null): Pick<Item
   };
 }
 
-/** Columns that a set-up can be taken to, this gym's first, each with its gym's name. */
-export function stationChoices(
-  db: Db,
-  gymId: string,
-): { readonly id: string; readonly name: string; readonly gym: string; readonly outOfOrder: boolean }[] {
-  const gyms = listGyms(db).toSorted((a, b) => Number(b.id === gymId) - Number(a.id === gymId));
-  return gyms.flatMap((g) =>
-    listStations(db, g.id).map((s) => ({ id: s.id, name: s.name, gym: g.name, outOfOrder: s.outOfOrder })),
-  );
-}
-
 /**
  * Load a planned movement, optionally on another station of this gym or another. Null when there is none of that id.
  */
-export function loadItem(db: Db, itemId: string, stationId?: string, nowMs = readClock()): ItemContext | null {
-  const planned = findItem(db, itemId);
-  if (!planned) return null;
-  const session = findSession(db, planned.sessionId)!;
-  const client = findClient(db, session.clientId)!;
-  const events = listFloorEvents(db, client.id, planned.movement);
-  const log = foldSetLog(events);
-  const usedHere = log.setups.findLast((s) => s.itemId === planned.id)?.stationId ?? undefined;
-  const kitFor = findKitFor(db, planned, stationId ?? usedHere);
-  const { item, converted } = onColumn(db, planned, kitFor.station);
+export function loadItem(uc: UseCase, itemId: string, stationId?: string): ItemContext | null {
+  const { db, nowMs } = uc;
+  const found = findItem(db, itemId);
+  const session = found && findSession(db, found.sessionId);
+  const client = session && findClient(db, session.clientId);
+  if (!client) return null;
+  const { rows: events, unreadable } = listFloorEvents(db, client.id, found.movement);
+  const planned = plannedItemsOf(db, client.id);
+  const log = foldSetLog(events, planned);
+  const usedHere = log.setups.findLast((s) => s.itemId === found.id)?.stationId ?? undefined;
+  const kitFor = findKitFor(db, found, stationId ?? usedHere);
+  const { station } = kitFor;
+  const { item, converted } = onColumn(db, found, station);
   const variant = item.variantId === null ? null : findVariant(db, item.variantId);
-  const setupCase = toCase(
-    { client, item, variant, kit: stationKit(db, kitFor.station?.gymId ?? session.gymId), ...kitFor },
-    log,
-    toLocalDay(nowMs),
-  );
-  const unit = loadUnit(db, session.gymId, findEntry(item.movement)!, kitFor.station);
+  const limits = limitsToday(uc, client, item, station);
+  const kit = stationKit(db, station?.gymId ?? session.gymId);
   return {
     client,
     session,
     item,
     converted,
-    unit,
+    unit: loadUnit(db, session.gymId, entryOf(item.movement), station),
     variant,
     ...kitFor,
     events,
-    setupCase,
-    mostLoadKg: setupCase.client.mostLoadKg ?? null,
-    screening: loadScreening(db, client.id, session.gymId, nowMs),
+    planned,
+    unreadable,
+    log,
+    setupCase: toCase({ client, item, variant, kit, limits, ...kitFor }, log, toLocalDay(nowMs)),
+    limits,
+    screening: loadScreening(uc, client.id, session.gymId),
   };
 }

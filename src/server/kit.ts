@@ -4,15 +4,17 @@ import { buildBody } from '@/core/body/body-model';
 import { SPACING_OVER_SHOULDERS_M } from '@/contract/case';
 import { numberBetween, text, toFieldIssues } from '@/contract/field';
 import { KIT_SPEC, pieceSchema, type KitSpec } from '@/contract/kit-spec';
-import type { Db } from '@/data/open-db';
 import { listClients } from '@/data/queries/clients';
-import { findGym, saveGym } from '@/data/queries/gyms';
-import { findKit, saveKit, type KitPiece } from '@/data/queries/kit';
-import type { SaveResult } from './result';
+import { findGym, listGyms, saveGym } from '@/data/queries/gyms';
+import { findKit, listKit, saveKit } from '@/data/queries/kit';
+import type { KitPiece, KitSheetView, KitView } from '@/contract/views/kit';
+import { FIRST_GYM_NAME } from '@/messages/kit';
+import type { UseCase } from './use-case';
+import type { SaveResult } from '@/contract/save-result';
 import { z } from 'zod';
 
 /** The client whose shoulders ask for the widest station. */
-function findBroadest(db: Db): { readonly name: string; readonly needM: number } | null {
+function findBroadest({ db }: UseCase): { readonly name: string; readonly needM: number } | null {
   let broadest: { name: string; needM: number } | null = null;
   for (const c of listClients(db)) {
     const needM = buildBody(c).length.shoulderBreadth.m + SPACING_OVER_SHOULDERS_M;
@@ -21,8 +23,32 @@ function findBroadest(db: Db): { readonly name: string; readonly needM: number }
   return broadest;
 }
 
+const FIRST_GYM = { id: 'gym', name: FIRST_GYM_NAME, screeningDays: 365 };
+
+/** The gym that new kit belongs to; the first piece of kit opens one. */
+function gymOfKit({ db, actor }: UseCase, asked: string | null): string {
+  const gym = (asked === null ? null : findGym(db, asked)) ?? listGyms(db)[0];
+  if (gym) return gym.id;
+  saveGym(db, FIRST_GYM, actor.id);
+  return FIRST_GYM.id;
+}
+
+/** The kit of the gym that is asked for, else of the first. */
+export function loadKit({ db }: UseCase, askedGym: string | undefined): KitView {
+  const gyms = listGyms(db);
+  const gym = gyms.find((g) => g.id === askedGym) ?? gyms[0] ?? null;
+  const { rows, unreadable } = gym ? listKit(db, gym.id) : { rows: [], unreadable: [] };
+  return { gyms, gym, pieces: rows, unreadable };
+}
+
+/** The sheet of a piece, or of a new one where the id is null; null when there is none of that id. */
+export function loadKitSheet({ db }: UseCase, id: string | null): KitSheetView | null {
+  const piece = id === null ? null : findKit(db, id);
+  return id !== null && !piece ? null : { piece, clients: listClients(db) };
+}
+
 /** Check and keep a piece of kit; a null id makes a new one in the gym. A piece keeps the kind it was entered with. */
-export function savePieceForm(db: Db, gymId: string, id: string | null, typed: unknown): SaveResult {
+export function savePieceForm(uc: UseCase, gymId: string | null, id: string | null, typed: unknown): SaveResult {
   const outer = pieceSchema.safeParse(typed);
   const kind = outer.success ? outer.data.kind : ((typed as { kind?: KitPiece['kind'] } | null)?.kind ?? null);
   const inner = kind && kind in KIT_SPEC ? KIT_SPEC[kind].safeParse((typed as { spec?: unknown }).spec) : null;
@@ -31,12 +57,12 @@ export function savePieceForm(db: Db, gymId: string, id: string | null, typed: u
     ...(inner && !inner.success ? toFieldIssues(inner.error).map((i) => ({ ...i, path: `spec.${i.path}` })) : []),
   ];
   if (!outer.success || !inner?.success) return { ok: false, issues };
-  const known = id === null ? null : findKit(db, id);
+  const known = id === null ? null : findKit(uc.db, id);
   if (known && known.kind !== outer.data.kind)
     return { ok: false, issues: [{ path: 'kind', message: `expected ${known.kind}: a piece keeps its kind` }] };
   if (outer.data.kind === 'column') {
     const spec = inner.data as KitSpec<'column'>;
-    const broadest = findBroadest(db);
+    const broadest = findBroadest(uc);
     if (spec.columnKind === 'twin' && broadest && spec.twinSpacingCm! / 100 < broadest.needM) {
       const expected =
         `expected at least ${Math.ceil(broadest.needM * 100)} cm: wider than the shoulders ` +
@@ -44,25 +70,26 @@ export function savePieceForm(db: Db, gymId: string, id: string | null, typed: u
       return { ok: false, issues: [{ path: 'spec.twinSpacingCm', message: expected }] };
     }
   }
-  const pieceId = id ?? randomUUID();
-  saveKit(db, {
-    id: pieceId,
-    gymId: known?.gymId ?? gymId,
+  const piece: KitPiece = {
+    id: id ?? randomUUID(),
+    gymId: known?.gymId ?? gymOfKit(uc, gymId),
     kind: outer.data.kind,
     name: outer.data.name,
     outOfOrder: outer.data.outOfOrder === 'yes',
     spec: inner.data as KitPiece['spec'],
-  });
-  return { ok: true, id: pieceId };
+  };
+  saveKit(uc.db, piece, uc.actor.id);
+  return { ok: true, id: piece.id };
 }
 
 const gymFormSchema = z.object({ name: text(1, 80), screeningDays: numberBetween(1, 3650, 'days') });
 
 /** Check and keep a gym; a null id makes a new one. */
-export function saveGymForm(db: Db, id: string | null, typed: unknown): SaveResult {
+export function saveGymForm({ db, actor }: UseCase, id: string | null, typed: unknown): SaveResult {
   const parsed = gymFormSchema.safeParse(typed);
   if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
   const gymId = id !== null && findGym(db, id) ? id : randomUUID();
-  saveGym(db, { id: gymId, name: parsed.data.name, screeningDays: Math.round(parsed.data.screeningDays) });
+  const { name, screeningDays } = parsed.data;
+  saveGym(db, { id: gymId, name, screeningDays: Math.round(screeningDays) }, actor.id);
   return { ok: true, id: gymId };
 }

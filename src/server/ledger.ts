@@ -1,44 +1,148 @@
 import 'server-only';
-import { BOOK } from '@/core/book/book';
-import { foldSetLog, type PainMark, type SetRecord } from '@/core/fault/set-log';
+import { BOOK, entryOf, type MovementId } from '@/core/book/book';
 import { rankFaults, type WatchEntry } from '@/core/fault/watch-list';
+import { foldSetLog, type PainMark, type SetRecord } from '@/core/record/set-log';
+import type {
+  LedgerCell,
+  LedgerLine,
+  LedgerMovementView,
+  LedgerSessionView,
+  LedgerView,
+} from '@/contract/views/ledger';
+import type { Session } from '@/contract/views/plan';
 import type { Db } from '@/data/open-db';
+import { findClient, listClients } from '@/data/queries/clients';
 import { listFloorEvents } from '@/data/queries/floor-events';
-import { sessionStartsOf } from '@/data/queries/sessions';
+import { findStation } from '@/data/queries/kit';
+import { listSessionsOf, plannedItemsOf } from '@/data/queries/sessions';
+import { day } from '@/messages/day';
+import { faultSummaryText } from '@/messages/faults';
+import { loadText } from '@/messages/loads';
+import { setupPlaceText } from '@/messages/setup-book';
+import { loadUnit } from './load-steps';
+import type { UseCase } from './use-case';
 
-/** One session's sets of a movement. */
-export interface LedgerSession {
-  readonly itemId: string;
+/** One session's sets of a movement, both sides, as they were done. */
+interface DoneSession {
+  readonly sessionId: string;
+  readonly session: Session | null;
   readonly startsAtMs: number;
   readonly sets: readonly SetRecord[];
   readonly pains: readonly PainMark[];
 }
 
-export interface MovementLedger {
-  readonly movement: string;
+interface DoneMovement {
+  readonly movement: MovementId;
   readonly faults: readonly WatchEntry[];
-  readonly sessions: readonly LedgerSession[];
+  readonly sessions: readonly DoneSession[];
 }
 
-const inBookOrder = (a: string, b: string): number =>
-  BOOK.findIndex((e) => e.id === a) - BOOK.findIndex((e) => e.id === b);
-
-/** What keeps coming back and what worked, per movement; movements never done are left out. */
-export function loadLedger(db: Db, clientId: string): MovementLedger[] {
-  const events = listFloorEvents(db, clientId, null);
-  const starts = sessionStartsOf(db, clientId);
-  return [...new Set(events.map((e) => e.movement))].sort(inBookOrder).flatMap((movement) => {
-    const log = foldSetLog(events.filter((e) => e.movement === movement));
-    if (log.sets.length === 0 && log.pains.length === 0) return [];
-    const itemIds = [...new Set([...log.sets, ...log.pains].map((s) => s.itemId))];
-    const sessions = itemIds
-      .map((itemId) => ({
-        itemId,
-        startsAtMs: starts.get(itemId) ?? 0,
-        sets: log.sets.filter((s) => s.itemId === itemId),
-        pains: log.pains.filter((p) => p.itemId === itemId),
-      }))
-      .sort((a, b) => a.startsAtMs - b.startsAtMs);
-    return [{ movement, faults: rankFaults(log.sets), sessions }];
+/** What a client did, movement by movement in the order of the book; movements never done are left out. */
+function doneBy(db: Db, clientId: string) {
+  const { rows, unreadable } = listFloorEvents(db, clientId, null);
+  const planned = plannedItemsOf(db, clientId);
+  const sessionsById = new Map(listSessionsOf(db, clientId).map((s) => [s.id, s]));
+  const movements = BOOK.flatMap(({ id }): DoneMovement[] => {
+    const log = foldSetLog(
+      rows.filter((e) => e.movement === id),
+      planned,
+    );
+    const sessionOf = (mark: { readonly itemId: string }): string => planned[mark.itemId]?.sessionId ?? mark.itemId;
+    const ids = [...new Set([...log.sets, ...log.pains].map(sessionOf))];
+    const sessions = ids.map((sessionId): DoneSession => {
+      const session = sessionsById.get(sessionId) ?? null;
+      const sets = log.sets.filter((s) => s.sessionId === sessionId);
+      const pains = log.pains.filter((p) => sessionOf(p) === sessionId);
+      const startsAtMs = session?.startsAtMs ?? sets[0]?.startedAtMs ?? pains[0]?.atMs ?? 0;
+      return { sessionId, session, startsAtMs, sets, pains };
+    });
+    sessions.sort((a, b) => a.startsAtMs - b.startsAtMs);
+    return ids.length === 0 ? [] : [{ movement: id, faults: rankFaults(log.sets), sessions }];
   });
+  return { movements, unreadable };
 }
+
+function toCell(set: SetRecord, fault: string): LedgerCell {
+  const marks = set.faults.filter((f) => f.fault === fault);
+  const sides = new Set(marks.map((m) => m.side));
+  const only = sides.size === 1 ? [...sides][0]! : 'both';
+  const given = set.corrections.findLast((c) => c.fault === fault) ?? null;
+  return {
+    reps: [...new Set(marks.map((m) => m.rep))].sort((a, b) => a - b),
+    side: only === 'both' ? null : only,
+    correction: given && { code: given.correction, outcome: given.outcome },
+  };
+}
+
+/** A load as it is stamped where the set was done. */
+function loadOf(db: Db, movement: MovementId, session: Session | null, set: SetRecord): string {
+  const planned = session?.items.find((i) => i.id === set.itemId);
+  const stationId = set.setup?.stationId ?? planned?.stationId ?? null;
+  const station = stationId === null ? null : findStation(db, stationId);
+  return loadText(set.loadG, loadUnit(db, session?.gymId ?? '', entryOf(movement), station));
+}
+
+function toSession(db: Db, movement: MovementId, s: DoneSession): LedgerSessionView {
+  return {
+    sessionId: s.sessionId,
+    date: day(s.startsAtMs),
+    sets: s.sets.map((set) => ({
+      setId: set.setId,
+      setNo: set.setNo,
+      side: set.side === 'both' ? null : set.side,
+      load: loadOf(db, movement, s.session, set),
+      reps: set.reps,
+      setup: set.setup && setupPlaceText(set.setup.placement, null),
+      setupOff: set.setup?.off ?? false,
+    })),
+    pains: s.pains.map((p) => ({ id: p.id, rep: p.rep, note: p.note })),
+  };
+}
+
+function toMovement(db: Db, { movement, faults, sessions }: DoneMovement): LedgerMovementView {
+  const sets = sessions.flatMap((s) => s.sets);
+  return {
+    movement,
+    sessions: sessions.map((s) => toSession(db, movement, s)),
+    faults: faults.map((f) => ({
+      fault: f.fault,
+      cleared: f.cleared,
+      summary: faultSummaryText(f),
+      cells: sets.map((s) => toCell(s, f.fault)),
+    })),
+    corrections: sessions.flatMap((s) =>
+      s.sets.flatMap((set) =>
+        set.corrections.map((c) => ({
+          id: c.id,
+          when: `${day(s.startsAtMs)}, after set ${set.setNo}`,
+          fault: c.fault,
+          code: c.correction,
+          cause: c.cause,
+          outcome: c.outcome,
+        })),
+      ),
+    ),
+  };
+}
+
+/** What keeps coming back and what worked, in words and cells; null for nobody on record. */
+export function loadLedger({ db }: UseCase, clientId: string): LedgerView | null {
+  const client = findClient(db, clientId);
+  if (!client) return null;
+  const { movements, unreadable } = doneBy(db, clientId);
+  return {
+    client: { id: client.id, name: client.name },
+    movements: movements.map((m) => toMovement(db, m)),
+    unreadable,
+  };
+}
+
+/** Every client's line: how much is on record, and the fault that weighs most. */
+export const listLedgers = ({ db }: UseCase): LedgerLine[] =>
+  listClients(db).map(({ id, name }) => {
+    const { movements } = doneBy(db, id);
+    const open = movements.flatMap((m) => m.faults).filter((f) => !f.cleared);
+    const top = open.toSorted((a, b) => b.weight - a.weight)[0];
+    const sets = movements.flatMap((m) => m.sessions).reduce((n, s) => n + s.sets.length, 0);
+    return { id, name, sets, top: top?.fault ?? null };
+  });

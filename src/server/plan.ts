@@ -1,37 +1,46 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
-import { SIDES } from '@/core/body/active-range';
-import { limitsOn, mostLoadKg } from '@/core/body/clinician-limit';
+import dayjs from 'dayjs';
 import { noteDefaults } from '@/core/body/client-note';
-import { BOOK, findEntry } from '@/core/book/book';
+import { limitsOn, loadLimits } from '@/core/body/clinician-limit';
+import { workingSides } from '@/core/body/side';
+import { BOOK, entryOf } from '@/core/book/book';
+import { findOverload } from '@/core/book/load-limit';
 import { findNearestStep } from '@/core/load/stack-steps';
 import { gramsToKg, kgToGrams } from '@/core/units/mass';
 import { toFieldIssues } from '@/contract/field';
-import { planFormSchema } from '@/contract/plan-form';
+import { planFormSchema, type PlanForm } from '@/contract/plan-form';
+import type { SaveResult } from '@/contract/save-result';
 import { toGrams } from '@/contract/to-kit';
-import { loadNumber, loadText } from '@/messages/loads';
-import type { Db } from '@/data/open-db';
+import type { Client } from '@/contract/views/client';
+import type { PlanChoices, SessionItem, Variant } from '@/contract/views/plan';
+import type { Station } from '@/contract/views/station';
 import { findClient, listClients } from '@/data/queries/clients';
-import { addItem, addSession, listSessions } from '@/data/queries/sessions';
-import { findAttachment, findStation, listAttachments, listStations } from '@/data/queries/kit';
 import { listGyms } from '@/data/queries/gyms';
+import { findAttachment, findStation, listAttachments, listStations } from '@/data/queries/kit';
+import { addItem, addSession, listSessions } from '@/data/queries/sessions';
 import { findVariant, listVariants } from '@/data/queries/variants';
-import { inHandKg } from '@/core/book/entry-load';
-import { dayOf } from './floor';
+import { loadNumber } from '@/messages/loads';
+import { PLAN_REFUSAL } from '@/messages/plan';
+import { dayOf, toLocalDay } from './clock';
 import { loadSteps, loadUnit } from './load-steps';
-import { toLocalDay } from './clock';
-import type { SaveResult } from './result';
+import type { UseCase } from './use-case';
 
 const SESSION_MINUTES = 60;
 
-/** Where a client trains: today's session's gym, else the first on record. */
-function gymOf(db: Db, clientId: string, nowMs: number): string | null {
+/** A client's session of today. */
+function sessionToday({ db, nowMs }: UseCase, clientId: string) {
   const { fromMs, toMs } = dayOf(nowMs);
-  return listSessions(db, fromMs, toMs).find((s) => s.clientId === clientId)?.gymId ?? listGyms(db)[0]?.id ?? null;
+  return listSessions(db, fromMs, toMs).find((s) => s.clientId === clientId) ?? null;
 }
 
+/** Where a client trains: today's session's gym, else the first on record. */
+const gymOf = (uc: UseCase, clientId: string): string | null =>
+  sessionToday(uc, clientId)?.gymId ?? listGyms(uc.db)[0]?.id ?? null;
+
 /** What a movement can be planned with today. */
-export function listPlanChoices(db: Db, nowMs: number) {
+export function listPlanChoices(uc: UseCase): PlanChoices {
+  const { db } = uc;
   const poundsAt = new Map(
     listGyms(db).map((g) => [
       g.id,
@@ -43,27 +52,31 @@ export function listPlanChoices(db: Db, nowMs: number) {
       value: c.id,
       label: c.name,
       oneArm: noteDefaults(c.notes).oneArm,
-      inPounds: poundsAt.get(gymOf(db, c.id, nowMs) ?? '') ?? [],
+      inPounds: poundsAt.get(gymOf(uc, c.id) ?? '') ?? [],
     })),
     stations: listStations(db)
       .filter((s) => !s.outOfOrder)
       .map((s) => ({ value: s.id, label: s.name, unit: s.stackUnit })),
     attachments: listAttachments(db).map((a) => ({ value: a.id, label: a.name, kind: a.kind })),
-    variants: listVariants(db).map((v) => ({ value: v.id, label: v.name, movement: v.movement })),
+    variants: listVariants(db).rows.map((v) => ({ value: v.id, label: v.name, movement: v.movement })),
   };
 }
 
-/** Add a movement to a client's session today, starting one when there is none. The load must exist on the stack. */
-export function planToday(db: Db, typed: unknown, nowMs: number): SaveResult {
-  const parsed = planFormSchema.safeParse(typed);
-  if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
-  const form = parsed.data;
-  const entry = findEntry(form.movement)!;
-  const onCable = entry.load.kind === 'cable';
-  const missing = (path: string): SaveResult => ({
-    ok: false,
-    issues: [{ path, message: 'expected one of the list' }],
-  });
+interface Planning {
+  readonly form: PlanForm;
+  readonly client: Client;
+  readonly station: Station | null;
+  readonly variant: Variant | null;
+  readonly gymId: string;
+}
+
+type Refusal = { readonly path: string; readonly message: string };
+
+/** Find everything that a form names; a name that is not there is told at its field. */
+function findNamed(uc: UseCase, form: PlanForm): Planning | Refusal {
+  const { db } = uc;
+  const onCable = entryOf(form.movement).load.kind === 'cable';
+  const missing = (path: string): Refusal => ({ path, message: PLAN_REFUSAL.notListed });
   const client = findClient(db, form.clientId);
   if (!client) return missing('clientId');
   const station = onCable ? findStation(db, form.stationId!) : null;
@@ -71,77 +84,80 @@ export function planToday(db: Db, typed: unknown, nowMs: number): SaveResult {
   if (onCable && !findAttachment(db, form.attachmentId!)) return missing('attachmentId');
   const variant = form.variantId === undefined ? null : findVariant(db, form.variantId);
   if (form.variantId !== undefined && variant?.movement !== form.movement)
-    return { ok: false, issues: [{ path: 'variantId', message: 'expected a variant of this movement' }] };
-  const gymId = station?.gymId ?? gymOf(db, client.id, nowMs);
-  if (gymId === null)
-    return {
-      ok: false,
-      issues: [{ path: 'movement', message: 'expected a gym on record: enter one under Kit first' }],
-    };
-  const most = mostLoadKg(limitsOn(client.limits, toLocalDay(nowMs)), form.side === 'both' ? SIDES : [form.side]);
-  const ratio = station?.column.pulleyRatio ?? 1;
+    return { path: 'variantId', message: PLAN_REFUSAL.otherVariant };
+  const gymId = station?.gymId ?? gymOf(uc, client.id);
+  return gymId === null ? { path: 'movement', message: PLAN_REFUSAL.noGym } : { form, client, station, variant, gymId };
+}
+
+/** The load as it is stamped here, grams; refused where a clinician's limit forbids it or no such load is here. */
+function findLoad({ db, nowMs }: UseCase, { form, client, station, gymId }: Planning): number | Refusal {
+  const entry = entryOf(form.movement);
   const loadG = toGrams([form.load ?? 0], form.unit)[0]!;
-  const loadKg = gramsToKg(loadG);
-  const inHand = inHandKg(entry, loadKg, ratio);
-  if (most !== null && inHand > most) {
-    const allowedG = kgToGrams(Math.floor(((most * loadKg) / inHand) * 100) / 100);
+  const limits = loadLimits(limitsOn(client.limits, toLocalDay(nowMs)), workingSides(form.side));
+  const over = findOverload(entry, gramsToKg(loadG), station?.column.pulleyRatio ?? 1, limits);
+  if (over) {
+    const allowedKg = Math.floor(((over.mostKg * gramsToKg(loadG)) / over.haveKg) * 100) / 100;
     return {
-      ok: false,
-      issues: [
-        {
-          path: 'load',
-          message:
-            `expected at most ${loadText(allowedG, form.unit)} here: a clinician’s limit of ` +
-            `${loadText(kgToGrams(most), form.unit)} in the hand`,
-        },
-      ],
+      path: 'load',
+      message: PLAN_REFUSAL.overLimit(kgToGrams(allowedKg), kgToGrams(over.mostKg), over.part, form.unit),
     };
   }
-  if (entry.load.kind === 'cable' && station?.column.kind === 'single' && form.side === 'both' && !entry.load.shared)
-    return { ok: false, issues: [{ path: 'side', message: 'expected left or right: a single column serves one arm' }] };
   const nearest = findNearestStep(loadSteps(db, gymId, entry, station), loadG);
   // Pounds are typed as they are stamped and kept to a tenth.
-  if (nearest !== null && loadNumber(nearest, form.unit) !== loadNumber(loadG, form.unit)) {
-    return {
-      ok: false,
-      issues: [
-        { path: 'load', message: `expected a load that is here; the nearest is ${loadText(nearest, form.unit)}` },
-      ],
-    };
-  }
-  const { fromMs, toMs } = dayOf(nowMs);
-  const [hours, minutes] = form.startsAt.split(':').map(Number);
-  const startsAt = new Date(fromMs);
-  startsAt.setHours(hours!, minutes!, 0, 0);
-  const session = listSessions(db, fromMs, toMs).find((s) => s.clientId === form.clientId);
-  const item = {
+  return nearest !== null && loadNumber(nearest, form.unit) !== loadNumber(loadG, form.unit)
+    ? { path: 'load', message: PLAN_REFUSAL.noSuchLoad(nearest, form.unit) }
+    : (nearest ?? loadG);
+}
+
+/** Add a movement to a client's session today, starting one when there is none. The load must exist on the stack. */
+export function planToday(uc: UseCase, typed: unknown): SaveResult {
+  const parsed = planFormSchema.safeParse(typed);
+  if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
+  const form = parsed.data;
+  const planning = findNamed(uc, form);
+  if ('path' in planning) return { ok: false, issues: [planning] };
+  const { station, variant } = planning;
+  const { load } = entryOf(form.movement);
+  if (load.kind === 'cable' && station?.column.kind === 'single' && form.side === 'both' && !load.shared)
+    return { ok: false, issues: [{ path: 'side', message: PLAN_REFUSAL.onePulley }] };
+  const loadG = findLoad(uc, planning);
+  if (typeof loadG !== 'number') return { ok: false, issues: [loadG] };
+  const item: Omit<SessionItem, 'sessionId' | 'position'> = {
     id: randomUUID(),
     movement: form.movement,
     variantId: variant?.id ?? null,
     side: form.side,
     stationId: station?.id ?? null,
-    attachmentId: onCable ? form.attachmentId! : null,
+    attachmentId: load.kind === 'cable' ? form.attachmentId! : null,
     sets: form.sets,
     reps: form.reps,
     tempo: form.tempo.toUpperCase(),
-    loadG: nearest ?? loadG,
+    loadG,
   };
-  if (session) {
-    addItem(db, {
-      ...item,
-      sessionId: session.id,
-      position: Math.max(-1, ...session.items.map((i) => i.position)) + 1,
-    });
-    return { ok: true, id: item.id };
-  }
-  const sessionId = randomUUID();
-  addSession(db, {
-    id: sessionId,
-    gymId,
-    clientId: form.clientId,
-    startsAtMs: startsAt.getTime(),
-    minutes: SESSION_MINUTES,
-    items: [{ ...item, sessionId, position: 0 }],
-  });
+  addToday(uc, planning, item);
   return { ok: true, id: item.id };
+}
+
+/** Put a movement last in today's session; the first one opens it. */
+function addToday(uc: UseCase, { form, gymId }: Planning, item: Omit<SessionItem, 'sessionId' | 'position'>): void {
+  const session = sessionToday(uc, form.clientId);
+  if (session) {
+    const position = Math.max(-1, ...session.items.map((i) => i.position)) + 1;
+    return addItem(uc.db, { ...item, sessionId: session.id, position }, uc.actor.id);
+  }
+  const [hours, minutes] = form.startsAt.split(':').map(Number);
+  const startsAt = dayjs(uc.nowMs).startOf('day').hour(hours!).minute(minutes!);
+  const id = randomUUID();
+  addSession(
+    uc.db,
+    {
+      id,
+      gymId,
+      clientId: form.clientId,
+      startsAtMs: startsAt.valueOf(),
+      minutes: SESSION_MINUTES,
+      items: [{ ...item, sessionId: id, position: 0 }],
+    },
+    uc.actor.id,
+  );
 }

@@ -1,9 +1,10 @@
 import 'server-only';
-import type { FloorEvent } from '@/core/fault/floor-event';
-import { deliverySchema, floorEventSchema, type DeliveryReply, type RefusedEvent } from '@/contract/floor-event';
+import type { FloorEvent } from '@/core/record/floor-event';
+import { deliverySchema, type DeliveryReply, type RefusedEvent } from '@/contract/floor-event';
 import { toFieldIssues, type FieldIssue } from '@/contract/field';
-import type { Db } from '@/data/open-db';
+import { readFloorEvent } from '@/contract/records/floor-event-record';
 import { appendFloorEvents } from '@/data/queries/floor-events';
+import type { UseCase } from './use-case';
 
 export type RecordResult =
   | { readonly ok: true; readonly reply: DeliveryReply }
@@ -17,18 +18,18 @@ const STORAGE: readonly (readonly [RegExp, string])[] = [
 ];
 
 /**
- * Keep a delivery from a device's outbox. Re-sent records are kept once; a record that is wrong is named and holds up
- * no other.
+ * Keep a delivery from a device's outbox, each record in the name of who is signed in. Re-sent records are kept once; a
+ * record that is wrong is named and holds up no other.
  */
-export function recordEvents(db: Db, delivery: unknown, nowMs: number): RecordResult {
+export function recordEvents({ db, actor, nowMs }: UseCase, delivery: unknown): RecordResult {
   const parsed = deliverySchema.safeParse(delivery);
   if (!parsed.success) return { ok: false, reason: 'malformed', issues: toFieldIssues(parsed.error) };
   const refused: RefusedEvent[] = [];
   const events: FloorEvent[] = [];
   for (const raw of parsed.data.events) {
-    const own = floorEventSchema.safeParse(raw);
-    if (own.success) events.push(own.data);
-    else refused.push({ id: raw.id, ...toFieldIssues(own.error)[0]! });
+    const own = readFloorEvent(raw);
+    if (own.ok) events.push({ ...own.value, actorId: actor.id });
+    else refused.push({ id: raw.id, ...own.issues[0]! });
   }
   try {
     const { kept, unknown } = appendFloorEvents(db, events, nowMs);

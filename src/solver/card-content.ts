@@ -1,14 +1,12 @@
 import type { Placement } from '@/core/setup/setup-problem';
 import type { LoadUnit } from '@/core/units/mass';
-import type { Described } from './describe';
-import type { Question } from './to-question';
+import type { PosedQuestion } from '@/core/book/posed-question';
 
 /** What a station card is made of. */
 export interface CardContent {
   readonly client: string;
   readonly variant: { readonly name: string; readonly cue: string } | null;
-  readonly question: Question;
-  readonly described: Described;
+  readonly posed: PosedQuestion;
   /** As saved or solved; null for a movement without a column. */
   readonly placement: Placement | null;
   readonly station: string | null;

@@ -1,11 +1,11 @@
-import { PEAK_WISHES } from '@/core/movement/peak-wish';
+import { PEAK_TARGETS } from '@/core/movement/peak-target';
 import { FRONT_FEET } from '@/core/movement/sweep-path';
 import { BOOK } from '@/core/book/book';
 import { ownArmPathDeg } from '@/core/book/arm-path';
 import { sidesOf, type BookEntry } from '@/core/book/book-entry';
 import { needsOf } from '@/core/book/choose';
 import { hasNotch, hasSeatHole } from '@/core/book/entry-options';
-import { schoolsOf } from '@/core/book/school';
+import { practicesOf } from '@/core/book/practice';
 import { BOOK_TEXT } from '@/messages/book';
 import { REGION_NAME } from '@/messages/movements';
 
@@ -17,9 +17,9 @@ function settingsOf(e: BookEntry): string[] {
 /** What `options` of a case may hold for a movement, each with its default. */
 function optionsOf(e: BookEntry) {
   const armPath = ownArmPathDeg(e);
-  const schools = schoolsOf(e, [], 0);
+  const practices = practicesOf(e, [], 0);
   return {
-    ...(e.load.kind === 'cable' ? { peak: { default: e.wantedPeak, oneOf: PEAK_WISHES } } : {}),
+    ...(e.load.kind === 'cable' ? { peak: { default: e.peakTarget, oneOf: PEAK_TARGETS } } : {}),
     ...(e.path.kind === 'sweep'
       ? {
           tiltDeg: { default: e.path.tiltDeg.default, from: e.path.tiltDeg.min, to: e.path.tiltDeg.max },
@@ -34,8 +34,8 @@ function optionsOf(e: BookEntry) {
     ...(e.path.kind === 'sweep'
       ? {}
       : { startAt: { default: e.startAt, from: 0, to: 1 }, stopAt: { default: e.stopAt, from: 0, to: 1 } }),
-    ...(schools.length > 0
-      ? { schools: Object.fromEntries(schools.map((s) => [s.question, { default: s.preset, oneOf: s.options }])) }
+    ...(practices.length > 0
+      ? { practices: Object.fromEntries(practices.map((s) => [s.question, { default: s.preset, oneOf: s.options }])) }
       : {}),
   };
 }

@@ -1,12 +1,11 @@
-import type { Side } from '@/core/body/active-range';
-import { findProblem, type SetupInput } from '@/core/book/build-problem';
-import { inHandKg } from '@/core/book/entry-load';
-import { withKit } from '@/core/book/fit-entry';
-import { poseEntry, SHORTEST_SHARE, type PosedEntry } from '@/core/book/pose-entry';
-import { profileEntry, type ProfiledEntry } from '@/core/book/profile-entry';
-import { wholeRangeDeg } from '@/core/book/solve-entry';
+import { wholeRangeDeg } from '@/core/book/answer-question';
+import { findOverload } from '@/core/book/load-limit';
+import { SHORTEST_SHARE } from '@/core/book/pose-entry';
+import { poseQuestion } from '@/core/book/pose-question';
+import type { PosedQuestion } from '@/core/book/posed-question';
+import type { Question } from '@/core/book/question';
 import { findStandIn } from '@/core/book/stand-in';
-import { evaluatePlacement } from '@/core/setup/evaluate';
+import { evaluatePlacement, type Evaluation } from '@/core/setup/evaluate';
 import { findLeastChange } from '@/core/setup/least-change';
 import { solveSetup } from '@/core/setup/solve-setup';
 import { ANSWER_FORMAT, type Answer } from '@/contract/answer';
@@ -14,7 +13,7 @@ import { caseSchema, type Case } from '@/contract/case';
 import { toFieldIssues, type FieldIssue } from '@/contract/field';
 import { BOOK_TEXT } from '@/messages/book';
 import { toAnswerEvaluation, toFreeEvaluation, toLimits } from './to-answer';
-import { findFullPlacement, toQuestion, type Question } from './to-question';
+import { findFullPlacement, toQuestion } from './to-question';
 
 const empty = (): Omit<Answer, 'feasible'> => ({
   format: ANSWER_FORMAT,
@@ -28,7 +27,7 @@ const empty = (): Omit<Answer, 'feasible'> => ({
 
 /** A range that leaves too little: what is needed and what is there, degrees at the target joint. */
 function tooShort(q: Question): Answer {
-  const { wholeDeg, leftDeg } = wholeRangeDeg(q.entry, q.input);
+  const { wholeDeg, leftDeg } = wholeRangeDeg(q);
   return {
     ...empty(),
     feasible: false,
@@ -36,73 +35,47 @@ function tooShort(q: Question): Answer {
   };
 }
 
-/** Pose of a side as the search posed it, for words about settings and regions. */
-const posedFor =
-  (setup: SetupInput) =>
-  (side: Side): PosedEntry =>
-    poseEntry(
-      withKit(setup.entry, setup.kit),
-      setup.body,
-      side,
-      { active: setup.range, limits: setup.limits, stopLevel: setup.stopLevel, fit: setup.fit },
-      setup.kit.surfaces,
-      setup.options,
-    )!;
+function answerFree(posed: PosedQuestion): Answer {
+  const { question } = posed;
+  const over = findOverload(posed.entry, question.loadKg, 1, question.loadLimits);
+  if (!over) return { ...empty(), feasible: true, best: toFreeEvaluation(posed) };
+  const limit = { limit: 'load' as const, need: over.haveKg, have: over.mostKg, part: over.part };
+  return { ...empty(), feasible: false, blockedBy: toLimits([limit], 'best') };
+}
 
-function solveFree(q: Question): Answer {
-  const sides: readonly Side[] = q.input.side === 'both' ? ['left', 'right'] : [q.input.side];
-  const bySide: Partial<Record<Side, ProfiledEntry>> = {};
-  for (const side of sides) {
-    const p = profileEntry(q.entry, q.input, side);
-    if (!p) return tooShort(q);
-    bySide[side] = p;
-  }
-  const inHand = inHandKg(q.entry, q.input.loadKg, 1);
-  if (q.mostLoadKg !== null && inHand > q.mostLoadKg)
-    return {
-      ...empty(),
-      feasible: false,
-      blockedBy: toLimits([{ limit: 'load', need: inHand, have: q.mostLoadKg }], 'best'),
-    };
-  return { ...empty(), feasible: true, best: toFreeEvaluation(q, bySide) };
+/** The nearest thing that works on this column, with its answer; null when nothing does. */
+function nearestOf(q: Question): Answer['nearest'] {
+  const standIn = findStandIn(q);
+  if (!standIn) return null;
+  const name = BOOK_TEXT[standIn.entry.id]!.name.toLowerCase();
+  const tilt = standIn.tiltDeg === null ? '' : `sweep tilted ${standIn.tiltDeg}°, `;
+  const { entry, tiltDeg, posed, solution } = standIn;
+  const common = { movement: entry.id, tiltDeg };
+  return solution
+    ? {
+        ...common,
+        best: toAnswerEvaluation(posed, solution.best),
+        says: `On this column: ${name}, ${tilt}hole ${solution.best.placement.hole}.`,
+      }
+    : { ...common, best: toFreeEvaluation(posed), says: `Without a column: ${name}.` };
 }
 
 /** Answer a checked case: solved best, alternatives, the set-up as given and the least change that puts it right. */
 export function solveCase(c: Case): Answer {
-  const q = toQuestion(c);
-  const { setup } = q;
-  if (!setup) return solveFree(q);
-  const problem = findProblem(setup);
-  if (!problem) return tooShort(q);
-  const solution = solveSetup(problem);
+  const question = toQuestion(c);
+  const posed = poseQuestion(question);
+  if (!posed) return tooShort(question);
+  const { search } = posed;
+  if (!search) return answerFree(posed);
+  const solution = solveSetup(search);
   const given = findFullPlacement(c.given);
-  const tell = (e: Parameters<typeof toAnswerEvaluation>[3]) => toAnswerEvaluation(setup, problem, posedFor(setup), e);
-  const asGiven = given ? tell(evaluatePlacement(problem, given)) : null;
+  const tell = (e: Evaluation) => toAnswerEvaluation(posed, e);
+  const asGiven = given ? tell(evaluatePlacement(search, given)) : null;
   if (!solution.feasible) {
-    const standIn = findStandIn(setup);
-    const name = standIn && BOOK_TEXT[standIn.entry.id]!.name.toLowerCase();
-    return {
-      ...empty(),
-      feasible: false,
-      asGiven,
-      blockedBy: toLimits(solution.nearest.violations, 'best'),
-      nearest: standIn && {
-        movement: standIn.entry.id,
-        tiltDeg: standIn.tiltDeg,
-        best: toAnswerEvaluation(
-          standIn.input,
-          findProblem(standIn.input)!,
-          posedFor(standIn.input),
-          standIn.solution.best,
-        ),
-        says:
-          `On this column: ${name}, ` +
-          (standIn.tiltDeg === null ? '' : `sweep tilted ${standIn.tiltDeg}°, `) +
-          `hole ${standIn.solution.best.placement.hole}.`,
-      },
-    };
+    const blockedBy = toLimits(solution.nearest.violations, 'best');
+    return { ...empty(), feasible: false, asGiven, blockedBy, nearest: nearestOf(question) };
   }
-  const change = given ? findLeastChange(problem, given, solution.best) : null;
+  const change = given ? findLeastChange(search, given, solution.best) : null;
   return {
     ...empty(),
     feasible: true,

@@ -1,27 +1,24 @@
-import type { Side } from '@/core/body/active-range';
-import type { SetupInput } from '@/core/book/build-problem';
+import type { Violation } from '@/core/setup/violation';
+import type { Side } from '@/core/body/side';
 import { cautionsOf } from '@/core/book/entry-cautions';
-import { fitSettings, type FitSetting } from '@/core/book/fit-entry';
-import { loadedRegion } from '@/core/book/region-of';
-import type { BookEntry } from '@/core/book/book-entry';
-import type { PosedEntry } from '@/core/book/pose-entry';
-import { limbOfProfile, type ProfiledEntry } from '@/core/book/profile-entry';
+import type { FitSetting } from '@/core/book/fit-entry';
+import { limbOn, searchOf, type PosedQuestion } from '@/core/book/posed-question';
+import { profileOf, workingLimbOf } from '@/core/book/profile-limb';
+import { regionOf, settingsOf } from '@/core/book/question-settings';
 import { toFloor } from '@/core/geometry/rotation';
 import { length, scale, type Vec3 } from '@/core/geometry/vector';
-import { buildLeakTrack, resolveLeak, type LeakPart } from '@/core/mechanics/leak';
+import { buildOffAxisTrack, resolveOffAxis, type OffAxisPart } from '@/core/mechanics/off-axis';
 import { lineUnit, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
 import type { ChainPath } from '@/core/movement/chain-path';
-import type { Violation } from '@/core/setup/cost';
 import type { Evaluation } from '@/core/setup/evaluate';
-import { explain, explainProfile, findLeak, nearestLandmark } from '@/core/setup/reasons';
-import { limbOf, type SetupProblem } from '@/core/setup/setup-problem';
+import { explain, explainProfile, findOffAxis, nearestLandmark } from '@/core/setup/reasons';
+import { limbOf } from '@/core/setup/setup-problem';
 import { findTolerance } from '@/core/setup/tolerance';
 import { toDeg, toRad } from '@/core/units/angle';
 import type { AnswerEvaluation } from '@/contract/answer';
 import { CAUTION } from '@/messages/cautions';
 import { heightByEye, limitText, lookAlongText, toVerdict, type Verdict } from '@/messages/reasons';
 import { regionChangeText, regionText, settingText } from '@/messages/settings';
-import type { Question } from './to-question';
 
 const point = (v: Vec3): [number, number, number] => [v[0], v[1], v[2]];
 type Stand = { readonly x: number; readonly z: number; readonly yawRad: number };
@@ -72,7 +69,7 @@ function toSamples(
 }
 
 export const toLimits = (violations: readonly Violation[], of: 'best' | 'found') =>
-  violations.map((v) => ({ ...v, says: limitText(v, of) }));
+  violations.map((v) => ({ limit: v.limit, need: v.need, have: v.have, says: limitText(v, of) }));
 
 const toMetrics = (m: LineMetrics, onCable: boolean): AnswerEvaluation['metrics'] => ({
   offPlaneRmsDeg: m.offPlaneRmsDeg,
@@ -84,27 +81,36 @@ const toMetrics = (m: LineMetrics, onCable: boolean): AnswerEvaluation['metrics'
   evenness: m.evenness,
   minClearanceM: onCable ? m.minClearanceM : null,
   maxTravelM: onCable ? m.maxTravelM : null,
-  leakShare: m.leakShare,
+  leakShare: m.offAxisShare,
   peakResistanceNm: m.peakResistanceNm,
   peakLeverM: m.peakLeverM,
 });
 
 const JOINT = { arm: ['shoulder', 'elbow'], leg: ['hip', 'knee'], trunk: ['hips', 'hips'] } as const;
-const toLeak = (parts: readonly LeakPart[], chain: ChainPath['chain']) =>
-  parts.map((p) => ({ ...p, joint: JOINT[chain][p.joint === 'middle' ? 1 : 0] }));
+const toOffAxis = (parts: readonly OffAxisPart[], chain: ChainPath['chain']) =>
+  parts.map(({ compensatedBy, joint, ...p }) => ({
+    ...p,
+    joint: JOINT[chain][joint === 'middle' ? 1 : 0],
+    answeredBy: compensatedBy,
+  }));
 const words = (v: Verdict): string => (v.figure === 'none' ? v.text : `${v.figure} ${v.text}`);
 
-/** Everything of an answer that a movement carries wherever it is done. */
-function common(entry: BookEntry, settings: readonly FitSetting[], posed: PosedEntry, side: Side) {
+/** Everything of an answer that a movement carries wherever it is done; of one side. */
+function common(posed: PosedQuestion, side: Side) {
+  const settings = settingsOf(posed, side);
   const find = <K extends FitSetting['kind']>(kind: K) =>
     settings.find((s): s is Extract<FitSetting, { kind: K }> => s.kind === kind);
   const notch = find('notch');
   const block = find('block');
-  const loaded = loadedRegion(entry, posed, side);
+  const loaded = regionOf(posed, side);
   return {
     bench:
       notch || block
-        ? { notch: notch?.notch ?? null, backDeg: notch ? notch.deg : -block!.deg, blockM: block?.blockM ?? null }
+        ? {
+            notch: notch?.notch ?? null,
+            backDeg: notch ? notch.deg : -block!.deg,
+            blockM: block?.blockM ?? null,
+          }
         : null,
     seatHole: find('seat-hole')?.hole ?? null,
     backHole: find('back-hole')?.hole ?? null,
@@ -117,101 +123,83 @@ function common(entry: BookEntry, settings: readonly FitSetting[], posed: PosedE
       says: regionText(loaded),
       changes: loaded.changes.map((c) => ({ to: c.to, says: regionChangeText(c) })),
     },
-    cautions: cautionsOf(entry).map((c) => CAUTION[c].text),
+    cautions: cautionsOf(posed.entry).map((c) => CAUTION[c].text),
   };
 }
+
+/** The value of one side, or of both by name. */
+const bySides = <T>(sides: readonly Side[], of: (side: Side) => T): T | { left: T; right: T } =>
+  sides.length === 2 ? { left: of('left'), right: of('right') } : of(sides[0]!);
 
 /** One evaluated set-up at a column in the answer format. */
-export function toAnswerEvaluation(
-  setup: SetupInput,
-  problem: SetupProblem,
-  posedOf: (side: Side) => PosedEntry,
-  e: Evaluation,
-): AnswerEvaluation {
-  const { entry } = setup;
-  const { sides } = problem;
-  const forSides = <T>(f: (side: Side) => T): T | { left: T; right: T } =>
-    sides.length === 2 ? { left: f('left'), right: f('right') } : f(sides[0]!);
-  const near = nearestLandmark(problem, e.placement.hole);
-  const stand = { x: e.placement.standX, z: e.placement.standZ, yawRad: toRad(e.placement.yawDeg) };
-  const shared = entry.load.kind === 'cable' && entry.load.shared;
-  const posed = posedOf(e.worse);
-  const own = common(
-    entry,
-    fitSettings(entry, problem.body, setup.kit, posed, e.worse, {
-      startBy: posed.range.cutStart ? 'joint' : 'own',
-      finishBy: posed.range.cutFinish ? 'joint' : 'own',
-    }),
-    posed,
-    e.worse,
-  );
+export function toAnswerEvaluation(posed: PosedQuestion, e: Evaluation): AnswerEvaluation {
+  const search = searchOf(posed);
+  const { entry, question } = posed;
+  const { hole, standX, standZ, yawDeg } = e.placement;
+  const near = nearestLandmark(search, hole);
+  const stand = { x: standX, z: standZ, yawRad: toRad(yawDeg) };
   return {
-    hole: e.placement.hole,
-    pulleyM: forSides((side) => point(problem.pulley(e.placement, side))),
-    stand: { x: e.placement.standX, z: e.placement.standZ, yawDeg: e.placement.yawDeg },
-    ...own,
+    hole,
+    pulleyM: bySides(search.sides, (side) => point(search.pulley(e.placement, side))),
+    stand: { x: standX, z: standZ, yawDeg },
+    ...common(posed, e.worse),
     metrics: toMetrics(e.metrics, true),
     metricsSide: e.worse,
-    leak: toLeak(findLeak(problem, e), limbOf(problem, e.worse).path.chain),
+    leak: toOffAxis(findOffAxis(search, e), limbOf(search, e.worse).path.chain),
     cost: { total: e.cost, terms: { ...e.terms } },
     limits: toLimits(e.violations, 'found'),
-    tolerance: mutable(findTolerance(problem, e)),
-    why: explain(problem, e).map(toVerdict).map(words),
+    tolerance: mutable(findTolerance(search, e)),
+    why: explain(search, e).map(toVerdict).map(words),
     checkByEye: [
-      ...(entry.path.kind === 'sweep' ? [lookAlongText(setup.side, entry.path.sideElevationDeg)] : []),
+      ...(entry.path.kind === 'sweep' ? [lookAlongText(question.side, entry.path.sideElevationDeg)] : []),
       heightByEye(near.landmark, near.aboveM),
     ],
-    samples: forSides((side) => {
-      const { path } = limbOf(problem, side);
-      const pulley = problem.pulley(e.placement, side);
+    samples: bySides(search.sides, (side) => {
+      const { path } = limbOf(search, side);
+      const pulley = search.pulley(e.placement, side);
       const lineM = (i: number): Vec3 => {
         const g = path.contact[i]!;
-        return toFloor(shared ? [g[0], g[1], 0] : g, stand);
+        return toFloor(search.shared ? [g[0], g[1], 0] : g, stand);
       };
-      return toSamples(path, e.bySide[side]!.samples, stand, (i) => lineUnit(lineM(i), pulley), shared ? lineM : null);
+      const { samples } = e.bySide[side]!;
+      return toSamples(path, samples, stand, (i) => lineUnit(lineM(i), pulley), search.shared ? lineM : null);
     }),
   };
 }
 
-/**
- * A movement without a column in the answer format, from its working sides; the one with the lower peak speaks for
- * both.
- */
-export function toFreeEvaluation(
-  q: Question,
-  bySide: Readonly<Partial<Record<Side, ProfiledEntry>>>,
-): AnswerEvaluation {
-  const sides = (Object.keys(bySide) as Side[]).sort();
-  const forSides = <T>(f: (side: Side) => T): T | { left: T; right: T } =>
-    sides.length === 2 ? { left: f('left'), right: f('right') } : f(sides[0]!);
-  const shown = sides.at(-1)!;
-  const { posed, metrics, samples, startBy, finishBy } = bySide[shown]!;
-  const { body, kit } = q.input;
-  const leak = resolveLeak(buildLeakTrack(body, posed.path, posed.target), samples.load);
-  const unit = (p: ProfiledEntry, i: number): Vec3 => {
-    const { forceN } = p.samples.load;
-    const f: Vec3 = [forceN[3 * i]!, forceN[3 * i + 1]!, forceN[3 * i + 2]!];
-    return length(f) > 0 ? scale(f, 1 / length(f)) : [0, 0, 0];
-  };
-  const limb = limbOfProfile(bySide[shown]!);
+/** Direction of the force at a sample; zero where nothing pulls. */
+function forceUnit({ load: { forceN } }: ProfileSamples, i: number): Vec3 {
+  const f: Vec3 = [forceN[3 * i]!, forceN[3 * i + 1]!, forceN[3 * i + 2]!];
+  return length(f) > 0 ? scale(f, 1 / length(f)) : [0, 0, 0];
+}
+
+/** A movement without a column in the answer format; the side that is shown speaks for both. */
+export function toFreeEvaluation(posed: PosedQuestion): AnswerEvaluation {
+  const { question, shown, sides, entry } = posed;
+  const limb = limbOn(posed, shown);
+  const { path, target, pose } = limb.posed;
+  const { metrics, samples } = profileOf(limb);
+  const { body } = question;
+  const offAxis = resolveOffAxis(buildOffAxisTrack(body, path, target), samples.load);
+  const explained = { body, pose, limb: workingLimbOf(limb), region: entry.target, metrics, samples, offAxis };
   return {
     hole: null,
     pulleyM: null,
     stand: { x: 0, z: 0, yawDeg: 0 },
-    ...common(q.entry, fitSettings(q.entry, body, kit, posed, shown, { startBy, finishBy }), posed, shown),
+    ...common(posed, shown),
     metrics: toMetrics(metrics, false),
     metricsSide: shown,
-    leak: toLeak(leak, posed.path.chain),
+    leak: toOffAxis(offAxis, path.chain),
     cost: null,
     limits: [],
     tolerance: null,
-    why: explainProfile({ body, pose: posed.pose, limb, region: q.entry.target, metrics, samples, leak })
-      .map(toVerdict)
-      .map(words),
+    why: explainProfile(explained).map(toVerdict).map(words),
     checkByEye: [],
-    samples: forSides((side) =>
-      toSamples(bySide[side]!.posed.path, bySide[side]!.samples, ORIGIN, (i) => unit(bySide[side]!, i), null),
-    ),
+    samples: bySides(sides, (side) => {
+      const own = limbOn(posed, side);
+      const profile = profileOf(own);
+      return toSamples(own.posed.path, profile.samples, ORIGIN, (i) => forceUnit(profile.samples, i), null);
+    }),
   };
 }
 

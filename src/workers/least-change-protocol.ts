@@ -1,11 +1,11 @@
-import type { SetupInput } from '@/core/book/build-problem';
+import type { Question } from '@/core/book/question';
 import type { LeastChange } from '@/core/setup/least-change';
 import type { Placement } from '@/core/setup/setup-problem';
 
 /** Asked of the worker; answers carry the number of their question, and only the newest counts. */
 export interface LeastChangeQuestion {
   readonly no: number;
-  readonly input: SetupInput;
+  readonly question: Question;
   readonly held: Partial<Placement>;
   readonly found: Placement;
   /** The solved placement that a change must come close to. */

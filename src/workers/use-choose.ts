@@ -1,35 +1,31 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { useMemo } from 'react';
 import type { ChooseInput } from '@/core/book/choose';
 import type { Region } from '@/core/body/region-line';
 import type { ChoiceData, ChooseQuestion, ChooseReply } from './choose-protocol';
+import { useWorker } from './use-worker';
 
 export interface Choosing {
   readonly choices: readonly ChoiceData[] | null;
   /** Share done while a question is worked on; null when none is. */
   readonly progress: number | null;
+  readonly failed: boolean;
 }
 
-/** Ask the worker for a region's movements; the newest question wins, the last answer stays until then. */
+const make = (): Worker => new Worker(new URL('./choose-worker.ts', import.meta.url));
+
+/** Ask for a region's movements; the last answer stays until the new one is there. */
 export function useChoose(region: Region, input: ChooseInput): Choosing {
-  const worker = useRef<Worker | null>(null);
-  const no = useRef(0);
-  const [state, setState] = useState<Choosing>({ choices: null, progress: 0 });
-  useEffect(() => {
-    const made = new Worker(new URL('./choose-worker.ts', import.meta.url));
-    worker.current = made;
-    made.addEventListener('message', (e: MessageEvent<ChooseReply>) => {
-      const reply = e.data;
-      if (reply.no !== no.current) return;
-      if (reply.kind === 'progress') setState((s) => ({ ...s, progress: reply.done / reply.of }));
-      else setState({ choices: reply.choices, progress: null });
-    });
-    return () => made.terminate();
-  }, []);
-  useEffect(() => {
-    no.current += 1;
-    const question: ChooseQuestion = { no: no.current, region, input };
-    worker.current?.postMessage(question);
-  }, [region, input]);
-  return state;
+  const question = useMemo(() => ({ region, input }), [region, input]);
+  const { state, failed } = useWorker<Omit<ChooseQuestion, 'no'>, ChooseReply, Omit<Choosing, 'failed'>>({
+    make,
+    question,
+    start: { choices: null, progress: 0 },
+    onAsk: (before) => ({ ...before, progress: before.progress ?? 0 }),
+    onReply: (before, reply) =>
+      reply.kind === 'progress'
+        ? { ...before, progress: reply.done / reply.of }
+        : { choices: reply.choices, progress: null },
+  });
+  return failed ? { ...state, progress: null, failed } : { ...state, failed };
 }

@@ -1,11 +1,16 @@
 export { seeded } from '../../tracker/seeded';
 import { buildBody, type BodyInput } from '@/core/body/body-model';
-import type { HoleColumn, Room } from '@/core/kit/column';
+import type { Column, HoleColumn, Room } from '@/core/kit/column';
 import { findEntry } from '@/core/book/book';
-import { buildProblem, type SetupInput } from '@/core/book/build-problem';
-import { NO_FIT } from '@/core/book/client-fit';
-import { usualOptions } from '@/core/book/entry-options';
-import { USUAL_KIT } from '@/core/book/station-kit';
+import type { ActiveRangeDeg } from '@/core/body/active-range';
+import type { BookEntry } from '@/core/book/book-entry';
+import { NO_FIT, type ClientFit } from '@/core/book/client-fit';
+import type { Side } from '@/core/body/side';
+import { answerQuestion, type QuestionAnswer } from '@/core/book/answer-question';
+import { poseKnown, poseQuestion } from '@/core/book/pose-question';
+import { limbOn, searchOf } from '@/core/book/posed-question';
+import { profileOf } from '@/core/book/profile-limb';
+import { askQuestion, type Asked, type Question } from '@/core/book/question';
 import type { SetupProblem } from '@/core/setup/setup-problem';
 import { solveSetup, type SolvedSetup } from '@/core/setup/solve-setup';
 
@@ -29,31 +34,58 @@ export const ROOM: Room = { minDistanceM: -0.3, maxDistanceM: 2 };
 export const bodyOf = (statureM: number, more: Partial<BodyInput> = {}) =>
   buildBody({ statureM, massKg: 24 * statureM ** 2, measuredM: {}, ...more });
 
-/** A set-up input with everything usual, and what a test changes. */
-export function inputOf(movement: string, statureM = 1.75, change: Partial<SetupInput> = {}): SetupInput {
-  const entry = findEntry(movement)!;
-  return {
-    body: bodyOf(statureM),
-    range: {},
-    limits: {},
-    stopLevel: false,
-    fit: NO_FIT,
-    mostLoadKg: null,
-    entry,
-    options: usualOptions(entry),
-    side: 'both',
-    kit: USUAL_KIT,
-    column: COLUMN,
-    room: ROOM,
-    attachmentM: 0.14,
-    loadKg: 15,
-    fixed: {},
-    lastUsed: null,
-    ...change,
-  };
+/** What a test changes of a question that is as usual otherwise. */
+export interface Change extends Partial<
+  Pick<Question, 'body' | 'options' | 'side' | 'kit' | 'loadKg' | 'fixed' | 'lastUsed' | 'loadLimits'>
+> {
+  readonly entry?: BookEntry;
+  readonly column?: Column;
+  readonly room?: Room;
+  readonly attachmentM?: number;
+  readonly range?: ActiveRangeDeg;
+  readonly limits?: ActiveRangeDeg;
+  readonly fit?: ClientFit;
 }
 
-export const problemOf = (...args: Parameters<typeof inputOf>): SetupProblem => buildProblem(inputOf(...args));
+/** A question with everything usual, at the common column, and what a test changes. */
+export function questionOf(movement: string, statureM = 1.75, change: Change = {}): Question {
+  const {
+    entry,
+    column = COLUMN,
+    room = ROOM,
+    attachmentM = 0.14,
+    range = {},
+    limits = {},
+    fit = NO_FIT,
+    ...rest
+  } = change;
+  return askQuestion(entry ?? findEntry(movement)!, {
+    body: bodyOf(statureM),
+    side: 'both',
+    range: { active: range, limits, stopLevel: false, fit },
+    column: { column, room, attachmentM },
+    ...rest,
+  });
+}
+
+/** The search of a question at the common column. */
+export const problemOf = (...args: Parameters<typeof questionOf>): SetupProblem =>
+  searchOf(poseKnown(questionOf(...args)));
+
+/** The answer of a movement as it is asked; what is left out is as usual. */
+export const answerOf = (entry: BookEntry, asked: Asked): QuestionAnswer => answerQuestion(askQuestion(entry, asked));
+
+/** The search of a movement as it is asked; null without a column, or when the range leaves too little of it. */
+export const searchFor = (entry: BookEntry, asked: Asked): SetupProblem | null =>
+  poseQuestion(askQuestion(entry, asked))?.search ?? null;
+
+/** One side of a movement without a cable, posed and profiled; null when the range leaves too little of it. */
+export function profileOn(entry: BookEntry, asked: Asked, side: Side) {
+  const posed = poseQuestion(askQuestion(entry, { ...asked, side }));
+  if (!posed) return null;
+  const limb = limbOn(posed, side);
+  return { ...limb, ...profileOf(limb) };
+}
 
 /** Solve and insist that there is an answer. */
 export function solved(problem: SetupProblem): SolvedSetup {

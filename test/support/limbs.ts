@@ -1,4 +1,4 @@
-import type { Side } from '@/core/body/active-range';
+import type { Side } from '@/core/body/side';
 import type { Body } from '@/core/body/body-model';
 import type { Posture } from '@/core/body/posture';
 import type { Direction } from '@/core/geometry/direction';

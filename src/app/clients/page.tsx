@@ -1,12 +1,12 @@
 import Link from 'next/link';
 import { connection } from 'next/server';
-import { sharedDb } from '@/data/open-db';
-import { listClients } from '@/data/queries/clients';
 import forms from '@/features/shell/forms.module.css';
+import { loadClients } from '@/server/clients';
+import { openUseCase } from '@/server/use-case';
 
 export default async function ClientsPage() {
   await connection();
-  const clients = listClients(sharedDb());
+  const clients = loadClients(openUseCase());
   return (
     <div className="page">
       <h1>Clients</h1>

@@ -1,8 +1,7 @@
 import { connection } from 'next/server';
-import { sharedDb } from '@/data/open-db';
 import { MovementList } from '@/features/movements/movement-list';
 import { loadChoosing } from '@/server/choosing';
-import { readClock } from '@/server/clock';
+import { openUseCase } from '@/server/use-case';
 
 export default async function MovementsPage({
   searchParams,
@@ -10,8 +9,7 @@ export default async function MovementsPage({
   readonly searchParams: Promise<{ client?: string; gym?: string }>;
 }) {
   await connection();
-  const { client, gym } = await searchParams;
-  const data = loadChoosing(sharedDb(), client, gym, readClock());
+  const data = loadChoosing(openUseCase(), await searchParams);
   return (
     <div className="page">
       <h1>Movements</h1>

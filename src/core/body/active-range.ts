@@ -1,5 +1,4 @@
-export type Side = 'left' | 'right';
-export const SIDES: readonly Side[] = ['left', 'right'];
+import type { Side } from './side';
 
 interface Motion {
   /** AAOS norm, degrees. */

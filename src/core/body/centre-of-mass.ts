@@ -1,5 +1,5 @@
+import { SIDES, type Side } from '@/core/body/side';
 import { add, between, scale, type Vec3 } from '@/core/geometry/vector';
-import { SIDES, type Side } from './active-range';
 import type { Body } from './body-model';
 import type { BodyPose } from './posture';
 import {

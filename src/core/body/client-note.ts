@@ -15,7 +15,8 @@ export const CLIENT_NOTES = [
 export type ClientNote = (typeof CLIENT_NOTES)[number];
 
 /** Notes for which a clinician's limits must be asked before loading (section "cautions": common practice). */
-const NEEDS_CLINICIAN: readonly ClientNote[] = ['pregnancy', 'recent-surgery', 'under-18'];
+const NEEDS_CLINICIAN = ['pregnancy', 'recent-surgery', 'under-18'] as const satisfies readonly ClientNote[];
+export type LimitNote = (typeof NEEDS_CLINICIAN)[number];
 
 /** Longest pause asked of a client with a blood-pressure note, seconds (common practice: no long holds). */
 const LONGEST_HOLD_S = 2;
@@ -31,7 +32,8 @@ export interface NoteDefaults {
   /** Knee on a bench is not offered first. */
   readonly avoidStraddle: boolean;
   readonly longestHoldS: number | null;
-  readonly askClinician: boolean;
+  /** Notes that want a clinician's limit before anything is loaded. */
+  readonly wantLimits: readonly LimitNote[];
 }
 
 export function noteDefaults(notes: readonly ClientNote[]): NoteDefaults {
@@ -42,6 +44,6 @@ export function noteDefaults(notes: readonly ClientNote[]): NoteDefaults {
     oneArm: has('does-not-feel'),
     avoidStraddle: has('abdomen-or-groin'),
     longestHoldS: has('blood-pressure') ? LONGEST_HOLD_S : null,
-    askClinician: notes.some((n) => NEEDS_CLINICIAN.includes(n)),
+    wantLimits: NEEDS_CLINICIAN.filter(has),
   };
 }

@@ -1,13 +1,29 @@
-import { SIDES, type ActiveRangeDeg, type RangeName, type Side } from './active-range';
+import type { LoadedPart, LoadLimitsKg } from './loaded-part';
+import { SIDES, type Side } from './side';
+import { type ActiveRangeDeg, type RangeName } from './active-range';
 
-/** What a limit is set on: a joint motion in degrees, or the load in hand in kilograms. */
-export type LimitSubject = RangeName | 'load';
+/** Limits on a load by what it comes on. */
+export const LOAD_SUBJECTS = ['load-in-hand', 'load-on-leg', 'load-on-spine'] as const;
+export type LoadSubject = (typeof LOAD_SUBJECTS)[number];
+
+/** What a limit is set on: a joint motion in degrees, or a load in kilograms on what it comes on. */
+export type LimitSubject = RangeName | LoadSubject;
+
+/** The limit on a load that comes on a part. */
+const SUBJECT_OF: Readonly<Record<LoadedPart, LoadSubject>> = {
+  hand: 'load-in-hand',
+  leg: 'load-on-leg',
+  spine: 'load-on-spine',
+};
+
+const isLoad = (subject: LimitSubject): subject is LoadSubject =>
+  (LOAD_SUBJECTS as readonly string[]).includes(subject);
 
 /** A limit named by a clinician. Nothing that is solved, planned or set may go past it while it stands. */
 export interface ClinicianLimit {
   readonly subject: LimitSubject;
   readonly side: Side | 'both';
-  /** Degrees for a motion, kilograms for the load. */
+  /** Degrees for a motion, kilograms for a load. */
   readonly most: number;
   /** Role of who set it ("physiotherapist"), not a name. */
   readonly setBy: string;
@@ -26,7 +42,7 @@ export const limitsOn = (limits: readonly ClinicianLimit[], day: number): Clinic
 export function limitRange(limits: readonly ClinicianLimit[]): ActiveRangeDeg {
   const range: Record<Side, Partial<Record<RangeName, number>>> = { left: {}, right: {} };
   for (const l of limits) {
-    if (l.subject === 'load') continue;
+    if (isLoad(l.subject)) continue;
     for (const side of SIDES) {
       if (l.side !== 'both' && l.side !== side) continue;
       range[side][l.subject] = Math.min(range[side][l.subject] ?? Infinity, l.most);
@@ -35,10 +51,29 @@ export function limitRange(limits: readonly ClinicianLimit[]): ActiveRangeDeg {
   return range;
 }
 
-/** Most load in hand allowed on the working sides, kilograms; null when none is limited. */
-export function mostLoadKg(limits: readonly ClinicianLimit[], sides: readonly Side[]): number | null {
-  const most = limits
-    .filter((l) => l.subject === 'load' && (l.side === 'both' || sides.includes(l.side)))
-    .map((l) => l.most);
-  return most.length > 0 ? Math.min(...most) : null;
+/** Whether a limit holds for one of the sides that work. */
+const holdsFor = (l: ClinicianLimit, sides: readonly Side[]): boolean => l.side === 'both' || sides.includes(l.side);
+
+/** Most load allowed on each part while these sides work, kilograms. */
+export function loadLimits(limits: readonly ClinicianLimit[], sides: readonly Side[]): LoadLimitsKg {
+  const mostOn = (part: LoadedPart): number | null => {
+    const own = limits.filter((l) => l.subject === SUBJECT_OF[part] && holdsFor(l, sides)).map((l) => l.most);
+    return own.length > 0 ? Math.min(...own) : null;
+  };
+  return { hand: mostOn('hand'), leg: mostOn('leg'), spine: mostOn('spine') };
 }
+
+/**
+ * Whether a clinician's limit covers what is done: one on a load that comes on these parts, or on a motion of the joint
+ * that works, on a side that works.
+ */
+export const isCovered = (
+  limits: readonly ClinicianLimit[],
+  sides: readonly Side[],
+  parts: readonly LoadedPart[],
+  joint: string,
+): boolean =>
+  limits.some(
+    (l) =>
+      holdsFor(l, sides) && (parts.some((part) => SUBJECT_OF[part] === l.subject) || l.subject.startsWith(`${joint}.`)),
+  );

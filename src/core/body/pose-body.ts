@@ -1,7 +1,8 @@
+import { bisect } from '@/core/units/bisect';
+import { type Side, otherSide, signOf } from '@/core/body/side';
 import { fromFrame, frameOf, rotateFrame, UPRIGHT, type Frame } from '@/core/geometry/frame';
 import { add, along, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { clampedAsin, toDeg, toRad } from '@/core/units/angle';
-import type { Side } from './active-range';
 import type { Body } from './body-model';
 import { balancedHinge, feetApart, footOf, hipHalfM, segmentsOf, standOn } from './pose-legs';
 import {
@@ -28,8 +29,6 @@ const DOWN: Vec3 = [0, -1, 0];
 /** A kneeling foot lies on its instep, sole up. */
 const UP: Vec3 = [0, 1, 0];
 const AHEAD: Vec3 = [1, 0, 0];
-const OTHER: Readonly<Record<Side, Side>> = { left: 'right', right: 'left' };
-
 interface Lower {
   readonly pelvis: Vec3;
   readonly pelvisFrame: Frame;
@@ -43,7 +42,6 @@ const bowed = (deg: number): Frame => frameOf([Math.cos(toRad(deg)), Math.sin(to
 /** Trunk axes with the spine `deg` above level, chest up: seated and lying on the back. */
 const reclined = (deg: number): Frame => frameOf([-Math.cos(toRad(deg)), Math.sin(toRad(deg)), 0], [0, 0, 1]);
 
-const sign = (side: Side): 1 | -1 => (side === 'right' ? 1 : -1);
 const both = (leg: (side: Side) => Leg): Readonly<Record<Side, Leg>> => ({ left: leg('left'), right: leg('right') });
 const armLength = (body: Body): number => body.length.upperArm.m + body.length.forearm.m;
 const trunkLength = (body: Body): number => body.height.shoulderHeight.m - body.height.hipHeight.m;
@@ -53,7 +51,7 @@ function kneeling(body: Body, kneeDown: Side | 'both'): Lower {
   const kneeY = KNEE_PAD * body.statureM;
   const hipY = kneeY + s.thighM;
   const leg = (side: Side): Leg => {
-    const z = sign(side) * hipHalfM(body);
+    const z = signOf(side) * hipHalfM(body);
     const hip: Vec3 = [0, hipY, z];
     if (kneeDown === 'both' || kneeDown === side) {
       const ankle: Vec3 = [-s.shankM, kneeY, z];
@@ -75,7 +73,7 @@ function seated(body: Body, seatHeightM: number, backDeg: number): Lower {
   const hipY = seatHeightM + HIP_OVER_SEAT * body.statureM;
   const frame = reclined(backDeg);
   const leg = (side: Side): Leg => {
-    const z = sign(side) * hipHalfM(body);
+    const z = signOf(side) * hipHalfM(body);
     const hip: Vec3 = [0, hipY, z];
     const low = hipY - s.ankleY < s.shankM * 0.8;
     // From a seat the shanks hang upright; near the floor the legs lie ahead, knees soft.
@@ -98,7 +96,7 @@ function lying(body: Body, p: Extract<Posture, { kind: 'lying' }>): Lower {
     const drop = Math.min(0.98 * (s.thighM + s.shankM), Math.max(0, hipY - ON_TOES * h));
     const back = Math.sqrt((0.98 * (s.thighM + s.shankM)) ** 2 - drop ** 2);
     const leg = (side: Side): Leg => {
-      const z = sign(side) * hipHalfM(body);
+      const z = signOf(side) * hipHalfM(body);
       const ankle: Vec3 = [-back, hipY - drop, z];
       const hip: Vec3 = [0, hipY, z];
       return {
@@ -110,14 +108,14 @@ function lying(body: Body, p: Extract<Posture, { kind: 'lying' }>): Lower {
     };
     return { pelvis: [0, hipY, 0], pelvisFrame: frame, trunkFrame: frame, leg: both(leg) };
   }
-  const upwards = sign(OTHER[p.on]);
+  const upwards = signOf(otherSide(p.on));
   const a = toRad(p.backDeg);
   const frame = frameOf([-Math.cos(a), Math.sin(a), 0], scale([Math.sin(a), Math.cos(a), 0], upwards));
   const pelvis: Vec3 = [0, p.surfaceHeightM + hipHalfM(body) + KNEE_PAD * h, 0];
   const thigh = normalise(add(scale(frame.x, 0.8), scale(frame.y, -0.6)));
   const shank = normalise(add(scale(frame.x, -0.9), scale(frame.y, -0.4)));
   const leg = (side: Side): Leg => {
-    const hip = along(pelvis, frame.z, sign(side) * hipHalfM(body));
+    const hip = along(pelvis, frame.z, signOf(side) * hipHalfM(body));
     const knee = along(hip, thigh, s.thighM);
     const ankle = along(knee, shank, s.shankM);
     return {
@@ -142,15 +140,10 @@ function lying(body: Body, p: Extract<Posture, { kind: 'lying' }>): Lower {
  */
 function hingeOntoBench(body: Body, benchHeightM: number, kneeFlexionDeg: number): number {
   const wanted = benchHeightM + armLength(body) + PALM * body.statureM;
-  let lo = 0;
-  let hi = 85;
-  for (let i = 0; i < 40; i++) {
-    const mid = (lo + hi) / 2;
-    const { pelvis } = balancedHinge(body, mid, kneeFlexionDeg);
-    if (pelvis[1] + trunkLength(body) * Math.sin(toRad(mid)) < wanted) lo = mid;
-    else hi = mid;
-  }
-  return (lo + hi) / 2;
+  return bisect(0, 85, (trunkDeg) => {
+    const { pelvis } = balancedHinge(body, trunkDeg, kneeFlexionDeg);
+    return pelvis[1] + trunkLength(body) * Math.sin(toRad(trunkDeg)) < wanted;
+  });
 }
 
 function handAndKnee(body: Body, benchHeightM: number, support: Side): Lower {
@@ -163,16 +156,20 @@ function handAndKnee(body: Body, benchHeightM: number, support: Side): Lower {
   const hipY = Math.min(kneeY + s.thighM, straight);
   const slant = Math.sqrt(Math.max(0, s.thighM ** 2 - (hipY - kneeY) ** 2));
   const leg = (side: Side): Leg => {
-    const z = sign(side) * hipHalfM(body);
+    const z = signOf(side) * hipHalfM(body);
     const hip: Vec3 = [0, hipY, z];
-    if (side !== support) return standOn(body, hip, [0, s.ankleY, sign(side) * out], AHEAD);
+    if (side !== support) return standOn(body, hip, [0, s.ankleY, signOf(side) * out], AHEAD);
     const ankle: Vec3 = [slant - s.shankM, kneeY, z];
     return { hip, knee: [slant, kneeY, z], ankle, ...footOf(body, ankle, UP, [-1, 0, 0]) };
   };
   const shoulderY = benchHeightM + armLength(body) + PALM * h;
   const deg = toDeg(clampedAsin((shoulderY - hipY) / trunkLength(body)));
   const frame = bowed(deg);
-  const at: Vec3 = [trunkLength(body) * frame.y[0], benchHeightM, sign(support) * (body.length.shoulderBreadth.m / 2)];
+  const at: Vec3 = [
+    trunkLength(body) * frame.y[0],
+    benchHeightM,
+    signOf(support) * (body.length.shoulderBreadth.m / 2),
+  ];
   return {
     pelvis: [0, hipY, 0],
     pelvisFrame: frame,
@@ -193,7 +190,7 @@ function plank(body: Body, handHeightM: number): Lower {
   const frame = bowed(toDeg(clampedAsin(rise)));
   const pelvis = subtract([0, shoulderY, 0], scale(frame.y, trunkLength(body)));
   const leg = (side: Side): Leg => {
-    const hip: Vec3 = [pelvis[0], pelvis[1], sign(side) * hipHalfM(body)];
+    const hip: Vec3 = [pelvis[0], pelvis[1], signOf(side) * hipHalfM(body)];
     const knee = along(hip, frame.y, -s.thighM);
     const ankle = along(knee, frame.y, -s.shankM);
     return { hip, knee, ankle, ...footOf(body, ankle, scale(frame.y, -1), DOWN) };
@@ -207,7 +204,7 @@ function hanging(body: Body, barHeightM: number): Lower {
   const hipY = shoulderY - trunkLength(body);
   const clear = hipY - s.thighM - s.shankM - s.ankleY > 0.02;
   const leg = (side: Side): Leg => {
-    const hip: Vec3 = [0, hipY, sign(side) * hipHalfM(body)];
+    const hip: Vec3 = [0, hipY, signOf(side) * hipHalfM(body)];
     const knee = along(hip, clear ? DOWN : normalise([0.5, -1, 0]), s.thighM);
     const shank: Vec3 = clear ? DOWN : [-1, 0, 0];
     const ankle = along(knee, shank, s.shankM);
@@ -222,7 +219,7 @@ function legMachine(body: Body, p: Extract<Posture, { kind: 'leg-machine' }>): L
   const ray = (deg: number): Vec3 => [Math.cos(toRad(deg)), Math.sin(toRad(deg)), 0];
   const shank = ray(p.thighDeg - p.kneeFlexionDeg);
   const leg = (side: Side): Leg => {
-    const hip: Vec3 = [0, pelvis[1], sign(side) * hipHalfM(body)];
+    const hip: Vec3 = [0, pelvis[1], signOf(side) * hipHalfM(body)];
     const knee = along(hip, ray(p.thighDeg), s.thighM);
     const ankle = along(knee, shank, s.shankM);
     return { hip, knee, ankle, ...footOf(body, ankle, shank, [-shank[1], shank[0], 0]) };
@@ -260,7 +257,7 @@ function lowerBody(body: Body, p: Posture): Lower {
       const at: Vec3 = [
         lower.pelvis[0] + trunkLength(body) * lower.trunkFrame.y[0],
         p.benchHeightM,
-        sign(p.support) * (body.length.shoulderBreadth.m / 2),
+        signOf(p.support) * (body.length.shoulderBreadth.m / 2),
       ];
       return { ...lower, support: { side: p.support, at, hint: [-1, 0, 0] } };
     }
@@ -273,7 +270,7 @@ function lowerBody(body: Body, p: Posture): Lower {
         ...lower,
         pelvisFrame: frame,
         trunkFrame: frame,
-        support: { side: p.support, at, hint: [0, 0, sign(p.support)] },
+        support: { side: p.support, at, hint: [0, 0, signOf(p.support)] },
       };
     }
     case 'plank':
@@ -311,7 +308,7 @@ export function poseBody(
   const headRadiusM = (crown - chin) / 2;
   const shoulder = (side: Side): Vec3 => {
     const { protractionM, elevationM } = scapula[side] ?? SCAPULA_AT_REST;
-    return add(neckBase, fromFrame(trunkFrame, [protractionM, elevationM, sign(side) * half]));
+    return add(neckBase, fromFrame(trunkFrame, [protractionM, elevationM, signOf(side) * half]));
   };
   const shoulders = { left: shoulder('left'), right: shoulder('right') };
   const supportArm = (s: NonNullable<Lower['support']>): SupportArm => {

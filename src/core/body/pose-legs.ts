@@ -1,6 +1,7 @@
+import { bisect } from '@/core/units/bisect';
+import { type Side, signOf } from '@/core/body/side';
 import { along, between, type Vec3 } from '@/core/geometry/vector';
 import { toRad } from '@/core/units/angle';
-import type { Side } from './active-range';
 import type { Body } from './body-model';
 import type { Leg } from './posture';
 import { ARM_MASS_SHARE, FOOT_MASS, HEAD_MASS_SHARE, SHANK_MASS, THIGH_MASS, TRUNK_MASS } from './segment-mass';
@@ -66,7 +67,7 @@ export function feetApart(
   const out = apart.widthM === undefined ? 0 : Math.max(0, Math.min(apart.widthM / 2 - hipZ, 0.9 * (thighM + shankM)));
   const hipY = ankleY + Math.sqrt((SOFT_KNEE * (thighM + shankM)) ** 2 - halfStep ** 2 - out ** 2);
   const leg = (side: Side): Leg => {
-    const z = side === 'right' ? 1 : -1;
+    const z = signOf(side);
     return standOn(
       body,
       [0, hipY, z * hipZ],
@@ -107,16 +108,9 @@ export function balancedHinge(
     return { knee, hip, centreX: parts.reduce((a, [share, at]) => a + share * at[0], 0) / total };
   };
   const wanted = BALANCE_AHEAD * body.length.foot.m;
-  let lo = toRad(-35);
-  let hi = toRad(50);
-  for (let i = 0; i < 40; i++) {
-    const mid = (lo + hi) / 2;
-    if (pose(mid).centreX < wanted) lo = mid;
-    else hi = mid;
-  }
-  const { knee, hip } = pose((lo + hi) / 2);
+  const { knee, hip } = pose(bisect(toRad(-35), toRad(50), (rad) => pose(rad).centreX < wanted));
   const leg = (side: Side): Leg => {
-    const z = (side === 'right' ? 1 : -1) * hipHalfM(body);
+    const z = signOf(side) * hipHalfM(body);
     const ankle: Vec3 = [0, ankleY, z];
     return {
       hip: [hip[0], hip[1], z],

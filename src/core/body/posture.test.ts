@@ -1,8 +1,8 @@
+import { SIDES } from '@/core/body/side';
 import { describe, expect, it } from 'vitest';
 import { dot, length, mirrorZ, subtract, type Vec3 } from '@/core/geometry/vector';
 import { bodyOf, seeded } from '../../../test/support/fixtures';
 import { mirrored, POSTURES } from '../../../test/support/limbs';
-import { SIDES } from './active-range';
 import { centreOfMass, shareOnHands } from './centre-of-mass';
 import { poseBody } from './pose-body';
 import type { BodyPose } from './posture';

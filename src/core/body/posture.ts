@@ -1,6 +1,6 @@
+import type { Side } from '@/core/body/side';
 import type { Frame } from '@/core/geometry/frame';
 import type { Vec3 } from '@/core/geometry/vector';
-import type { Side } from './active-range';
 
 /**
  * How a client stands, kneels, sits, lies or hangs. Angles in degrees; trunk and back angles count from level

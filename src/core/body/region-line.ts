@@ -1,7 +1,7 @@
+import type { Side } from '@/core/body/side';
 import { fromFrame, type Frame } from '@/core/geometry/frame';
 import { add, between, dot, length, mirrorZ, normalise, subtract, type Vec3 } from '@/core/geometry/vector';
 import { clampedAcos, toDeg } from '@/core/units/angle';
-import type { Side } from './active-range';
 
 /** Regions to account for; `core` is anti-rotation. */
 export const REGIONS = [

@@ -1,11 +1,13 @@
-import type { Side } from '@/core/body/active-range';
+import type { FaultCode } from '@/core/movement/fault-code';
+import type { CautionCode } from './caution-code';
+import type { WorkingSide } from '@/core/body/side';
 import type { Region } from '@/core/body/region-line';
 import type { AttachmentKind } from '@/core/kit/attachment';
 import type { KitKind } from '@/core/kit/kit-kind';
 import type { MachineKind } from '@/core/kit/machine';
 import type { BodyKey, KeyframePath } from '@/core/movement/keyframes';
 import type { JointAction } from '@/core/movement/joint-action';
-import type { PeakWish } from '@/core/movement/peak-wish';
+import type { PeakTarget } from '@/core/movement/peak-target';
 import type { SweepPath } from '@/core/movement/sweep-path';
 
 export const GROUPS = ['chest', 'rows', 'pulldowns', 'deltoids', 'biceps', 'triceps', 'legs', 'before'] as const;
@@ -76,9 +78,22 @@ export const PLACES = ['first', 'early', 'third', 'late', 'any'] as const;
 export const GRIPS = ['pronated', 'neutral', 'supinated'] as const;
 export type Grip = (typeof GRIPS)[number];
 
+/** What a movement is called and how it is told. */
+export interface EntryText {
+  readonly name: string;
+  /** How it is set and braced, for the trainer. */
+  readonly how: string;
+  /** For the client, one breath. */
+  readonly cue: string;
+}
+
+/** Questions of practice that a movement raises by itself; others follow from what it is done with. */
+export const RAISED_PRACTICES = ['row-base', 'rear-delt-elbows'] as const;
+
 /** A movement of the book, as data. Adding one touches one file. */
 export interface BookEntry {
   readonly id: string;
+  readonly text: EntryText;
   readonly group: Group;
   readonly target: Region;
   readonly secondary: readonly Region[];
@@ -101,13 +116,24 @@ export interface BookEntry {
   readonly armOn: 'preacher' | 'bench' | null;
   /** Seated under a pulley: thighs locked under a pad, or free; null elsewhere. */
   readonly legs: 'locked' | 'free' | null;
-  readonly wantedPeak: PeakWish;
+  readonly peakTarget: PeakTarget;
   readonly tempo: string;
   readonly startsWith: 'lifting' | 'lowering';
   readonly reps: { readonly min: number; readonly max: number };
   readonly restS: number;
   readonly place: (typeof PLACES)[number];
   readonly standIns: readonly string[];
+  /** Cautions and faults beyond what its posture, load and action bring. */
+  readonly cautions: readonly CautionCode[];
+  readonly faults: readonly FaultCode[];
+  readonly raises: readonly (typeof RAISED_PRACTICES)[number][];
 }
 
-export const sidesOf = (e: BookEntry): readonly (Side | 'both')[] => (e.hands === 'one' ? ['left', 'right'] : ['both']);
+/**
+ * Whether a movement can be done with this working side: a sweep with one arm or both, others with as many as they
+ * have.
+ */
+export const worksOn = (e: BookEntry, side: WorkingSide): boolean =>
+  e.path.kind === 'sweep' || (e.hands === 'two') === (side === 'both');
+
+export const sidesOf = (e: BookEntry): readonly WorkingSide[] => (e.hands === 'one' ? ['left', 'right'] : ['both']);

@@ -1,23 +1,25 @@
+import type { QuestionAnswer } from '@/core/book/answer-question';
+import { SIDES, type Side } from '@/core/body/side';
 import { describe, expect, it } from 'vitest';
-import { SIDES, type Side } from '@/core/body/active-range';
 import { REGIONS } from '@/core/body/region-line';
 import { holeHeightM } from '@/core/kit/column';
 import { length, mirrorZ, subtract } from '@/core/geometry/vector';
 import { assertKeys } from '@/core/movement/keyframes';
 import { parseTempo } from '@/core/tempo/tempo';
-import { bodyOf, COLUMN, ROOM } from '../../../test/support/fixtures';
+import { COLUMN, ROOM, answerOf, bodyOf } from '../../../test/support/fixtures';
 import { BOOK, findEntry } from './book';
 import { GROUPS, sidesOf, type BookEntry } from './book-entry';
 import { poseEntry, USUAL_SURFACES, WHOLE_RANGE } from './pose-entry';
 import { NO_FIT } from './client-fit';
 import { USUAL_KIT } from './station-kit';
-import { solveEntry, usualInput, type EntryAnswer } from './solve-entry';
 
 const LOAD_KG = 20;
 const STATURES = [1.5, 1.75, 2];
-const ask = (e: BookEntry, statureM: number, side = sidesOf(e).at(-1)!, more: object = {}): EntryAnswer =>
-  solveEntry(e, {
-    ...usualInput(bodyOf(statureM), side, LOAD_KG, WHOLE_RANGE),
+const ask = (e: BookEntry, statureM: number, side = sidesOf(e).at(-1)!, more: object = {}): QuestionAnswer =>
+  answerOf(e, {
+    body: bodyOf(statureM),
+    side,
+    loadKg: LOAD_KG,
     column: { column: COLUMN, room: ROOM, attachmentM: 0.14 },
     ...more,
   });
@@ -86,7 +88,7 @@ describe.each(STATURES)('every movement on a body of %d m', (statureM) => {
       ...a.samples.offPlaneRad,
       a.metrics.peakAt,
       a.metrics.evenness,
-      a.metrics.leakShare,
+      a.metrics.offAxisShare,
     ];
     expect(values.every(Number.isFinite)).toBe(true);
     if (e.load.kind !== 'none') expect(a.metrics.peakResistanceNm).toBeGreaterThan(0);

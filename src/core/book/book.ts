@@ -6,16 +6,20 @@ import { BEFORE, LEGS } from './entries/legs';
 import { PULLDOWNS } from './entries/pulldowns';
 import { ROWS } from './entries/rows';
 
-/** Every movement of the book, in the order of its groups. */
-export const BOOK: readonly BookEntry[] = [
-  ...CHEST,
-  ...ROWS,
-  ...PULLDOWNS,
-  ...DELTOIDS,
-  ...BICEPS,
-  ...TRICEPS,
-  ...LEGS,
-  ...BEFORE,
-];
+const ENTRIES = [...CHEST, ...ROWS, ...PULLDOWNS, ...DELTOIDS, ...BICEPS, ...TRICEPS, ...LEGS, ...BEFORE] as const;
 
-export const findEntry = (id: string): BookEntry | null => BOOK.find((e) => e.id === id) ?? null;
+/** Every movement of the book by its id. */
+export type MovementId = (typeof ENTRIES)[number]['id'];
+
+/** Every movement of the book, in the order of its groups. */
+export const BOOK: readonly (BookEntry & { readonly id: MovementId })[] = ENTRIES;
+
+export const MOVEMENT_IDS: readonly MovementId[] = ENTRIES.map((e) => e.id);
+
+const BY_ID: ReadonlyMap<string, (typeof BOOK)[number]> = new Map(BOOK.map((e) => [e.id, e]));
+
+/** The movement of an id that may be none of the book's. */
+export const findEntry = (id: string): (typeof BOOK)[number] | null => BY_ID.get(id) ?? null;
+
+/** The movement of an id of the book. */
+export const entryOf = (id: MovementId): BookEntry => BY_ID.get(id)!;

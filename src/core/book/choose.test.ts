@@ -6,11 +6,14 @@ import { MACHINE_KINDS } from '@/core/kit/machine';
 import { bodyOf, COLUMN, ROOM } from '../../../test/support/fixtures';
 import { BOOK, findEntry } from './book';
 import { chooseMovements, needsOf, type ChooseInput } from './choose';
+import { USUAL_KIT } from './station-kit';
 import { WHOLE_RANGE } from './pose-entry';
-import { usualInput } from './solve-entry';
 
 const ALL: ChooseInput = {
-  ...usualInput(bodyOf(1.75), 'both', 20, WHOLE_RANGE),
+  body: bodyOf(1.75),
+  range: WHOLE_RANGE,
+  kit: USUAL_KIT,
+  loadKg: 20,
   notes: [],
   gym: {
     columns: [{ id: 'c', name: 'C', column: COLUMN, room: ROOM }],

@@ -7,7 +7,8 @@ import type { MachineKind } from '@/core/kit/machine';
 import { BOOK } from './book';
 import { sidesOf, type BookEntry } from './book-entry';
 import { rangeDegOf } from './range-deg';
-import { solveEntry, type EntryAnswer, type EntryInput } from './solve-entry';
+import { answerQuestion, type NoAnswer } from './answer-question';
+import { askQuestion, type Question } from './question';
 
 /** What a gym has in working order. */
 export interface GymKit {
@@ -22,7 +23,7 @@ export interface GymKit {
   readonly kinds: readonly KitKind[];
 }
 
-export interface ChooseInput extends Omit<EntryInput, 'column' | 'side'> {
+export interface ChooseInput extends Pick<Question, 'body' | 'range' | 'kit' | 'loadKg'> {
   readonly notes: readonly ClientNote[];
   readonly gym: GymKit;
 }
@@ -31,7 +32,7 @@ export interface ChooseInput extends Omit<EntryInput, 'column' | 'side'> {
 export type Objection =
   | { readonly kind: 'kit'; readonly missing: KitKind | MachineKind }
   | { readonly kind: 'note'; readonly note: ClientNote }
-  | { readonly kind: 'solver'; readonly reason: Extract<EntryAnswer, { ok: false }>['reason'] };
+  | { readonly kind: 'solver'; readonly reason: NoAnswer['reason'] };
 
 export interface Choice {
   readonly entry: BookEntry;
@@ -106,13 +107,11 @@ function judge(entry: BookEntry, region: Region, input: ChooseInput): Choice {
   if (note) return { ...base, objection: { kind: 'note', note } };
   const side = sidesOf(entry).at(-1)!;
   const columns = entry.load.kind === 'cable' ? input.gym.columns : [null];
-  let refusal: Extract<EntryAnswer, { ok: false }> | null = null;
+  let refusal: NoAnswer | null = null;
   for (const c of columns) {
-    const answer = solveEntry(entry, {
-      ...input,
-      side,
-      column: c && { column: c.column, room: c.room, attachmentM: handle!.lengthM },
-    });
+    const column = c && { column: c.column, room: c.room, attachmentM: handle!.lengthM };
+    const { body, range, kit, loadKg } = input;
+    const answer = answerQuestion(askQuestion(entry, { body, range, kit, loadKg, side, column }));
     if (!answer.ok) {
       refusal ??= answer;
       continue;

@@ -1,4 +1,4 @@
-import type { Side } from '@/core/body/active-range';
+import type { Side } from '@/core/body/side';
 import type { BookEntry } from './book-entry';
 
 /** What was measured of a client that bends paths. */

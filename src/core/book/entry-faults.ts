@@ -35,12 +35,7 @@ export function faultsOf(e: BookEntry): readonly FaultCode[] {
   add(e.target === 'deltoid-rear', 'arm-tucks');
   add(e.target === 'deltoid-side', 'raise-shrugs', 'little-finger-hurts');
   add(e.hands === 'two', 'sides-differ');
-  add(
-    e.group === 'deltoids' && (load.kind === 'machine' || e.id === 'seated-dumbbell-press'),
-    'elbows-uneven',
-    'rests-in-lockout',
-    'ribs-flare',
-  );
+  add(e.group === 'deltoids' && load.kind === 'machine', 'elbows-uneven', 'rests-in-lockout', 'ribs-flare');
   add(
     load.kind === 'machine' && (load.machine === 'chest-press' || load.machine === 'chest-fly'),
     'hips-slide',
@@ -51,5 +46,5 @@ export function faultsOf(e: BookEntry): readonly FaultCode[] {
   add(load.kind === 'weight' && load.kit === 'bar' && e.group !== 'biceps', 'bounces');
   add(load.kind === 'machine' && load.machine === 'leg-extension', 'knee-gap');
   add(load.kind === 'machine' && load.machine === 'leg-curl', 'knees-lift');
-  return [...new Set([...faults, ...ALWAYS])];
+  return [...new Set([...faults, ...e.faults, ...ALWAYS])];
 }

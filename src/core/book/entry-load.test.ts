@@ -1,15 +1,14 @@
+import { SIDES } from '@/core/body/side';
 import { describe, expect, it } from 'vitest';
-import { SIDES } from '@/core/body/active-range';
 import { dot, length, normalise, subtract } from '@/core/geometry/vector';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import { clampedAcos, toDeg } from '@/core/units/angle';
-import { bodyOf } from '../../../test/support/fixtures';
+import { answerOf, bodyOf } from '../../../test/support/fixtures';
 import { BOOK, findEntry } from './book';
 import { sidesOf } from './book-entry';
 import { entryLoads } from './entry-load';
 import { USUAL_KIT, type StationKit } from './station-kit';
 import { entryBodyAt, poseEntry, USUAL_SURFACES, WHOLE_RANGE } from './pose-entry';
-import { solveEntry, usualInput } from './solve-entry';
 
 const LOAD_KG = 30;
 const posedOn = (id: string, statureM = 1.75) => {
@@ -22,8 +21,10 @@ const loadOf = (id: string, kit: StationKit = USUAL_KIT, statureM = 1.75) => {
 };
 const solve = (id: string, more: object = {}) => {
   const e = findEntry(id)!;
-  const a = solveEntry(e, {
-    ...usualInput(bodyOf(1.75), sidesOf(e).at(-1)!, LOAD_KG, WHOLE_RANGE),
+  const a = answerOf(e, {
+    body: bodyOf(1.75),
+    side: sidesOf(e).at(-1)!,
+    loadKg: LOAD_KG,
     column: null,
     ...more,
   });

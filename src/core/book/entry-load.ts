@@ -1,3 +1,4 @@
+import { signOf } from '@/core/body/side';
 import type { Body } from '@/core/body/body-model';
 import { centreOfMass, shareOnHands } from '@/core/body/centre-of-mass';
 import { dot, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
@@ -37,7 +38,7 @@ export function landminePivot(
 ): Vec3 {
   const reach = GRIP_ON_BAR * kit.barM;
   const level = Math.sqrt(Math.max(0.01, reach ** 2 - (grip[1] - kit.pivotHeightM) ** 2));
-  if (at === 'square') return [grip[0], kit.pivotHeightM, grip[2] + (side === 'right' ? -1 : 1) * level];
+  if (at === 'square') return [grip[0], kit.pivotHeightM, grip[2] + -signOf(side) * level];
   return [grip[0] - level, kit.pivotHeightM, at === 'between' ? 0 : grip[2]];
 }
 

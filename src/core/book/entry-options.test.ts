@@ -3,7 +3,7 @@ import { dot, normalise, subtract } from '@/core/geometry/vector';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import { findLeastChange } from '@/core/setup/least-change';
 import { findTolerance, isWithin } from '@/core/setup/tolerance';
-import { bodyOf, COLUMN, problemOf, ROOM, solved } from '../../../test/support/fixtures';
+import { COLUMN, ROOM, answerOf, bodyOf, problemOf, profileOn, solved } from '../../../test/support/fixtures';
 import { ownArmPathDeg } from './arm-path';
 import { BOOK, findEntry } from './book';
 import type { BookEntry } from './book-entry';
@@ -11,8 +11,6 @@ import { fittedTiltDeg, NO_FIT } from './client-fit';
 import { fitUnder, usualOptions, withOptions, type EntryOptions } from './entry-options';
 import { fitSettings, withKit } from './fit-entry';
 import { poseEntry, USUAL_SURFACES, WHOLE_RANGE } from './pose-entry';
-import { profileEntry } from './profile-entry';
-import { solveEntry, usualInput } from './solve-entry';
 import { USUAL_KIT, type StationKit } from './station-kit';
 
 const as = (e: BookEntry, change: Partial<EntryOptions>) => withOptions(e, { ...usualOptions(e), ...change });
@@ -44,8 +42,11 @@ describe('paths fitted to a client', () => {
   });
   it('a lower path asks for a lower pulley: the cable runs through the upper arm along it', () => {
     const hole = (deg: number) => {
-      const a = solveEntry(FLY, {
-        ...usualInput(bodyOf(1.75), 'right', 10, { ...WHOLE_RANGE, fit: { ...NO_FIT, armPathDeg: { right: deg } } }),
+      const a = answerOf(FLY, {
+        body: bodyOf(1.75),
+        side: 'right',
+        loadKg: 10,
+        range: { ...WHOLE_RANGE, fit: { ...NO_FIT, armPathDeg: { right: deg } } },
         column: { column: COLUMN, room: ROOM, attachmentM: 0.02 },
       });
       if (!a.ok) throw new Error(a.reason);
@@ -102,7 +103,7 @@ describe('range stops', () => {
   it('stopping sooner never adds rest', () => {
     for (const id of ['lying-extension', 'mid-range-slow-curl', 'dumbbell-fly-flat']) {
       const rest = (stopAt: number) =>
-        profileEntry(
+        profileOn(
           as(findEntry(id)!, { stopAt }),
           { body: bodyOf(1.75), range: WHOLE_RANGE, loadKg: 10, kit: USUAL_KIT },
           'right',
@@ -134,7 +135,7 @@ describe('on a gym’s own steel', () => {
     const p =
       e.load.kind === 'cable'
         ? null
-        : profileEntry(e, { body: bodyOf(1.75), range: WHOLE_RANGE, loadKg: 10, kit: own }, 'right');
+        : profileOn(e, { body: bodyOf(1.75), range: WHOLE_RANGE, loadKg: 10, kit: own }, 'right');
     const posed = p?.posed ?? poseEntry(withKit(e, own), bodyOf(1.75), 'right', WHOLE_RANGE, own.surfaces)!;
     return fitSettings(e, bodyOf(1.75), own, posed, 'right', p ?? { startBy: 'own', finishBy: 'own' });
   };
@@ -153,7 +154,7 @@ describe('on a gym’s own steel', () => {
   it('another notch than the rule’s turns the body with it: a flatter back hangs the arm further behind', () => {
     const curl = findEntry('incline-dumbbell-curl')!;
     const at = (backDeg: number | null) =>
-      profileEntry(as(curl, { backDeg }), { body: bodyOf(1.75), range: WHOLE_RANGE, loadKg: 10, kit }, 'right')!;
+      profileOn(as(curl, { backDeg }), { body: bodyOf(1.75), range: WHOLE_RANGE, loadKg: 10, kit }, 'right')!;
     const flat = as(curl, { backDeg: 41 });
     expect(withKit(flat, kit).posture).toMatchObject({ backDeg: 41 });
     expect(
@@ -167,7 +168,7 @@ describe('on a gym’s own steel', () => {
     const curl = findEntry('preacher-curl-neutral')!;
     const seat = (seatHole: number | null) => {
       const e = as(curl, { seatHole });
-      const p = profileEntry(e, { body: bodyOf(1.75), range: WHOLE_RANGE, loadKg: 10, kit }, 'right')!;
+      const p = profileOn(e, { body: bodyOf(1.75), range: WHOLE_RANGE, loadKg: 10, kit }, 'right')!;
       return fitSettings(e, bodyOf(1.75), kit, p.posed, 'right', p).find((s) => s.kind === 'seat-hole')!;
     };
     const fitted = seat(null);
@@ -189,7 +190,7 @@ describe('on a gym’s own steel', () => {
     });
   });
   it('the upper arm slopes as the pad does', () => {
-    const { path } = profileEntry(
+    const { path } = profileOn(
       findEntry('preacher-curl-neutral')!,
       { body: bodyOf(1.75), range: WHOLE_RANGE, loadKg: 10, kit },
       'right',
@@ -204,7 +205,7 @@ describe('on a gym’s own steel', () => {
       besideM: number;
     };
     // The hands hold the bar at 0.88 of 2.18 m: level distance from the pivot by Pythagoras.
-    const grip = profileEntry(
+    const grip = profileOn(
       findEntry('landmine-row-two-hand')!,
       { body: bodyOf(1.75), range: WHOLE_RANGE, loadKg: 10, kit },
       'right',

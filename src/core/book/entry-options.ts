@@ -1,18 +1,18 @@
-import type { PeakWish } from '@/core/movement/peak-wish';
+import type { PeakTarget } from '@/core/movement/peak-target';
 import type { FrontFoot } from '@/core/movement/sweep-path';
 import { withArmPath } from './arm-path';
 import type { BookEntry, Grip, RuledSetting } from './book-entry';
 import { fittedTiltDeg, NO_FIT, type ClientFit } from './client-fit';
 import { lowerArm, tuckArm } from './bend-arm';
-import { withSchools, type SchoolChoice } from './school';
+import { PRACTICE_QUESTIONS, withPractices, type PracticeChoice } from './practice';
 
 /** What a trainer can choose of a movement. Null: the movement's own, fitted to the client where it can be. */
 export interface EntryOptions {
-  readonly peak: PeakWish;
+  readonly peak: PeakTarget;
   /** Fall of a sweep ahead of the client, degrees; 0 for other paths. */
   readonly tiltDeg: number;
   readonly frontFoot: FrontFoot;
-  readonly schools: SchoolChoice;
+  readonly practices: PracticeChoice;
   readonly grip: Grip | null;
   /** How far below shoulder level the arm path ends behind the body, degrees; rear-deltoid pulls. */
   readonly armPathDeg: number | null;
@@ -29,10 +29,10 @@ export interface EntryOptions {
 
 /** A movement's own choices, fitted to a client. */
 export const usualOptions = (e: BookEntry, fit: ClientFit = NO_FIT): EntryOptions => ({
-  peak: e.wantedPeak,
+  peak: e.peakTarget,
   tiltDeg: fittedTiltDeg(e, fit),
   frontFoot: 'left',
-  schools: {},
+  practices: {},
   grip: null,
   armPathDeg: null,
   tuckDeg: 0,
@@ -83,19 +83,27 @@ const withSeat = (e: BookEntry, hole: number): BookEntry => ({
 });
 
 /**
- * The movement as chosen: schools, grip, arm path, tuck and range stops. Wanted peak and sweep are the solver's own.
+ * The movement as chosen: practices, grip, arm path, tuck and range stops. Wanted peak and sweep are the solver's own.
  */
 export function withOptions(e: BookEntry, o: EntryOptions): BookEntry {
-  let own = withSchools(e, o.schools);
+  let own = withPractices(e, o.practices);
   if (o.grip !== null) own = withGrip(own, o.grip);
   if (o.armPathDeg !== null) own = withArmPath(own, o.armPathDeg);
   own = tuckArm(own, o.tuckDeg);
   if (o.backDeg !== null) own = withBack(own, o.backDeg);
   if (o.seatHole !== null) own = withSeat(own, o.seatHole);
   const stopAt = Math.min(own.stopAt, o.stopAt);
-  return { ...own, startAt: Math.max(own.startAt, o.startAt), stopAt, wantedPeak: o.peak };
+  return { ...own, startAt: Math.max(own.startAt, o.startAt), stopAt, peakTarget: o.peak };
 }
 
 /** A client's fit, less what was chosen by hand for this movement. */
 export const fitUnder = (fit: ClientFit, o: EntryOptions): ClientFit =>
   o.armPathDeg === null ? fit : { ...fit, armPathDeg: {} };
+
+const samePractices = (a: PracticeChoice, b: PracticeChoice): boolean =>
+  PRACTICE_QUESTIONS.every((question) => a[question] === b[question]);
+
+/** The same choices, whatever order they were written down in. */
+export const sameOptions = (a: EntryOptions, b: EntryOptions): boolean =>
+  samePractices(a.practices, b.practices) &&
+  (Object.keys(a) as (keyof EntryOptions)[]).every((key) => key === 'practices' || a[key] === b[key]);

@@ -1,9 +1,9 @@
+import type { Side } from '@/core/body/side';
 import type { Body } from '@/core/body/body-model';
 import { knucklesOverKneesM, SOFT_KNEES_DEG } from '@/core/fit/hinge-fit';
 import { fitAxis, fitHandles } from '@/core/fit/machine-fit';
 import { fitPreacher, type SeatFit } from '@/core/fit/preacher-fit';
 import { blockDeclineDeg, nearestNotch } from '@/core/kit/bench';
-import type { Side } from '@/core/body/active-range';
 import { jointDegAt } from '@/core/movement/joint-action';
 import { toRad } from '@/core/units/angle';
 import { lowerArm } from './bend-arm';

@@ -3,7 +3,9 @@ import { MEASURE_NAMES, type MeasureName } from '@/core/body/segment-ratios';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import type { Placement } from '@/core/setup/setup-problem';
 import { ESTIMATE_ERROR_M, findSensitivity } from './sensitivity';
-import { buildProblem, type SetupInput } from './build-problem';
+import { poseKnown } from './pose-question';
+import { searchOf } from './posed-question';
+import type { Question } from './question';
 
 /** What measuring one landmark would settle in a client's set-ups. */
 export interface MeasureWorth {
@@ -24,14 +26,14 @@ const WORTH_DEG = 0.05;
  */
 export function rankMeasures(
   bodyInput: BodyInput,
-  setups: readonly { readonly input: SetupInput; readonly at: Placement }[],
+  setups: readonly { readonly question: Question; readonly at: Placement }[],
 ): MeasureWorth[] {
   const body = buildBody(bodyInput);
   return MEASURE_NAMES.filter((n) => sizeOf(body, n).source !== 'measured')
     .map((measure): MeasureWorth => {
       let lineDeg = 0;
       let holes: number | null = 0;
-      for (const { input, at } of setups) {
+      for (const { question, at } of setups) {
         const off = (deltaM: number): number => {
           const changed =
             deltaM === 0
@@ -40,12 +42,12 @@ export function rankMeasures(
                   ...bodyInput,
                   measuredM: { ...bodyInput.measuredM, [measure]: sizeOf(body, measure).m + deltaM },
                 });
-          return evaluatePlacement(buildProblem({ ...input, body: changed }), at).metrics.offPlaneRmsDeg;
+          return evaluatePlacement(searchOf(poseKnown({ ...question, body: changed })), at).metrics.offPlaneRmsDeg;
         };
         const change = Math.max(off(ESTIMATE_ERROR_M), off(-ESTIMATE_ERROR_M)) - off(0);
         lineDeg = Math.max(lineDeg, change);
         if (change < WORTH_DEG || holes === null) continue;
-        const s = findSensitivity({ ...input, body, lastUsed: null }, bodyInput, measure, at);
+        const s = findSensitivity({ ...question, body, lastUsed: null }, bodyInput, measure, at);
         holes = s.lower && s.higher ? Math.max(holes, Math.abs(s.lower.hole - s.higher.hole)) : null;
       }
       return { measure, lineDeg, holes };

@@ -1,4 +1,5 @@
-import type { ActiveRangeDeg, Side } from '@/core/body/active-range';
+import { type Side, otherSide } from '@/core/body/side';
+import type { ActiveRangeDeg } from '@/core/body/active-range';
 import type { Body } from '@/core/body/body-model';
 import { poseBody } from '@/core/body/pose-body';
 import { footOf } from '@/core/body/pose-legs';
@@ -31,11 +32,9 @@ export interface Surfaces {
 /** What a gym usually has (common practice), where nothing is measured. */
 export const USUAL_SURFACES: Surfaces = { benchHeightM: 0.45, lowSeatM: 0.3, handlesOnFloorM: 0.08 };
 
-const OTHER: Readonly<Record<Side, Side>> = { left: 'right', right: 'left' };
-
 /** The posture of a rule for a working side on these surfaces. */
 function toPosture(rule: PostureRule, working: Side, at: Surfaces, body: Body): Posture {
-  const free = OTHER[working];
+  const free = otherSide(working);
   switch (rule.kind) {
     case 'standing':
       return { kind: 'standing', kneeFlexionDeg: rule.kneeFlexionDeg ?? 8 };

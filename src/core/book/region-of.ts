@@ -1,4 +1,4 @@
-import type { Side } from '@/core/body/active-range';
+import type { Side } from '@/core/body/side';
 import type { Region } from '@/core/body/region-line';
 import { toDirection } from '@/core/geometry/direction';
 import { intoFrame } from '@/core/geometry/frame';

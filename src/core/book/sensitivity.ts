@@ -1,6 +1,8 @@
 import { buildBody, sizeOf, type BodyInput } from '@/core/body/body-model';
 import type { MeasureName } from '@/core/body/segment-ratios';
-import { buildProblem, type SetupInput } from './build-problem';
+import { poseKnown } from './pose-question';
+import { searchOf } from './posed-question';
+import type { Question } from './question';
 import { solveSetup } from '@/core/setup/solve-setup';
 
 /** How far a tape or a ratio is commonly out, metres. */
@@ -15,20 +17,22 @@ export interface Sensitivity {
 }
 
 /**
- * Solve again with one measure 2 cm either way. `input.body` must have been built from `bodyInput`.
+ * Solve again with one measure 2 cm either way. `question.body` must have been built from `bodyInput`.
  * The place where the best set-up stands is kept, so that the answer is about the hole unless the hole is fixed.
  */
 export function findSensitivity(
-  input: SetupInput,
+  question: Question,
   bodyInput: BodyInput,
   measure: MeasureName,
   at: { readonly standX: number; readonly standZ: number; readonly yawDeg: number },
 ): Sensitivity {
-  const sized = sizeOf(input.body, measure);
+  const sized = sizeOf(question.body, measure);
   const solveWith = (deltaM: number): Sensitivity['lower'] => {
     const body = buildBody({ ...bodyInput, measuredM: { ...bodyInput.measuredM, [measure]: sized.m + deltaM } });
     const { standX, standZ, yawDeg } = at;
-    const solution = solveSetup(buildProblem({ ...input, body, fixed: { ...input.fixed, standX, standZ, yawDeg } }));
+    const solution = solveSetup(
+      searchOf(poseKnown({ ...question, body, fixed: { ...question.fixed, standX, standZ, yawDeg } })),
+    );
     return solution.feasible ? { hole: solution.best.placement.hole, standX: solution.best.placement.standX } : null;
   };
   return { measure, lower: solveWith(-ESTIMATE_ERROR_M), higher: solveWith(ESTIMATE_ERROR_M) };

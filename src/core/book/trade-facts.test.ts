@@ -1,3 +1,4 @@
+import type { Asked } from '@/core/book/question';
 import { describe, expect, it } from 'vitest';
 import { dot, length, normalise, subtract, type Vec3 } from '@/core/geometry/vector';
 import { hingeAxis } from '@/core/movement/joint-action';
@@ -10,28 +11,27 @@ import { solveSetup, type SolvedSetup } from '@/core/setup/solve-setup';
 import { findHingeDeg, knucklesOverKneesM } from '@/core/fit/hinge-fit';
 import { toDeg } from '@/core/units/angle';
 import { parseTempo } from '@/core/tempo/tempo';
-import { bodyOf, COLUMN, ROOM } from '../../../test/support/fixtures';
+import { COLUMN, ROOM, answerOf, bodyOf, profileOn, searchFor } from '../../../test/support/fixtures';
 import { BOOK, findEntry } from './book';
 import { sidesOf, type BookEntry } from './book-entry';
 import { WHOLE_RANGE } from './pose-entry';
-import { findProblem } from './build-problem';
 import { usualOptions } from './entry-options';
 import { fitSettings } from './fit-entry';
-import { profileEntry } from './profile-entry';
 import { rangeDegOf } from './range-deg';
-import { entryProblem, solveEntry, toSetupInput, usualInput, type EntryInput } from './solve-entry';
 import { USUAL_KIT, type StationKit } from './station-kit';
 
 /** Common practice, asked of the answers on three statures; numbered as trainers learn them. */
 const LOAD_KG = 15;
 const LAST = 40;
-const inputFor = (e: BookEntry, h: number, loadKg = LOAD_KG): EntryInput => ({
-  ...usualInput(bodyOf(h), sidesOf(e).at(-1)!, loadKg, WHOLE_RANGE),
+const inputFor = (e: BookEntry, h: number, loadKg = LOAD_KG): Asked => ({
+  body: bodyOf(h),
+  side: sidesOf(e).at(-1)!,
+  loadKg,
   column: { column: COLUMN, room: ROOM, attachmentM: 0.14 },
 });
 function solve(e: BookEntry | string, h: number, loadKg = LOAD_KG) {
   const entry = typeof e === 'string' ? findEntry(e)! : e;
-  const a = solveEntry(entry, inputFor(entry, h, loadKg));
+  const a = answerOf(entry, inputFor(entry, h, loadKg));
   if (!a.ok) throw new Error(`${entry.id}: ${a.reason}`);
   return a;
 }
@@ -47,7 +47,7 @@ function withKeys(id: string, change: (k: Key) => Key): BookEntry {
 /** Moved away from its column, everything else as it was. */
 function placed(id: string, h: number, change: { standX?: number; hole?: number }) {
   const e = findEntry(id)!;
-  const problem = entryProblem(e, inputFor(e, h))!;
+  const problem = searchFor(e, inputFor(e, h))!;
   const base = solve(id, h).placement!;
   const at = evaluatePlacement(problem, { ...base, ...change });
   return { base, metrics: at.metrics, resistance: at.bySide[problem.sides.at(-1)!]!.samples.resistanceNm };
@@ -56,7 +56,7 @@ function settingsOf(id: string, h: number, kit: StationKit) {
   const e = findEntry(id)!;
   const side = sidesOf(e).at(-1)!;
   const shown = side === 'both' ? 'right' : side;
-  const own = profileEntry(e, { ...inputFor(e, h), kit }, shown)!;
+  const own = profileOn(e, { ...inputFor(e, h), kit }, shown)!;
   return fitSettings(e, bodyOf(h), kit, own.posed, shown, own);
 }
 const mean = (a: Float64Array, from = 0, to = a.length): number =>
@@ -187,7 +187,7 @@ describe.each([1.5, 1.75, 2])('facts of the trade, %d m (common practice)', (h) 
       'out, either foot',
     () => {
       const e = findEntry('cable-fly-high-to-low')!;
-      const problem = entryProblem(e, inputFor(e, h))!;
+      const problem = searchFor(e, inputFor(e, h))!;
       const { best } = solveSetup(problem) as SolvedSetup;
       const { placement, metrics } = best;
       expect(metrics.offPlaneRmsDeg).toBeLessThan(3);
@@ -196,10 +196,7 @@ describe.each([1.5, 1.75, 2])('facts of the trade, %d m (common practice)', (h) 
       if (region?.code === 'region') expect(region.deg).toBeLessThan(20);
       expect(holeHeightM(COLUMN, placement.hole)).toBeGreaterThan(h);
       expect(placement.standX).toBeGreaterThanOrEqual(0.1);
-      const other = findProblem({
-        ...toSetupInput(e, inputFor(e, h), inputFor(e, h).column!),
-        options: { ...usualOptions(e), frontFoot: 'right' },
-      })!;
+      const other = searchFor(e, { ...inputFor(e, h), options: { ...usualOptions(e), frontFoot: 'right' } })!;
       expect((solveSetup(other) as SolvedSetup).best.placement.hole).toBe(placement.hole);
       // Off at the start means off all set: the line does not come back by itself.
       const off = evaluatePlacement(problem, { ...placement, hole: placement.hole - 5 });
@@ -314,7 +311,7 @@ describe.each([1.5, 1.75, 2])('facts of the trade, %d m (common practice)', (h) 
     const low = Math.min(...solve(row, h).posed.path.contact.map((c) => c[1]));
     expect(low).toBeGreaterThanOrEqual(0.225 - 0.01);
     // Arms long enough to hang the plates through the floor end on it.
-    if (low < 0.24) expect(profileEntry(row, inputFor(row, h), 'right')!.startBy).toBe('touch');
+    if (low < 0.24) expect(profileOn(row, inputFor(row, h), 'right')!.startBy).toBe('touch');
   });
 
   it('L19 axis to axis: the knee on the axis within half a hole; on the curl, of two alike, further back', () => {
@@ -368,7 +365,7 @@ describe.each([1.5, 1.75, 2])('facts of the trade, %d m (common practice)', (h) 
       };
       const input = { ...inputFor(fly, h), range, kit: { ...USUAL_KIT, machines: { 'chest-fly': machine } } };
       const [l, r] = (['left', 'right'] as const).map((side) =>
-        rangeDegOf(profileEntry(fly, input, side)!.posed.path, 'proximal'),
+        rangeDegOf(profileOn(fly, input, side)!.posed.path, 'proximal'),
       );
       return l! - r!;
     };

@@ -1,15 +1,13 @@
+import type { WorkingSide } from '@/core/body/side';
 import { describe, expect, it } from 'vitest';
 import { rotateAbout } from '@/core/geometry/frame';
 import { toBody } from '@/core/geometry/rotation';
 import { add, length, subtract, type Vec3 } from '@/core/geometry/vector';
-import type { WorkingSide } from '@/core/setup/setup-problem';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import { toRad } from '@/core/units/angle';
-import { bodyOf, COLUMN, ROOM } from '../../../test/support/fixtures';
+import { COLUMN, ROOM, answerOf, bodyOf } from '../../../test/support/fixtures';
 import { BOOK } from './book';
 import { sidesOf, type BookEntry } from './book-entry';
-import { WHOLE_RANGE } from './pose-entry';
-import { solveEntry, usualInput } from './solve-entry';
 
 const LOAD_KG = 12;
 const STEP_RAD = 1e-5;
@@ -19,8 +17,10 @@ const STEP_RAD = 1e-5;
  * load's potential by the moment that the joint must give. Knows nothing of levers or cross products.
  */
 function byVirtualWork(e: BookEntry, statureM: number, side: WorkingSide) {
-  const answer = solveEntry(e, {
-    ...usualInput(bodyOf(statureM), side, LOAD_KG, WHOLE_RANGE),
+  const answer = answerOf(e, {
+    body: bodyOf(statureM),
+    side,
+    loadKg: LOAD_KG,
     column: { column: COLUMN, room: ROOM, attachmentM: 0.14 },
   });
   if (!answer.ok) throw new Error(`${e.id}: ${answer.reason}`);

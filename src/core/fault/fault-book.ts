@@ -1,125 +1,14 @@
+import type { CorrectionCode } from '@/core/movement/correction-code';
+import type { Severity } from '@/core/movement/fault-code';
 import type { FaultCode } from '@/core/movement/fault-code';
 
 /** When in the rep a fault shows. */
 export const FAULT_PHASES = ['start', 'lifting', 'finish', 'lowering', 'stretch'] as const;
 export type FaultPhase = (typeof FAULT_PHASES)[number];
 
-/** Likely causes and kinds of remedy, in the order they are ruled out. */
-export const REMEDY_ORDER = ['set-up', 'load', 'cue', 'range', 'refer'] as const;
-export type RemedyKind = (typeof REMEDY_ORDER)[number];
-
 /** Likely causes, in the order they are ruled out. */
 export const CAUSE_ORDER = ['set-up', 'load', 'cue', 'range', 'structure'] as const;
 export type FaultCause = (typeof CAUSE_ORDER)[number];
-
-/** 1 watch, 2 correct now, 3 stop the set. */
-export type Severity = 1 | 2 | 3;
-
-export const CORRECTION_CODES = [
-  'solved-hole',
-  'solved-mark',
-  'pulley-up',
-  'step-in',
-  'step-out',
-  'one-step-lighter',
-  'blades-down',
-  'upper-arms-to-ribs',
-  'bend-at-stretch',
-  'straighten-at-finish',
-  'ribs-down',
-  'still-trunk',
-  'square-up',
-  'lower-like-another',
-  'chin-in',
-  'hands-level',
-  'stop-earlier',
-  'end-set-sooner',
-  'one-arm',
-  'seat-up',
-  'seat-back',
-  'back-pad-hole',
-  'neutral-grip',
-  'lower-line',
-  'straps',
-  'higher-hinge',
-  'support-the-trunk',
-  'pin-the-knees',
-  'bench-down-a-notch',
-  'step-back',
-  'thumb-up',
-  'independent-arms',
-  'elbow-under-shoulder',
-  'start-behind',
-  'blade-first',
-  'aim-for-hip',
-  'elbow-and-palm-out',
-  'drive-the-elbow',
-  'pause-at-the-bottom',
-  'short-of-straight',
-  'pull-on-handles',
-  'elbows-only',
-  'knees-heavy',
-  'chest-over-pad',
-  'stop-at-ninety',
-  'start-at-thirty',
-  'half-kneel',
-  'own-load',
-  'refer',
-] as const;
-export type CorrectionCode = (typeof CORRECTION_CODES)[number];
-
-/** What a correction works on. */
-export const CORRECTION_KIND: Readonly<Record<CorrectionCode, RemedyKind>> = {
-  'solved-hole': 'set-up',
-  'solved-mark': 'set-up',
-  'pulley-up': 'set-up',
-  'step-in': 'set-up',
-  'step-out': 'set-up',
-  'one-step-lighter': 'load',
-  'blades-down': 'cue',
-  'upper-arms-to-ribs': 'cue',
-  'bend-at-stretch': 'cue',
-  'straighten-at-finish': 'cue',
-  'ribs-down': 'cue',
-  'still-trunk': 'cue',
-  'square-up': 'cue',
-  'lower-like-another': 'cue',
-  'chin-in': 'cue',
-  'hands-level': 'cue',
-  'stop-earlier': 'range',
-  'end-set-sooner': 'range',
-  'one-arm': 'range',
-  'seat-up': 'set-up',
-  'seat-back': 'set-up',
-  'back-pad-hole': 'set-up',
-  'neutral-grip': 'set-up',
-  'lower-line': 'set-up',
-  straps: 'set-up',
-  'higher-hinge': 'set-up',
-  'support-the-trunk': 'set-up',
-  'pin-the-knees': 'set-up',
-  'bench-down-a-notch': 'set-up',
-  'step-back': 'set-up',
-  'thumb-up': 'set-up',
-  'independent-arms': 'set-up',
-  'elbow-under-shoulder': 'cue',
-  'start-behind': 'cue',
-  'blade-first': 'cue',
-  'aim-for-hip': 'cue',
-  'elbow-and-palm-out': 'cue',
-  'drive-the-elbow': 'cue',
-  'pause-at-the-bottom': 'cue',
-  'short-of-straight': 'cue',
-  'pull-on-handles': 'cue',
-  'elbows-only': 'cue',
-  'knees-heavy': 'cue',
-  'chest-over-pad': 'cue',
-  'stop-at-ninety': 'range',
-  'start-at-thirty': 'range',
-  'half-kneel': 'range',
-  'own-load': 'load',
-  refer: 'refer',
-};
 
 /** A fault as data: where it shows, how much it matters, and what to try, in the order of remedy. */
 export interface Fault {

@@ -2,32 +2,21 @@ import { describe, expect, it } from 'vitest';
 import { BOOK, findEntry } from '@/core/book/book';
 import { sidesOf, type BookEntry } from '@/core/book/book-entry';
 import { faultsOf } from '@/core/book/entry-faults';
-import { WHOLE_RANGE } from '@/core/book/pose-entry';
-import { solveEntry, toSetupInput, usualInput } from '@/core/book/solve-entry';
 import { length, subtract } from '@/core/geometry/vector';
 import { FAULT_CODES, type FaultCode } from '@/core/movement/fault-code';
-import { bodyOf, COLUMN, ROOM } from '../../../test/support/fixtures';
+import { COLUMN, ROOM, answerOf, bodyOf } from '../../../test/support/fixtures';
 import { CAUSE_ORDER, FAULT_BOOK } from './fault-book';
-import { costOnCable, costWithoutCable, type FaultCost } from './fault-cost';
+import { costOfFault, type FaultCost } from './fault-cost';
 import { PERTURBATION } from './perturbation';
 
 const STATURES = [1.5, 1.75, 2];
 function cost(e: BookEntry | string, fault: FaultCode, size = PERTURBATION[fault]!.usual, h = 1.75): FaultCost | null {
   const entry = typeof e === 'string' ? findEntry(e)! : e;
   const side = sidesOf(entry).at(-1)!;
-  const input = usualInput(bodyOf(h), side, 15, WHOLE_RANGE);
-  const shown = side === 'both' ? 'right' : side;
-  if (entry.load.kind !== 'cable') return costWithoutCable(entry, input, shown, PERTURBATION[fault]!, size);
   const column = { column: COLUMN, room: ROOM, attachmentM: 0.14 };
-  const a = solveEntry(entry, { ...input, column });
+  const a = answerOf(entry, { body: bodyOf(h), side, loadKg: 15, column });
   if (!a.ok) throw new Error(entry.id);
-  return costOnCable(
-    toSetupInput(entry, { ...input, column }, column),
-    a.placement!,
-    shown,
-    PERTURBATION[fault]!,
-    size,
-  );
+  return costOfFault(a.from, a.placement, a.side, PERTURBATION[fault]!, size);
 }
 const PRONE = BOOK.flatMap((e) =>
   faultsOf(e)
@@ -81,7 +70,9 @@ describe('what a fault costs', () => {
         const c = cost(id, fault, size);
         if (c === null) continue; // a range cut to less than is still the movement
         expect(
-          [c.meanChange, ...c.after.samples.resistanceNm, ...c.after.leak.map((l) => l.share)].every(Number.isFinite),
+          [c.meanChange, ...c.after.samples.resistanceNm, ...c.after.offAxis.map((l) => l.share)].every(
+            Number.isFinite,
+          ),
         ).toBe(true);
         if (p.kind !== 'stops-short') for (const d of bones(c, c)) expect(Math.abs(d)).toBeLessThan(1e-9);
       }
@@ -99,7 +90,7 @@ describe.each(STATURES)('facts of the trade about faults, %d m (common practice)
   it('straighter arms in a dumbbell fly load the chest more, and the elbow flexors with it', () => {
     const c = at('dumbbell-fly-flat', 'arms-too-straight');
     expect(c.meanChange).toBeGreaterThan(0.02);
-    expect(c.grew!.part).toMatchObject({ joint: 'middle', answeredBy: 'elbow-flexors' });
+    expect(c.grew!.part).toMatchObject({ joint: 'middle', compensatedBy: 'elbow-flexors' });
   });
   it('arms that stay bent shorten the lever at the finish of a fly', () => {
     const c = at('cable-fly-level', 'arms-stay-bent');
@@ -109,7 +100,7 @@ describe.each(STATURES)('facts of the trade about faults, %d m (common practice)
     const held = (holes: number, by: string) => {
       const { before, after } = at('cable-fly-level', 'line-off-arm', holes);
       const share = (s: typeof before) =>
-        s.leak.filter((l) => l.answeredBy === by).reduce((sum, l) => sum + l.share, 0);
+        s.offAxis.filter((l) => l.compensatedBy === by).reduce((sum, l) => sum + l.share, 0);
       return share(after) - share(before);
     };
     expect(held(-3, 'front-deltoid')).toBeGreaterThan(0.05);
@@ -123,7 +114,7 @@ describe.each(STATURES)('facts of the trade about faults, %d m (common practice)
   });
   it('a flared elbow takes a row off the lat’s own line', () => {
     const c = at('cable-row-level-one-arm', 'elbow-flares');
-    expect(c.after.metrics.leakShare).toBeGreaterThan(c.before.metrics.leakShare);
+    expect(c.after.metrics.offAxisShare).toBeGreaterThan(c.before.metrics.offAxisShare);
   });
   it('a knee off the machine’s axis changes what the knee carries', () => {
     expect(Math.abs(at('leg-extension', 'knee-gap').meanChange)).toBeGreaterThan(0.01);

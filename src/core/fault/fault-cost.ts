@@ -1,14 +1,9 @@
-import type { Side } from '@/core/body/active-range';
-import { findProblem, type SetupInput } from '@/core/book/build-problem';
-import type { BookEntry } from '@/core/book/book-entry';
+import type { Side } from '@/core/body/side';
 import { entryLoads } from '@/core/book/entry-load';
-import { withKit } from '@/core/book/fit-entry';
-import { poseEntry } from '@/core/book/pose-entry';
-import { profileEntry } from '@/core/book/profile-entry';
-import { type EntryInput } from '@/core/book/solve-entry';
+import { poseEntry, type PosedEntry } from '@/core/book/pose-entry';
+import { limbOn, searchOf, type PosedLimb, type PosedQuestion } from '@/core/book/posed-question';
 import { toBody } from '@/core/geometry/rotation';
-import { add, scale } from '@/core/geometry/vector';
-import { buildLeakTrack, resolveLeak, type LeakPart } from '@/core/mechanics/leak';
+import { add, scale, subtract } from '@/core/geometry/vector';
 import { buildLimbTrack } from '@/core/mechanics/limb-track';
 import {
   allocateSamples,
@@ -18,8 +13,9 @@ import {
   type ProfileSamples,
 } from '@/core/mechanics/line-profile';
 import type { Load } from '@/core/mechanics/load';
+import { buildOffAxisTrack, resolveOffAxis, type OffAxisPart } from '@/core/mechanics/off-axis';
 import { SAMPLES, type ChainPath, type ChainTarget } from '@/core/movement/chain-path';
-import { limbOf, type Placement } from '@/core/setup/setup-problem';
+import type { Placement } from '@/core/setup/setup-problem';
 import { toRad } from '@/core/units/angle';
 import { perturbPath } from './perturb-path';
 import type { Perturbation } from './perturbation';
@@ -29,7 +25,7 @@ export interface FaultState {
   readonly path: ChainPath;
   readonly metrics: LineMetrics;
   readonly samples: ProfileSamples;
-  readonly leak: readonly LeakPart[];
+  readonly offAxis: readonly OffAxisPart[];
 }
 
 export interface FaultCost {
@@ -41,7 +37,7 @@ export interface FaultCost {
    * The part of the moment beside the target that grew most, with its growth as a share of the target joint's moment;
    * null when none did.
    */
-  readonly grew: { readonly part: LeakPart; readonly by: number } | null;
+  readonly grew: { readonly part: OffAxisPart; readonly by: number } | null;
   /** Cable that stays out at the least, metres; null without a cable. */
   readonly clearanceM: number | null;
 }
@@ -50,9 +46,10 @@ export interface FaultCost {
 const WORTH_TELLING = 0.01;
 
 function compare(before: FaultState, after: FaultState, clearanceM: number | null): FaultCost {
-  const was = (p: LeakPart): number =>
-    before.leak.find((x) => x.joint === p.joint && x.axis === p.axis && x.answeredBy === p.answeredBy)?.share ?? 0;
-  const grown = after.leak.map((part) => ({ part, by: part.share - was(part) })).sort((a, b) => b.by - a.by)[0];
+  const was = (p: OffAxisPart): number =>
+    before.offAxis.find((x) => x.joint === p.joint && x.axis === p.axis && x.compensatedBy === p.compensatedBy)
+      ?.share ?? 0;
+  const grown = after.offAxis.map((part) => ({ part, by: part.share - was(part) })).sort((a, b) => b.by - a.by)[0];
   const mean = before.metrics.meanResistanceNm;
   return {
     before,
@@ -63,101 +60,105 @@ function compare(before: FaultState, after: FaultState, clearanceM: number | nul
   };
 }
 
+type StateOf = (path: ChainPath, target: ChainTarget) => FaultState;
+
 /**
- * What a fault of some size costs where a movement hangs on a cable, on one working side: the place stays, the pose is
- * perturbed (or the place itself, for a hole or a stance that is off). Null when the client's range leaves no movement.
+ * The same movement stopped short of its finish by a share of its range, on the side that works; null when little is
+ * left.
  */
-export function costOnCable(
-  input: SetupInput,
+function stoppedShort(
+  { question, range, entry }: PosedQuestion,
+  limb: PosedLimb,
+  side: Side,
+  size: number,
+): PosedEntry | null {
+  const { body, kit, options } = question;
+  const { from, to } = limb.profile ? limb.posed.range : { from: entry.startAt, to: entry.stopAt };
+  return poseEntry({ ...entry, startAt: from, stopAt: to - size }, body, side, range, kit.surfaces, options);
+}
+
+/** Of a movement on a cable: the place stays, the pose is perturbed, or the place itself is off. */
+function costOnCable(
+  posed: PosedQuestion,
   placement: Placement,
   side: Side,
   p: Perturbation,
   size: number,
 ): FaultCost | null {
-  const problem = findProblem(input);
-  if (!problem) return null;
-  const limb = limbOf(problem, side);
-  const stand = (at: Placement) => ({ x: at.standX, z: at.standZ, yawRad: toRad(at.yawDeg) });
-  const shared = problem.shared;
-  const state = (path: ChainPath, target: ChainTarget, at: Placement): FaultState => {
-    const samples = allocateSamples(SAMPLES);
-    const track = buildLimbTrack(problem.body, path, target, shared ? 'middle' : 'hand');
-    const metrics = profileLine(
-      track,
-      toBody(problem.pulley(at, side), stand(at)),
-      problem.tensionN,
-      input.attachmentM,
-      samples,
-    );
-    return { path, metrics, samples, leak: resolveLeak(buildLeakTrack(problem.body, path, target), samples.load) };
-  };
-  const before = state(limb.path, limb.target, placement);
+  const search = searchOf(posed);
+  const limb = limbOn(posed, side);
+  const { path, target } = limb.posed;
+  const { column, attachmentM } = search.input;
+  const stateAt =
+    (at: Placement): StateOf =>
+    (along, against) => {
+      const samples = allocateSamples(SAMPLES);
+      const track = buildLimbTrack(search.body, along, against, search.shared ? 'middle' : 'hand');
+      const stand = { x: at.standX, z: at.standZ, yawRad: toRad(at.yawDeg) };
+      const metrics = profileLine(track, toBody(search.pulley(at, side), stand), search.tensionN, attachmentM, samples);
+      const offAxis = resolveOffAxis(buildOffAxisTrack(search.body, along, against), samples.load);
+      return { path: along, metrics, samples, offAxis };
+    };
+  const before = stateAt(placement)(path, target);
+  const told = (after: FaultState): FaultCost => compare(before, after, after.metrics.minClearanceM);
   if (p.kind === 'stops-short') {
-    const short = findProblem({ ...input, entry: { ...input.entry, stopAt: input.entry.stopAt - size } });
-    if (!short) return null;
-    const cut = limbOf(short, side);
-    const after = state(cut.path, cut.target, placement);
-    return compare(before, after, after.metrics.minClearanceM);
+    const short = stoppedShort(posed, limb, side, size);
+    return short && told(stateAt(placement)(short.path, short.target));
   }
-  const hole = Math.min(
-    input.column.holes,
-    Math.max(
-      1,
-      placement.hole +
-        (p.kind === 'hole-off' ? Math.round(size) * (input.column.numberedFrom === 'bottom' ? 1 : -1) : 0),
-    ),
-  );
-  const at = { ...placement, hole, standX: placement.standX - (p.kind === 'stands-near' ? size : 0) };
-  const path = perturbPath(limb.path, limb.target, p.kind, size, problem.pose.pelvis);
+  const up = p.kind === 'hole-off' ? Math.round(size) * (column.numberedFrom === 'bottom' ? 1 : -1) : 0;
+  const at = {
+    ...placement,
+    hole: Math.min(column.holes, Math.max(1, placement.hole + up)),
+    standX: placement.standX - (p.kind === 'stands-near' ? size : 0),
+  };
   // The muscle works about the axis it worked about: the fault changes the limb, not the joint's own action.
-  const after = state(path, limb.target, at);
-  return compare(before, after, after.metrics.minClearanceM);
+  return told(stateAt(at)(perturbPath(path, target, p.kind, size, search.pose.pelvis), target));
 }
 
 /**
- * The same for a movement without a cable: the load stays where it was, the pose is perturbed, or the joint against the
- * machine's axis.
+ * Of a movement without one: the load stays where it was, the pose is perturbed, or the joint against the machine's
+ * axis.
  */
-export function costWithoutCable(
-  entry: BookEntry,
-  input: Omit<EntryInput, 'column' | 'side'>,
-  side: Side,
-  p: Perturbation,
-  size: number,
-): FaultCost | null {
-  const own = profileEntry(entry, input, side);
-  if (!own) return null;
-  const { posed } = own;
-  const loads = entryLoads(entry, posed, input.body, input.loadKg, input.kit);
-  const state = (path: ChainPath, target: ChainTarget, on: readonly Load[]): FaultState => {
-    const samples = allocateSamples(SAMPLES);
-    const metrics = profileLoads(buildLimbTrack(input.body, path, target), on, samples);
-    return { path, metrics, samples, leak: resolveLeak(buildLeakTrack(input.body, path, target), samples.load) };
-  };
-  const before = state(posed.path, posed.target, loads);
+function costWithoutCable(posed: PosedQuestion, side: Side, p: Perturbation, size: number): FaultCost | null {
+  const { body, kit, loadKg } = posed.question;
+  const limb = limbOn(posed, side);
+  const own = limb.posed;
+  const loads = entryLoads(posed.entry, own, body, loadKg, kit);
+  const stateOn =
+    (on: readonly Load[]): StateOf =>
+    (path, target) => {
+      const samples = allocateSamples(SAMPLES);
+      const metrics = profileLoads(buildLimbTrack(body, path, target), on, samples);
+      return { path, metrics, samples, offAxis: resolveOffAxis(buildOffAxisTrack(body, path, target), samples.load) };
+    };
+  const before = stateOn(loads)(own.path, own.target);
   if (p.kind === 'stops-short') {
-    const short = poseEntry(
-      { ...withKit(entry, input.kit), startAt: posed.range.from, stopAt: posed.range.to - size },
-      input.body,
-      side,
-      input.range,
-      input.kit.surfaces,
-    );
-    return short && compare(before, state(short.path, short.target, loads), null);
+    const short = stoppedShort(posed, limb, side, size);
+    return short && compare(before, stateOn(loads)(short.path, short.target), null);
   }
   if (p.kind === 'joint-off-axis') {
     // The joint sits ahead of the machine's axis, so the axis lies behind it.
+    const ahead = scale(own.path.frame[0]!.x, size);
     const off = loads.map((l) =>
       l.kind === 'arc'
-        ? {
-            ...l,
-            centre: add(l.centre, scale(posed.path.frame[0]!.x, -size)),
-            arm: { ...l.arm, zero: add(l.arm.zero, scale(posed.path.frame[0]!.x, size)) },
-          }
+        ? { ...l, centre: subtract(l.centre, ahead), arm: { ...l.arm, zero: add(l.arm.zero, ahead) } }
         : l,
     );
-    return compare(before, state(posed.path, posed.target, off), null);
+    return compare(before, stateOn(off)(own.path, own.target), null);
   }
-  const path = perturbPath(posed.path, posed.target, p.kind, size, posed.pose.pelvis);
-  return compare(before, state(path, posed.target, loads), null);
+  const path = perturbPath(own.path, own.target, p.kind, size, own.pose.pelvis);
+  return compare(before, stateOn(loads)(path, own.target), null);
 }
+
+/**
+ * What a fault of some size costs on one working side, at a place where the movement hangs on a cable. Null when the
+ * fault leaves no movement.
+ */
+export const costOfFault = (
+  posed: PosedQuestion,
+  placement: Placement | null,
+  side: Side,
+  p: Perturbation,
+  size: number,
+): FaultCost | null =>
+  posed.search && placement ? costOnCable(posed, placement, side, p, size) : costWithoutCable(posed, side, p, size);

@@ -1,12 +1,13 @@
+import { CORRECTION_KIND, REMEDY_ORDER } from '@/core/movement/correction-code';
 import { describe, expect, it } from 'vitest';
 import { FAULT_CODES } from '@/core/movement/fault-code';
 import { BOOK } from '@/core/book/book';
 import { faultsOf } from '@/core/book/entry-faults';
-import { CORRECTION_KIND, FAULT_BOOK, REMEDY_ORDER } from './fault-book';
+import { FAULT_BOOK } from './fault-book';
 import { judgeCause, type FaultEvidence } from './judge-cause';
-import type { FloorEvent, FloorEventBody } from './floor-event';
+import type { FloorEvent, FloorEventBody } from '@/core/record/floor-event';
 import { sessionResults } from './judge-set';
-import { findOpenCorrection, foldSetLog } from './set-log';
+import { findOpenCorrection, foldSetLog } from '@/core/record/set-log';
 import { rankFaults, watchList } from './watch-list';
 import { seeded } from '../../../test/support/fixtures';
 
@@ -84,9 +85,16 @@ describe('judgeCause', () => {
   });
 });
 
+/** Items of one day's session on both sides; every other item is a session of its own. */
+const PLANNED = {
+  left: { sessionId: 'day', side: 'left' },
+  right: { sessionId: 'day', side: 'right' },
+} as const;
+const fold = (events: readonly FloorEvent[]) => foldSetLog(events, PLANNED);
 let n = 0;
 const event = (body: FloorEventBody, atMs = ++n, itemId = 'i1'): FloorEvent => ({
   id: `e${++n}`,
+  actorId: 'trainer',
   deviceId: 'd',
   seq: n,
   atMs,
@@ -129,7 +137,7 @@ describe('set log', () => {
   const all = [...first, correction, ...second, outcome];
 
   it('tells sets, faults by rep, confirmed load and reps, and what held', () => {
-    const log = foldSetLog(all);
+    const log = fold(all);
     expect(log.sets.map((s) => [s.setNo, s.loadG, s.reps, s.confirmed])).toEqual([
       [1, 12500, 11, true],
       [2, 12500, 11, true],
@@ -140,33 +148,29 @@ describe('set log', () => {
       outcome: 'held',
       outcomeSetId: 's2',
     });
-    expect(findOpenCorrection(foldSetLog(all.slice(0, -1)).sets)!.id).toBe(correction.id);
+    expect(findOpenCorrection(fold(all.slice(0, -1)).sets)!.id).toBe(correction.id);
     expect(findOpenCorrection(log.sets)).toBeNull();
   });
   it('is the same however often and in whatever order records arrive', () => {
     const random = seeded(3);
-    const expected = foldSetLog(all);
+    const expected = fold(all);
     for (let k = 0; k < 50; k++) {
       const shuffled = [...all, ...all.slice(0, 3)]
         .map((e) => [random(), e] as const)
         .sort((a, b) => a[0] - b[0])
         .map((x) => x[1]);
-      expect(foldSetLog(shuffled)).toEqual(expected);
+      expect(fold(shuffled)).toEqual(expected);
     }
   });
   it('undo takes back any record', () => {
     const undo = (id: string) => event({ kind: 'undo', eventId: id });
-    expect(foldSetLog([...all, undo(first[1]!.id)]).sets[0]!.faults.map((f) => f.rep)).toEqual([7]);
-    expect(foldSetLog([...all, undo(outcome.id)]).sets[0]!.corrections[0]!.outcome).toBeNull();
+    expect(fold([...all, undo(first[1]!.id)]).sets[0]!.faults.map((f) => f.rep)).toEqual([7]);
+    expect(fold([...all, undo(outcome.id)]).sets[0]!.corrections[0]!.outcome).toBeNull();
   });
   it('pain ends the set and keeps the note', () => {
     const start = event({ kind: 'set-started', setId: 's9', setNo: 1, loadG: 1, targetReps: 10, tempo: '3-1-2-1' });
     const pain = event({ kind: 'pain', setId: 's9', rep: 4 });
-    const log = foldSetLog([
-      start,
-      pain,
-      event({ kind: 'pain-note', painId: pain.id, note: 'front of the left shoulder' }),
-    ]);
+    const log = fold([start, pain, event({ kind: 'pain-note', painId: pain.id, note: 'front of the left shoulder' })]);
     expect(log.pains).toMatchObject([{ rep: 4, note: 'front of the left shoulder' }]);
     expect(log.sets[0]!.endedAtMs).toBe(pain.atMs);
   });
@@ -174,7 +178,7 @@ describe('set log', () => {
 
 describe('watch list', () => {
   it('ranks by rate, severity and recency, two at most', () => {
-    const sets = foldSetLog([
+    const sets = fold([
       ...aSet(
         'a',
         1,
@@ -197,17 +201,41 @@ describe('watch list', () => {
       ...aSet(`${item}1`, 1, [], item),
       ...aSet(`${item}2`, 2, [], item),
     ]);
-    expect(rankFaults(foldSetLog([...before, ...quiet]).sets)[0]).toMatchObject({
+    expect(rankFaults(fold([...before, ...quiet]).sets)[0]).toMatchObject({
       cleared: true,
       sessionsSince: 3,
       setsSince: 6,
     });
-    expect(rankFaults(foldSetLog([...before, ...quiet.slice(0, -3)]).sets)[0]!.cleared).toBe(false);
-    expect(watchList(foldSetLog([...before, ...quiet]).sets)).toEqual([]);
+    expect(rankFaults(fold([...before, ...quiet.slice(0, -3)]).sets)[0]!.cleared).toBe(false);
+    expect(watchList(fold([...before, ...quiet]).sets)).toEqual([]);
     expect(
-      watchList(foldSetLog([...before, ...quiet, ...aSet('z', 1, [[4, 'shrugs']], 'z')]).sets).map((e) => e.fault),
+      watchList(fold([...before, ...quiet, ...aSet('z', 1, [[4, 'shrugs']], 'z')]).sets).map((e) => e.fault),
     ).toEqual(['shrugs']);
   });
+});
+
+describe('left and right of one day', () => {
+  const days = ['one', 'two'].flatMap((day) =>
+    (['left', 'right'] as const).flatMap((side) =>
+      aSet(`${day}-${side}`, 1, day === 'one' && side === 'left' ? [[1, 'shrugs']] : [], `${day}-${side}`),
+    ),
+  );
+  const planned = Object.fromEntries(
+    ['one', 'two'].flatMap((day) =>
+      (['left', 'right'] as const).map((side) => [`${day}-${side}`, { sessionId: day, side }]),
+    ),
+  );
+  const { sets } = foldSetLog(days, planned);
+  it('are one session on the watch list', () => {
+    expect(sets.map((s) => [s.sessionId, s.side])).toEqual([
+      ['one', 'left'],
+      ['one', 'right'],
+      ['two', 'left'],
+      ['two', 'right'],
+    ]);
+    expect(rankFaults(sets)[0]).toMatchObject({ sessionsSince: 1, setsSince: 3 });
+  });
+  it('and one where the next load is asked about', () => expect(sessionResults(sets, 'two')).toHaveLength(1));
 });
 
 describe('a set in parts, watched and noted', () => {
@@ -232,7 +260,7 @@ describe('a set in parts, watched and noted', () => {
   ];
   it('keeps its parts once, in order, whatever comes twice', () => {
     const again = event({ kind: 'part', setId: 'd1', part: 1, reps: 99, loadG: 1, standX: null });
-    const [set] = foldSetLog([...all, again, ...all]).sets;
+    const [set] = fold([...all, again, ...all]).sets;
     expect(set!.scheme).toBe('weight-drops');
     expect(set!.parts).toEqual([
       { part: 1, reps: 12, loadG: 22_500, standX: null },
@@ -242,11 +270,11 @@ describe('a set in parts, watched and noted', () => {
   });
   it('a clean run never shrinks, and is undone like a fault', () => {
     const later = event({ kind: 'clean', setId: 'd1', rep: 4 });
-    expect(foldSetLog([...all, later]).sets[0]!.cleanTo).toBe(6);
-    expect(foldSetLog([...all, event({ kind: 'undo', eventId: all[3]!.id })]).sets[0]!.cleanTo).toBe(0);
+    expect(fold([...all, later]).sets[0]!.cleanTo).toBe(6);
+    expect(fold([...all, event({ kind: 'undo', eventId: all[3]!.id })]).sets[0]!.cleanTo).toBe(0);
   });
   it('sets kept before there were schemes are straight ones', () =>
-    expect(foldSetLog(aSet('old', 1, [])).sets[0]).toMatchObject({
+    expect(fold(aSet('old', 1, [])).sets[0]).toMatchObject({
       scheme: 'straight',
       parts: [],
       cleanTo: 0,
@@ -271,7 +299,7 @@ describe('what a session says about the next load', () => {
       ++n,
       'i3',
     );
-    const log = foldSetLog([...clean, ...late, open, ...aSet('t', 1, [], 'today')]);
+    const log = fold([...clean, ...late, open, ...aSet('t', 1, [], 'today')]);
     expect(sessionResults(log.sets, 'today')).toEqual([
       { loadG: 12_500, topReached: true, clean: true, loadCaused: false },
       { loadG: 12_500, topReached: true, clean: false, loadCaused: true },
@@ -282,7 +310,7 @@ describe('what a session says about the next load', () => {
       event({ kind: 'set-started', setId: 'x', setNo: 1, loadG: 15000, targetReps: 12, tempo: '3-1-2-1' }, ++n, 'i4'),
       event({ kind: 'set-ended', setId: 'x', reps: 11 }, ++n, 'i4'),
     ];
-    expect(sessionResults(foldSetLog(short).sets, '')).toEqual([
+    expect(sessionResults(fold(short).sets, '')).toEqual([
       { loadG: 15_000, topReached: false, clean: true, loadCaused: false },
     ]);
   });

@@ -1,6 +1,7 @@
-import type { Side } from '@/core/body/active-range';
+import type { Side } from '@/core/body/side';
+import { CORRECTION_KIND, type CorrectionCode, REMEDY_ORDER, type RemedyKind } from '@/core/movement/correction-code';
 import type { FaultCode } from '@/core/movement/fault-code';
-import { CORRECTION_KIND, FAULT_BOOK, REMEDY_ORDER, type CorrectionCode, type RemedyKind } from './fault-book';
+import { FAULT_BOOK } from './fault-book';
 
 /** What is known of one fault in the set just done and in the sets before it. */
 export interface FaultEvidence {

@@ -1,14 +1,15 @@
+import type { SessionResult } from '@/core/load/progress';
 import type { FaultCode } from '@/core/movement/fault-code';
 import { FAULT_BOOK } from './fault-book';
 import { judgeCause, type JudgedCause } from './judge-cause';
-import type { SetRecord } from './set-log';
+import type { SetRecord } from '@/core/record/set-log';
 
 /** Judge every fault of a set, worst first; `all` are the sets of the movement in order, this one among them. */
 export function judgeSet(set: SetRecord, all: readonly SetRecord[]): JudgedCause[] {
   const before = all.slice(0, all.indexOf(set));
   const codes = [...new Set(set.faults.map((f) => f.fault))];
   const failed = before.flatMap((s) =>
-    s.corrections.filter((c) => c.outcome === 'not' && s.itemId === set.itemId).map((c) => c.correction),
+    s.corrections.filter((c) => c.outcome === 'not' && s.sessionId === set.sessionId).map((c) => c.correction),
   );
   return codes
     .map((fault: FaultCode) => {
@@ -32,20 +33,16 @@ const HOLDS_BACK = 2;
 
 /**
  * What each session of a movement on one side says about the next load, oldest first; sessions without a finished set
- * say nothing.
+ * say nothing, nor does the one under way.
  */
-export function sessionResults(
-  sets: readonly SetRecord[],
-  exceptItem: string,
-): { readonly loadG: number; readonly topReached: boolean; readonly clean: boolean; readonly loadCaused: boolean }[] {
-  const items = [...new Set(sets.map((s) => s.itemId))].filter((i) => i !== exceptItem);
-  return items.flatMap((item) => {
-    const own = sets.filter((s) => s.itemId === item && s.endedAtMs !== null && s.reps > 0);
+export function sessionResults(sets: readonly SetRecord[], exceptSession: string): SessionResult[] {
+  const sessions = [...new Set(sets.map((s) => s.sessionId))].filter((id) => id !== exceptSession);
+  return sessions.flatMap((session) => {
+    const own = sets.filter((s) => s.sessionId === session && s.endedAtMs !== null && s.reps > 0);
     if (own.length === 0) return [];
-    const loadG = Math.max(...own.map((s) => s.loadG));
     return [
       {
-        loadG,
+        loadG: Math.max(...own.map((s) => s.loadG)),
         topReached: own.every((s) => s.reps >= s.targetReps),
         clean: own.every((s) => s.faults.every((f) => f.severity < HOLDS_BACK)),
         loadCaused: own.some((s) => judgeSet(s, sets).some((j) => j.cause === 'load')),

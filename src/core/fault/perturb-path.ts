@@ -1,4 +1,4 @@
-import type { Side } from '@/core/body/active-range';
+import { type Side, signOf } from '@/core/body/side';
 import { rotateAbout, rotateFrame, type Frame } from '@/core/geometry/frame';
 import { add, dot, length, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import type { ChainPath, ChainTarget } from '@/core/movement/chain-path';
@@ -54,7 +54,7 @@ function perturbed(
   pelvis: Vec3,
   axis: Vec3,
 ): Bones {
-  const out = side === 'right' ? -1 : 1;
+  const out = -signOf(side);
   const rad = toRad(size);
   switch (kind) {
     case 'arm-back':

@@ -1,6 +1,6 @@
 import type { FaultCode } from '@/core/movement/fault-code';
 import { FAULT_BOOK } from './fault-book';
-import type { SetRecord } from './set-log';
+import type { SetRecord } from '@/core/record/set-log';
 
 /** At most this many things to watch, and so to cue, per movement. */
 const MOST_CUES = 2;
@@ -25,7 +25,7 @@ export interface WatchEntry {
  * weight = rate per set x severity x 0.7^sessions since last seen; none once cleared.
  */
 export function rankFaults(sets: readonly SetRecord[]): WatchEntry[] {
-  const items = [...new Set(sets.map((s) => s.itemId))];
+  const sessions = [...new Set(sets.map((s) => s.sessionId))];
   const codes = [...new Set(sets.flatMap((s) => s.faults.map((f) => f.fault)))];
   return codes
     .map((fault): WatchEntry => {
@@ -33,7 +33,7 @@ export function rankFaults(sets: readonly SetRecord[]): WatchEntry[] {
       const last = seen.lastIndexOf(true);
       const setsSeen = seen.filter(Boolean).length;
       const setsSince = sets.length - 1 - last;
-      const sessionsSince = items.length - 1 - items.indexOf(sets[last]!.itemId);
+      const sessionsSince = sessions.length - 1 - sessions.indexOf(sets[last]!.sessionId);
       const cleared = sessionsSince >= CLEARED_SESSIONS && setsSince >= CLEARED_SETS;
       const rate = setsSeen / sets.length;
       const weight = cleared ? 0 : rate * FAULT_BOOK[fault].severity * FADE_PER_SESSION ** sessionsSince;

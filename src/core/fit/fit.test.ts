@@ -1,6 +1,7 @@
+import { NO_LOAD_LIMITS } from '@/core/body/loaded-part';
 import { describe, expect, it } from 'vitest';
 import { findArmPath } from '@/core/body/arm-path-test';
-import { limitRange, limitsOn, mostLoadKg, type ClinicianLimit } from '@/core/body/clinician-limit';
+import { limitRange, limitsOn, loadLimits, type ClinicianLimit } from '@/core/body/clinician-limit';
 import { narrower } from '@/core/body/active-range';
 import { noteDefaults } from '@/core/body/client-note';
 import { screeningState } from '@/core/body/screening';
@@ -126,17 +127,17 @@ describe('limits, notes, screening', () => {
     const all = [
       limit({}),
       limit({ side: 'right', most: 4 }),
-      limit({ subject: 'load', side: 'left', most: 12 }),
-      limit({ subject: 'load', most: 20 }),
+      limit({ subject: 'load-in-hand', side: 'left', most: 12 }),
+      limit({ subject: 'load-in-hand', most: 20 }),
     ];
     expect(limitRange(all)).toEqual({
       left: { 'shoulder.horizontalAbduction': 10 },
       right: { 'shoulder.horizontalAbduction': 4 },
     });
-    expect([mostLoadKg(all, ['right']), mostLoadKg(all, ['left', 'right']), mostLoadKg([], ['left'])]).toEqual([
-      20,
-      12,
-      null,
+    expect([loadLimits(all, ['right']), loadLimits(all, ['left', 'right']), loadLimits([], ['left'])]).toEqual([
+      { hand: 20, leg: null, spine: null },
+      { hand: 12, leg: null, spine: null },
+      NO_LOAD_LIMITS,
     ]);
     expect(
       narrower({ left: { 'knee.flexion': 100 } }, { left: { 'knee.flexion': 120, 'hip.flexion': 90 } }).left,
@@ -147,13 +148,13 @@ describe('limits, notes, screening', () => {
       stopLevel: true,
       keepBladeSet: true,
       longestHoldS: 2,
-      askClinician: false,
+      wantLimits: [],
     });
     expect(noteDefaults(['first-month', 'pregnancy'])).toMatchObject({
       stopLevel: false,
       keepBladeSet: true,
       longestHoldS: null,
-      askClinician: true,
+      wantLimits: ['pregnancy'],
     });
   });
   it('screening is done, old or missing', () => {

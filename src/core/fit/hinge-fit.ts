@@ -1,3 +1,4 @@
+import { bisect } from '@/core/units/bisect';
 import type { Body } from '@/core/body/body-model';
 import { poseBody } from '@/core/body/pose-body';
 import { GRIP_SHARE_OF_HAND } from '@/core/body/segment-ratios';
@@ -19,12 +20,5 @@ export function knucklesOverKneesM(body: Body, trunkDeg: number, kneeFlexionDeg 
 export function findHingeDeg(body: Body, overM: number, kneeFlexionDeg = SOFT_KNEES_DEG): number | null {
   if (overM < knucklesOverKneesM(body, 0, kneeFlexionDeg) || overM > knucklesOverKneesM(body, 90, kneeFlexionDeg))
     return null;
-  let lo = 0;
-  let hi = 90;
-  for (let i = 0; i < 40; i++) {
-    const mid = (lo + hi) / 2;
-    if (knucklesOverKneesM(body, mid, kneeFlexionDeg) < overM) lo = mid;
-    else hi = mid;
-  }
-  return (lo + hi) / 2;
+  return bisect(0, 90, (trunkDeg) => knucklesOverKneesM(body, trunkDeg, kneeFlexionDeg) < overM);
 }

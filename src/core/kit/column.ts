@@ -1,3 +1,4 @@
+import { signOf } from '@/core/body/side';
 import type { Vec3 } from '@/core/geometry/vector';
 import { clampedAsin, toDeg, toRad } from '@/core/units/angle';
 import { fitLine, holePositionM, nearestHoleOf, type HoleReading, type HoleRuler } from './calibrate-ruler';
@@ -66,7 +67,7 @@ export function holeOnSide(column: Column, hole: number, side: 'left' | 'right')
 
 /** Pulley pivot in the floor frame: the right hand's cable comes from +z; a single column's from the middle. */
 export function pulleyAt(column: Column, hole: number, side: 'left' | 'right'): Vec3 {
-  const s = side === 'right' ? 1 : -1;
+  const s = signOf(side);
   if (column.kind === 'arms') {
     const up = toRad(armDeg(column, hole));
     const out = toRad(column.swingDeg);

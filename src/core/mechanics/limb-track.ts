@@ -3,7 +3,11 @@ import { dot, subtract, type Vec3 } from '@/core/geometry/vector';
 import type { ChainPath, ChainTarget } from '@/core/movement/chain-path';
 import { limbWeightMomentNm } from './limb-weight';
 
-/** Flat layout of one sample in `LimbTrack.data`. */
+/**
+ * Flat layout of one sample in `LimbTrack.data`: where each part begins. `joint`, `contact`, `weight`, `axis`, `above`
+ * and `line` are three numbers each, `weightResists` is one.
+ */
+export const TRACK = { joint: 0, contact: 3, weight: 6, weightResists: 9, axis: 10, above: 13, line: 16 } as const;
 export const TRACK_STRIDE = 19;
 
 /**

@@ -1,6 +1,6 @@
 import { length, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { toDeg } from '@/core/units/angle';
-import { TRACK_STRIDE, type LimbTrack } from './limb-track';
+import { TRACK, TRACK_STRIDE, type LimbTrack } from './limb-track';
 import { allocateLoad, fillLoad, fillLoads, hasLine, type Load, type LoadSamples } from './load';
 
 /** Resistance below this share of its peak counts as rest (common practice: a quarter). */
@@ -53,7 +53,7 @@ export interface LineMetrics {
   readonly minClearanceM: number;
   readonly maxTravelM: number;
   /** Part of the target joint's moment that is not about the target axis, as a share. */
-  readonly leakShare: number;
+  readonly offAxisShare: number;
 }
 
 /** Share of a piecewise-linear curve over [0, 1] that lies below `level`. */
@@ -84,6 +84,42 @@ function findPeak(values: Float64Array): { readonly at: number; readonly value: 
   return { at: (k + shift) / n, value: b - 0.25 * (a - c) * shift };
 }
 
+/** What one pass over the samples sums up. */
+interface ProfileSums {
+  readonly mean: number;
+  readonly offPlaneRmsRad: number;
+  readonly offAxisShare: number;
+  readonly minTravel: number;
+  readonly maxTravel: number;
+  readonly least: number;
+  readonly peakLever: number;
+  readonly rightAngleAt: number | null;
+}
+
+/** Metrics of a profile from its sums and the samples that are left in `out`. */
+function toMetrics({ resistanceNm, offPlaneRad }: ProfileSamples, sums: ProfileSums): LineMetrics {
+  const peak = findPeak(resistanceNm);
+  const positive = peak.value > 0;
+  return {
+    offPlaneRmsDeg: toDeg(sums.offPlaneRmsRad),
+    offPlaneFinishDeg: toDeg(offPlaneRad[offPlaneRad.length - 1]!),
+    peakAt: peak.at,
+    peakResistanceNm: peak.value,
+    meanResistanceNm: sums.mean,
+    rightAngleAt: sums.rightAngleAt,
+    peakLeverM: sums.peakLever,
+    restShare: positive ? shareBelow(resistanceNm, REST_BELOW * peak.value) : 1,
+    loadedShare: positive ? 1 - shareBelow(resistanceNm, LOADED_FROM * peak.value) : 0,
+    evenness: positive ? Math.max(0, sums.mean / peak.value) : 0,
+    helps: sums.least < 0,
+    minClearanceM: sums.minTravel,
+    maxTravelM: sums.maxTravel,
+    offAxisShare: sums.offAxisShare,
+  };
+}
+
+const { contact: CONTACT, weight: WEIGHT, weightResists: WEIGHT_RESISTS, axis: AXIS, above: ABOVE } = TRACK;
+
 /**
  * Profile of the forces in `out.load` over the range of one limb.
  *
@@ -99,7 +135,7 @@ function profileForces(track: LimbTrack, line: boolean, out: ProfileSamples): Li
   let offSquares = 0;
   let weightSum = 0;
   let momentSum = 0;
-  let leakSum = 0;
+  let offAxisSum = 0;
   let minTravel = Infinity;
   let maxTravel = -Infinity;
   let least = Infinity;
@@ -108,9 +144,9 @@ function profileForces(track: LimbTrack, line: boolean, out: ProfileSamples): Li
   let rightAngleAt: number | null = null;
   for (let i = 0; i < samples; i++) {
     const o = i * TRACK_STRIDE;
-    const rx = data[o + 3]!;
-    const ry = data[o + 4]!;
-    const rz = data[o + 5]!;
+    const rx = data[o + CONTACT]!;
+    const ry = data[o + CONTACT + 1]!;
+    const rz = data[o + CONTACT + 2]!;
     const fx = forceN[3 * i]!;
     const fy = forceN[3 * i + 1]!;
     const fz = forceN[3 * i + 2]!;
@@ -119,13 +155,13 @@ function profileForces(track: LimbTrack, line: boolean, out: ProfileSamples): Li
     const mx = ry * fz - rz * fy;
     const my = rz * fx - rx * fz;
     const mz = rx * fy - ry * fx;
-    const own = -(mx * data[o + 10]! + my * data[o + 11]! + mz * data[o + 12]!);
-    const resistance = own + data[o + 9]!;
-    const tx = mx + data[o + 6]!;
-    const ty = my + data[o + 7]!;
-    const tz = mz + data[o + 8]!;
+    const own = -(mx * data[o + AXIS]! + my * data[o + AXIS + 1]! + mz * data[o + AXIS + 2]!);
+    const resistance = own + data[o + WEIGHT_RESISTS]!;
+    const tx = mx + data[o + WEIGHT]!;
+    const ty = my + data[o + WEIGHT + 1]!;
+    const tz = mz + data[o + WEIGHT + 2]!;
     const square = tx * tx + ty * ty + tz * tz;
-    const across = fx * data[o + 13]! + fy * data[o + 14]! + fz * data[o + 15]!;
+    const across = fx * data[o + ABOVE]! + fy * data[o + ABOVE + 1]! + fz * data[o + ABOVE + 2]!;
     const offPlane = force > 0 ? Math.asin(Math.min(1, Math.max(-1, across / force))) : 0;
     resistanceNm[i] = resistance;
     lineNm[i] = own;
@@ -138,7 +174,7 @@ function profileForces(track: LimbTrack, line: boolean, out: ProfileSamples): Li
     offSquares += w * offPlane * offPlane;
     weightSum += w;
     momentSum += Math.sqrt(square);
-    leakSum += Math.sqrt(Math.max(0, square - resistance * resistance));
+    offAxisSum += Math.sqrt(Math.max(0, square - resistance * resistance));
     if (line) {
       const travel = travelM[i]!;
       if (travel < minTravel) minTravel = travel;
@@ -150,25 +186,16 @@ function profileForces(track: LimbTrack, line: boolean, out: ProfileSamples): Li
     }
     lastCos = cos;
   }
-  const peak = findPeak(resistanceNm);
-  const mean = sum / (samples - 1);
-  const positive = peak.value > 0;
-  return {
-    offPlaneRmsDeg: weightSum > 0 ? toDeg(Math.sqrt(offSquares / weightSum)) : 90,
-    offPlaneFinishDeg: toDeg(offPlaneRad[samples - 1]!),
-    peakAt: peak.at,
-    peakResistanceNm: peak.value,
-    meanResistanceNm: mean,
+  return toMetrics(out, {
+    mean: sum / (samples - 1),
+    offPlaneRmsRad: weightSum > 0 ? Math.sqrt(offSquares / weightSum) : Math.PI / 2,
+    offAxisShare: momentSum > 0 ? offAxisSum / momentSum : 0,
+    minTravel,
+    maxTravel: line ? maxTravel : 0,
+    least,
+    peakLever,
     rightAngleAt,
-    peakLeverM: peakLever,
-    restShare: positive ? shareBelow(resistanceNm, REST_BELOW * peak.value) : 1,
-    loadedShare: positive ? 1 - shareBelow(resistanceNm, LOADED_FROM * peak.value) : 0,
-    evenness: positive ? Math.max(0, mean / peak.value) : 0,
-    helps: least < 0,
-    minClearanceM: minTravel,
-    maxTravelM: line ? maxTravel : 0,
-    leakShare: momentSum > 0 ? leakSum / momentSum : 0,
-  };
+  });
 }
 
 /** Profile of a cable from a pulley in the stand frame: its force along itself, then `profileForces`. */

@@ -9,7 +9,7 @@ import { bodyOf } from '../../../test/support/fixtures';
 import { armPath, d, lift, STANDING, weight } from '../../../test/support/limbs';
 import type { KeyframePath } from '../movement/keyframes';
 import { peakAccelerationMs2, peakTensionN } from './fast-lift';
-import { buildLeakTrack, resolveLeak, type LeakAxis } from './leak';
+import { buildOffAxisTrack, resolveOffAxis, type MomentAxis } from './off-axis';
 import { forceAt, landmineForceN, type Load } from './load';
 
 const body = bodyOf(1.75);
@@ -100,7 +100,7 @@ describe('where the moment goes that the target does not take', () => {
     const r = lift(light, STANDING, armPath('floor', [at, fore]), `shoulder.${side}`, [
       { kind: 'held', forceN: force },
     ]);
-    return resolveLeak(buildLeakTrack(light, r.path, r.target), r.samples.load);
+    return resolveOffAxis(buildOffAxisTrack(light, r.path, r.target), r.samples.load);
   };
   it.each([
     ['hanging, pulled back', d(90, 0), [-50, 0, 0], 'flexion-extension', 'front-deltoid'],
@@ -111,7 +111,7 @@ describe('where the moment goes that the target does not take', () => {
   ] as const)('%s', (_, at, force, axis, by) => {
     // Against abduction none of these is the target's own, so all of it is named.
     const [part] = pulled('abduction', at, force as unknown as Vec3);
-    expect([part!.joint, part!.axis, part!.answeredBy]).toEqual(['proximal', axis satisfies LeakAxis, by]);
+    expect([part!.joint, part!.axis, part!.compensatedBy]).toEqual(['proximal', axis satisfies MomentAxis, by]);
     expect(part!.share).toBeCloseTo(1, 6);
   });
   it.each([
@@ -119,12 +119,12 @@ describe('where the moment goes that the target does not take', () => {
     ['pulled up', [0, 50, 0], 'lats'],
   ] as const)('level to the side, %s', (_, force, by) => {
     const [part] = pulled('flexion', d(0, 90), force as unknown as Vec3);
-    expect([part!.axis, part!.answeredBy]).toEqual(['abduction-adduction', by]);
+    expect([part!.axis, part!.compensatedBy]).toEqual(['abduction-adduction', by]);
   });
   it('a bent forearm pulled ahead turns the arm: out at the hand asks the inward rotators', () => {
     const parts = pulled('abduction', d(90, 0), [0, 0, 50], d(90, 90));
     expect(parts.find((p) => p.axis === 'rotation')).toMatchObject({
-      answeredBy: 'internal-rotators',
+      compensatedBy: 'internal-rotators',
       meanNm: expect.closeTo(50 * (0.146 + 0.054) * 1.75, 6),
     });
   });
@@ -136,9 +136,9 @@ describe('where the moment goes that the target does not take', () => {
       'shoulder.flexion',
       [weight(10)],
     );
-    expect(r.metrics.leakShare).toBeLessThan(1e-6);
+    expect(r.metrics.offAxisShare).toBeLessThan(1e-6);
     expect(
-      resolveLeak(buildLeakTrack(light, r.path, r.target), r.samples.load).filter((p) => p.joint === 'proximal'),
+      resolveOffAxis(buildOffAxisTrack(light, r.path, r.target), r.samples.load).filter((p) => p.joint === 'proximal'),
     ).toEqual([]);
   });
 });

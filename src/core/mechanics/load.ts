@@ -2,7 +2,7 @@ import { add, cross, dot, length, normalise, scale, subtract, type Vec3 } from '
 import { readTable, type TablePoint } from '@/core/kit/force-table';
 import { clampedAcos, toDeg } from '@/core/units/angle';
 import { GRAVITY_MS2 } from '@/core/units/mass';
-import { TRACK_STRIDE, type LimbTrack } from './limb-track';
+import { TRACK, TRACK_STRIDE, type LimbTrack } from './limb-track';
 
 /**
  * What pulls or pushes on the limb at its contact, in the stand frame; newtons, metres, kilograms.
@@ -84,6 +84,8 @@ export function arcForceN(centre: Vec3, axis: Vec3, contact: Vec3, stackN: numbe
   return scale(cross(axis, u), -moment / reach);
 }
 
+const { joint: JOINT, contact: CONTACT, line: LINE } = TRACK;
+
 /** Fill the forces of a load over a track. */
 export function fillLoad(track: LimbTrack, load: Load, out: LoadSamples): void {
   const { data, samples } = track;
@@ -92,9 +94,9 @@ export function fillLoad(track: LimbTrack, load: Load, out: LoadSamples): void {
     const [qx, qy, qz] = load.pulley;
     for (let i = 0; i < samples; i++) {
       const o = i * TRACK_STRIDE;
-      const dx = qx - data[o]! - data[o + 3]! - data[o + 16]!;
-      const dy = qy - data[o + 1]! - data[o + 4]! - data[o + 17]!;
-      const dz = qz - data[o + 2]! - data[o + 5]! - data[o + 18]!;
+      const dx = qx - data[o + JOINT]! - data[o + CONTACT]! - data[o + LINE]!;
+      const dy = qy - data[o + JOINT + 1]! - data[o + CONTACT + 1]! - data[o + LINE + 1]!;
+      const dz = qz - data[o + JOINT + 2]! - data[o + CONTACT + 2]! - data[o + LINE + 2]!;
       const distance = Math.sqrt(dx * dx + dy * dy + dz * dz);
       const k = load.tensionN / distance;
       forceN[3 * i] = dx * k;
@@ -106,7 +108,11 @@ export function fillLoad(track: LimbTrack, load: Load, out: LoadSamples): void {
   }
   for (let i = 0; i < samples; i++) {
     const o = i * TRACK_STRIDE;
-    const contact: Vec3 = [data[o]! + data[o + 3]!, data[o + 1]! + data[o + 4]!, data[o + 2]! + data[o + 5]!];
+    const contact: Vec3 = [
+      data[o + JOINT]! + data[o + CONTACT]!,
+      data[o + JOINT + 1]! + data[o + CONTACT + 1]!,
+      data[o + JOINT + 2]! + data[o + CONTACT + 2]!,
+    ];
     const f = forceAt(load, contact);
     forceN[3 * i] = f[0];
     forceN[3 * i + 1] = f[1];

@@ -5,7 +5,7 @@ import { blockDeclineDeg } from '@/core/kit/bench';
 import type { Body } from '@/core/body/body-model';
 import { bodyOf } from '../../../test/support/fixtures';
 import { armPath, d, lift, STANDING, weight } from '../../../test/support/limbs';
-import { buildLeakTrack, resolveLeak } from './leak';
+import { buildOffAxisTrack, resolveOffAxis } from './off-axis';
 
 /** Facts of the trade (common practice): what free weights and cables do over a range, on three bodies. */
 const BODIES = [1.52, 1.75, 1.98].map((h) => [h, bodyOf(h)] as const);
@@ -141,11 +141,11 @@ describe.each(BODIES)('%d m', (statureM, body: Body) => {
         'shoulder.horizontalAdduction',
         [weight(10)],
       );
-      return resolveLeak(buildLeakTrack(body, r.path, r.target), r.samples.load).find(
+      return resolveOffAxis(buildOffAxisTrack(body, r.path, r.target), r.samples.load).find(
         (p) => p.joint === 'middle' && p.axis === 'flexion-extension',
       )!;
     };
-    expect(held(20).answeredBy).toBe('elbow-flexors');
+    expect(held(20).compensatedBy).toBe('elbow-flexors');
     expect(held(20).meanNm).toBeGreaterThan(held(70).meanNm);
   });
   it('turning curl: mean resistance over the range well above the unturned one', () => {

@@ -1,4 +1,5 @@
-import { RANGE_NAMES, type ActiveRangeDeg, type RangeName, type Side } from '@/core/body/active-range';
+import type { Side } from '@/core/body/side';
+import { RANGE_NAMES, type ActiveRangeDeg, type RangeName } from '@/core/body/active-range';
 import type { Frame } from '@/core/geometry/frame';
 import { intoFrame } from '@/core/geometry/frame';
 import { cross, length, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
@@ -6,6 +7,9 @@ import { hingeAxis, jointAngles, jointOf, nominalAxis, towards, type JointAction
 
 /** Samples over the range s = 0 (start of the lift) to 1 (finish). */
 export const SAMPLES = 41;
+/** Sample of the finish, and the one half way. */
+export const LAST_SAMPLE = SAMPLES - 1;
+export const MIDDLE_SAMPLE = LAST_SAMPLE / 2;
 
 /**
  * One limb over the range: joint centres in metres, in the stand frame (body frame at the floor mark; what the body

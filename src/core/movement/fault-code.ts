@@ -42,3 +42,6 @@ export const FAULT_CODES = [
   'borrowed-load',
 ] as const;
 export type FaultCode = (typeof FAULT_CODES)[number];
+
+/** 1 watch, 2 correct now, 3 stop the set. */
+export type Severity = 1 | 2 | 3;

@@ -1,4 +1,5 @@
-import type { RangeName, Side } from '@/core/body/active-range';
+import { type Side, signOf } from '@/core/body/side';
+import type { RangeName } from '@/core/body/active-range';
 import type { Frame } from '@/core/geometry/frame';
 import { cross, dot, length, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { clampedAcos, toDeg } from '@/core/units/angle';
@@ -33,7 +34,7 @@ export const jointOf = (action: JointAction): 'proximal' | 'middle' =>
  * adduction turns a level limb ahead and across, about the frame's up axis.
  */
 export function nominalAxis(action: JointAction, frame: Frame, side: Side): Vec3 {
-  const s = side === 'right' ? 1 : -1;
+  const s = signOf(side);
   switch (action) {
     case 'shoulder.flexion':
     case 'hip.flexion':

@@ -1,4 +1,4 @@
-import type { Side } from '@/core/body/active-range';
+import { type Side, signOf } from '@/core/body/side';
 import type { Body } from '@/core/body/body-model';
 import { poseBody } from '@/core/body/pose-body';
 import { STRAIGHT_TRUNK, type BodyPose, type Posture, type Scapula, type TrunkShape } from '@/core/body/posture';
@@ -77,7 +77,7 @@ const mix = (a: number, b: number, t: number): number => a + (b - a) * t;
 function bodyAt(body: Body, posture: Posture, keys: readonly BodyKey[], side: Side, s: number): BodyPose {
   if (keys.length === 0) return poseBody(body, posture);
   const [a, b, t] = around(keys, s);
-  const mirror = side === 'right' ? 1 : -1;
+  const mirror = signOf(side);
   const shape = (k: BodyKey): TrunkShape => k.trunk ?? STRAIGHT_TRUNK;
   const trunk: TrunkShape = {
     leanDeg: mix(shape(a).leanDeg, shape(b).leanDeg, t),
@@ -109,7 +109,7 @@ export function bodyPoseAt(
     });
   }
   const pose = bodyAt(body, posture, motion, side, s);
-  const yaw = motion.length > 0 ? (side === 'right' ? 1 : -1) * yawAt(motion, s) : 0;
+  const yaw = motion.length > 0 ? signOf(side) * yawAt(motion, s) : 0;
   return yaw === 0 ? pose : turnPose(pose, yaw);
 }
 
@@ -168,7 +168,7 @@ export function poseKeyframes(
   const still = motion.length === 0 && path.kind !== 'hinge' ? poseBody(body, posture) : null;
   for (let i = 0; i < SAMPLES; i++) {
     const s = mix(from, to, i / (SAMPLES - 1));
-    const yaw = motion.length > 0 ? (side === 'right' ? 1 : -1) * yawAt(motion, s) : 0;
+    const yaw = motion.length > 0 ? signOf(side) * yawAt(motion, s) : 0;
     const turned = (v: Vec3): Vec3 => (yaw === 0 ? v : turn(v, yaw));
     const turnedFrame = (f: Frame): Frame => (yaw === 0 ? f : rotateFrame(f, UPRIGHT.y, yaw));
     const put = (p: Vec3, m: Vec3, d: Vec3, c: Vec3, f: Frame): void => {

@@ -1,4 +1,6 @@
-import { SIDES, type ActiveRangeDeg, type Side } from '@/core/body/active-range';
+import { bisect } from '@/core/units/bisect';
+import { SIDES, type Side } from '@/core/body/side';
+import { type ActiveRangeDeg } from '@/core/body/active-range';
 import type { Body } from '@/core/body/body-model';
 import { poseBody } from '@/core/body/pose-body';
 import type { BodyPose } from '@/core/body/posture';
@@ -48,16 +50,12 @@ function sweepPlane(
   return { out, ahead, up: normalise(cross(out, ahead)) };
 }
 
+/** Halvings for where the hands meet: nearer than any tape reads. */
+const FINE_HALVINGS = 50;
+
 /** Azimuth of the upper arm at which a right hand's grip comes to half the gap from the midline; bisection, radians. */
 function azimuthWhereHandsMeet(gripZ: (azimuthRad: number) => number, halfGapM: number): number {
-  let lo = toRad(20);
-  let hi = toRad(170);
-  for (let i = 0; i < 50; i++) {
-    const mid = (lo + hi) / 2;
-    if (gripZ(mid) > halfGapM) lo = mid;
-    else hi = mid;
-  }
-  return (lo + hi) / 2;
+  return bisect(toRad(20), toRad(170), (azimuthRad) => gripZ(azimuthRad) > halfGapM, FINE_HALVINGS);
 }
 
 function sweepArm(

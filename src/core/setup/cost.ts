@@ -1,9 +1,11 @@
 import { allocateSamples, profileLine, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
 import { SAMPLES } from '@/core/movement/chain-path';
-import type { PeakWish } from '@/core/movement/peak-wish';
+import type { PeakTarget } from '@/core/movement/peak-target';
 import { toBody } from '@/core/geometry/rotation';
 import { toDeg, toRad } from '@/core/units/angle';
+import { turnDeg } from '@/core/units/turn';
 import { THIN, type Placement, type SearchProblem } from './setup-problem';
+import type { Violation } from './violation';
 
 export const COST_TERMS = [
   'offPlane',
@@ -18,21 +20,8 @@ export const COST_TERMS = [
 export type CostTerm = (typeof COST_TERMS)[number];
 export type CostTerms = Readonly<Record<CostTerm, number>>;
 
-export const LIMITS = ['clearance', 'travel', 'room', 'line', 'range', 'rest', 'load'] as const;
-export type Limit = (typeof LIMITS)[number];
-
-/**
- * A hard limit that a placement breaks. `need` and `have` are metres, degrees for `line` and `range`, a share for
- * `rest`, kilograms in the hand for `load`.
- */
-export interface Violation {
-  readonly limit: Limit;
-  readonly need: number;
-  readonly have: number;
-}
-
 /** Centre of each third of the range, 0 = start (lengthened), 1 = finish (contracted). */
-export const PEAK_CENTRE: Readonly<Record<Exclude<PeakWish, 'even'>, number>> = {
+export const PEAK_CENTRE: Readonly<Record<Exclude<PeakTarget, 'even'>, number>> = {
   lengthened: 1 / 6,
   mid: 1 / 2,
   contracted: 5 / 6,
@@ -54,7 +43,7 @@ const CHANGE_PER_HOLE = 0.1;
 const CHANGE_PER_M = 1;
 const CHANGE_PER_DEG = 0.02;
 /** Any broken limit outweighs every soft term; the slope leads the search back. */
-const BROKEN = 1000;
+export const BROKEN = 1000;
 const BROKEN_PER_UNIT = 1000;
 
 export interface SideProfile {
@@ -62,8 +51,10 @@ export interface SideProfile {
   readonly samples: ProfileSamples;
 }
 
-function peakCost(wish: PeakWish, m: LineMetrics): number {
-  return wish === 'even' ? UNEVEN_DEG * (1 - m.evenness) : PEAK_AWAY_DEG * Math.abs(m.peakAt - PEAK_CENTRE[wish]);
+function peakCost(peakTarget: PeakTarget, m: LineMetrics): number {
+  return peakTarget === 'even'
+    ? UNEVEN_DEG * (1 - m.evenness)
+    : PEAK_AWAY_DEG * Math.abs(m.peakAt - PEAK_CENTRE[peakTarget]);
 }
 
 /** Profile of one side at a placement; `thin` uses the coarse limb. */
@@ -109,7 +100,7 @@ export function costTerms(
   sides: readonly LineMetrics[],
   alongDeg = 0,
 ): CostTerms {
-  const { options, lastUsed, attachmentM } = problem.input;
+  const { peakTarget, lastUsed, attachmentM } = problem.input;
   const terms: Record<CostTerm, number> = {
     offPlane: 0,
     finishLine: 0,
@@ -117,7 +108,7 @@ export function costTerms(
     restZone: 0,
     shortCable: 0,
     squareness:
-      TURN_DEG * Math.abs(placement.yawDeg - problem.bounds.yawDeg) +
+      TURN_DEG * Math.abs(turnDeg(problem.bounds.yawDeg, placement.yawDeg)) +
       SIDEWAYS_DEG_PER_M * Math.abs(placement.standZ - problem.bounds.standZ),
     alongForearm: 0,
     change: 0,
@@ -127,7 +118,7 @@ export function costTerms(
   for (const m of sides) {
     terms.offPlane += share * m.offPlaneRmsDeg;
     terms.finishLine += share * FINISH_WEIGHT * Math.abs(m.offPlaneFinishDeg);
-    terms.peak += share * peakCost(options.peak, m);
+    terms.peak += share * peakCost(peakTarget, m);
     terms.restZone += share * REST_DEG * m.restShare;
     terms.shortCable += share * toDeg(HEIGHT_ERROR_M / (Math.max(0, m.minClearanceM) + attachmentM + HEIGHT_ERROR_M));
   }
@@ -135,7 +126,7 @@ export function costTerms(
     terms.change =
       CHANGE_PER_HOLE * Math.abs(placement.hole - lastUsed.hole) +
       CHANGE_PER_M * Math.hypot(placement.standX - lastUsed.standX, placement.standZ - lastUsed.standZ) +
-      CHANGE_PER_DEG * Math.abs(placement.yawDeg - lastUsed.yawDeg);
+      CHANGE_PER_DEG * Math.abs(turnDeg(lastUsed.yawDeg, placement.yawDeg));
   }
   return terms;
 }
@@ -147,7 +138,7 @@ export function findViolations(
   sides: readonly LineMetrics[],
 ): Violation[] {
   const { column, room } = problem.input;
-  const broken: Violation[] = [];
+  const broken: Violation[] = [...problem.input.always];
   let clearance = Infinity;
   let travel = -Infinity;
   let off = 0;
@@ -159,9 +150,6 @@ export function findViolations(
     rest = Math.max(rest, m.restShare);
   }
   const sweep = problem.sweepDeg;
-  const { loadKg, mostLoadKg } = problem.input;
-  const inHandKg = loadKg / column.pulleyRatio / (problem.shared ? 2 : 1);
-  if (mostLoadKg !== null && inHandKg > mostLoadKg) broken.push({ limit: 'load', need: inHandKg, have: mostLoadKg });
   if (clearance < column.clearanceM) broken.push({ limit: 'clearance', need: column.clearanceM, have: clearance });
   if (travel > column.travelM) broken.push({ limit: 'travel', need: travel, have: column.travelM });
   if (placement.standX > room.maxDistanceM)
@@ -178,12 +166,14 @@ export function findViolations(
 const scratch = allocateSamples(SAMPLES);
 const scratchThin = allocateSamples((SAMPLES - 1) / THIN + 1);
 
-/** Total cost of a placement in degrees; above 1000 a hard limit is broken. */
+/** Total cost of a placement in degrees; above `BROKEN` a hard limit is broken. */
 export function totalCost(problem: SearchProblem, placement: Placement, thin = false): number {
   const out = thin ? scratchThin : scratch;
   // A symmetric pair is alike while it stands midway and square: one side tells both.
   const alike =
-    problem.symmetric && placement.standZ === problem.bounds.standZ && placement.yawDeg === problem.bounds.yawDeg;
+    problem.symmetric &&
+    placement.standZ === problem.bounds.standZ &&
+    turnDeg(placement.yawDeg, problem.bounds.yawDeg) === 0;
   const sides = [profileSide(problem, 0, placement, out, thin)];
   // Both hands do the same by the mirror: one side tells how the line lies to the forearm.
   const along = alongDegOf(problem, 0, out, thin);

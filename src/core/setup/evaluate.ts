@@ -1,15 +1,9 @@
-import type { Side } from '@/core/body/active-range';
+import type { Violation } from '@/core/setup/violation';
+import { normalHeadingDeg } from '@/core/units/turn';
+import type { Side } from '@/core/body/side';
 import { allocateSamples, type LineMetrics } from '@/core/mechanics/line-profile';
 import { SAMPLES } from '@/core/movement/chain-path';
-import {
-  alongDegOf,
-  costTerms,
-  findViolations,
-  profileSide,
-  type CostTerms,
-  type SideProfile,
-  type Violation,
-} from './cost';
+import { alongDegOf, costTerms, findViolations, profileSide, type CostTerms, type SideProfile } from './cost';
 import type { Placement, SearchProblem } from './setup-problem';
 
 /** A placement with everything it does, side by side. */
@@ -24,8 +18,9 @@ export interface Evaluation {
   readonly violations: readonly Violation[];
 }
 
-/** Evaluate exactly this placement (the station as found). */
-export function evaluatePlacement(problem: SearchProblem, placement: Placement): Evaluation {
+/** Evaluate exactly this placement (the station as found); its heading comes back in the normal range. */
+export function evaluatePlacement(problem: SearchProblem, at: Placement): Evaluation {
+  const placement = { ...at, yawDeg: normalHeadingDeg(at.yawDeg) };
   const bySide: Partial<Record<Side, SideProfile>> = {};
   let along = 0;
   const all = problem.sides.map((side, i) => {

@@ -1,4 +1,5 @@
-import { totalCost } from './cost';
+import { turnDeg } from '@/core/units/turn';
+import { BROKEN, totalCost } from './cost';
 import { evaluatePlacement, type Evaluation } from './evaluate';
 import { PLACEMENT_KEYS, withFixed, type Placement, type SearchProblem } from './setup-problem';
 import { solveSetup } from './solve-setup';
@@ -23,7 +24,7 @@ function effort(from: Placement, to: Placement): number {
   return (
     (holes > 0 ? EFFORT_PER_CARRIAGE + EFFORT_PER_HOLE * holes : 0) +
     EFFORT_PER_M * Math.hypot(to.standX - from.standX, to.standZ - from.standZ) +
-    EFFORT_PER_DEG * Math.abs(to.yawDeg - from.yawDeg)
+    EFFORT_PER_DEG * Math.abs(turnDeg(from.yawDeg, to.yawDeg))
   );
 }
 
@@ -90,13 +91,13 @@ function walkBack(
   for (let moved = true; moved;) {
     moved = false;
     for (const key of PLACEMENT_KEYS) {
-      const gap = found[key] - at[key];
+      const gap = key === 'yawDeg' ? turnDeg(at.yawDeg, found.yawDeg) : found[key] - at[key];
       if (Math.abs(gap) < step[key] / 2) continue;
       const next = {
         ...at,
         [key]: Math.round((at[key] + Math.sign(gap) * Math.min(step[key], Math.abs(gap))) * 1e6) / 1e6,
       };
-      if (totalCost(problem, next) < 1000 && right(evaluatePlacement(problem, next))) {
+      if (totalCost(problem, next) < BROKEN && right(evaluatePlacement(problem, next))) {
         at = next;
         moved = true;
       }

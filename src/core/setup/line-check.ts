@@ -1,4 +1,4 @@
-import type { Side } from '@/core/body/active-range';
+import type { Side } from '@/core/body/side';
 import { toFloor } from '@/core/geometry/rotation';
 import { holeHeightM, nearestHole } from '@/core/kit/column';
 import { toDeg, toRad } from '@/core/units/angle';

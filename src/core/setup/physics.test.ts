@@ -1,14 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { COLUMN, FLIES, inputOf, problemOf, seeded, solved } from '../../../test/support/fixtures';
+import { COLUMN, FLIES, problemOf, seeded, solved } from '../../../test/support/fixtures';
 import { evaluatePlacement } from './evaluate';
 import { findLeastChange } from './least-change';
 import { explain, nearestLandmark } from './reasons';
-import { buildProblem } from '@/core/book/build-problem';
 
 const PLACE = { hole: 14, standX: 0.3, standZ: 0.05, yawDeg: 4 };
 
 describe('what load, ratio, handle and numbering do', () => {
-  const at = (change: Parameters<typeof inputOf>[2]) =>
+  const at = (change: Parameters<typeof problemOf>[2]) =>
     evaluatePlacement(problemOf('cable-fly-level', 1.75, change), PLACE).bySide.right!;
   const plain = at({});
   it('the line’s moment is in proportion to the load; the limb’s weight stays', () => {
@@ -108,9 +107,10 @@ describe('reasons', () => {
     expect(nearestLandmark(level, 3).landmark).toBe('kneeHeight');
   });
   it('the range reason tells the client’s own limit from the movement’s', () => {
-    const own = buildProblem(
-      inputOf('cable-fly-level', 1.75, { side: 'right', range: { right: { 'shoulder.horizontalAbduction': 3 } } }),
-    );
+    const own = problemOf('cable-fly-level', 1.75, {
+      side: 'right',
+      range: { right: { 'shoulder.horizontalAbduction': 3 } },
+    });
     expect(explain(own, solved(own).best).find((r) => r.code === 'range')).toEqual({
       code: 'range',
       startDeg: expect.closeTo(-3, 9),

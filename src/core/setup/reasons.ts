@@ -2,21 +2,21 @@ import { MEASURE_NAMES, HEIGHT_RATIO, type MeasureName } from '@/core/body/segme
 import type { Body } from '@/core/body/body-model';
 import type { BodyPose } from '@/core/body/posture';
 import { regionOffPlaneDeg, type Region } from '@/core/body/region-line';
-import { resolveLeak, type LeakPart } from '@/core/mechanics/leak';
+import { resolveOffAxis, type OffAxisPart } from '@/core/mechanics/off-axis';
 import type { LineMetrics, ProfileSamples } from '@/core/mechanics/line-profile';
 import { senseOf, type ChainPath, type SweepSense } from '@/core/movement/chain-path';
 import { holeHeightM, holeStepUp } from '@/core/kit/column';
-import type { Answerer } from '@/core/body/answerer';
+import type { CompensatingMuscle } from '@/core/body/compensating-muscle';
 import { regionPoseAt } from '@/core/movement/region-pose';
 import type { RangeEnd } from '@/core/movement/limb-path';
 import { evaluatePlacement, type Evaluation } from './evaluate';
-import { limbOf, type PosedLimb, type SetupProblem } from './setup-problem';
+import { limbOf, type WorkingLimb, type SetupProblem } from './setup-problem';
 import { LINE_TOLERANCE_DEG } from './tolerance';
 
 /** Who picks up a line that leaves the sweep, and by how much at the finish. */
 export interface PickUp {
   readonly deg: number;
-  readonly by: Answerer;
+  readonly by: CompensatingMuscle;
 }
 
 /** What a limb is, for words about its joints. */
@@ -30,7 +30,7 @@ export type Reason =
       readonly finishDeg: number;
       readonly sense: SweepSense;
       readonly wholeArm: boolean;
-      readonly pickedUpBy: Answerer | null;
+      readonly pickedUpBy: CompensatingMuscle | null;
       readonly twoLower: PickUp | null;
       readonly twoHigher: PickUp | null;
     }
@@ -44,9 +44,9 @@ export type Reason =
   | { readonly code: 'rest-zone'; readonly share: number; readonly finishShare: number; readonly helps: boolean }
   | { readonly code: 'clearance'; readonly cableM: number; readonly needM: number }
   | {
-      readonly code: 'leak';
+      readonly code: 'off-axis';
       readonly share: number;
-      readonly parts: readonly LeakPart[];
+      readonly parts: readonly OffAxisPart[];
       readonly region: Region;
       readonly chain: Chain;
     }
@@ -64,34 +64,35 @@ export const STEP_M = 0.2;
 const VERDICT_HOLES = 2;
 
 /** Who has to answer a line that is `deg` above (positive) or below the sweep. */
-export const answererOf = (problem: SetupProblem, deg: number): Answerer => problem.pickUp[deg > 0 ? 'above' : 'below'];
+export const compensatingMuscleOf = (problem: SetupProblem, deg: number): CompensatingMuscle =>
+  problem.pickUp[deg > 0 ? 'above' : 'below'];
 
 /** Where the moment goes beside the target, largest first; of the side that leaves its line more. */
-export function findLeak(problem: SetupProblem, e: Evaluation): LeakPart[] {
+export function findOffAxis(problem: SetupProblem, e: Evaluation): OffAxisPart[] {
   // Forces were counted in the stand frame, where the limb is posed.
-  return resolveLeak(problem.leakTracks()[problem.sides.indexOf(e.worse)]!, e.bySide[e.worse]!.samples.load);
+  return resolveOffAxis(problem.offAxisTracks()[problem.sides.indexOf(e.worse)]!, e.bySide[e.worse]!.samples.load);
 }
 
 /**
  * How far a region's own line leaves the sweep in the stretch, where it is longest; null for a region without a line.
  */
-function regionDeg(region: Region, statureM: number, pose: BodyPose, { path, target }: PosedLimb): number | null {
+function regionDeg(region: Region, statureM: number, pose: BodyPose, { path, target }: WorkingLimb): number | null {
   return regionOffPlaneDeg(region, regionPoseAt(statureM, pose, path, 0), path.side, target.above[0]!);
 }
 
 /** What every load's profile tells, with or without a cable. */
-export interface Explained {
+export interface ProfileExplanation {
   readonly body: Body;
   readonly pose: BodyPose;
-  readonly limb: PosedLimb;
+  readonly limb: WorkingLimb;
   readonly region: Region;
   readonly metrics: LineMetrics;
   readonly samples: ProfileSamples;
-  readonly leak: readonly LeakPart[];
+  readonly offAxis: readonly OffAxisPart[];
 }
 
-/** Verdicts that need no place at a column: peak, rest zone, range, leak, region. */
-export function explainProfile(x: Explained, stepForwardAt: number | null = null): Reason[] {
+/** Verdicts that need no place at a column: peak, rest zone, range, off-axis moment, region. */
+export function explainProfile(x: ProfileExplanation, stepForwardAt: number | null = null): Reason[] {
   const { metrics: m, samples, limb, region } = x;
   const { chain } = limb.path;
   const deg = regionDeg(region, x.body.statureM, x.pose, limb);
@@ -105,15 +106,18 @@ export function explainProfile(x: Explained, stepForwardAt: number | null = null
       helps: m.helps,
     },
     { code: 'range', startDeg: limb.start.deg, from: limb.start.from, of: limb.start.of, chain },
-    { code: 'leak', share: m.leakShare, parts: x.leak.slice(0, NAMED_PARTS), region, chain },
+    { code: 'off-axis', share: m.offAxisShare, parts: x.offAxis.slice(0, NAMED_PARTS), region, chain },
     ...(deg === null ? [] : [{ code: 'region' as const, region, deg }]),
   ];
 }
 
-/** How many parts of a leak are worth a word. */
+/** How many parts of an off-axis moment are worth a word. */
 const NAMED_PARTS = 2;
 
-/** The verdict lines of an evaluated set-up: line, peak, rest zone, clearance, range, leak, region, in that order. */
+/**
+ * The verdict lines of an evaluated set-up: line, peak, rest zone, clearance, range, off-axis moment, region, in that
+ * order.
+ */
 export function explain(problem: SetupProblem, e: Evaluation): Reason[] {
   const { column } = problem.input;
   const m = e.metrics;
@@ -121,7 +125,7 @@ export function explain(problem: SetupProblem, e: Evaluation): Reason[] {
     const hole = e.placement.hole + holesUp * holeStepUp(column);
     if (hole < 1 || hole > column.holes) return null;
     const deg = evaluatePlacement(problem, { ...e.placement, hole }).metrics.offPlaneFinishDeg;
-    return { deg, by: answererOf(problem, deg) };
+    return { deg, by: compensatingMuscleOf(problem, deg) };
   };
   const stepped = { ...e.placement, standX: e.placement.standX + STEP_M };
   const forward =
@@ -135,7 +139,7 @@ export function explain(problem: SetupProblem, e: Evaluation): Reason[] {
       region: problem.region,
       metrics: m,
       samples: e.bySide[e.worse]!.samples,
-      leak: findLeak(problem, e),
+      offAxis: findOffAxis(problem, e),
     },
     forward,
   );
@@ -145,7 +149,8 @@ export function explain(problem: SetupProblem, e: Evaluation): Reason[] {
     finishDeg: m.offPlaneFinishDeg,
     sense: senseOf(limb.target.above.at(-1)!),
     wholeArm: limb.start.of === 'sweep',
-    pickedUpBy: Math.abs(m.offPlaneFinishDeg) > LINE_TOLERANCE_DEG ? answererOf(problem, m.offPlaneFinishDeg) : null,
+    pickedUpBy:
+      Math.abs(m.offPlaneFinishDeg) > LINE_TOLERANCE_DEG ? compensatingMuscleOf(problem, m.offPlaneFinishDeg) : null,
     twoLower: other(-VERDICT_HOLES),
     twoHigher: other(VERDICT_HOLES),
   };

@@ -1,17 +1,16 @@
-import type { Answerer } from '@/core/body/answerer';
-import type { Side } from '@/core/body/active-range';
+import type { Side } from '@/core/body/side';
+import type { CompensatingMuscle } from '@/core/body/compensating-muscle';
 import type { Body } from '@/core/body/body-model';
 import type { BodyPose } from '@/core/body/posture';
 import type { Region } from '@/core/body/region-line';
 import type { Vec3 } from '@/core/geometry/vector';
 import type { Column, Room } from '@/core/kit/column';
-import type { LeakTrack } from '@/core/mechanics/leak';
+import type { OffAxisTrack } from '@/core/mechanics/off-axis';
 import type { LimbTrack } from '@/core/mechanics/limb-track';
 import type { ChainPath, ChainTarget } from '@/core/movement/chain-path';
 import { SHORTEST_SWEEP_DEG, type RangeEnd } from '@/core/movement/limb-path';
-import type { PeakWish } from '@/core/movement/peak-wish';
-
-export type WorkingSide = Side | 'both';
+import type { PeakTarget } from '@/core/movement/peak-target';
+import type { Violation } from './violation';
 
 /** Where the carriage and the client are: floor-frame metres, degrees; yaw 0 faces away from the columns. */
 export interface Placement {
@@ -39,11 +38,10 @@ export interface SearchInput {
   readonly column: Column;
   readonly room: Room;
   readonly attachmentM: number;
-  /** Stack load per working side, kilograms. */
-  readonly loadKg: number;
-  /** Most a clinician allows in the hand, kilograms; null when nothing is limited. */
-  readonly mostLoadKg: number | null;
-  readonly options: { readonly peak: PeakWish };
+  /** Limits that are broken wherever the client stands: a load over a clinician's limit, a pulley too few. */
+  readonly always: readonly Violation[];
+  /** Where the curve should be highest. */
+  readonly peakTarget: PeakTarget;
   /** Settings that may not move. */
   readonly fixed: Partial<Placement>;
   /** A set-up that worked before is not moved for nothing. */
@@ -92,7 +90,7 @@ export interface SearchProblem {
 }
 
 /** One working limb as a set-up poses it. */
-export interface PosedLimb {
+export interface WorkingLimb {
   readonly path: ChainPath;
   readonly target: ChainTarget;
   /**
@@ -109,12 +107,12 @@ export interface SetupProblem extends SearchProblem {
   readonly pose: BodyPose;
   /** At a sample of the range, for drawing. */
   readonly poseAt: (i: number) => BodyPose;
-  readonly limbs: Readonly<Partial<Record<Side, PosedLimb>>>;
+  readonly limbs: Readonly<Partial<Record<Side, WorkingLimb>>>;
   readonly region: Region;
   /** Who takes over when the line leaves the sweep to its upper side, and to its lower one. */
-  readonly pickUp: { readonly above: Answerer; readonly below: Answerer };
+  readonly pickUp: { readonly above: CompensatingMuscle; readonly below: CompensatingMuscle };
   /** For the moments beside the target, in the order of `sides`. */
-  readonly leakTracks: () => readonly LeakTrack[];
+  readonly offAxisTracks: () => readonly OffAxisTrack[];
 }
 
 /** The same question with other settings held; nothing is posed anew. */
@@ -124,7 +122,7 @@ export const withFixed = <P extends SearchProblem>(problem: P, fixed: Partial<Pl
 });
 
 /** The limb of a working side. */
-export function limbOf(problem: SetupProblem, side: Side): PosedLimb {
+export function limbOf(problem: SetupProblem, side: Side): WorkingLimb {
   const limb = problem.limbs[side];
   if (!limb) throw new Error(`setup: the ${side} side does not work here`);
   return limb;

@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { searchExhaustively } from '../../../test/support/exhaustive-grid';
-import { COLUMN, FLIES, inputOf, problemOf, solved } from '../../../test/support/fixtures';
+import { COLUMN, FLIES, problemOf, questionOf, solved } from '../../../test/support/fixtures';
 import { evaluatePlacement } from './evaluate';
 import { findLeastChange } from './least-change';
-import { buildProblem } from '@/core/book/build-problem';
 import { findSensitivity } from '@/core/book/sensitivity';
 import { findStandIn } from '@/core/book/stand-in';
 import { solveSetup } from './solve-setup';
@@ -64,7 +63,7 @@ describe('fixed settings and limits', () => {
     if (!s.feasible) expect(s.nearest.violations.map((v) => v.limit)).toContain(limit);
   });
   it('a column that stops at the hip serves the low fly instead', () => {
-    const p = inputOf('cable-fly-high-to-low', 1.75, { column: { ...COLUMN, holes: 9 } });
+    const p = questionOf('cable-fly-high-to-low', 1.75, { column: { ...COLUMN, holes: 9 } });
     expect(findStandIn(p)!.entry.id).toBe('cable-fly-low-to-high');
   });
 });
@@ -138,10 +137,10 @@ describe('tolerance and sensitivity', () => {
     expect(isWithin(t, best.placement, { ...best.placement, hole: best.placement.hole - 5 })).toBe(false);
   });
   it('a taller shoulder asks for the same hole or a higher one, never a lower', () => {
-    const input = inputOf('cable-fly-level', 1.75);
+    const question = questionOf('cable-fly-level', 1.75);
     const s = findSensitivity(
-      input,
-      { statureM: 1.75, massKg: input.body.massKg, measuredM: {} },
+      question,
+      { statureM: 1.75, massKg: question.body.massKg, measuredM: {} },
       'shoulderHeight',
       best.placement,
     );
@@ -149,7 +148,7 @@ describe('tolerance and sensitivity', () => {
     expect(s.higher!.hole - s.lower!.hole).toBeLessThanOrEqual(1);
   });
   it('load changes moments, not where things go', () => {
-    const heavy = solved(buildProblem(inputOf('cable-fly-level', 1.75, { loadKg: 30 }))).best;
+    const heavy = solved(problemOf('cable-fly-level', 1.75, { loadKg: 30 })).best;
     expect(
       Math.abs(heavy.placement.hole - solved(problemOf('cable-fly-level')).best.placement.hole),
     ).toBeLessThanOrEqual(1);

@@ -1,3 +1,4 @@
+import { turnDeg } from '@/core/units/turn';
 import { holeHeightM, nearestHole } from '@/core/kit/column';
 import { totalCost } from './cost';
 import { evaluatePlacement, type Evaluation } from './evaluate';
@@ -78,7 +79,7 @@ function refine(problem: SearchProblem, start: Placement): { readonly placement:
             };
             if (dx !== 0 && (next.standX < room.minDistanceM || next.standX > room.maxDistanceM)) continue;
             if (dz !== 0 && Math.abs(next.standZ - bounds.standZ) > bounds.sidewaysM + 1e-9) continue;
-            if (dyaw !== 0 && Math.abs(next.yawDeg - bounds.yawDeg) > bounds.turnDeg) continue;
+            if (dyaw !== 0 && Math.abs(turnDeg(bounds.yawDeg, next.yawDeg)) > bounds.turnDeg) continue;
             const c = costOf(next);
             if (c < cost - 1e-9) {
               cost = c;

@@ -11,12 +11,12 @@ describe.each([1.5, 1.75, 2])('stance drops, %d m', (h) => {
     const p = problemOf('cable-fly-level', h, WIDE);
     const at = solved(p).best.placement;
     const drops = findStanceDrops(p, at);
-    expect(drops.map((d) => d.wish)).toEqual(DROP_ORDER);
+    expect(drops.map((d) => d.third)).toEqual(DROP_ORDER);
     const usable = drops.filter((d) => d.blocked === null);
     expect(usable.length).toBeGreaterThanOrEqual(2);
     for (const d of usable) {
       const e = evaluatePlacement(p, { ...at, standX: d.standX! });
-      expect(Math.abs(e.metrics.peakAt - CENTRE[d.wish])).toBeLessThanOrEqual(1 / 6 + 0.02);
+      expect(Math.abs(e.metrics.peakAt - CENTRE[d.third])).toBeLessThanOrEqual(1 / 6 + 0.02);
       expect(e.metrics.minClearanceM).toBeGreaterThanOrEqual(COLUMN.clearanceM);
       expect(e.metrics.offPlaneRmsDeg).toBeLessThanOrEqual(evaluatePlacement(p, at).metrics.offPlaneRmsDeg + 3 + 1e-9);
     }
@@ -38,8 +38,8 @@ it('finds the mark that an exhaustive walk over the floor finds', () => {
           e.metrics.maxTravelM <= COLUMN.travelM &&
           e.metrics.offPlaneRmsDeg <= evaluatePlacement(p, at).metrics.offPlaneRmsDeg + 3;
         if (fine)
-          expect(Math.abs(e.metrics.peakAt - CENTRE[d.wish])).toBeGreaterThanOrEqual(
-            Math.abs(d.peakAt - CENTRE[d.wish]) - 0.02,
+          expect(Math.abs(e.metrics.peakAt - CENTRE[d.third])).toBeGreaterThanOrEqual(
+            Math.abs(d.peakAt - CENTRE[d.third]) - 0.02,
           );
       }
     }

@@ -8,14 +8,14 @@ import { LINE_TOLERANCE_DEG } from './tolerance';
 
 /** The thirds of the range in the order that a set drops through them: contracted first, the stretch last. */
 export const DROP_ORDER = ['contracted', 'mid', 'lengthened'] as const;
-export type DropWish = (typeof DROP_ORDER)[number];
+export type DropThird = (typeof DROP_ORDER)[number];
 export type DropBlock = 'stack' | 'line' | 'room';
 
 /**
  * One stance of a drop set at a held hole. `standX` is null where nowhere in the room puts the peak into this third.
  */
 export interface StanceDrop {
-  readonly wish: DropWish;
+  readonly third: DropThird;
   readonly standX: number | null;
   readonly peakAt: number;
   readonly clearanceM: number;
@@ -64,8 +64,8 @@ export function findStanceDrops(problem: SearchProblem, at: Placement): StanceDr
             : null;
     spots.push({ standX, peakAt: m.reduce((s, x) => s + x.peakAt, 0) / m.length, clearanceM, offPlaneRmsDeg, blocked });
   }
-  return DROP_ORDER.map((wish): StanceDrop => {
-    const away = (s: Spot): number => Math.abs(s.peakAt - PEAK_CENTRE[wish]);
+  return DROP_ORDER.map((third): StanceDrop => {
+    const away = (s: Spot): number => Math.abs(s.peakAt - PEAK_CENTRE[third]);
     const inThird = spots.filter((s) => away(s) <= HALF_THIRD + 1e-9);
     const usable = inThird.filter((s) => s.blocked === null);
     const best = (usable.length > 0 ? usable : inThird).reduce<Spot | null>(
@@ -73,8 +73,8 @@ export function findStanceDrops(problem: SearchProblem, at: Placement): StanceDr
       null,
     );
     if (!best)
-      return { wish, standX: null, peakAt: PEAK_CENTRE[wish], clearanceM: 0, offPlaneRmsDeg: 0, blocked: 'room' };
-    return { wish, ...best };
+      return { third, standX: null, peakAt: PEAK_CENTRE[third], clearanceM: 0, offPlaneRmsDeg: 0, blocked: 'room' };
+    return { third, ...best };
   });
 }
 

@@ -1,3 +1,4 @@
+import { turnDeg } from '@/core/units/turn';
 import type { Evaluation } from './evaluate';
 import { evaluatePlacement } from './evaluate';
 import { MARK_M } from './solve-setup';
@@ -79,6 +80,6 @@ export function isWithin(tolerance: Tolerance, solved: Placement, used: Placemen
     inside(holeOf(used, 'left') - holeOf(solved, 'left'), tolerance.holes, 0) &&
     inside(used.standX - solved.standX, tolerance.standXM, MARK_M / 2) &&
     inside(used.standZ - solved.standZ, tolerance.standZM, MARK_M / 2) &&
-    inside(used.yawDeg - solved.yawDeg, tolerance.yawDeg, 0.5)
+    inside(turnDeg(solved.yawDeg, used.yawDeg), tolerance.yawDeg, 0.5)
   );
 }

@@ -5,7 +5,7 @@ import { evaluatePlacement } from './evaluate';
 import { regionOffPlaneDeg, type Region } from '@/core/body/region-line';
 import { findEntry } from '@/core/book/book';
 import { usualOptions } from '@/core/book/entry-options';
-import { answererOf, explain } from './reasons';
+import { compensatingMuscleOf, explain } from './reasons';
 import { limbOf } from './setup-problem';
 
 /** Facts of the trade (common practice), checked on the solver's answers. */
@@ -49,9 +49,9 @@ describe.each(STATURES)('cable flies for a client of %d m (common practice)', (s
           ? at(-3)
           : evaluatePlacement(p, { ...placement, hole: 1, standX: placement.standX - 0.3 }).metrics.offPlaneFinishDeg;
       expect(up).toBeGreaterThan(0);
-      expect(answererOf(p, up)).toBe('lats');
+      expect(compensatingMuscleOf(p, up)).toBe('lats');
       expect(down).toBeLessThan(0);
-      expect(answererOf(p, down)).toBe('front-deltoid');
+      expect(compensatingMuscleOf(p, down)).toBe('front-deltoid');
     },
   );
   it.each([

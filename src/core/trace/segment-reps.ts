@@ -1,3 +1,4 @@
+import { bisect } from '@/core/units/bisect';
 import type { StartPhase } from '@/core/tempo/tempo';
 import { wayAt } from './minimum-jerk';
 
@@ -53,15 +54,7 @@ const LEAST_RANGE_M = 0.05;
 const STILL_SHARE = 0.08;
 
 /** The share of the time by which a share of the way is done, by bisection. */
-function timeOfWay(wayOf: (s: number) => number, way: number): number {
-  let [lo, hi] = [0, 1];
-  for (let i = 0; i < 50; i++) {
-    const mid = (lo + hi) / 2;
-    if (wayOf(mid) < way) lo = mid;
-    else hi = mid;
-  }
-  return lo;
-}
+const timeOfWay = (wayOf: (s: number) => number, way: number): number => bisect(0, 1, (s) => wayOf(s) < way);
 
 /** Way at an even speed with a ramp of share `r` of the time at either end. */
 const evenWay =

@@ -1,25 +1,13 @@
-import type { ActiveRangeDeg, RangeName, Side } from '@/core/body/active-range';
+import type { Side } from '@/core/body/side';
+import type { RangeName } from '@/core/body/active-range';
 import type { ArmPathTrial } from '@/core/body/arm-path-test';
-import type { BodyInput, MeasuredM } from '@/core/body/body-model';
+import type { MeasuredM } from '@/core/body/body-model';
 import type { ClientNote } from '@/core/body/client-note';
 import type { ClinicianLimit } from '@/core/body/clinician-limit';
 import type { Region } from '@/core/body/region-line';
 import type { Screening } from '@/core/body/screening';
+import type { Client } from '@/contract/views/client';
 import type { Db } from '../open-db';
-
-export interface Client extends BodyInput {
-  readonly id: string;
-  readonly name: string;
-  readonly note: string;
-  readonly range: ActiveRangeDeg;
-  readonly notes: readonly ClientNote[];
-  /** Regions that the client does not feel working yet. */
-  readonly unfelt: readonly Region[];
-  readonly limits: readonly ClinicianLimit[];
-  readonly armPath: Readonly<Record<Side, readonly ArmPathTrial[]>>;
-  /** Lower border of the chest, degrees below level; null when not measured. */
-  readonly chestLineDeg: number | null;
-}
 
 interface ClientRow {
   id: string;
@@ -76,15 +64,15 @@ export function findClient(db: Db, id: string): Client | null {
   return row ? toClient(db, row) : null;
 }
 
-/** Insert or replace a client with everything measured, noted and limited. */
-export function saveClient(db: Db, c: Client): void {
+/** Insert or replace a client with everything measured, noted and limited; `actorId`: who did. */
+export function saveClient(db: Db, c: Client, actorId: string): void {
   db.transaction(() => {
     db.prepare(
-      `INSERT INTO client (id, name, stature_m, mass_kg, note, chest_line_deg) VALUES (?, ?, ?, ?, ?, ?)
+      `INSERT INTO client (id, name, stature_m, mass_kg, note, chest_line_deg, actor_id) VALUES (?, ?, ?, ?, ?, ?, ?)
        ON CONFLICT (id) DO UPDATE SET name = excluded.name,
          stature_m = excluded.stature_m, mass_kg = excluded.mass_kg,
-         note = excluded.note, chest_line_deg = excluded.chest_line_deg`,
-    ).run(c.id, c.name, c.statureM, c.massKg, c.note, c.chestLineDeg);
+         note = excluded.note, chest_line_deg = excluded.chest_line_deg, actor_id = excluded.actor_id`,
+    ).run(c.id, c.name, c.statureM, c.massKg, c.note, c.chestLineDeg, actorId);
     for (const table of ['client_measure', 'client_range', 'client_note', 'client_limit', 'client_arm_path'])
       db.prepare(`DELETE FROM ${table} WHERE client_id = ?`).run(c.id);
     const measure = db.prepare('INSERT INTO client_measure (client_id, measure, value_m) VALUES (?, ?, ?)');
@@ -118,8 +106,17 @@ export function findScreening(db: Db, clientId: string): Screening | null {
   return (row as Screening | undefined) ?? null;
 }
 
-export function appendScreening(db: Db, id: string, clientId: string, s: Screening, recordedAtMs: number): void {
+/** A screening as it is appended: by whom and when it was entered. */
+export interface ScreeningRow extends Screening {
+  readonly id: string;
+  readonly clientId: string;
+  readonly actorId: string;
+  readonly recordedAtMs: number;
+}
+
+export function appendScreening(db: Db, s: ScreeningRow): void {
   db.prepare(
-    'INSERT INTO screening (id, client_id, day, done_by, procedure, recorded_at_ms) VALUES (?, ?, ?, ?, ?, ?)',
-  ).run(id, clientId, s.day, s.doneBy, s.procedure, recordedAtMs);
+    `INSERT INTO screening (id, client_id, day, done_by, procedure, recorded_at_ms, actor_id)
+     VALUES (?, ?, ?, ?, ?, ?, ?)`,
+  ).run(s.id, s.clientId, s.day, s.doneBy, s.procedure, s.recordedAtMs, s.actorId);
 }

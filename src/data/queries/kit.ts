@@ -1,20 +1,10 @@
-import type { AttachmentShape } from '@/core/kit/attachment';
-import type { Column, Room } from '@/core/kit/column';
 import type { KitKind } from '@/core/kit/kit-kind';
-import type { LoadUnit } from '@/core/units/mass';
-import { KIT_SPEC, type KitSpec } from '@/contract/kit-spec';
+import { KIT_SPEC_VERSION, readKitSpec } from '@/contract/records/kit-record';
+import { parseJson, readRows, type ReadRecord, type ReadRows } from '@/contract/records/record';
 import { toAttachmentShape, toCoreColumn } from '@/contract/to-kit';
+import type { KitPiece } from '@/contract/views/kit';
+import type { Attachment, Station } from '@/contract/views/station';
 import type { Db } from '../open-db';
-
-/** A piece of kit with what its kind has of its own, as typed. */
-export interface KitPiece<K extends KitKind = KitKind> {
-  readonly id: string;
-  readonly gymId: string;
-  readonly kind: K;
-  readonly name: string;
-  readonly outOfOrder: boolean;
-  readonly spec: KitSpec<K>;
-}
 
 interface KitRow {
   id: string;
@@ -23,54 +13,46 @@ interface KitRow {
   name: string;
   out_of_order: number;
   spec: string;
+  spec_version: number;
 }
 
-const toPiece = (r: KitRow): KitPiece => ({
-  id: r.id,
-  gymId: r.gym_id,
-  kind: r.kind,
-  name: r.name,
-  outOfOrder: r.out_of_order === 1,
-  spec: KIT_SPEC[r.kind].parse(JSON.parse(r.spec)) as KitPiece['spec'],
-});
+function readRow(r: KitRow): ReadRecord<KitPiece> {
+  const read = readKitSpec(r.kind, r.spec_version, parseJson(r.spec));
+  if (!read.ok) return read;
+  const { id, gym_id: gymId, kind, name } = r;
+  return { ok: true, value: { id, gymId, kind, name, outOfOrder: r.out_of_order === 1, spec: read.value } };
+}
 
 /** Pieces of one gym, or of all, by kind and then as entered. */
-export function listKit(db: Db, gymId: string | null = null): KitPiece[] {
+export function listKit(db: Db, gymId: string | null = null): ReadRows<KitPiece> {
   const rows = db
     .prepare(`SELECT * FROM kit_piece ${gymId === null ? '' : 'WHERE gym_id = ?'} ORDER BY kind, position, name`)
-    .all(...(gymId === null ? [] : [gymId]));
-  return (rows as KitRow[]).map(toPiece);
+    .all(...(gymId === null ? [] : [gymId])) as KitRow[];
+  return readRows(rows, readRow, (r) => ({ table: 'kit_piece', id: r.id, name: r.name }));
 }
 
+/** A piece of kit; null where there is none of that id, or none that can be read. */
 export function findKit(db: Db, id: string): KitPiece | null {
   const row = db.prepare('SELECT * FROM kit_piece WHERE id = ?').get(id) as KitRow | undefined;
-  return row ? toPiece(row) : null;
+  const read = row && readRow(row);
+  return read?.ok ? read.value : null;
 }
 
-/** Insert or replace a piece. */
-export function saveKit(db: Db, p: KitPiece): void {
+/** Insert or replace a piece; `actorId`: who did. */
+export function saveKit(db: Db, p: KitPiece, actorId: string): void {
   db.prepare(
-    `INSERT INTO kit_piece (id, gym_id, kind, name, out_of_order, position, spec)
-     VALUES (?, ?, ?, ?, ?, (SELECT count(*) FROM kit_piece), ?)
-     ON CONFLICT (id) DO UPDATE SET name = excluded.name, out_of_order = excluded.out_of_order, spec = excluded.spec`,
-  ).run(p.id, p.gymId, p.kind, p.name, p.outOfOrder ? 1 : 0, JSON.stringify(p.spec));
+    `INSERT INTO kit_piece (id, gym_id, kind, name, out_of_order, position, spec, spec_version, actor_id)
+     VALUES (?, ?, ?, ?, ?, (SELECT count(*) FROM kit_piece), ?, ?, ?)
+     ON CONFLICT (id) DO UPDATE SET name = excluded.name, out_of_order = excluded.out_of_order, spec = excluded.spec,
+       spec_version = excluded.spec_version, actor_id = excluded.actor_id`,
+  ).run(p.id, p.gymId, p.kind, p.name, p.outOfOrder ? 1 : 0, JSON.stringify(p.spec), KIT_SPEC_VERSION, actorId);
 }
 
-export const isKind = <K extends KitKind>(piece: KitPiece | null, kind: K): piece is KitPiece<K> =>
-  piece?.kind === kind;
+const isKind = <K extends KitKind>(piece: KitPiece | null, kind: K): piece is KitPiece<K> => piece?.kind === kind;
 
-/** A cable column ready for the solver. */
-export interface Station {
-  readonly id: string;
-  readonly gymId: string;
-  readonly name: string;
-  readonly outOfOrder: boolean;
-  readonly column: Column;
-  readonly room: Room;
-  readonly stackG: readonly number[];
-  /** What its stack is stamped in. */
-  readonly stackUnit: LoadUnit;
-}
+/** Pieces of one kind. */
+export const ofKind = <K extends KitKind>(pieces: readonly KitPiece[], kind: K): KitPiece<K>[] =>
+  pieces.flatMap((p) => (isKind(p, kind) ? [p] : []));
 
 export const toStation = ({ id, gymId, name, outOfOrder, spec }: KitPiece<'column'>): Station => ({
   id,
@@ -81,17 +63,11 @@ export const toStation = ({ id, gymId, name, outOfOrder, spec }: KitPiece<'colum
 });
 
 export const listStations = (db: Db, gymId: string | null = null): Station[] =>
-  listKit(db, gymId).flatMap((p) => (isKind(p, 'column') ? [toStation(p)] : []));
+  ofKind(listKit(db, gymId).rows, 'column').map(toStation);
 
 export function findStation(db: Db, id: string): Station | null {
   const piece = findKit(db, id);
   return isKind(piece, 'column') ? toStation(piece) : null;
-}
-
-export interface Attachment extends AttachmentShape {
-  readonly id: string;
-  readonly gymId: string;
-  readonly name: string;
 }
 
 const toAttachment = ({ id, gymId, name, spec }: KitPiece<'attachment'>): Attachment => ({
@@ -102,7 +78,7 @@ const toAttachment = ({ id, gymId, name, spec }: KitPiece<'attachment'>): Attach
 });
 
 export const listAttachments = (db: Db): Attachment[] =>
-  listKit(db).flatMap((p) => (isKind(p, 'attachment') && !p.outOfOrder ? [toAttachment(p)] : []));
+  ofKind(listKit(db).rows, 'attachment').flatMap((p) => (p.outOfOrder ? [] : [toAttachment(p)]));
 
 export function findAttachment(db: Db, id: string): Attachment | null {
   const piece = findKit(db, id);

@@ -1,31 +1,6 @@
-import type { WorkingSide } from '@/core/setup/setup-problem';
+import type { PlannedItems } from '@/core/record/set-log';
+import type { Session, SessionItem } from '@/contract/views/plan';
 import type { Db } from '../open-db';
-
-export interface SessionItem {
-  readonly id: string;
-  readonly sessionId: string;
-  readonly position: number;
-  readonly movement: string;
-  /** A trainer's own way of doing it; null: as the book has it. */
-  readonly variantId: string | null;
-  readonly side: WorkingSide;
-  /** Column and what hangs on it; null for a movement without a cable. */
-  readonly stationId: string | null;
-  readonly attachmentId: string | null;
-  readonly sets: number;
-  readonly reps: number;
-  readonly tempo: string;
-  readonly loadG: number;
-}
-
-export interface Session {
-  readonly id: string;
-  readonly gymId: string;
-  readonly clientId: string;
-  readonly startsAtMs: number;
-  readonly minutes: number;
-  readonly items: readonly SessionItem[];
-}
 
 const ITEM =
   'SELECT i.id, i.session_id AS sessionId, i.position, i.movement, i.variant_id AS variantId, ' +
@@ -54,52 +29,44 @@ export function findSession(db: Db, id: string): Session | null {
   return s ? withItems(db, s) : null;
 }
 
-/** Start times of the sessions that items belong to, by item id, for a client. */
-export function sessionStartsOf(db: Db, clientId: string): Map<string, number> {
+/** A client's sessions with what was planned for them, newest first. */
+export const listSessionsOf = (db: Db, clientId: string): Session[] =>
+  (
+    db.prepare(`${SESSION} WHERE client_id = ? ORDER BY starts_at_ms DESC`).all(clientId) as Omit<Session, 'items'>[]
+  ).map((s) => withItems(db, s));
+
+/** What is planned of the movements that a client's records belong to, by item. */
+export function plannedItemsOf(db: Db, clientId: string): PlannedItems {
   const rows = db
     .prepare(
-      'SELECT i.id, s.starts_at_ms AS at FROM session_item i JOIN session s ON s.id = i.session_id ' +
-        'WHERE s.client_id = ?',
+      `SELECT i.id, i.session_id AS sessionId, i.side FROM session_item i JOIN session s ON s.id = i.session_id
+       WHERE s.client_id = ?`,
     )
-    .all(clientId) as { id: string; at: number }[];
-  return new Map(rows.map((r) => [r.id, r.at]));
+    .all(clientId) as (PlannedItems[string] & { readonly id: string })[];
+  return Object.fromEntries(rows.map(({ id, sessionId, side }) => [id, { sessionId, side }]));
 }
 
-/** A client's planned movements, newest session first. */
-export const listItemsOf = (db: Db, clientId: string): SessionItem[] =>
-  db
-    .prepare(
-      `${ITEM} JOIN session s ON s.id = i.session_id WHERE s.client_id = ? ORDER BY s.starts_at_ms DESC, i.position`,
-    )
-    .all(clientId) as SessionItem[];
-
-/** Add one planned movement to a session. */
-export function addItem(db: Db, i: SessionItem): void {
+/** Add one planned movement to a session; `actorId`: who planned it. */
+export function addItem(db: Db, i: SessionItem, actorId: string): void {
   db.prepare(
-    'INSERT INTO session_item (id, session_id, position, movement, variant_id, side, station_id, ' +
-      'attachment_id, sets, reps, tempo, load_g) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)',
+    `INSERT INTO session_item (id, session_id, position, movement, variant_id, side, station_id, attachment_id, sets,
+       reps, tempo, load_g, actor_id)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   ).run(
-    i.id,
-    i.sessionId,
-    i.position,
-    i.movement,
-    i.variantId,
-    i.side,
-    i.stationId,
-    i.attachmentId,
-    i.sets,
-    i.reps,
-    i.tempo,
-    i.loadG,
+    ...[i.id, i.sessionId, i.position, i.movement, i.variantId, i.side, i.stationId, i.attachmentId],
+    ...[i.sets, i.reps, i.tempo, i.loadG, actorId],
   );
 }
 
-/** Add a session with its items; a session already there stays as it is. */
-export function addSession(db: Db, s: Session): void {
+/** Add a session with its items; a session already there stays as it is. `actorId`: who planned it. */
+export function addSession(db: Db, s: Session, actorId: string): void {
   db.transaction(() => {
     const added = db
-      .prepare('INSERT OR IGNORE INTO session (id, gym_id, client_id, starts_at_ms, minutes) VALUES (?, ?, ?, ?, ?)')
-      .run(s.id, s.gymId, s.clientId, s.startsAtMs, s.minutes);
-    if (added.changes > 0) for (const i of s.items) addItem(db, i);
+      .prepare(
+        `INSERT OR IGNORE INTO session (id, gym_id, client_id, starts_at_ms, minutes, actor_id)
+         VALUES (?, ?, ?, ?, ?, ?)`,
+      )
+      .run(s.id, s.gymId, s.clientId, s.startsAtMs, s.minutes, actorId);
+    if (added.changes > 0) for (const i of s.items) addItem(db, i, actorId);
   })();
 }

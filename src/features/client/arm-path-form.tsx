@@ -1,7 +1,7 @@
 'use client';
+import { SIDES } from '@/core/body/side';
 import { NumberInput } from '@mantine/core';
 import type { UseFormReturnType } from '@mantine/form';
-import { SIDES } from '@/core/body/active-range';
 import { findArmPath } from '@/core/body/arm-path-test';
 import type { ClientValues, TrialValues } from './client-form-values';
 import styles from './client.module.css';

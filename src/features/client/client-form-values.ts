@@ -1,11 +1,12 @@
-import { RANGE_NAMES, SIDES, type RangeName, type Side } from '@/core/body/active-range';
+import type { Client } from '@/contract/views/client';
+import { SIDES, type Side } from '@/core/body/side';
+import { RANGE_NAMES, type RangeName } from '@/core/body/active-range';
 import { TRIAL_DEG, type ArmPathTrial } from '@/core/body/arm-path-test';
 import type { BodyInput } from '@/core/body/body-model';
 import type { ClientNote } from '@/core/body/client-note';
-import { DAY_MS, type ClinicianLimit } from '@/core/body/clinician-limit';
+import { DAY_MS } from '@/core/body/clinician-limit';
 import type { Region } from '@/core/body/region-line';
 import { MEASURE_NAMES, type MeasureName } from '@/core/body/segment-ratios';
-import type { ActiveRangeDeg } from '@/core/body/active-range';
 
 export interface LimitValues {
   subject: string;
@@ -35,18 +36,6 @@ export interface ClientValues extends Record<string, unknown> {
   chestLineDeg: number | '';
 }
 
-export interface ClientSheetData extends BodyInput {
-  readonly id: string;
-  readonly name: string;
-  readonly note: string;
-  readonly range: ActiveRangeDeg;
-  readonly notes: readonly ClientNote[];
-  readonly unfelt: readonly Region[];
-  readonly limits: readonly ClinicianLimit[];
-  readonly armPath: Readonly<Record<Side, readonly ArmPathTrial[]>>;
-  readonly chestLineDeg: number | null;
-}
-
 const tenth = (m: number): number => Math.round(m * 1000) / 10;
 /** "2026-11-24" of a day number. */
 export const dayText = (day: number): string => new Date(day * DAY_MS).toISOString().slice(0, 10);
@@ -60,7 +49,7 @@ function toTrials(done: readonly ArmPathTrial[]): TrialValues[] {
 }
 
 export const newLimit = (today: string): LimitValues => ({
-  subject: 'load',
+  subject: 'load-in-hand',
   side: 'both',
   most: '',
   setBy: '',
@@ -69,7 +58,7 @@ export const newLimit = (today: string): LimitValues => ({
 });
 
 /** Keys with dots would be read as paths by the form, so ranges are set as a whole. */
-export function toClientValues(c: ClientSheetData | null): ClientValues {
+export function toClientValues(c: Client | null): ClientValues {
   return {
     name: c?.name ?? '',
     statureCm: c ? tenth(c.statureM) : '',

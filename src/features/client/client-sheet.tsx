@@ -1,4 +1,6 @@
 'use client';
+import type { SaveResult } from '@/contract/save-result';
+import type { Client } from '@/contract/views/client';
 import { Button, NumberInput, Textarea, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
@@ -9,12 +11,12 @@ import { findMeasureSlips } from '@/contract/body-schema';
 import { toFieldIssues } from '@/contract/field';
 import { RestoredNote } from '@/features/shell/restored-note';
 import { SheetForm } from '@/features/shell/sheet-form';
-import { useSavedForm, type SaveOutcome } from '@/features/shell/use-saved-form';
+import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
 import { MEASURE_LABEL } from '@/messages/measures';
 import { ArmPathForm } from './arm-path-form';
 import { BodyFigure } from './body-figure';
-import { toBodyInput, toClientValues, type ClientSheetData, type ClientValues } from './client-form-values';
+import { toBodyInput, toClientValues, type ClientValues } from './client-form-values';
 import { HingeTable } from './hinge-table';
 import { LimitsForm } from './limits-form';
 import { MeasuringGuide } from './measuring-guide';
@@ -23,10 +25,10 @@ import { RangeTable } from './range-table';
 import styles from './client.module.css';
 
 interface Props {
-  readonly client: ClientSheetData | null;
+  readonly client: Client | null;
   readonly guide: Parameters<typeof MeasuringGuide>[0]['guide'];
   readonly today: string;
-  readonly save: (id: string | null, typed: unknown) => Promise<SaveOutcome>;
+  readonly save: (id: string | null, typed: unknown) => Promise<SaveResult>;
 }
 
 const check = (v: ClientValues) => {

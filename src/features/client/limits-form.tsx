@@ -1,14 +1,10 @@
 'use client';
 import { NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import type { UseFormReturnType } from '@mantine/form';
-import type { RangeName } from '@/core/body/active-range';
 import { LIMIT_SUBJECTS } from '@/contract/client-form';
-import { RANGE_LABEL } from '@/messages/measures';
+import { LIMIT_SUBJECT_NAME } from '@/messages/measures';
 import { newLimit, type ClientValues } from './client-form-values';
 import styles from './client.module.css';
-
-const subjectName = (s: (typeof LIMIT_SUBJECTS)[number]): string =>
-  s === 'load' ? 'Load in the hand' : RANGE_LABEL[s as RangeName];
 
 /** What a clinician allows. Nothing that is solved, planned or set goes past it while it stands. */
 export function LimitsForm({
@@ -24,13 +20,13 @@ export function LimitsForm({
         <div key={i} className={styles.limit}>
           <NativeSelect
             label="Limits"
-            data={LIMIT_SUBJECTS.map((s) => ({ value: s, label: subjectName(s) }))}
+            data={LIMIT_SUBJECTS.map((s) => ({ value: s, label: LIMIT_SUBJECT_NAME[s] }))}
             {...form.getInputProps(`limits.${i}.subject`)}
           />
           <NativeSelect label="Side" data={['both', 'left', 'right']} {...form.getInputProps(`limits.${i}.side`)} />
           <NumberInput
             label="At most"
-            suffix={l.subject === 'load' ? ' kg' : '°'}
+            suffix={l.subject.startsWith('load-') ? ' kg' : '°'}
             decimalScale={1}
             {...form.getInputProps(`limits.${i}.most`)}
           />

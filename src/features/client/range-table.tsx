@@ -1,7 +1,8 @@
 'use client';
+import { SIDES } from '@/core/body/side';
 import { NumberInput } from '@mantine/core';
 import type { UseFormReturnType } from '@mantine/form';
-import { RANGE_NAMES, RANGE_NORM_DEG, SIDES } from '@/core/body/active-range';
+import { RANGE_NAMES, RANGE_NORM_DEG } from '@/core/body/active-range';
 import { RANGE_LABEL } from '@/messages/measures';
 import type { ClientValues } from './client-form-values';
 import styles from './client.module.css';

@@ -1,21 +1,23 @@
 'use client';
+import type { ScreeningView } from '@/contract/views/client';
+import type { SaveResult } from '@/contract/save-result';
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Screening } from '@/core/body/screening';
 import { screeningFormSchema } from '@/contract/client-form';
 import { toFieldIssues } from '@/contract/field';
-import { ScreeningWarning, type ScreeningSummary } from '@/features/shell/screening-warning';
+import { ScreeningWarning } from '@/features/shell/screening-warning';
 import { SheetForm } from '@/features/shell/sheet-form';
-import { useSavedForm, type SaveOutcome } from '@/features/shell/use-saved-form';
+import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
 import { dayText } from './client-form-values';
 import styles from './client.module.css';
 
 interface Props {
   readonly clientId: string;
-  readonly view: ScreeningSummary & { readonly screening: Screening | null };
+  readonly view: ScreeningView & { readonly screening: Screening | null };
   readonly today: string;
-  readonly save: (typed: unknown) => Promise<SaveOutcome>;
+  readonly save: (typed: unknown) => Promise<SaveResult>;
 }
 
 /** That the facility's own screening was done: by whom, when, how. Records are added, never changed. */

@@ -1,10 +1,10 @@
-import type { SetupEntryView, SetupPageView } from './setup-book-view';
+import type { SetupEntryView, SetupPageView } from '@/contract/views/setup-book';
 import styles from './client.module.css';
 
 function Entry({ e }: { readonly e: SetupEntryView }) {
   return (
     <li>
-      <b>{e.plates}</b>
+      <b>{e.place}</b>
       <span>
         {e.when}
         {e.where && `, ${e.where}`}

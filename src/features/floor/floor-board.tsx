@@ -1,9 +1,11 @@
 import Link from 'next/link';
+import { settingInLine } from '@/messages/settings';
 import { FAULT_TEXT } from '@/messages/faults';
 import { movementName } from '@/messages/book';
 import { KeepAhead } from '@/offline/keep-pages';
 import { ScreeningWarning } from '@/features/shell/screening-warning';
-import type { FloorItemView, FloorSessionView, FloorView } from './floor-view';
+import type { FloorItemView, FloorSessionView, FloorView } from '@/contract/views/floor';
+import type { SettingKind } from '@/contract/views/setting';
 import styles from './floor.module.css';
 
 const STATE_WORD: Readonly<Record<FloorItemView['state'], string>> = {
@@ -12,6 +14,9 @@ const STATE_WORD: Readonly<Record<FloorItemView['state'], string>> = {
   done: 'done',
   stopped: 'stopped for pain',
 };
+
+/** Settings that are words and no figure. */
+const WORDS: readonly SettingKind[] = ['handle'];
 
 /** From here on the time stands left of its line: there is no room on its right. */
 const LATE_SHARE = 90;
@@ -99,17 +104,20 @@ function NextItem({ item }: { readonly item: FloorItemView }) {
       )}
       {item.replaced && <p className={styles.blocked}>{item.replaced}</p>}
       <div className={styles.plates} data-testid="floor-plates">
-        {item.plates.map((p) => (
+        {item.settings.map((p) => (
           <div key={p.label} className={styles.plate}>
             <div className={styles.plateLabel}>{p.label}</div>
-            <div className={p.big ? styles.plateValue : styles.plateWords} data-estimated={p.estimated || undefined}>
+            <div
+              className={WORDS.includes(p.kind) ? styles.plateWords : styles.plateValue}
+              data-estimated={p.estimated || undefined}
+            >
               {p.value}
               {p.unit && <small>{p.unit}</small>}
             </div>
           </div>
         ))}
       </div>
-      <p className={styles.platesNote}>{item.platesNote}</p>
+      <p className={styles.platesNote}>{item.settingsNote}</p>
       <Watch item={item} />
       <div className={styles.go}>
         <Link href={`/setup/${item.id}`}>Set up</Link>
@@ -119,19 +127,8 @@ function NextItem({ item }: { readonly item: FloorItemView }) {
   );
 }
 
-/** "seat hole 3", "mark 51 cm". */
-function plateInLine(p: FloorItemView['plates'][number]): string {
-  const label = p.label.split(',')[0]!.toLowerCase();
-  const words =
-    p.unit === 'hole' || p.unit === 'notch'
-      ? `${label} ${p.unit} ${p.value}`
-      : `${label} ${p.value}${p.unit ? ` ${p.unit}` : ''}`;
-  // One setting stays on one line.
-  return words.replaceAll(' ', '\u00a0');
-}
-
 function LaterItem({ item }: { readonly item: FloorItemView }) {
-  const big = item.plates.filter((p) => p.big);
+  const big = item.settings.filter((p) => !WORDS.includes(p.kind));
   return (
     <li className={styles.later}>
       <Link href={`/setup/${item.id}`}>
@@ -145,7 +142,7 @@ function LaterItem({ item }: { readonly item: FloorItemView }) {
         </span>
       </Link>
       <span className={styles.laterPlates}>
-        {item.blocked ? 'blocked' : item.replaced ? 'other kit' : big.map(plateInLine).join('   ')}
+        {item.blocked ? 'blocked' : item.replaced ? 'other kit' : big.map(settingInLine).join('   ')}
       </span>
     </li>
   );

@@ -1,32 +1,22 @@
 'use client';
+import type { SaveResult } from '@/contract/save-result';
 import { Button, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { BOOK, findEntry } from '@/core/book/book';
 import { GROUPS } from '@/core/book/book-entry';
-import type { AttachmentKind } from '@/core/kit/attachment';
 import { toFieldIssues } from '@/contract/field';
+import type { Choice, PlanChoices } from '@/contract/views/plan';
 import { planFormSchema } from '@/contract/plan-form';
 import type { LoadUnit } from '@/core/units/mass';
 import { SheetForm } from '@/features/shell/sheet-form';
-import { useSavedForm, type SaveOutcome } from '@/features/shell/use-saved-form';
+import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
 import { GROUP_NAME, movementName } from '@/messages/book';
 import { loadLabel } from '@/messages/loads';
 
-interface Choice {
-  readonly value: string;
-  readonly label: string;
-}
-export interface PlanChoices {
-  /** With the movements whose load is stamped in pounds where the client trains, cables aside. */
-  readonly clients: readonly (Choice & { readonly oneArm: boolean; readonly inPounds: readonly string[] })[];
-  readonly stations: readonly (Choice & { readonly unit: LoadUnit })[];
-  readonly attachments: readonly (Choice & { readonly kind: AttachmentKind })[];
-  readonly variants: readonly (Choice & { readonly movement: string })[];
-}
 interface Props {
   readonly choices: PlanChoices;
-  readonly action: (typed: unknown) => Promise<SaveOutcome>;
+  readonly action: (typed: unknown) => Promise<SaveResult>;
   /** What another place asked to be planned. */
   readonly asked: { readonly movement: string; readonly variantId: string; readonly clientId: string } | null;
 }

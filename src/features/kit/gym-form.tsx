@@ -1,14 +1,15 @@
 'use client';
+import type { SaveResult } from '@/contract/save-result';
 import { Button, NumberInput, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { SheetForm } from '@/features/shell/sheet-form';
-import { useSavedForm, type SaveOutcome } from '@/features/shell/use-saved-form';
+import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
 
 interface Props {
   readonly gym: { readonly id: string; readonly name: string; readonly screeningDays: number } | null;
-  readonly save: (id: string | null, typed: unknown) => Promise<SaveOutcome>;
+  readonly save: (id: string | null, typed: unknown) => Promise<SaveResult>;
 }
 
 /** A gym's name and how long a screening stands there. */

@@ -1,4 +1,6 @@
 'use client';
+import type { SaveResult } from '@/contract/save-result';
+import type { KitPiece } from '@/contract/views/kit';
 import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
@@ -9,21 +11,21 @@ import { toFieldIssues } from '@/contract/field';
 import { KIT_SPEC, pieceSchema } from '@/contract/kit-spec';
 import { RestoredNote } from '@/features/shell/restored-note';
 import { SheetForm } from '@/features/shell/sheet-form';
-import { useSavedForm, type SaveOutcome } from '@/features/shell/use-saved-form';
+import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
 import { KIT_CAUTION, KIT_NAME, KIT_STAND_IN } from '@/messages/kit';
 import { KitDrawing } from './kit-drawing';
 import { KIT_FIELDS } from './kit-fields';
 import { KitFieldBox } from './kit-field-box';
 import { fitClients, notchesFor, previewKit } from './kit-preview';
-import { toKitValues, usualAttachment, type KitSheetData, type KitValues } from './kit-values';
+import { toKitValues, usualAttachment, type KitValues } from './kit-values';
 import styles from './kit.module.css';
 
 interface Props {
   readonly kind: KitKind;
-  readonly piece: KitSheetData | null;
+  readonly piece: KitPiece | null;
   readonly clients: readonly (BodyInput & { readonly name: string })[];
-  readonly save: (id: string | null, typed: unknown) => Promise<SaveOutcome>;
+  readonly save: (id: string | null, typed: unknown) => Promise<SaveResult>;
 }
 
 function check(v: KitValues) {

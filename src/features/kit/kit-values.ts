@@ -1,5 +1,6 @@
 import { USUAL_ATTACHMENT, type AttachmentKind } from '@/core/kit/attachment';
 import type { KitKind } from '@/core/kit/kit-kind';
+import type { KitPiece } from '@/contract/views/kit';
 import { KIT_FIELDS, type KitField, type SpecValues } from './kit-fields';
 
 export interface KitValues extends Record<string, unknown> {
@@ -7,14 +8,6 @@ export interface KitValues extends Record<string, unknown> {
   outOfOrder: string;
   kind: KitKind;
   spec: SpecValues;
-}
-
-export interface KitSheetData {
-  readonly id: string;
-  readonly kind: KitKind;
-  readonly name: string;
-  readonly outOfOrder: boolean;
-  readonly spec: SpecValues;
 }
 
 /** What a new piece starts from where there is nothing to measure. */
@@ -66,8 +59,8 @@ function toField(f: KitField, stored: unknown): unknown {
 }
 
 /** Form values of a piece, or of a new one of a kind: every field has a value, an empty box is ''. */
-export function toKitValues(kind: KitKind, piece: KitSheetData | null): KitValues {
-  const stored = piece?.spec ?? USUAL[kind] ?? {};
+export function toKitValues(kind: KitKind, piece: KitPiece | null): KitValues {
+  const stored = (piece?.spec as SpecValues | undefined) ?? USUAL[kind] ?? {};
   const fields = KIT_FIELDS[kind].flatMap((s) => s.fields);
   return {
     name: piece?.name ?? '',

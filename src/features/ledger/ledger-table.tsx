@@ -1,6 +1,6 @@
 import { CAUSE_NAME, CORRECTION_TEXT, FAULT_TEXT, OUTCOME_TEXT } from '@/messages/faults';
 import { movementName } from '@/messages/book';
-import type { LedgerCell, LedgerMovementView } from './ledger-view';
+import type { LedgerCell, LedgerMovementView } from '@/contract/views/ledger';
 import styles from './ledger.module.css';
 
 /** How a correction fared, as a shape: full when it held, half, crossed out, open while nobody looked. */
@@ -61,7 +61,7 @@ export function LedgerTable({ ledger }: { readonly ledger: LedgerMovementView })
                 {ledger.sessions
                   .filter((s) => s.sets.length > 0)
                   .map((s) => (
-                    <th key={s.itemId} colSpan={s.sets.length} scope="colgroup" className={styles.session}>
+                    <th key={s.sessionId} colSpan={s.sets.length} scope="colgroup" className={styles.session}>
                       {s.date}
                     </th>
                   ))}
@@ -71,11 +71,12 @@ export function LedgerTable({ ledger }: { readonly ledger: LedgerMovementView })
                 {sets.map((s) => (
                   <th key={s.setId} scope="col">
                     {s.setNo}
+                    {s.side && <small>{s.side === 'left' ? ' L' : ' R'}</small>}
                   </th>
                 ))}
               </tr>
               <tr className={styles.did}>
-                <th scope="row">kg, reps</th>
+                <th scope="row">load, reps</th>
                 {sets.map((s) => (
                   <td key={s.setId}>
                     {s.load}

@@ -1,5 +1,16 @@
-import type { ChoosingData } from '@/contract/choosing-data';
+import type { MovementId } from '@/core/book/book';
+import type { ChoosingView } from '@/contract/views/choosing';
 
 /** The client and the gym that movements are chosen for, as a link carries them. */
-export const choosingQuery = ({ clientId, gymId }: ChoosingData): string =>
+export const choosingQuery = ({ clientId, gymId }: Pick<ChoosingView, 'clientId' | 'gymId'>): string =>
   `?${new URLSearchParams({ ...(clientId ? { client: clientId } : {}), ...(gymId ? { gym: gymId } : {}) })}`;
+
+/** The floor with its form open to plan a movement, as a variant where one is chosen. */
+export function planQuery(
+  { clientId }: Pick<ChoosingView, 'clientId'>,
+  plan: MovementId,
+  variant: string | null,
+): string {
+  const query = { plan, ...(variant ? { variant } : {}), ...(clientId ? { client: clientId } : {}) };
+  return `/?${new URLSearchParams(query)}#plan`;
+}

@@ -1,21 +1,22 @@
-import { findEntry } from '@/core/book/book';
-import type { BookEntry } from '@/core/book/book-entry';
-import { fitUnder, usualOptions, withOptions, type EntryOptions } from '@/core/book/entry-options';
-import { fitSettings, withKit } from '@/core/book/fit-entry';
-import { loadedRegion } from '@/core/book/region-of';
-import { schoolsOf, type School, type SchoolChoice } from '@/core/book/school';
-import { profileEntry } from '@/core/book/profile-entry';
-import { solveEntry, type EntryAnswer } from '@/core/book/solve-entry';
+import { type WorkingSide } from '@/core/body/side';
+import { answerQuestion, type NoAnswer, type QuestionAnswer } from '@/core/book/answer-question';
+import { entryOf, findEntry, type MovementId } from '@/core/book/book';
+import { sidesOf, worksOn, type BookEntry } from '@/core/book/book-entry';
+import { usualOptions, type EntryOptions } from '@/core/book/entry-options';
+import { practicesOf, type PracticeChoice } from '@/core/book/practice';
+import { askQuestion, type Question } from '@/core/book/question';
+import { regionOf, settingsOf } from '@/core/book/question-settings';
 import { USUAL_ATTACHMENT } from '@/core/kit/attachment';
-import { SAMPLES } from '@/core/movement/chain-path';
-import type { WorkingSide } from '@/core/setup/setup-problem';
-import type { ChoosingData } from '@/contract/choosing-data';
-import { SHOWN_KG } from './movement-player';
+import { LAST_SAMPLE } from '@/core/movement/chain-path';
+import type { ChoosingView } from '@/contract/views/choosing';
 
-type GymColumn = ChoosingData['gym']['columns'][number];
+type GymColumn = ChoosingView['gym']['columns'][number];
+
+/** The weight every curve of the book is shown at; body weight and bands are themselves. */
+export const SHOWN_KG = 15;
 
 /** Length of a handle here that fits, else of its kind as usual, metres. */
-export function handleLengthM({ load }: BookEntry, data: ChoosingData): number {
+function handleLengthM({ load }: BookEntry, data: ChoosingView): number {
   if (load.kind !== 'cable') return 0;
   return (
     data.gym.attachments.find((a) => load.attachments.includes(a.kind))?.lengthM ??
@@ -23,76 +24,59 @@ export function handleLengthM({ load }: BookEntry, data: ChoosingData): number {
   );
 }
 
-/** The movement on the first column here that serves it, with a handle that fits or its usual length. */
-function answerFor(
-  entry: BookEntry,
+/** A movement asked on the first column here that serves it, with a handle that fits or its usual length. */
+function answerOn(
+  own: BookEntry,
   options: EntryOptions,
-  data: ChoosingData,
+  data: ChoosingView,
   side: WorkingSide,
-): { readonly answer: EntryAnswer; readonly column: GymColumn | null } {
-  const { load } = entry;
-  const base = {
-    body: data.body,
-    range: { ...data.range, fit: fitUnder(data.range.fit, options) },
-    side,
-    loadKg: SHOWN_KG,
-    kit: data.kit,
-  };
-  if (load.kind === 'cable') {
-    const attachmentM = handleLengthM(entry, data);
-    let refusal: EntryAnswer | null = null;
-    for (const column of data.gym.columns) {
-      const answer = solveEntry(
-        entry,
-        { ...base, column: { column: column.column, room: column.room, attachmentM } },
-        options,
-      );
-      if (answer.ok) return { answer, column };
-      refusal ??= answer;
-    }
-    if (refusal) return { answer: refusal, column: null };
+): { readonly answer: QuestionAnswer; readonly column: GymColumn | null } {
+  const { body, range, kit } = data;
+  const ask = (column: Question['column']): QuestionAnswer =>
+    answerQuestion(askQuestion(own, { options, body, range, kit, side, loadKg: SHOWN_KG, column }));
+  if (own.load.kind !== 'cable') return { answer: ask(null), column: null };
+  const attachmentM = handleLengthM(own, data);
+  let refusal: NoAnswer | null = null;
+  for (const column of data.gym.columns) {
+    const answer = ask({ column: column.column, room: column.room, attachmentM });
+    if (answer.ok) return { answer, column };
+    refusal ??= answer;
   }
-  return { answer: solveEntry(entry, { ...base, column: null }, options), column: null };
+  return { answer: refusal ?? ask(null), column: null };
 }
 
-/** The stand-in as the book has it, on what is here. */
-export const answerOfStandIn = (id: string, data: ChoosingData, side: WorkingSide): EntryAnswer => {
-  const entry = findEntry(id)!;
-  return answerFor(
-    entry,
-    usualOptions(entry, data.range.fit),
-    data,
-    entry.hands === 'two' ? 'both' : side === 'both' ? 'right' : side,
-  ).answer;
-};
+/** The stand-in as the book has it, on what is here; of the side that works where it is done with one. */
+export function answerOfStandIn(id: string, data: ChoosingView, side: WorkingSide): QuestionAnswer {
+  const own = findEntry(id)!;
+  const working = worksOn(own, side) && own.path.kind !== 'sweep' ? side : sidesOf(own).at(-1)!;
+  return answerOn(own, usualOptions(own, data.range.fit), data, working).answer;
+}
 
 /** The movement as chosen, our side of every question where none is, with its answer and what is set by rule. */
-export function answerAsChosen(entryId: string, data: ChoosingData, side: WorkingSide, options: EntryOptions) {
-  const own = findEntry(entryId)!;
+export function answerAsChosen(entryId: MovementId, data: ChoosingView, side: WorkingSide, options: EntryOptions) {
+  const own = entryOf(entryId);
   // What the top of the range asks is judged on the movement as it is in the book.
-  const plain = answerFor(own, usualOptions(own, data.range.fit), data, side).answer;
+  const plain = answerOn(own, usualOptions(own, data.range.fit), data, side).answer;
   const finishShare =
     plain.ok && plain.metrics.peakResistanceNm > 0
-      ? plain.samples.resistanceNm[SAMPLES - 1]! / plain.metrics.peakResistanceNm
+      ? plain.samples.resistanceNm[LAST_SAMPLE]! / plain.metrics.peakResistanceNm
       : 1;
-  const schools: readonly School[] = schoolsOf(own, data.notes, finishShare);
-  const chosen: SchoolChoice = {
-    ...Object.fromEntries(schools.map((s) => [s.question, s.preset])),
-    ...options.schools,
+  const practices = practicesOf(own, data.notes, finishShare);
+  const chosen: PracticeChoice = {
+    ...Object.fromEntries(practices.map((p) => [p.question, p.preset])),
+    ...options.practices,
   };
-  const all = { ...options, schools: chosen };
-  const entry = withOptions(own, all);
-  const { answer, column } = answerFor(entry, all, data, side);
-  const free =
-    answer.ok && answer.placement === null
-      ? profileEntry(entry, { body: data.body, range: data.range, loadKg: SHOWN_KG, kit: data.kit }, answer.side)
-      : null;
-  const settings = answer.ok
-    ? fitSettings(entry, data.body, data.kit, answer.posed, answer.side, {
-        startBy: free?.startBy ?? 'own',
-        finishBy: free?.finishBy ?? 'own',
-      })
-    : [];
-  const region = answer.ok ? loadedRegion(withKit(entry, data.kit), answer.posed, answer.side) : null;
-  return { own, entry, schools, chosen, answer, column, settings, region };
+  const { answer, column } = answerOn(own, { ...options, practices: chosen }, data, side);
+  return {
+    own,
+    practices,
+    chosen,
+    answer,
+    column,
+    settings: answer.ok ? settingsOf(answer.from) : [],
+    region: answer.ok ? regionOf(answer.from) : null,
+  };
 }
+
+/** A movement as chosen, with its answer. */
+export type ChosenMovement = ReturnType<typeof answerAsChosen>;

@@ -2,21 +2,18 @@
 import { IconPlayerPause, IconPlayerPlay } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import { useMemo, type ReactNode } from 'react';
+import type { GoodAnswer } from '@/core/book/answer-question';
 import type { BookEntry } from '@/core/book/book-entry';
-import type { Body } from '@/core/body/body-model';
-import { anchorOf } from '@/core/book/entry-load';
-import { entryBodyAt } from '@/core/book/pose-entry';
-import type { StationKit } from '@/core/book/station-kit';
-import type { EntryAnswer } from '@/core/book/solve-entry';
-import type { Column } from '@/core/kit/column';
-import { holeHeightM } from '@/core/kit/column';
-import { buildMovementScene, extentOf, movementWindow, type MovementScene } from '@/drawing/movement-scene';
-import { restOn } from '@/drawing/rest-on';
-import { elevationView, MARGIN, planView, type View } from '@/drawing/view';
+import { LAST_SAMPLE } from '@/core/movement/chain-path';
 import type { Curve } from '@/charts/resistance-series';
+import type { MovementScene } from '@/drawing/movement-scene';
+import type { View } from '@/drawing/view';
 import { jointName } from '@/messages/joints';
+import { curveText, loadIn } from '@/messages/movements';
+import { SHOWN_KG } from './movement-answer';
 import { MovementFigure } from './movement-figure';
-import { usePlaying } from './use-playing';
+import { useMovementScene } from './use-movement-scene';
+import { usePlaying, type Playing } from './use-playing';
 import styles from './movements.module.css';
 
 const ResistanceChart = dynamic(() => import('@/charts/resistance-chart'), {
@@ -24,33 +21,11 @@ const ResistanceChart = dynamic(() => import('@/charts/resistance-chart'), {
   loading: () => <div style={{ height: CHART_PX }} />,
 });
 const CHART_PX = 150;
-const VIEW_WIDTH = 400;
-const VIEW_HEIGHT = 380;
-const LAST = 40;
-const STEP = 2;
-
-type Solved = Extract<EntryAnswer, { ok: true }>;
-
-/** The weight every curve of the book is shown at; body weight and bands are themselves. */
-export const SHOWN_KG = 15;
-/** What follows a load; null where nothing is loaded. */
-const AFTER_LOAD: Readonly<Record<BookEntry['load']['kind'], string | null>> = {
-  cable: ' on the stack',
-  machine: ' on the stack',
-  weight: '',
-  landmine: ' of plates',
-  body: null,
-  none: null,
-};
-const loadIn = (e: BookEntry, loadSays: string): string =>
-  AFTER_LOAD[e.load.kind] === null ? '' : `, ${loadSays}${AFTER_LOAD[e.load.kind]}`;
+/** Samples that a page key moves through. */
+const PAGE = 8;
 
 interface Props {
-  readonly entry: BookEntry;
-  readonly answer: Solved;
-  readonly body: Body;
-  readonly kit: StationKit;
-  readonly column: Column | null;
+  readonly answer: GoodAnswer;
   readonly beside: Curve | null;
   readonly loadSays?: string;
   readonly padUpM?: number;
@@ -58,110 +33,55 @@ interface Props {
   readonly handles?: (scene: MovementScene, view: View) => ReactNode;
 }
 
-/** The movement on this body: moved through by finger or played at its tempo; figure and curve move together. */
-export function MovementPlayer({
+/** Moves through the range: played at its tempo, or by finger and keys. */
+function Scrubber({
   entry,
-  answer,
-  body,
-  kit,
-  column,
-  beside,
-  loadSays = `${SHOWN_KG} kg`,
-  padUpM = 0,
-  handles,
-}: Props) {
-  const { i, playing, moveTo, toggle } = usePlaying(entry.tempo, entry.startsWith);
-  const { posed, side, placement, pulley } = answer;
-  const { surfaces } = kit;
-  const both = entry.hands === 'two';
-  const shared = entry.load.kind === 'cable' && entry.load.shared;
-  const anchor = useMemo(() => anchorOf(entry, posed, kit), [entry, posed, kit]);
-  const { window3, elevation, plan } = useMemo(() => {
-    const poses = [0, 20, 40].map((k) => entryBodyAt(entry, body, posed, side, surfaces, k));
-    const top = column ? Math.max(...Array.from({ length: column.holes }, (_, k) => holeHeightM(column, k + 1))) : null;
-    const w = movementWindow(
-      [...extentOf(poses, posed.path, both, placement, pulley), ...(anchor ? [anchor] : [])],
-      top,
-    );
-    const scale = Math.min(
-      (VIEW_WIDTH - MARGIN.left - MARGIN.right) / (w.maxX - w.minX),
-      (VIEW_HEIGHT - MARGIN.top - MARGIN.bottom) / Math.max(w.maxY, w.maxZ - w.minZ),
-    );
-    return { window3: w, elevation: elevationView(w, scale), plan: planView(w, scale) };
-  }, [entry, body, surfaces, posed, side, placement, pulley, both, column, anchor]);
-  const scene = useMemo(() => {
-    const pose = entryBodyAt(entry, body, posed, side, surfaces, i);
-    const input = {
-      body,
-      pose,
-      path: posed.path,
-      side,
-      both,
-      placement,
-      pulley,
-      shared,
-      rests: restOn(entry),
-      armOn: entry.armOn !== null,
-      padUpM,
-      anchor,
-      i,
-    };
-    return { elevation: buildMovementScene(input, elevation), plan: buildMovementScene(input, plan) };
-  }, [entry, body, surfaces, posed, side, placement, pulley, both, shared, padUpM, anchor, i, elevation, plan]);
-  const main = useMemo(() => ({ name: 'now', resistanceNm: answer.samples.resistanceNm }), [answer]);
-  const { metrics } = answer;
-  const joint = jointName(answer.posed);
+  playing,
+  nowNm,
+}: {
+  readonly entry: BookEntry;
+  readonly playing: Playing;
+  readonly nowNm: number;
+}) {
+  const { i, moveTo, toggle } = playing;
   return (
-    <div>
-      <div className={styles.views}>
-        <MovementFigure
-          scene={scene.elevation}
-          view={elevation}
-          window={window3}
-          column={column}
-          hole={placement?.hole ?? null}
-          label="Side view, to scale"
-          handles={handles?.(scene.elevation, elevation)}
-        />
-        <MovementFigure
-          scene={scene.plan}
-          view={plan}
-          window={window3}
-          column={column}
-          hole={placement?.hole ?? null}
-          label="View from above, same scale"
-        />
-      </div>
-      <div className={styles.scrub}>
-        <button type="button" onClick={toggle} aria-label={playing ? 'Pause' : `Play at ${entry.tempo}`}>
-          {playing ? <IconPlayerPause stroke={1.5} aria-hidden /> : <IconPlayerPlay stroke={1.5} aria-hidden />}
-          <span>{entry.tempo}</span>
-        </button>
-        <input
-          type="range"
-          min={0}
-          max={LAST}
-          step={1}
-          value={i}
-          aria-label="Place in the range"
-          aria-valuetext={
-            `${Math.round((i / LAST) * 100)} percent of the ` +
-            `way, ${Math.round(answer.samples.resistanceNm[i]!)} newton metres`
+    <div className={styles.scrub}>
+      <button type="button" onClick={toggle} aria-label={playing.playing ? 'Pause' : `Play at ${entry.tempo}`}>
+        {playing.playing ? <IconPlayerPause stroke={1.5} aria-hidden /> : <IconPlayerPlay stroke={1.5} aria-hidden />}
+        <span>{entry.tempo}</span>
+      </button>
+      <input
+        type="range"
+        min={0}
+        max={LAST_SAMPLE}
+        step={1}
+        value={i}
+        aria-label="Place in the range"
+        aria-valuetext={`${Math.round((i / LAST_SAMPLE) * 100)} percent of the way, ${nowNm} newton metres`}
+        onChange={(e) => moveTo(Number(e.currentTarget.value))}
+        onKeyDown={(e) => {
+          const by = e.key === 'PageUp' ? PAGE : e.key === 'PageDown' ? -PAGE : 0;
+          if (by !== 0) {
+            e.preventDefault();
+            moveTo(i + by);
           }
-          onChange={(e) => moveTo(Number(e.currentTarget.value))}
-          onKeyDown={(e) => {
-            const by = e.key === 'PageUp' ? STEP * 4 : e.key === 'PageDown' ? -STEP * 4 : 0;
-            if (by !== 0) {
-              e.preventDefault();
-              moveTo(i + by);
-            }
-          }}
-        />
-        <output data-testid="now-nm">{Math.round(answer.samples.resistanceNm[i]!)} Nm</output>
-      </div>
+        }}
+      />
+      <output data-testid="now-nm">{nowNm} Nm</output>
+    </div>
+  );
+}
+
+/** The resistance over the rep. */
+function MovementCurve({ answer, beside, loadSays }: Pick<Props, 'answer' | 'beside'> & { readonly loadSays: string }) {
+  const { metrics, samples, from, posed } = answer;
+  const { entry } = from;
+  const main = useMemo(() => ({ name: 'now', resistanceNm: samples.resistanceNm }), [samples]);
+  return (
+    <>
       <h2 className={styles.curveTitle}>
-        Resistance at the {joint}
-        {both ? ', each side' : ''}
+        Resistance at the {jointName(posed)}
+        {entry.hands === 'two' ? ', each side' : ''}
         {loadIn(entry, loadSays)}
         <span>hatched: rest zone{metrics.rightAngleAt !== null && '; dotted: pull at a right angle'}</span>
       </h2>
@@ -172,12 +92,33 @@ export function MovementPlayer({
         peakNm={metrics.peakResistanceNm}
         rightAngleAt={metrics.rightAngleAt}
         height={CHART_PX}
-        label={
-          `Resistance over the rep: peak ${Math.round(metrics.peakResistanceNm)} newton metres ` +
-          `at ${Math.round(metrics.peakAt * 100)} percent of the range, rest ` +
-          `zone ${Math.round(metrics.restShare * 100)} percent`
-        }
+        label={curveText(metrics)}
       />
+    </>
+  );
+}
+
+/** The movement on this body: moved through by finger or played at its tempo; figure and curve move together. */
+export function MovementPlayer({ answer, beside, loadSays = `${SHOWN_KG} kg`, padUpM = 0, handles }: Props) {
+  const { entry, question } = answer.from;
+  const playing = usePlaying(entry.tempo, entry.startsWith);
+  const column = question.column?.column ?? null;
+  const { scene, elevation, plan, window3 } = useMovementScene(answer, column, padUpM, playing.i);
+  const common = { window: window3, column, hole: answer.placement?.hole ?? null };
+  return (
+    <div>
+      <div className={styles.views}>
+        <MovementFigure
+          {...common}
+          scene={scene.elevation}
+          view={elevation}
+          label="Side view, to scale"
+          handles={handles?.(scene.elevation, elevation)}
+        />
+        <MovementFigure {...common} scene={scene.plan} view={plan} label="View from above, same scale" />
+      </div>
+      <Scrubber entry={entry} playing={playing} nowNm={Math.round(answer.samples.resistanceNm[playing.i]!)} />
+      <MovementCurve answer={answer} beside={beside} loadSays={loadSays} />
     </div>
   );
 }

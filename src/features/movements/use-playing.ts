@@ -1,10 +1,8 @@
 'use client';
+import { LAST_SAMPLE } from '@/core/movement/chain-path';
 import { useEffect, useRef, useState } from 'react';
 import { paceAt, paceOfPart } from '@/core/tempo/pace';
 import type { StartPhase } from '@/core/tempo/tempo';
-
-/** Last sample of a range. */
-const LAST = 40;
 
 /** Position in the range, 0 to 1, `t` seconds into the tempo; a rep after another. */
 function positionAt(tempo: string, startsWith: StartPhase, degs: readonly number[] | null, t: number): number {
@@ -17,7 +15,7 @@ function positionAt(tempo: string, startsWith: StartPhase, degs: readonly number
  * for a tempo with a section.
  */
 export function usePlaying(tempo: string, startsWith: StartPhase, degs: readonly number[] | null = null) {
-  const [i, setI] = useState(LAST);
+  const [i, setI] = useState(LAST_SAMPLE);
   const [playing, setPlaying] = useState(false);
   const clock = useRef(0);
   useEffect(() => {
@@ -26,7 +24,7 @@ export function usePlaying(tempo: string, startsWith: StartPhase, degs: readonly
     const began = performance.now() - clock.current;
     const draw = (now: number): void => {
       clock.current = now - began;
-      setI(Math.round(positionAt(tempo, startsWith, degs, clock.current / 1000) * LAST));
+      setI(Math.round(positionAt(tempo, startsWith, degs, clock.current / 1000) * LAST_SAMPLE));
       frame = requestAnimationFrame(draw);
     };
     frame = requestAnimationFrame(draw);
@@ -34,7 +32,9 @@ export function usePlaying(tempo: string, startsWith: StartPhase, degs: readonly
   }, [playing, tempo, startsWith, degs]);
   const moveTo = (to: number): void => {
     setPlaying(false);
-    setI(Math.min(LAST, Math.max(0, to)));
+    setI(Math.min(LAST_SAMPLE, Math.max(0, to)));
   };
   return { i, playing, moveTo, toggle: () => setPlaying(!playing) };
 }
+
+export type Playing = ReturnType<typeof usePlaying>;

@@ -1,46 +1,17 @@
 'use client';
+import type { FieldIssue } from '@/contract/field';
+import type { SaveResult } from '@/contract/save-result';
 import { Button, NativeSelect, TextInput } from '@mantine/core';
-import { useId, useState, useTransition } from 'react';
+import { useState, useTransition } from 'react';
 import { followsArmPath, ownArmPathDeg } from '@/core/book/arm-path';
 import type { BookEntry, Grip } from '@/core/book/book-entry';
 import type { EntryOptions } from '@/core/book/entry-options';
 import { SHORTEST_SHARE } from '@/core/book/pose-entry';
 import { toFieldIssues } from '@/contract/field';
 import { variantFormSchema } from '@/contract/variant-form';
-import type { FormIssue, SaveOutcome } from '@/features/shell/use-saved-form';
 import { GRIP_NAME } from '@/messages/movements';
+import { WordedSlider } from '@/features/shell/worded-slider';
 import styles from './movements.module.css';
-
-interface SliderProps {
-  readonly label: string;
-  readonly value: number;
-  readonly min: number;
-  readonly max: number;
-  readonly step: number;
-  readonly words: string;
-  readonly onChange: (value: number) => void;
-}
-
-function Slider({ label, value, min, max, step, words, onChange }: SliderProps) {
-  const id = useId();
-  return (
-    <div className={styles.slider}>
-      <span>
-        <label htmlFor={id}>{label}</label> <output htmlFor={id}>{words}</output>
-      </span>
-      <input
-        id={id}
-        type="range"
-        min={min}
-        max={max}
-        step={step}
-        value={value}
-        aria-valuetext={words}
-        onChange={(e) => onChange(Number(e.currentTarget.value))}
-      />
-    </div>
-  );
-}
 
 interface Props {
   readonly entry: BookEntry;
@@ -49,7 +20,7 @@ interface Props {
   readonly armPathDeg: number | undefined;
   readonly variant: { readonly id: string; readonly name: string; readonly cue: string } | null;
   readonly onOptions: (change: Partial<EntryOptions>) => void;
-  readonly keep: (typed: unknown) => Promise<SaveOutcome>;
+  readonly keep: (typed: unknown) => Promise<SaveResult>;
   readonly onKept: (id: string) => void;
 }
 
@@ -57,11 +28,95 @@ const percent = (s: number): string => `${Math.round(s * 100)} %`;
 const tuckText = (t: number): string =>
   t === 0 ? 'as in the book' : t > 0 ? `${t}° nearer to the side` : `${-t}° further out`;
 
+/** What a trainer can set otherwise: path, stops, grip. */
+function OptionSliders({
+  entry,
+  options,
+  armPathDeg,
+  onOptions,
+}: Pick<Props, 'entry' | 'options' | 'armPathDeg' | 'onOptions'>) {
+  const ownPath = ownArmPathDeg(entry);
+  return (
+    <>
+      {entry.path.kind === 'sweep' && (
+        <WordedSlider
+          label="Sweep"
+          value={options.tiltDeg}
+          min={entry.path.tiltDeg.min}
+          max={entry.path.tiltDeg.max}
+          step={1}
+          words={
+            options.tiltDeg === 0 ? 'level' : `${Math.abs(options.tiltDeg)}° ${options.tiltDeg > 0 ? 'down' : 'up'}`
+          }
+          onChange={(tiltDeg) => onOptions({ tiltDeg })}
+        />
+      )}
+      {followsArmPath(entry) && ownPath !== null && (
+        <WordedSlider
+          label="Arm path, below shoulder level"
+          value={options.armPathDeg ?? armPathDeg ?? ownPath}
+          min={0}
+          max={45}
+          step={1}
+          words={
+            options.armPathDeg === null
+              ? `${Math.round(armPathDeg ?? ownPath)}°, ` +
+                (armPathDeg === undefined ? 'as in the book' : 'the client’s')
+              : `${options.armPathDeg}°`
+          }
+          onChange={(deg) => onOptions({ armPathDeg: deg })}
+        />
+      )}
+      {entry.path.kind === 'arm' && (
+        <WordedSlider
+          label="Elbow at the finish"
+          value={options.tuckDeg}
+          min={-45}
+          max={45}
+          step={1}
+          words={tuckText(options.tuckDeg)}
+          onChange={(tuckDeg) => onOptions({ tuckDeg })}
+        />
+      )}
+      {entry.path.kind !== 'sweep' && (
+        <>
+          <WordedSlider
+            label="Begin at"
+            value={options.startAt}
+            min={0}
+            max={1 - SHORTEST_SHARE}
+            step={0.05}
+            words={percent(options.startAt)}
+            onChange={(startAt) => onOptions({ startAt, stopAt: Math.max(options.stopAt, startAt + SHORTEST_SHARE) })}
+          />
+          <WordedSlider
+            label="Stop at"
+            value={options.stopAt}
+            min={SHORTEST_SHARE}
+            max={1}
+            step={0.05}
+            words={percent(options.stopAt)}
+            onChange={(stopAt) => onOptions({ stopAt, startAt: Math.min(options.startAt, stopAt - SHORTEST_SHARE) })}
+          />
+        </>
+      )}
+      {entry.grips.length > 1 && (
+        <NativeSelect
+          label="Grip"
+          value={options.grip ?? entry.grips[0]}
+          data={entry.grips.map((g) => ({ value: g, label: GRIP_NAME[g] }))}
+          onChange={(e) => onOptions({ grip: e.currentTarget.value as Grip })}
+        />
+      )}
+    </>
+  );
+}
+
 /** A trainer's own way: change path, grip, stops and cue, see what it does, and keep it under a name. */
 export function VariantEditor({ entry, options, armPathDeg, variant, onOptions, keep, onKept }: Props) {
   const [name, setName] = useState(variant?.name ?? '');
   const [cue, setCue] = useState(variant?.cue ?? '');
-  const [issues, setIssues] = useState<readonly FormIssue[]>([]);
+  const [issues, setIssues] = useState<readonly FieldIssue[]>([]);
   const [kept, setKept] = useState(false);
   const [busy, start] = useTransition();
   const issue = (path: string): string | undefined =>
@@ -83,7 +138,6 @@ export function VariantEditor({ entry, options, armPathDeg, variant, onOptions, 
       }
     });
   };
-  const ownPath = ownArmPathDeg(entry);
   const change = (c: Partial<EntryOptions>): void => {
     setKept(false);
     onOptions(c);
@@ -92,76 +146,7 @@ export function VariantEditor({ entry, options, armPathDeg, variant, onOptions, 
     <details className={styles.faults} open={variant !== null || undefined}>
       <summary>Make it your own</summary>
       <div className={styles.editor}>
-        {entry.path.kind === 'sweep' && (
-          <Slider
-            label="Sweep"
-            value={options.tiltDeg}
-            min={entry.path.tiltDeg.min}
-            max={entry.path.tiltDeg.max}
-            step={1}
-            words={
-              options.tiltDeg === 0 ? 'level' : `${Math.abs(options.tiltDeg)}° ${options.tiltDeg > 0 ? 'down' : 'up'}`
-            }
-            onChange={(tiltDeg) => change({ tiltDeg })}
-          />
-        )}
-        {followsArmPath(entry) && ownPath !== null && (
-          <Slider
-            label="Arm path, below shoulder level"
-            value={options.armPathDeg ?? armPathDeg ?? ownPath}
-            min={0}
-            max={45}
-            step={1}
-            words={
-              options.armPathDeg === null
-                ? `${Math.round(armPathDeg ?? ownPath)}°, ` +
-                  (armPathDeg === undefined ? 'as in the book' : 'the client’s')
-                : `${options.armPathDeg}°`
-            }
-            onChange={(deg) => change({ armPathDeg: deg })}
-          />
-        )}
-        {entry.path.kind === 'arm' && (
-          <Slider
-            label="Elbow at the finish"
-            value={options.tuckDeg}
-            min={-45}
-            max={45}
-            step={1}
-            words={tuckText(options.tuckDeg)}
-            onChange={(tuckDeg) => change({ tuckDeg })}
-          />
-        )}
-        {entry.path.kind !== 'sweep' && (
-          <>
-            <Slider
-              label="Begin at"
-              value={options.startAt}
-              min={0}
-              max={1 - SHORTEST_SHARE}
-              step={0.05}
-              words={percent(options.startAt)}
-              onChange={(startAt) => change({ startAt, stopAt: Math.max(options.stopAt, startAt + SHORTEST_SHARE) })}
-            />
-            <Slider
-              label="Stop at"
-              value={options.stopAt}
-              min={SHORTEST_SHARE}
-              max={1}
-              step={0.05}
-              words={percent(options.stopAt)}
-              onChange={(stopAt) => change({ stopAt, startAt: Math.min(options.startAt, stopAt - SHORTEST_SHARE) })}
-            />
-          </>
-        )}
-        {entry.grips.length > 1 && (
-          <NativeSelect
-            label="Grip"
-            value={options.grip ?? entry.grips[0]}
-            data={entry.grips.map((g) => ({ value: g, label: GRIP_NAME[g] }))}
-            onChange={(e) => change({ grip: e.currentTarget.value as Grip })}
-          />
-        )}
+        <OptionSliders entry={entry} options={options} armPathDeg={armPathDeg} onOptions={change} />
         <TextInput
           label="Cue, one breath"
           placeholder="the movement’s own"

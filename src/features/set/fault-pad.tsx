@@ -1,10 +1,11 @@
 'use client';
+import type { Severity } from '@/core/movement/fault-code';
 import { useRef } from 'react';
-import { FAULT_BOOK, FAULT_PHASES, type FaultPhase, type Severity } from '@/core/fault/fault-book';
-import type { FaultMark } from '@/core/fault/set-log';
+import { FAULT_BOOK, FAULT_PHASES, type FaultPhase } from '@/core/fault/fault-book';
+import type { FaultMark } from '@/core/record/set-log';
 import type { WatchEntry } from '@/core/fault/watch-list';
 import type { FaultCode } from '@/core/movement/fault-code';
-import { FAULT_TEXT, PHASE_NAME, repText } from '@/messages/faults';
+import { FAULT_TEXT, PHASE_NAME, repText, SEVERITY_TEXT } from '@/messages/faults';
 import styles from './set.module.css';
 
 interface Props {
@@ -44,9 +45,6 @@ function padColumn(
 export const padOrder = (faults: readonly FaultCode[], ranked: readonly WatchEntry[]): FaultCode[] =>
   COLUMNS.flatMap((phases) => padColumn(faults, ranked, phases));
 
-/** Severity in words and shape: a bar for each step, never colour alone. */
-export const SEVERITY_BARS: Readonly<Record<Severity, string>> = { 1: 'watch', 2: 'correct', 3: 'stop the set' };
-
 /** Reps by side: both together, then those of one side. */
 function sidesText(marks: readonly FaultMark[]): string {
   const of = (side: FaultMark['side']): number[] => marks.filter((m) => m.side === side).map((m) => m.rep);
@@ -78,7 +76,7 @@ export function FaultPad({ faults, ranked, marks, disabled, keyOf, onTap }: Prop
                   data-seen={seen.length || undefined}
                   data-severity={severity}
                   disabled={disabled}
-                  title={`${FAULT_TEXT[fault].seen} (${SEVERITY_BARS[severity]})`}
+                  title={`${FAULT_TEXT[fault].seen} (${SEVERITY_TEXT[severity]})`}
                   onPointerDown={() => {
                     pressedAt.current = performance.now();
                   }}
@@ -98,7 +96,7 @@ export function FaultPad({ faults, ranked, marks, disabled, keyOf, onTap }: Prop
                     <small>
                       {sidesText(seen)}
                       {Math.max(...seen.map((m) => m.severity)) > severity
-                        ? `, ${SEVERITY_BARS[Math.max(...seen.map((m) => m.severity)) as Severity]}`
+                        ? `, ${SEVERITY_TEXT[Math.max(...seen.map((m) => m.severity)) as Severity]}`
                         : ''}
                     </small>
                   )}

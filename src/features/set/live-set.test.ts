@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { SetRecord } from '@/core/fault/set-log';
+import type { SetRecord } from '@/core/record/set-log';
 import { buildRep, wholePace } from '@/core/tempo/pace';
 import { parseTempo } from '@/core/tempo/tempo';
 import { judgeSet } from '@/core/fault/judge-set';
@@ -97,6 +97,8 @@ describe('judging a set', () => {
   const set = (change: Partial<SetRecord>): SetRecord => ({
     setId: 's',
     itemId: 'i',
+    sessionId: 'day',
+    side: 'both',
     setNo: 1,
     startedAtMs: 1,
     endedAtMs: 2,

@@ -1,35 +1,31 @@
-import type { Severity } from '@/core/fault/fault-book';
-import { FAULT_TEXT } from '@/messages/faults';
-import { SEVERITY_BARS } from './fault-pad';
-import type { LiveSet } from './use-live-set';
+import type { Severity } from '@/core/movement/fault-code';
+import { ChoiceRow } from '@/features/shell/choice-row';
+import { FAULT_TEXT, SEVERITY_TEXT } from '@/messages/faults';
+import type { LiveSet } from './live-set-view';
+import type { Give } from './use-live-set';
 import styles from './set.module.css';
 
-const SEVERITIES: readonly Severity[] = [1, 2, 3];
+const SEVERITIES = ['1', '2', '3'] as const;
+const toSeverity = (s: (typeof SEVERITIES)[number]): Severity => Number(s) as Severity;
 
 /** Below the pad: how bad the last one was, and that the reps so far were clean. */
-export function PadTools({ live }: { readonly live: LiveSet }) {
+export function PadTools({ live, give }: { readonly live: LiveSet; readonly give: Give }) {
   const { open, last } = live;
-  const marked = (open ?? last)?.faults.at(-1) ?? null;
+  const marked = last?.faults.at(-1) ?? null;
   return (
     <div className={styles.padTools}>
       {marked && (
-        <div className={styles.sides} role="radiogroup" aria-label={`How bad: ${FAULT_TEXT[marked.fault].pad}`}>
-          {SEVERITIES.map((s) => (
-            <button
-              key={s}
-              type="button"
-              role="radio"
-              aria-checked={marked.severity === s}
-              className={styles.plain}
-              onClick={() => void live.remark(s)}
-            >
-              {SEVERITY_BARS[s]}
-            </button>
-          ))}
-        </div>
+        <ChoiceRow
+          className={styles.sides}
+          optionClassName={styles.plain}
+          label={`How bad: ${FAULT_TEXT[marked.fault].pad}`}
+          value={String(marked.severity) as (typeof SEVERITIES)[number]}
+          options={SEVERITIES.map((value) => ({ value, label: SEVERITY_TEXT[toSeverity(value)] }))}
+          onChange={(s) => void give({ do: 'remark', severity: toSeverity(s) })}
+        />
       )}
       {open && (
-        <button type="button" className={styles.plain} data-testid="clean" onClick={() => void live.markClean()}>
+        <button type="button" className={styles.plain} data-testid="clean" onClick={() => void give({ do: 'clean' })}>
           {open.cleanTo > 0 ? `Clean to rep ${open.cleanTo}` : 'Clean so far'}
         </button>
       )}

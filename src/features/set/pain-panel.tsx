@@ -2,13 +2,13 @@
 import { Textarea } from '@mantine/core';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { PainMark } from '@/core/fault/set-log';
+import type { PainMark } from '@/core/record/set-log';
 import { PAIN_ADVICE } from '@/messages/cautions';
-import type { LiveSet } from './use-live-set';
+import type { Give } from './use-live-set';
 import styles from './set.module.css';
 
 /** After a stop for pain: what to do, what the client said, and no more of this movement today. */
-export function PainPanel({ pain, live }: { readonly pain: PainMark; readonly live: LiveSet }) {
+export function PainPanel({ pain, give }: { readonly pain: PainMark; readonly give: Give }) {
   const [note, setNote] = useState(pain.note);
   const kept = note.trim() === pain.note && note.trim() !== '';
   return (
@@ -25,7 +25,7 @@ export function PainPanel({ pain, live }: { readonly pain: PainMark; readonly li
         maxLength={1000}
         onChange={(e) => setNote(e.currentTarget.value)}
         onBlur={() => {
-          if (note.trim() !== pain.note) void live.append({ kind: 'pain-note', painId: pain.id, note: note.trim() });
+          if (note.trim() !== pain.note) void give({ do: 'pain-note', painId: pain.id, note: note.trim() });
         }}
       />
       <div className={styles.row}>
@@ -33,7 +33,7 @@ export function PainPanel({ pain, live }: { readonly pain: PainMark; readonly li
           type="button"
           className={styles.strong}
           disabled={kept || note.trim() === ''}
-          onClick={() => void live.append({ kind: 'pain-note', painId: pain.id, note: note.trim() })}
+          onClick={() => void give({ do: 'pain-note', painId: pain.id, note: note.trim() })}
         >
           {kept ? 'Note kept' : 'Keep the note'}
         </button>

@@ -1,9 +1,9 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { SetRecord } from '@/core/fault/set-log';
+import type { SetRecord } from '@/core/record/set-log';
 import { segmentReps } from '@/core/trace/segment-reps';
 import { askedOfRep } from './trace-panel';
-import type { LiveSet } from './use-live-set';
+import type { LiveSet } from './live-set-view';
 import type { Tracker } from './use-tracker';
 import styles from './set.module.css';
 

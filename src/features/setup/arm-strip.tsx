@@ -1,8 +1,9 @@
 'use client';
+import { signOf } from '@/core/body/side';
 import { useMemo } from 'react';
 import { toBody } from '@/core/geometry/rotation';
 import type { Vec3 } from '@/core/geometry/vector';
-import { senseOf } from '@/core/movement/chain-path';
+import { LAST_SAMPLE, senseOf } from '@/core/movement/chain-path';
 import { limbOf } from '@/core/setup/setup-problem';
 import { toRad } from '@/core/units/angle';
 import { armSilhouette } from '@/drawing/figure';
@@ -12,15 +13,15 @@ import { px } from '@/drawing/svg-number';
 import type { View } from '@/drawing/view';
 import styles from '@/drawing/drawing.module.css';
 import { CURVE_GRID } from '@/charts/resistance-series';
-import type { SetupView } from './use-setup';
+import type { BenchSetup } from './use-setup';
 
 const HEIGHT = 58;
 const SCALE = 62;
 const SIDE_SCALE = 36;
-const SAMPLES = [0, 10, 20, 30, 40] as const;
+const SHOWN = [0, 1, 2, 3, 4].map((quarter) => (quarter * LAST_SAMPLE) / 4);
 
 /** The arm at five points of the rep, from above or from the side, right below the same points of the curve. */
-export function ArmStrip({ setup, width }: { readonly setup: SetupView; readonly width: number }) {
+export function ArmStrip({ setup, width }: { readonly setup: BenchSetup; readonly width: number }) {
   const { problem, placement, shown } = setup;
   const side = shown.worse;
   const figures = useMemo(() => {
@@ -29,12 +30,12 @@ export function ArmStrip({ setup, width }: { readonly setup: SetupView; readonly
     const level = senseOf(target.above[20]!) === 'up';
     const stand = { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) };
     const q = toBody(problem.pulley(placement, side), stand);
-    const flip = side === 'left' ? -1 : 1;
+    const flip = signOf(side);
     // Seen as in the elevation above: the columns to the left.
     const ahead = Math.cos(stand.yawRad) < 0 ? -1 : 1;
-    return SAMPLES.map((i) => {
+    return SHOWN.map((i) => {
       const shoulderAt = arm.proximal[i]!;
-      const left = CURVE_GRID.left + (i / 40) * (width - CURVE_GRID.left - CURVE_GRID.right);
+      const left = CURVE_GRID.left + (i / LAST_SAMPLE) * (width - CURVE_GRID.left - CURVE_GRID.right);
       // Facing up the page here, so that the strip reads like the client's own view.
       const project = ([x, y, z]: Vec3) =>
         level

@@ -9,7 +9,7 @@ import { jointName } from '@/messages/joints';
 import { REGION_NAME } from '@/messages/movements';
 import { RepScrubber } from './rep-scrubber';
 import type { Beside } from './use-beside';
-import type { SetupView } from './use-setup';
+import type { BenchSetup } from './use-setup';
 import styles from './setup.module.css';
 
 const ResistanceChart = dynamic(() => import('@/charts/resistance-chart'), {
@@ -20,7 +20,7 @@ const CHART_PX = 150;
 const SETTLED_MS = 400;
 
 interface Props {
-  readonly setup: SetupView;
+  readonly setup: BenchSetup;
   readonly other: Beside['other'];
   readonly loadSays: string;
   readonly width: number;
@@ -54,7 +54,7 @@ const Axes = memo(function Axes({ min, max, step, label }: AxesProps) {
   );
 });
 
-const curveOf = ({ shown }: SetupView) => ({
+const curveOf = ({ shown }: BenchSetup) => ({
   name: 'now',
   resistanceNm: shown.bySide[shown.worse]!.samples.resistanceNm,
 });

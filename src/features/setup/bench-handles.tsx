@@ -1,5 +1,5 @@
 'use client';
-import type { KeyboardEvent } from 'react';
+import { useRef, type KeyboardEvent } from 'react';
 import type { FitSetting } from '@/core/book/fit-entry';
 import { nearestNotch } from '@/core/kit/bench';
 import { toDeg } from '@/core/units/angle';
@@ -29,10 +29,16 @@ export function BenchHandles({ settings, moves, back, seat }: Props) {
     const found = nearestNotch(moves.notchesDeg, deg);
     moves.onBack(moves.notchesDeg[found.notch - 1]!);
   });
-  const lift = useDrag(({ dv }) => {
-    if (!seat || !hole) return;
-    moves.onSeat(Math.min(hole.holes, Math.max(1, Math.round(hole.fits - dv / seat.holePx))));
-  });
+  const pickedUpAt = useRef(1);
+  const lift = useDrag(
+    ({ dv }) => {
+      if (!seat || !hole) return;
+      moves.onSeat(Math.min(hole.holes, Math.max(1, Math.round(pickedUpAt.current - dv / seat.holePx))));
+    },
+    () => {
+      pickedUpAt.current = hole?.hole ?? 1;
+    },
+  );
   const step = (e: KeyboardEvent, up: () => void, down: () => void): void => {
     const move = e.key === 'ArrowUp' ? up : e.key === 'ArrowDown' ? down : null;
     if (!move) return;

@@ -2,13 +2,14 @@ import { memo } from 'react';
 import type { ClientNote } from '@/core/body/client-note';
 import type { BookEntry } from '@/core/book/book-entry';
 import { cautionsOf } from '@/core/book/entry-cautions';
-import { kgToGrams } from '@/core/units/mass';
 import { CAUTION, type CautionPlace } from '@/messages/cautions';
 import { loadText } from '@/messages/loads';
 import { NOTE_TEXT } from '@/messages/notes';
 import { replacedText } from '@/messages/replaced';
+import { UnreadableNote } from '@/features/shell/unreadable-note';
+import { LimitNotes } from './limit-notes';
 import { ScreeningWarning } from '@/features/shell/screening-warning';
-import type { BenchContext } from './bench-context';
+import type { SetupBenchView } from '@/contract/views/setup';
 import styles from './setup.module.css';
 
 /** Cautions that concern what is set on steel. */
@@ -19,10 +20,10 @@ export const BenchNotices = memo(function BenchNotices({
   context,
   entry,
 }: {
-  readonly context: BenchContext;
+  readonly context: SetupBenchView;
   readonly entry: BookEntry;
 }) {
-  const { client, item, converted, replaced, mostLoadKg, unit } = context;
+  const { client, item, converted, replaced, unit } = context;
   return (
     <>
       <ScreeningWarning screening={context.screening} clientId={client.id} />
@@ -37,11 +38,8 @@ export const BenchNotices = memo(function BenchNotices({
           on {converted.plannedOn}: the nearest step with the same pull in the hand.
         </p>
       )}
-      {mostLoadKg !== null && (
-        <p className={styles.atPlates}>
-          <b>Clinician’s limit:</b> {loadText(kgToGrams(mostLoadKg), unit)} in the hand.
-        </p>
-      )}
+      <LimitNotes limits={context.limits} unit={unit} />
+      <UnreadableNote rows={context.unreadable} />
       <p className={styles.atPlates}>
         {cautionsOf(entry)
           .filter((c) => AT_PLATES.includes(CAUTION[c].at))

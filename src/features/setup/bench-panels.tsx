@@ -1,26 +1,27 @@
 'use client';
+import { LAST_SAMPLE } from '@/core/movement/chain-path';
 import { memo, useMemo } from 'react';
 import { peakTensionN } from '@/core/mechanics/fast-lift';
 import { checkLine } from '@/core/setup/line-check';
 import { parseTempo } from '@/core/tempo/tempo';
 import { GRAVITY_MS2 } from '@/core/units/mass';
-import { FINISH } from '@/drawing/setup-scene';
-import type { Question } from '@/solver/to-question';
-import type { BenchContext } from './bench-context';
+
+import type { Question } from '@/core/book/question';
+import type { SetupBenchView } from '@/contract/views/setup';
 import { CardLink } from './card-link';
 import { FaultPanel } from './fault-panel';
 import { LineCheckPanel } from './line-check-panel';
 import { OptionsBar } from './options-bar';
-import { RivalPanel } from './rival-panel';
+import { ComparisonPanel } from './comparison-panel';
 import { StanceDropsPanel } from './stance-drops-panel';
 import type { Beside } from './use-beside';
-import type { SetupView } from './use-setup';
+import type { BenchSetup } from './use-setup';
 import { VerdictLines } from './verdict-lines';
 
 interface Props {
-  readonly context: BenchContext;
+  readonly context: SetupBenchView;
   readonly question: Question;
-  readonly setup: SetupView;
+  readonly setup: BenchSetup;
   readonly beside: Beside;
   readonly now: number;
 }
@@ -43,14 +44,20 @@ export const BenchPanels = memo(function BenchPanels({ context, question, setup,
   return (
     <>
       <VerdictLines setup={setup} clientId={client.id} fast={fast} />
-      <RivalPanel
-        rivals={beside.rivals}
+      <ComparisonPanel
+        comparisons={beside.comparisons}
         chosen={beside.key}
-        rival={beside.rival}
-        own={beside.rival && metrics}
+        comparison={beside.comparison}
+        own={beside.comparison && metrics}
         onChoose={beside.setKey}
       />
-      <FaultPanel entry={entry} fault={beside.fault} cost={beside.cost} onFault={beside.setFault} />
+      <FaultPanel
+        entry={entry}
+        fault={beside.fault}
+        cost={beside.cost}
+        needM={problem.input.column.clearanceM}
+        onFault={beside.setFault}
+      />
       <StanceDropsPanel
         problem={problem}
         placement={placement}
@@ -59,7 +66,7 @@ export const BenchPanels = memo(function BenchPanels({ context, question, setup,
       <LineCheckPanel
         simulated={context.simulatedTilt}
         check={(deg) => checkLine(problem, placement, shown.worse, now, deg)}
-        where={now === FINISH ? 'hands at the finish' : `at ${Math.round((now / FINISH) * 100)} % of the rep`}
+        where={now === LAST_SAMPLE ? 'hands at the finish' : `at ${Math.round((now / LAST_SAMPLE) * 100)} % of the rep`}
         hole={placement.hole}
         shoulderMeasured={problem.body.height.shoulderHeight.source === 'measured'}
       />

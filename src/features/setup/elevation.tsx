@@ -1,6 +1,6 @@
 'use client';
+import type { Side } from '@/core/body/side';
 import { Fragment, useMemo, useRef, type KeyboardEvent } from 'react';
-import type { Side } from '@/core/body/active-range';
 import { holeHeightM, nearestHole } from '@/core/kit/column';
 import { holeOf, type Placement } from '@/core/setup/setup-problem';
 import { buildSetupMarks } from '@/drawing/setup-marks';
@@ -18,16 +18,16 @@ import { ColumnRuler, FloorRuler, HoleBand } from './rulers';
 import { Layer, Sheet } from './sheet';
 import { useDrag } from './use-drag';
 import { useScene } from './use-scene';
-import type { SetupView } from './use-setup';
+import type { BenchSetup } from './use-setup';
 
 interface Props {
-  readonly setup: SetupView;
+  readonly setup: BenchSetup;
   readonly view: View;
   readonly window: Window3;
   readonly onMove: (move: Move) => void;
   /** Sample of the range that the body is shown at. */
   readonly now: number;
-  /** A limb with a fault in it, or of a rival set-up, drawn as a ghost instead of the range. */
+  /** A limb with a fault in it, or of a comparison set-up, drawn as a ghost instead of the range. */
   readonly ghost: Ghost | null;
   /** Left and right carriage are moved each on its own. */
   readonly apart: boolean;
@@ -292,12 +292,7 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
             </g>
           </Fragment>
         ))}
-        <BenchHandles
-          settings={setup.described.settings}
-          moves={moves}
-          back={backOnSheet(entry, surfaces, null)}
-          seat={null}
-        />
+        <BenchHandles settings={setup.settings} moves={moves} back={backOnSheet(entry, surfaces, null)} seat={null} />
         <g className={styles.clearance}>
           <path d={across} />
           <g transform={`translate(${px(marks.clearance.from.u + 30)} ${px(marks.clearance.from.v - 18)})`}>

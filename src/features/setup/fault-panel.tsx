@@ -7,7 +7,8 @@ import type { FaultCost } from '@/core/fault/fault-cost';
 import { PERTURBATION } from '@/core/fault/perturbation';
 import type { BookEntry } from '@/core/book/book-entry';
 import type { FaultCode } from '@/core/movement/fault-code';
-import { faultCostText, FAULT_TEXT } from '@/messages/faults';
+import { WordedSlider } from '@/features/shell/worded-slider';
+import { faultCostText, FAULT_TEXT, TOO_MUCH_FAULT, TOUCHES_DOWN } from '@/messages/faults';
 import styles from './setup.module.css';
 
 export interface ShownFault {
@@ -21,11 +22,13 @@ interface Props {
   readonly entry: BookEntry;
   readonly fault: ShownFault | null;
   readonly cost: FaultCost | null;
+  /** Cable that this column wants out before its stack leaves the stop, metres. */
+  readonly needM: number;
   readonly onFault: (f: ShownFault | null) => void;
 }
 
 /** Choose a fault of this movement and slide its size: what it costs, with its curve and ghost in the drawing. */
-export const FaultPanel = memo(function FaultPanel({ entry, fault, cost, onFault }: Props) {
+export const FaultPanel = memo(function FaultPanel({ entry, fault, cost, needM, onFault }: Props) {
   const mounted = useMounted();
   const geometric = faultsOf(entry).filter((f) => PERTURBATION[f]);
   if (geometric.length === 0) return null;
@@ -44,19 +47,19 @@ export const FaultPanel = memo(function FaultPanel({ entry, fault, cost, onFault
       />
       {fault && p && (
         <>
-          <input
-            type="range"
+          <WordedSlider
+            label="Size of the fault"
+            value={Math.abs(fault.size)}
             min={0}
             max={Math.abs(most)}
             step={p.unit === 'holes' ? 1 : Math.abs(most) / STEPS}
-            value={Math.abs(fault.size)}
-            aria-label="Size of the fault"
-            aria-valuetext={cost ? faultCostText(p, fault.size, cost) : 'too much of it: no movement is left'}
-            onChange={(e) => onFault({ ...fault, size: Math.sign(most) * Number(e.currentTarget.value) })}
+            words={cost ? faultCostText(p, fault.size, cost) : TOO_MUCH_FAULT}
+            onChange={(size) => onFault({ ...fault, size: Math.sign(most) * size })}
+            quiet
           />
           <p role="status" data-testid="fault-cost">
-            {cost ? faultCostText(p, fault.size, cost) : 'So much of it leaves no movement.'}
-            {cost?.clearanceM != null && cost.clearanceM < 0.05 && ' The stack would touch down.'}
+            {cost ? faultCostText(p, fault.size, cost) : TOO_MUCH_FAULT}
+            {cost?.clearanceM != null && cost.clearanceM < needM && ` ${TOUCHES_DOWN}`}
           </p>
         </>
       )}

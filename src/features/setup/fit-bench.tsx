@@ -1,239 +1,287 @@
 'use client';
 import { IconCheck } from '@tabler/icons-react';
 import Link from 'next/link';
-import { useMemo, useReducer } from 'react';
+import { useMemo, useReducer, type ActionDispatch } from 'react';
+import { answerPosed, type GoodAnswer } from '@/core/book/answer-question';
 import { cautionsOf } from '@/core/book/entry-cautions';
-import { buildLeakTrack, resolveLeak } from '@/core/mechanics/leak';
-import { limbOfProfile } from '@/core/book/profile-entry';
+import { poseKnown, poseQuestion } from '@/core/book/pose-question';
+import { shownLimb } from '@/core/book/posed-question';
+import { workingLimbOf } from '@/core/book/profile-limb';
+import { regionOf, settingsOf } from '@/core/book/question-settings';
+import { withChoices, type Question } from '@/core/book/question';
+import { sameOptions } from '@/core/book/entry-options';
+import { buildOffAxisTrack, resolveOffAxis } from '@/core/mechanics/off-axis';
+import type { SavedSetup } from '@/core/record/floor-event';
 import { explainProfile } from '@/core/setup/reasons';
-import { describeQuestion, type Described } from '@/solver/describe';
-import { withChoices, type Question } from '@/solver/to-question';
-import { useFloorLog, type FloorLog } from '@/offline/use-floor-log';
-import type { SavedSetup } from '@/core/fault/floor-event';
-import { kgToGrams } from '@/core/units/mass';
+import type { SetupBenchView } from '@/contract/views/setup';
+import { backOnSheet } from '@/drawing/back-on-sheet';
+import { MovementPlayer } from '@/features/movements/movement-player';
 import { BOOK_TEXT, movementName, postureText } from '@/messages/book';
 import { CAUTION, type CautionPlace } from '@/messages/cautions';
 import { loadLabel, loadNumber, loadText } from '@/messages/loads';
 import { GRIP_NAME } from '@/messages/movements';
 import { toVerdict } from '@/messages/reasons';
-import { MovementPlayer } from '@/features/movements/movement-player';
-import { ScreeningWarning } from '@/features/shell/screening-warning';
-import type { BenchContext } from './bench-context';
-import { CardLink } from './card-link';
-import { backOnSheet } from '@/drawing/back-on-sheet';
+import { TAP_TROUBLE } from '@/messages/taps';
+import { useFloorLog, type FloorLog } from '@/offline/use-floor-log';
+import { BenchNotices, ClientNotes } from './bench-notices';
 import { BenchHandles } from './bench-handles';
+import { CardLink } from './card-link';
 import { fitMoves, seatPitchOf } from './fit-moves';
-import { FitPlates } from './fit-plates';
+import { FitPlates, type FitMoves } from './fit-plates';
 import { OptionsBar } from './options-bar';
 import { RegionLines } from './region-lines';
-import { reduceSetup, sameOptions } from './setup-machine';
+import { reduceSetup, type SetupEvent, type SetupState } from './setup-machine';
 import styles from './setup.module.css';
 
-function verdictsOf(q: Question, d: Described) {
-  const { posed, free, side } = d;
-  if (!free) throw new Error('fit: expected a movement without a cable');
-  const leak = resolveLeak(buildLeakTrack(q.input.body, posed.path, posed.target), free.samples.load);
-  const limb = limbOfProfile(free);
-  return {
-    side,
-    verdicts: explainProfile({
-      body: q.input.body,
-      pose: posed.pose,
-      limb,
-      region: q.entry.target,
-      metrics: free.metrics,
-      samples: free.samples,
-      leak,
-    }).map(toVerdict),
-  };
+/** The answer with everything said of it; the question is one whose range is known to leave enough. */
+function solveFit(posed: GoodAnswer['from']) {
+  const answer = answerPosed(posed);
+  if (!answer.ok) throw new Error(`${posed.entry.id}: a movement without a cable has an answer wherever it is posed`);
+  const { entry, question } = posed;
+  const { path, target, pose } = answer.posed;
+  const { metrics, samples } = answer;
+  const reasons = explainProfile({
+    body: question.body,
+    pose,
+    limb: workingLimbOf(shownLimb(posed)),
+    region: entry.target,
+    metrics,
+    samples,
+    offAxis: resolveOffAxis(buildOffAxisTrack(question.body, path, target), samples.load),
+  });
+  return { answer, entry, settings: settingsOf(posed), region: regionOf(posed), verdicts: reasons.map(toVerdict) };
 }
 
+type SolvedFit = ReturnType<typeof solveFit>;
+
 interface Props {
-  readonly context: BenchContext;
+  readonly context: SetupBenchView;
   readonly question: Question;
 }
 
 /** The bench of a movement without a column: what is set by rule and fit, the figure moved through, the curve. */
 export function FitBench({ context, question }: Props) {
   const { client, item } = context;
-  const floor = useFloorLog({ clientId: client.id, itemId: item.id, movement: item.movement }, context.events);
+  const floor = useFloorLog(
+    { clientId: client.id, itemId: item.id, movement: item.movement },
+    context.events,
+    context.planned,
+  );
   const began = floor.began.setups.findLast((s) => s.itemId === item.id) ?? null;
   return <Bench key={began?.id ?? ''} context={context} question={question} floor={floor} began={began} />;
 }
 
-function Bench({
-  context,
-  question,
-  floor,
-  began,
-}: Props & { readonly floor: FloorLog; readonly began: SavedSetup | null }) {
-  const { client, item } = context;
-  const { log, append, trouble } = floor;
-  const savedHere = log.setups.findLast((s) => s.itemId === item.id) ?? null;
+interface BenchProps extends Props {
+  readonly floor: FloorLog;
+  readonly began: SavedSetup | null;
+}
+
+function Bench({ context, question, floor, began }: BenchProps) {
   const [state, dispatch] = useReducer(reduceSetup, {
     options: began?.options ?? question.options,
-    side: question.input.side,
+    side: question.side,
     moved: null,
     held: {},
     saved: null,
   });
-  const asked = useMemo(() => withChoices(question, state.options, state.side), [question, state.options, state.side]);
-  const { shownQuestion, described, tooShort } = useMemo(() => {
-    const found = describeQuestion(asked);
-    return {
-      shownQuestion: found ? asked : question,
-      described: found ?? describeQuestion(question)!,
-      tooShort: found === null,
-    };
-  }, [asked, question]);
-  const { verdicts } = useMemo(() => verdictsOf(shownQuestion, described), [shownQuestion, described]);
-  const { entry } = shownQuestion;
-  const free = described.free!;
-  const finishShare =
-    free.metrics.peakResistanceNm > 0 ? free.samples.resistanceNm.at(-1)! / free.metrics.peakResistanceNm : 1;
-  const saved = savedHere !== null && sameOptions(savedHere.options, state.options);
-  const cautionsAt = (places: readonly CautionPlace[]): string[] =>
-    cautionsOf(entry).flatMap((c) => (places.includes(CAUTION[c].at) ? [CAUTION[c].text] : []));
-  const save = (): void =>
-    void append({
-      kind: 'setup-saved',
-      placement: null,
-      solved: null,
-      off: false,
-      stationId: null,
-      attachmentId: null,
-      side: state.side,
-      options: state.options,
-    });
-  const label = loadLabel(entry, state.side);
-  const moves = fitMoves(shownQuestion.input.kit, dispatch);
-  const seatPitchM = seatPitchOf(entry, shownQuestion.input.kit);
+  const { fit, tooShort } = useMemo(() => {
+    // A choice that leaves this client too little range is told; the drawing stays with what was there.
+    const found = poseQuestion(withChoices(question, state.options, state.side));
+    return { fit: solveFit(found ?? poseKnown(question)), tooShort: found === null };
+  }, [question, state.options, state.side]);
+  const moves = fitMoves(question.kit, dispatch);
   return (
     <div className={styles.bench}>
-      <section className={styles.fitSheet} aria-label="Set-up drawing">
-        <h1 className={styles.fitWho}>
-          {client.name}{' '}
-          <span>
-            {movementName(item.movement)}
-            {context.variant ? `, ${context.variant.name}` : ''}
-          </span>
-        </h1>
-        <p className={styles.how}>{BOOK_TEXT[item.movement]!.how}</p>
-        <MovementPlayer
-          entry={entry}
-          answer={{
-            ok: true,
-            placement: null,
-            pulley: null,
-            side: described.side,
-            posed: free.posed,
-            metrics: free.metrics,
-            samples: free.samples,
-          }}
-          body={shownQuestion.input.body}
-          kit={shownQuestion.input.kit}
-          column={null}
-          beside={null}
-          loadSays={loadText(item.loadG, context.unit)}
-          padUpM={entry.armOn === 'preacher' ? (described.settings.find((s) => s.kind === 'seat-hole')?.gapM ?? 0) : 0}
-          handles={(scene, view) => (
-            <BenchHandles
-              settings={described.settings}
-              moves={moves}
-              back={backOnSheet(entry, scene.surfaces, scene.armPad)}
-              seat={
-                seatPitchM === 0
-                  ? null
-                  : { at: scene.surfaces[0]?.to ?? scene.contact, holePx: seatPitchM * view.scale }
-              }
-            />
-          )}
-        />
-      </section>
-      <aside className={styles.answer} aria-label="Answer">
-        <div className={styles.plates}>
-          <FitPlates settings={described.settings} moves={moves} />
-          {label && (
-            <div className={styles.plate}>
-              <div className={styles.plateLabel}>{label}</div>
-              <div className={styles.plateValue} data-testid="plate-load">
-                {loadNumber(item.loadG, context.unit)}
-                <small>{context.unit}</small>
-              </div>
-            </div>
-          )}
-          <div className={styles.plate}>
-            <div className={styles.plateLabel}>Body and grip</div>
-            <div className={styles.plateWords}>
-              {postureText(entry.posture)}
-              {entry.grips[0] ? `, ${GRIP_NAME[entry.grips[0]]}` : ''}
-            </div>
+      <FitDrawing context={context} fit={fit} moves={moves} />
+      <FitAnswer
+        context={context}
+        question={question}
+        floor={floor}
+        fit={fit}
+        moves={moves}
+        tooShort={tooShort}
+        state={state}
+        dispatch={dispatch}
+      />
+    </div>
+  );
+}
+
+interface FitProps {
+  readonly context: SetupBenchView;
+  readonly fit: SolvedFit;
+  readonly moves: FitMoves;
+}
+
+/** The figure on this gym's steel; bench and seat are moved on it. */
+function FitDrawing({ context, fit, moves }: FitProps) {
+  const { client, item } = context;
+  const { answer, entry, settings } = fit;
+  const seatPitchM = seatPitchOf(entry, answer.from.question.kit);
+  return (
+    <section className={styles.fitSheet} aria-label="Set-up drawing">
+      <h1 className={styles.fitWho}>
+        {client.name}{' '}
+        <span>
+          {movementName(item.movement)}
+          {context.variant ? `, ${context.variant.name}` : ''}
+        </span>
+      </h1>
+      <p className={styles.how}>{BOOK_TEXT[item.movement]?.how}</p>
+      <MovementPlayer
+        answer={answer}
+        beside={null}
+        loadSays={loadText(item.loadG, context.unit)}
+        padUpM={entry.armOn === 'preacher' ? (settings.find((s) => s.kind === 'seat-hole')?.gapM ?? 0) : 0}
+        handles={(scene, view) => (
+          <BenchHandles
+            settings={settings}
+            moves={moves}
+            back={backOnSheet(entry, scene.surfaces, scene.armPad)}
+            seat={
+              seatPitchM === 0 ? null : { at: scene.surfaces[0]?.to ?? scene.contact, holePx: seatPitchM * view.scale }
+            }
+          />
+        )}
+      />
+    </section>
+  );
+}
+
+/** Everything that is set, biggest first, then load and posture. */
+function SetPlates({ context, fit, moves, state }: FitProps & { readonly state: SetupState }) {
+  const { item, unit } = context;
+  const { entry, settings } = fit;
+  const label = loadLabel(entry, state.side);
+  return (
+    <div className={styles.plates}>
+      <FitPlates settings={settings} moves={moves} />
+      {label && (
+        <div className={styles.plate}>
+          <div className={styles.plateLabel}>{label}</div>
+          <div className={styles.plateValue} data-testid="plate-load">
+            {loadNumber(item.loadG, unit)}
+            <small>{unit}</small>
           </div>
         </div>
-        <ScreeningWarning screening={context.screening} clientId={client.id} />
-        {context.mostLoadKg !== null && (
-          <p className={styles.atPlates}>
-            <b>Clinician’s limit:</b> {loadText(kgToGrams(context.mostLoadKg), context.unit)} in the hand.
-          </p>
-        )}
-        <p className={styles.atPlates}>{cautionsAt(['bench', 'load', 'mark', 'handle']).join(' ')}</p>
-        {tooShort && (
-          <p className={styles.blocked} role="alert">
-            With this choice the client’s range leaves too little of the movement. The drawing shows the movement
-            without it.
-          </p>
-        )}
-        <div className={styles.buttons} data-two>
-          <button type="button" className={styles.strong} onClick={save} disabled={saved || tooShort}>
-            {saved ? (
-              <>
-                <IconCheck stroke={2} size={20} aria-hidden /> Saved
-              </>
-            ) : (
-              'Save as used'
-            )}
-          </button>
-          <Link className={saved ? styles.strong : styles.plain} href={`/set/${item.id}`}>
-            To the set
-          </Link>
+      )}
+      <div className={styles.plate}>
+        <div className={styles.plateLabel}>Body and grip</div>
+        <div className={styles.plateWords}>
+          {postureText(entry.posture)}
+          {entry.grips[0] ? `, ${GRIP_NAME[entry.grips[0]]}` : ''}
         </div>
-        {trouble && (
-          <p className={styles.blocked} role="alert">
-            {trouble}
-          </p>
-        )}
-        <dl className={styles.verdicts} data-testid="verdicts">
-          {verdicts.map((v) => (
-            <div key={v.code} className={styles.verdict}>
-              <dt className={v.code === 'region' ? styles.estimated : undefined}>{v.figure}</dt>
-              <dd>
-                {v.text}
-                {v.code === 'range' &&
-                  cautionsAt(['range']).map((text) => (
-                    <span key={text} className={styles.atLine}>
-                      {text}
-                    </span>
-                  ))}
-              </dd>
-            </div>
-          ))}
-        </dl>
-        <RegionLines region={described.region} />
-        <CardLink itemId={item.id} />
-        <OptionsBar
-          context={context}
-          question={question}
-          options={state.options}
-          side={state.side}
-          dispatch={dispatch}
-          finishShare={finishShare}
-        />
-        <ul className={styles.cautions} aria-label="Cautions">
-          {cautionsAt(['set']).map((text) => (
-            <li key={text}>{text}</li>
-          ))}
-        </ul>
-      </aside>
+      </div>
     </div>
+  );
+}
+
+interface AnswerProps extends FitProps {
+  readonly question: Question;
+  readonly floor: FloorLog;
+  readonly tooShort: boolean;
+  readonly state: SetupState;
+  readonly dispatch: ActionDispatch<[SetupEvent]>;
+}
+
+function FitAnswer({ context, question, floor, fit, moves, tooShort, state, dispatch }: AnswerProps) {
+  const { client, item } = context;
+  const { metrics, samples } = fit.answer;
+  const finishShare = metrics.peakResistanceNm > 0 ? samples.resistanceNm.at(-1)! / metrics.peakResistanceNm : 1;
+  const cautionsAt = (...places: CautionPlace[]): string[] =>
+    cautionsOf(fit.entry).flatMap((c) => (places.includes(CAUTION[c].at) ? [CAUTION[c].text] : []));
+  return (
+    <aside className={styles.answer} aria-label="Answer">
+      <SetPlates context={context} fit={fit} moves={moves} state={state} />
+      <BenchNotices context={context} entry={fit.entry} />
+      {tooShort && (
+        <p className={styles.blocked} role="alert">
+          With this choice the client’s range leaves too little of the movement. The drawing shows the movement without
+          it.
+        </p>
+      )}
+      <SaveButtons itemId={item.id} floor={floor} state={state} tooShort={tooShort} />
+      <ClientNotes notes={client.notes} />
+      <dl className={styles.verdicts} data-testid="verdicts">
+        {fit.verdicts.map((v) => (
+          <div key={v.code} className={styles.verdict}>
+            <dt className={v.code === 'region' ? styles.estimated : undefined}>{v.figure}</dt>
+            <dd>
+              {v.text}
+              {v.code === 'range' &&
+                cautionsAt('range').map((text) => (
+                  <span key={text} className={styles.atLine}>
+                    {text}
+                  </span>
+                ))}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <RegionLines region={fit.region} />
+      <CardLink itemId={item.id} />
+      <OptionsBar
+        context={context}
+        question={question}
+        options={state.options}
+        side={state.side}
+        dispatch={dispatch}
+        finishShare={finishShare}
+      />
+      <ul className={styles.cautions} aria-label="Cautions">
+        {cautionsAt('set').map((text) => (
+          <li key={text}>{text}</li>
+        ))}
+      </ul>
+    </aside>
+  );
+}
+
+interface SaveProps {
+  readonly itemId: string;
+  readonly floor: FloorLog;
+  readonly state: SetupState;
+  readonly tooShort: boolean;
+}
+
+function SaveButtons({ itemId, floor, state, tooShort }: SaveProps) {
+  const { log, append, trouble } = floor;
+  const savedHere = log.setups.findLast((s) => s.itemId === itemId) ?? null;
+  const saved = savedHere !== null && sameOptions(savedHere.options, state.options);
+  const save = (): void =>
+    void append(() => [
+      {
+        kind: 'setup-saved',
+        placement: null,
+        solved: null,
+        off: false,
+        stationId: null,
+        attachmentId: null,
+        side: state.side,
+        options: state.options,
+      },
+    ]);
+  return (
+    <>
+      <div className={styles.buttons} data-two>
+        <button type="button" className={styles.strong} onClick={save} disabled={saved || tooShort}>
+          {saved ? (
+            <>
+              <IconCheck stroke={2} size={20} aria-hidden /> Saved
+            </>
+          ) : (
+            'Save as used'
+          )}
+        </button>
+        <Link className={saved ? styles.strong : styles.plain} href={`/set/${itemId}`}>
+          To the set
+        </Link>
+      </div>
+      {trouble && (
+        <p className={styles.blocked} role="alert">
+          {TAP_TROUBLE[trouble]}
+        </p>
+      )}
+    </>
   );
 }

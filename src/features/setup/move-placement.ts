@@ -1,6 +1,6 @@
+import type { Side } from '@/core/body/side';
 import type { Column, Room } from '@/core/kit/column';
 import { holeStepUp } from '@/core/kit/column';
-import type { Side } from '@/core/body/active-range';
 import { holeOf, type Placement } from '@/core/setup/setup-problem';
 
 export type Move =

@@ -1,18 +1,18 @@
 'use client';
+import type { WorkingSide } from '@/core/body/side';
 import { NativeSelect } from '@mantine/core';
 import { useMounted } from '@mantine/hooks';
 import { useRouter } from 'next/navigation';
 import { memo } from 'react';
 import { followsArmPath, ownArmPathDeg } from '@/core/book/arm-path';
 import type { Grip } from '@/core/book/book-entry';
-import { schoolsOf } from '@/core/book/school';
-import { PEAK_WISHES, type PeakWish } from '@/core/movement/peak-wish';
+import { practicesOf } from '@/core/book/practice';
+import { PEAK_TARGETS, type PeakTarget } from '@/core/movement/peak-target';
 import { FRONT_FEET, type FrontFoot } from '@/core/movement/sweep-path';
-import type { WorkingSide } from '@/core/setup/setup-problem';
 import { GRIP_NAME, PEAK_NAME } from '@/messages/movements';
-import { SCHOOL_TEXT } from '@/messages/schools';
-import type { Question } from '@/solver/to-question';
-import type { BenchContext } from './bench-context';
+import { PRACTICE_TEXT } from '@/messages/practices';
+import type { Question } from '@/core/book/question';
+import type { SetupBenchView } from '@/contract/views/setup';
 import type { SetupEvent, SetupState } from './setup-machine';
 import styles from './setup.module.css';
 
@@ -20,7 +20,7 @@ const SIDE_NAME: Readonly<Record<WorkingSide, string>> = { both: 'both arms', le
 const ARM_PATHS = [0, 5, 10, 15, 20, 25, 30, 35, 40] as const;
 
 interface Props {
-  readonly context: BenchContext;
+  readonly context: SetupBenchView;
   readonly question: Question;
   readonly options: SetupState['options'];
   readonly side: WorkingSide;
@@ -46,7 +46,7 @@ export const OptionsBar = memo(function OptionsBar({ context, question, options,
     : [];
   if (sweep && !tilts.includes(options.tiltDeg)) tilts.push(options.tiltDeg);
   const tiltName = (t: number): string => (t === 0 ? 'level' : t > 0 ? `${t}° down` : `${-t}° up`);
-  const measured = question.input.range.fit.armPathDeg[side === 'left' ? 'left' : 'right'];
+  const measured = question.range.fit.armPathDeg[side === 'left' ? 'left' : 'right'];
   const paths =
     options.armPathDeg === null || ARM_PATHS.some((a) => a === options.armPathDeg)
       ? ARM_PATHS
@@ -79,8 +79,8 @@ export const OptionsBar = memo(function OptionsBar({ context, question, options,
         <NativeSelect
           label="Hardest"
           value={options.peak}
-          data={PEAK_WISHES.map((p) => ({ value: p, label: PEAK_NAME[p] }))}
-          onChange={(e) => choose({ peak: e.currentTarget.value as PeakWish })}
+          data={PEAK_TARGETS.map((p) => ({ value: p, label: PEAK_NAME[p] }))}
+          onChange={(e) => choose({ peak: e.currentTarget.value as PeakTarget })}
         />
       )}
       {sweep && (
@@ -124,19 +124,19 @@ export const OptionsBar = memo(function OptionsBar({ context, question, options,
           onChange={(e) => choose({ armPathDeg: e.currentTarget.value === '' ? null : Number(e.currentTarget.value) })}
         />
       )}
-      {schoolsOf(own, context.client.notes, finishShare).map((s) => (
+      {practicesOf(own, context.client.notes, finishShare).map((s) => (
         <NativeSelect
           key={s.question}
           className={styles.wideOption}
           inputWrapperOrder={['label', 'input', 'description', 'error']}
-          label={SCHOOL_TEXT[s.question].asks}
-          description={SCHOOL_TEXT[s.question].why}
-          value={options.schools[s.question] ?? s.preset}
+          label={PRACTICE_TEXT[s.question].asks}
+          description={PRACTICE_TEXT[s.question].why}
+          value={options.practices[s.question] ?? s.preset}
           data={s.options.map((o) => ({
             value: o,
-            label: `${SCHOOL_TEXT[s.question].options[o]}${o === s.preset ? ' (ours)' : ''}`,
+            label: `${PRACTICE_TEXT[s.question].options[o]}${o === s.preset ? ' (ours)' : ''}`,
           }))}
-          onChange={(e) => choose({ schools: { ...options.schools, [s.question]: e.currentTarget.value } })}
+          onChange={(e) => choose({ practices: { ...options.practices, [s.question]: e.currentTarget.value } })}
         />
       ))}
     </fieldset>

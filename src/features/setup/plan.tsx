@@ -1,6 +1,6 @@
 'use client';
+import type { Side } from '@/core/body/side';
 import { memo, useMemo, useRef, type KeyboardEvent } from 'react';
-import type { Side } from '@/core/body/active-range';
 import { toFloor } from '@/core/geometry/rotation';
 import { holeOf, type Placement } from '@/core/setup/setup-problem';
 import { toDeg, toRad } from '@/core/units/angle';
@@ -16,17 +16,17 @@ import { FloorRuler } from './rulers';
 import { Layer, Sheet } from './sheet';
 import { useDrag } from './use-drag';
 import { useScene } from './use-scene';
-import type { SetupView } from './use-setup';
+import type { BenchSetup } from './use-setup';
 import { pulleyAt, type Column } from '@/core/kit/column';
 
 interface Props {
-  readonly setup: SetupView;
+  readonly setup: BenchSetup;
   readonly view: View;
   readonly window: Window3;
   readonly onMove: (move: Move) => void;
   /** Sample of the range that the body is shown at. */
   readonly now: number;
-  /** A limb with a fault in it, or of a rival set-up, drawn as a ghost instead of the range. */
+  /** A limb with a fault in it, or of a comparison set-up, drawn as a ghost instead of the range. */
   readonly ghost: Ghost | null;
   readonly zoomed: boolean;
 }

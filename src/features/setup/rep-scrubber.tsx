@@ -1,13 +1,14 @@
 'use client';
+import { LAST_SAMPLE } from '@/core/movement/chain-path';
 import { IconPlayerPause, IconPlayerPlay } from '@tabler/icons-react';
 import { CURVE_GRID } from '@/charts/resistance-series';
-import { FINISH } from '@/drawing/setup-scene';
+
 import { ArmStrip } from './arm-strip';
-import type { SetupView } from './use-setup';
+import type { BenchSetup } from './use-setup';
 import styles from './setup.module.css';
 
 interface Props {
-  readonly setup: SetupView;
+  readonly setup: BenchSetup;
   readonly width: number;
   readonly now: number;
   /** Height of the curve above, pixels: the marker runs up through it. */
@@ -21,25 +22,25 @@ export function RepScrubber({ setup, width, now, curvePx, onNow }: Props) {
   const { samples } = shown.bySide[shown.worse]!;
   const nm = Math.round(samples.resistanceNm[now]!);
   const leverCm = problem.tensionN > 0 ? Math.abs(Math.round((samples.lineNm[now]! / problem.tensionN) * 100)) : 0;
-  const left = CURVE_GRID.left + (now / FINISH) * (width - CURVE_GRID.left - CURVE_GRID.right);
+  const left = CURVE_GRID.left + (now / LAST_SAMPLE) * (width - CURVE_GRID.left - CURVE_GRID.right);
   return (
     <div className={styles.scrubber}>
       <ArmStrip setup={setup} width={width} />
       <div className={styles.marker} style={{ left, top: -curvePx }} aria-hidden>
-        <span data-left={now > FINISH * 0.75 || undefined}>
+        <span data-left={now > LAST_SAMPLE * 0.75 || undefined}>
           {nm} Nm, lever {leverCm} cm
         </span>
       </div>
       <input
         type="range"
         min={0}
-        max={FINISH}
+        max={LAST_SAMPLE}
         step={1}
         value={now}
         style={{ left: CURVE_GRID.left - 14, width: width - CURVE_GRID.left - CURVE_GRID.right + 28 }}
         aria-label="Place in the rep"
         aria-valuetext={
-          `${Math.round((now / FINISH) * 100)} percent of the way: ${nm} newton metres, ` +
+          `${Math.round((now / LAST_SAMPLE) * 100)} percent of the way: ${nm} newton metres, ` +
           `lever ${leverCm} centimetres`
         }
         onChange={(e) => onNow(Number(e.currentTarget.value))}

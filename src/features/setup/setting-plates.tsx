@@ -1,15 +1,15 @@
 'use client';
-import { SIDES } from '@/core/body/active-range';
+import { SIDES } from '@/core/body/side';
 import { holeOf } from '@/core/setup/setup-problem';
 import { postureText } from '@/messages/book';
 import { holeText } from '@/messages/holes';
 import { GRIP_NAME } from '@/messages/movements';
-import type { BenchContext } from './bench-context';
+import type { SetupBenchView } from '@/contract/views/setup';
 import { FitPlates, type FitMoves } from './fit-plates';
 import type { Move } from './move-placement';
 import { facingNote, sidewaysText, twoCables } from './place-text';
 import { HoldButton, SteppedPlate } from './stepped-plate';
-import type { SetupView } from './use-setup';
+import type { BenchSetup } from './use-setup';
 import styles from './setup.module.css';
 
 const cm = (m: number): number => Math.round(m * 100);
@@ -23,14 +23,14 @@ export function SettingPlates({
   onApart,
   moves,
 }: {
-  readonly context: BenchContext;
-  readonly setup: SetupView;
+  readonly context: SetupBenchView;
+  readonly setup: BenchSetup;
   readonly onMove: (move: Move) => void;
   readonly apart: boolean;
   readonly onApart: (apart: boolean) => void;
   readonly moves: FitMoves;
 }) {
-  const { placement, base, problem, tolerance, off, entry, described } = setup;
+  const { placement, base, problem, tolerance, off, entry, settings } = setup;
   const { standX } = placement;
   const behind = standX < 0;
   const solved = base.placement;
@@ -112,7 +112,7 @@ export function SettingPlates({
           {apart ? 'Left and right alike again' : 'Left and right hole apart'}
         </button>
       )}
-      <FitPlates settings={described.settings.filter((s) => s.kind !== 'stops')} moves={moves} />
+      <FitPlates settings={settings.filter((s) => s.kind !== 'stops')} moves={moves} />
     </div>
   );
 }

@@ -7,7 +7,7 @@ import { toRad } from '@/core/units/angle';
 import { limbOf } from '@/core/setup/setup-problem';
 import { windowFor } from '@/drawing/setup-scene';
 import { useFloorLog, type FloorLog } from '@/offline/use-floor-log';
-import type { SavedSetup } from '@/core/fault/floor-event';
+import type { SavedSetup } from '@/core/record/floor-event';
 import { jointDegAt, jointOf } from '@/core/movement/joint-action';
 import { movementName } from '@/messages/book';
 import { loadText } from '@/messages/loads';
@@ -26,24 +26,28 @@ import { SettingPlates } from './setting-plates';
 import { SidePanel } from './side-panel';
 import { samePlacement } from './setup-machine';
 import { twoCables } from './place-text';
-import type { BenchContext } from './bench-context';
+import type { SetupBenchView } from '@/contract/views/setup';
 import { useBeside } from './use-beside';
 import { useFollowing } from './use-following';
 import { useSetup } from './use-setup';
 import { useBenchViews } from './use-bench-views';
 import { ZoomSteps } from './zoom-steps';
-import type { Question } from '@/solver/to-question';
+import type { Question } from '@/core/book/question';
 import styles from './setup.module.css';
 
 interface Props {
-  readonly context: BenchContext;
+  readonly context: SetupBenchView;
   readonly question: Question;
 }
 
 /** The set-up bench: the drawing is the control, the plates are the answer. Opens as it was last saved here. */
 export function SetupBench({ context, question }: Props) {
   const { client, item, station } = context;
-  const floor = useFloorLog({ clientId: client.id, itemId: item.id, movement: item.movement }, context.events);
+  const floor = useFloorLog(
+    { clientId: client.id, itemId: item.id, movement: item.movement },
+    context.events,
+    context.planned,
+  );
   const saved =
     floor.began.setups.findLast((s) => s.itemId === item.id && s.stationId === (station?.id ?? null)) ?? null;
   return <Bench key={saved?.id ?? ''} context={context} question={question} floor={floor} savedHere={saved} />;
@@ -60,7 +64,7 @@ function Bench({
   const { append, trouble } = floor;
   const [initial] = useState(() => ({
     options: savedHere?.options ?? question.options,
-    side: savedHere?.side ?? question.input.side,
+    side: savedHere?.side ?? question.side,
     moved: savedHere?.placement ?? null,
     held: {},
     saved: savedHere?.placement ?? null,
@@ -94,22 +98,24 @@ function Bench({
     setApart(to);
     if (!to) onMove({ what: 'carriages-alike' });
   };
-  const moves = fitMoves(question.input.kit, dispatch);
+  const moves = fitMoves(question.kit, dispatch);
   const lateNow = useDeferredValue(now);
   const beside = useBeside(question, late, client.notes);
   const { ghost } = beside;
   const save = async (): Promise<void> => {
-    const event = await append({
-      kind: 'setup-saved',
-      placement,
-      solved: solution.feasible ? base.placement : null,
-      off: off || shown.violations.length > 0,
-      stationId,
-      attachmentId: item.attachmentId,
-      side: setup.state.side,
-      options: setup.state.options,
-    });
-    if (event) dispatch({ type: 'saved', placement });
+    const kept = await append(() => [
+      {
+        kind: 'setup-saved',
+        placement,
+        solved: solution.feasible ? base.placement : null,
+        off: off || shown.violations.length > 0,
+        stationId,
+        attachmentId: item.attachmentId,
+        side: setup.state.side,
+        options: setup.state.options,
+      },
+    ]);
+    if (kept) dispatch({ type: 'saved', placement });
   };
   const closerBy = useLatest((s: 1 | -1) => step(s, between(problem.pulley(placement, shown.worse), hands, 0.6)));
   const play = useLatest(toggle);

@@ -1,6 +1,6 @@
+import type { WorkingSide } from '@/core/body/side';
 import type { EntryOptions } from '@/core/book/entry-options';
-import { SCHOOL_QUESTIONS } from '@/core/book/school';
-import type { Placement, WorkingSide } from '@/core/setup/setup-problem';
+import type { Placement } from '@/core/setup/setup-problem';
 
 /** What the trainer has chosen and moved; everything else follows from it. */
 export interface SetupState {
@@ -57,12 +57,3 @@ export const samePlacement = (a: Placement | null, b: Placement | null): boolean
   a.standX === b.standX &&
   a.standZ === b.standZ &&
   a.yawDeg === b.yawDeg;
-
-/** The same choices, whatever the order they were made or kept in. */
-export const sameOptions = (a: EntryOptions, b: EntryOptions): boolean =>
-  (Object.keys(a) as (keyof EntryOptions)[]).every((k) =>
-    k === 'schools' ? sameSchools(a.schools, b.schools) : a[k] === b[k],
-  );
-
-const sameSchools = (a: EntryOptions['schools'], b: EntryOptions['schools']): boolean =>
-  SCHOOL_QUESTIONS.every((q) => a[q] === b[q]);

@@ -3,8 +3,8 @@ import Link from 'next/link';
 import { useMemo, type ReactNode } from 'react';
 import type { CaseInput } from '@/contract/case';
 import { movementName } from '@/messages/book';
-import { describeQuestion } from '@/solver/describe';
-import type { BenchContext } from './bench-context';
+import { poseQuestion } from '@/core/book/pose-question';
+import type { SetupBenchView } from '@/contract/views/setup';
 import { FitBench } from './fit-bench';
 import { SetupBench } from './setup-bench';
 import { checkCase } from './use-setup';
@@ -12,18 +12,18 @@ import styles from './setup.module.css';
 
 interface Props {
   readonly setupCase: CaseInput;
-  readonly context: BenchContext;
+  readonly bench: SetupBenchView;
   readonly measureLink: ReactNode;
   readonly kitLink: ReactNode;
 }
 
 /** The bench for a case that holds; for one that does not, what is wrong and where to mend it. */
-export function SetupPage({ setupCase, context, measureLink, kitLink }: Props) {
+export function SetupPage({ setupCase, bench: context, measureLink, kitLink }: Props) {
   const checked = useMemo(() => checkCase(setupCase), [setupCase]);
-  const tooShort = useMemo(() => checked.ok && describeQuestion(checked.question) === null, [checked]);
+  const tooShort = useMemo(() => checked.ok && poseQuestion(checked.question) === null, [checked]);
   const title = `${context.client.name}: ${movementName(context.item.movement)}`;
   if (checked.ok && !tooShort)
-    return checked.question.setup ? (
+    return checked.question.entry.load.kind === 'cable' ? (
       <SetupBench context={context} question={checked.question} />
     ) : (
       <FitBench context={context} question={checked.question} />

@@ -8,9 +8,12 @@ import { jointOf } from '@/core/movement/joint-action';
 import { movementName } from '@/messages/book';
 import { loadText } from '@/messages/loads';
 import type { LeastChangeData } from '@/workers/least-change-protocol';
-import type { BenchContext } from './bench-context';
+import type { SetupBenchView } from '@/contract/views/setup';
 import { samePlacement } from './setup-machine';
-import type { SetupView } from './use-setup';
+import type { BenchSetup } from './use-setup';
+import { NOT_WORKED_OUT } from '@/messages/choosing';
+import { TAP_TROUBLE } from '@/messages/taps';
+import type { TapTrouble } from '@/offline/use-floor-log';
 import styles from './setup.module.css';
 
 function changeText(change: LeastChangeData): string {
@@ -33,8 +36,10 @@ function changeText(change: LeastChangeData): string {
 }
 
 /** What works here instead, with the stack for the peak of what is drawn, where it turns about the same joint. */
-function standInText({ standIn, solution, entry }: SetupView, context: BenchContext): string {
+function standInText({ standIn, solution, entry }: BenchSetup, context: SetupBenchView): string {
   if (!standIn) return 'Nothing in the book works on this column.';
+  const name = movementName(standIn.entry.id).toLowerCase();
+  if (!standIn.solution) return `What works instead, without a column: ${name}.`;
   const { placement, metrics } = standIn.solution.best;
   const sameJoint = jointOf(entry.action) === jointOf(standIn.entry.action);
   const load =
@@ -47,7 +52,7 @@ function standInText({ standIn, solution, entry }: SetupView, context: BenchCont
           context.stackG,
         );
   return (
-    `Nearest that works here: ${movementName(standIn.entry.id).toLowerCase()}, ` +
+    `Nearest that works here: ${name}, ` +
     (standIn.tiltDeg === null ? '' : `sweep at ${standIn.tiltDeg}°, `) +
     `hole ${placement.hole}, mark ${Math.round(placement.standX * 100)} cm` +
     (load ? `, ${loadText(load.loadG, context.unit)} for the same peak as drawn.` : '.')
@@ -61,10 +66,10 @@ export const SidePanel = memo(function SidePanel({
   onSave,
   trouble,
 }: {
-  readonly context: BenchContext;
-  readonly setup: SetupView;
+  readonly context: SetupBenchView;
+  readonly setup: BenchSetup;
   readonly onSave: () => void;
-  readonly trouble: string | null;
+  readonly trouble: TapTrouble | null;
 }) {
   const { solution, standIn, shown, leastChange, state, dispatch, placement, off } = setup;
   const saved = samePlacement(state.saved, placement);
@@ -109,6 +114,7 @@ export const SidePanel = memo(function SidePanel({
           {shown.violations.map((v) => limitText(v, 'found')).join(' ')}
         </p>
       )}
+      {setup.leastChangeFailed && off && <p className={styles.atPlates}>{NOT_WORKED_OUT}</p>}
       {leastChange && off && (
         <button
           type="button"
@@ -144,7 +150,7 @@ export const SidePanel = memo(function SidePanel({
       </div>
       {trouble && (
         <p className={styles.blocked} role="alert">
-          {trouble}
+          {TAP_TROUBLE[trouble]}
         </p>
       )}
     </div>

@@ -2,11 +2,11 @@
 import { useDebouncedValue } from '@mantine/hooks';
 import { useMemo, useState } from 'react';
 import { STEP_M } from '@/core/setup/reasons';
-import { findStanceDrops, findStepIns, type DropBlock, type DropWish } from '@/core/setup/stance-drops';
+import { findStanceDrops, findStepIns, type DropBlock, type DropThird } from '@/core/setup/stance-drops';
 import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
 import styles from './setup.module.css';
 
-const NAME: Readonly<Record<DropWish, string>> = {
+const NAME: Readonly<Record<DropThird, string>> = {
   contracted: 'Hardest at the finish',
   mid: 'Hardest in the middle',
   lengthened: 'Hardest in the stretch',
@@ -43,7 +43,7 @@ export function StanceDropsPanel({ problem, placement, onPlace }: Props) {
       <summary>Stance drops at hole {placement.hole}</summary>
       <ul className={styles.drops} data-testid="stance-drops">
         {drops.map((d) => (
-          <li key={d.wish}>
+          <li key={d.third}>
             {d.blocked === null && d.standX !== null ? (
               <button
                 type="button"
@@ -55,13 +55,13 @@ export function StanceDropsPanel({ problem, placement, onPlace }: Props) {
                   <small>cm</small>
                 </b>
                 <span>
-                  {NAME[d.wish]}: peak {Math.round(d.peakAt * 100)} %, {cm(d.clearanceM)} cm of cable out,{' '}
+                  {NAME[d.third]}: peak {Math.round(d.peakAt * 100)} %, {cm(d.clearanceM)} cm of cable out,{' '}
                   {d.offPlaneRmsDeg.toFixed(1)}° off
                 </span>
               </button>
             ) : (
               <p>
-                {NAME[d.wish]}: left out, {WHY[d.blocked ?? 'room']}.
+                {NAME[d.third]}: left out, {WHY[d.blocked ?? 'room']}.
               </p>
             )}
           </li>

@@ -2,13 +2,13 @@ import { useMemo } from 'react';
 import { buildGhost, buildSetupFigure, buildSetupLines, type Ghost } from '@/drawing/setup-scene';
 import { restOn } from '@/drawing/rest-on';
 import type { View } from '@/drawing/view';
-import type { SetupView } from './use-setup';
+import type { BenchSetup } from './use-setup';
 
 /**
  * The scene of a view: the figure is built where the pulleys' line meets the middle and moved as a whole, the lines
  * follow every move.
  */
-export function useScene({ problem, placement, entry }: SetupView, view: View, now: number, ghost: Ghost | null) {
+export function useScene({ problem, placement, entry }: BenchSetup, view: View, now: number, ghost: Ghost | null) {
   const { standX, standZ, yawDeg } = placement;
   const figure = useMemo(
     () => buildSetupFigure(problem, { standX: 0, standZ: 0, yawDeg }, restOn(entry), view, now),

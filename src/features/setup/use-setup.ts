@@ -10,8 +10,11 @@ import { findTolerance, isWithin } from '@/core/setup/tolerance';
 import { caseSchema, type CaseInput } from '@/contract/case';
 import { toFieldIssues, type FieldIssue } from '@/contract/field';
 import { useLeastChange } from '@/workers/use-least-change';
-import { describeQuestion } from '@/solver/describe';
-import { toQuestion, withChoices, type Question } from '@/solver/to-question';
+import { poseKnown, poseQuestion } from '@/core/book/pose-question';
+import { searchOf } from '@/core/book/posed-question';
+import { regionOf, settingsOf } from '@/core/book/question-settings';
+import { withChoices, type Question } from '@/core/book/question';
+import { toQuestion } from '@/solver/to-question';
 import { reduceSetup, type SetupState } from './setup-machine';
 
 export type CaseCheck =
@@ -37,29 +40,27 @@ export function useSetup(
   const solvedPart = useMemo(() => {
     const asked = withChoices(question, state.options, state.side);
     // A choice that leaves this client too little range is told; the drawing stays with what was there.
-    const found = describeQuestion(asked);
-    const tooShort = found === null;
-    const described = found ?? describeQuestion(question);
-    const setup = tooShort ? question.setup : asked.setup;
-    if (!described?.problem || !setup)
-      throw new Error('setup: a bench needs a movement on a cable within the client’s range');
-    const problem = Object.keys(state.held).length > 0 ? withFixed(described.problem, state.held) : described.problem;
+    const found = poseQuestion(asked);
+    const posed = found ?? poseKnown(question);
+    const search = searchOf(posed);
+    const problem = Object.keys(state.held).length > 0 ? withFixed(search, state.held) : search;
     const solution = solveSetup(problem);
     const base = solution.feasible ? solution.best : solution.nearest;
     const measured = problem.body.height.shoulderHeight.source === 'measured';
     return {
-      entry: setup.entry,
-      described,
-      tooShort,
-      input: setup,
+      entry: posed.question.entry,
+      posed,
+      settings: settingsOf(posed),
+      region: regionOf(posed),
+      tooShort: found === null,
       problem,
       solution,
       base,
       tolerance: solution.feasible ? findTolerance(problem, base) : null,
-      standIn: solution.feasible ? null : findStandIn(setup),
+      standIn: solution.feasible ? null : findStandIn(posed.question),
       sensitivity:
         solution.feasible && !measured
-          ? findSensitivity(setup, { ...bodyInput }, 'shoulderHeight', base.placement)
+          ? findSensitivity(posed.question, { ...bodyInput }, 'shoulderHeight', base.placement)
           : null,
     };
   }, [question, bodyInput, state.options, state.side, state.held]);
@@ -69,20 +70,20 @@ export function useSetup(
   const off = tolerance !== null && !isWithin(tolerance, base.placement, placement);
   // The least change is a search of its own: it comes when the finger rests, and holds up no frame.
   const [settled] = useDebouncedValue(placement, SETTLED_MS);
-  const { input } = solvedPart;
-  const leastChange = useLeastChange(
+  const { posed } = solvedPart;
+  const { change: leastChange, failed: leastChangeFailed } = useLeastChange(
     useMemo(
       () =>
         solution.feasible && tolerance !== null && !isWithin(tolerance, base.placement, settled)
-          ? { input, held: state.held, found: settled, best: base.placement }
+          ? { question: posed.question, held: state.held, found: settled, best: base.placement }
           : null,
-      [solution, input, state.held, tolerance, base, settled],
+      [solution, posed, state.held, tolerance, base, settled],
     ),
   );
   return useMemo(
-    () => ({ state, dispatch, ...solvedPart, placement, shown, off, leastChange }),
-    [state, solvedPart, placement, shown, off, leastChange],
+    () => ({ state, dispatch, ...solvedPart, placement, shown, off, leastChange, leastChangeFailed }),
+    [state, solvedPart, placement, shown, off, leastChange, leastChangeFailed],
   );
 }
 
-export type SetupView = ReturnType<typeof useSetup>;
+export type BenchSetup = ReturnType<typeof useSetup>;

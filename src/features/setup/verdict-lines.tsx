@@ -6,7 +6,7 @@ import { toVerdict } from '@/messages/reasons';
 import { cautionsOf } from '@/core/book/entry-cautions';
 import { CAUTION } from '@/messages/cautions';
 import { RegionLines } from './region-lines';
-import type { SetupView } from './use-setup';
+import type { BenchSetup } from './use-setup';
 import styles from './setup.module.css';
 
 /** Pull of the cable when lifted at the planned tempo, beside that of holding it still; newtons, seconds. */
@@ -24,11 +24,11 @@ export function VerdictLines({
   clientId,
   fast,
 }: {
-  readonly setup: SetupView;
+  readonly setup: BenchSetup;
   readonly clientId: string;
   readonly fast: FastLift | null;
 }) {
-  const { entry, described, problem, shown, solution, sensitivity, dispatch, base, placement } = setup;
+  const { entry, region, problem, shown, solution, sensitivity, dispatch, base, placement } = setup;
   const verdicts = useMemo(() => explain(problem, shown).map(toVerdict), [problem, shown]);
   const cautionsAt = (places: readonly string[]): string[] =>
     cautionsOf(entry).flatMap((c) => (places.includes(CAUTION[c].at) ? [CAUTION[c].text] : []));
@@ -73,7 +73,7 @@ export function VerdictLines({
           </div>
         )}
       </dl>
-      <RegionLines region={described.region} />
+      <RegionLines region={region} />
       {solution.feasible && solution.alternatives.length > 0 && (
         <div className={styles.alternatives} aria-label="Next best set-ups">
           {solution.alternatives.map((a) => (

@@ -1,18 +1,14 @@
 import Link from 'next/link';
-import type { ScreeningState } from '@/core/body/screening';
+import type { ScreeningView } from '@/contract/views/client';
 import { screeningText } from '@/messages/notes';
 import forms from './forms.module.css';
-
-export interface ScreeningSummary {
-  readonly state: ScreeningState;
-}
 
 /** A missing or old screening, plainly, wherever loading is near; it stays until one is entered. */
 export function ScreeningWarning({
   screening,
   clientId,
 }: {
-  readonly screening: ScreeningSummary;
+  readonly screening: ScreeningView;
   readonly clientId: string;
 }) {
   const text = screeningText(screening.state);

@@ -1,13 +1,8 @@
 'use client';
 import { useForm } from '@mantine/form';
+import type { FieldIssue } from '@/contract/field';
+import type { SaveResult } from '@/contract/save-result';
 import { useEffect, useRef, useState, useTransition } from 'react';
-
-export interface FormIssue {
-  readonly path: string;
-  readonly message: string;
-}
-export type SaveOutcome =
-  { readonly ok: true; readonly id: string } | { readonly ok: false; readonly issues: readonly FormIssue[] };
 
 const keyOf = (sheet: string): string => `jorvix-sheet:${sheet}`;
 
@@ -37,8 +32,8 @@ function keepDraft(sheet: string, values: unknown): void {
  */
 export function useSavedForm<T extends Record<string, unknown>>(
   initialValues: T,
-  check: (values: T) => readonly FormIssue[],
-  save: (values: T) => Promise<SaveOutcome>,
+  check: (values: T) => readonly FieldIssue[],
+  save: (values: T) => Promise<SaveResult>,
   onSaved: (id: string, reset: () => void) => void,
   sheet: string | null = null,
 ) {
@@ -65,7 +60,7 @@ export function useSavedForm<T extends Record<string, unknown>>(
     // eslint-disable-next-line react-hooks/set-state-in-effect
     setRestored(true);
   }, [sheet]);
-  const show = (issues: readonly FormIssue[]): void => {
+  const show = (issues: readonly FieldIssue[]): void => {
     form.setErrors(Object.fromEntries(issues.map((i) => [i.path, i.message])));
     requestAnimationFrame(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
   };

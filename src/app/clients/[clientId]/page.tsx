@@ -1,48 +1,33 @@
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
-import { sharedDb } from '@/data/open-db';
-import { findClient } from '@/data/queries/clients';
-import { findAttachment, findStation } from '@/data/queries/kit';
 import { ClientSheet } from '@/features/client/client-sheet';
-import { SetupBook } from '@/features/client/setup-book';
 import { ScreeningForm } from '@/features/client/screening-form';
+import { SetupBook } from '@/features/client/setup-book';
 import forms from '@/features/shell/forms.module.css';
-import { readClock, today } from '@/server/clock';
-import { loadScreening } from '@/server/clients';
-import { loadMeasuringGuide } from '@/server/measuring-guide';
-import { loadSetupBook } from '@/server/setup-book';
-import { toSetupBookView } from '../../setup-book-view';
+import { UnreadableNote } from '@/features/shell/unreadable-note';
+import { loadClient } from '@/server/clients';
+import { openUseCase } from '@/server/use-case';
 import { saveClientAction, saveScreeningAction } from '../../actions';
 
 export default async function ClientPage({ params }: { readonly params: Promise<{ clientId: string }> }) {
   const { clientId } = await params;
-  const db = sharedDb();
-  const client = findClient(db, clientId);
-  if (!client) notFound();
+  const sheet = loadClient(openUseCase(), clientId);
+  if (!sheet) notFound();
+  const { client, guide, setupBook, screening, today, unreadable } = sheet;
   return (
     <div className="page">
       <div className={forms.head}>
         <h1>{client.name}</h1>
         <Link href={`/ledger/${client.id}`}>Ledger</Link>
       </div>
-      <ClientSheet
-        key={client.id}
-        client={client}
-        guide={loadMeasuringGuide(db, client.id)}
-        today={today()}
-        save={saveClientAction}
-      />
-      <SetupBook
-        pages={toSetupBookView(loadSetupBook(db, client.id), {
-          station: (id) => (id === null ? null : findStation(db, id)),
-          handle: (id) => (id === null ? '' : (findAttachment(db, id)?.name ?? '')),
-        })}
-      />
+      <ClientSheet key={client.id} client={client} guide={guide} today={today} save={saveClientAction} />
+      <SetupBook pages={setupBook} />
+      <UnreadableNote rows={unreadable} />
       <ScreeningForm
         key={`screening-${client.id}`}
         clientId={client.id}
-        view={loadScreening(db, client.id, null, readClock())}
-        today={today()}
+        view={screening}
+        today={today}
         save={saveScreeningAction.bind(null, client.id)}
       />
     </div>

@@ -1,6 +1,7 @@
 import { connection } from 'next/server';
 import { ClientSheet } from '@/features/client/client-sheet';
-import { today } from '@/server/clock';
+import { loadNewClient } from '@/server/clients';
+import { openUseCase } from '@/server/use-case';
 import { saveClientAction } from '../../actions';
 
 export default async function NewClientPage() {
@@ -8,7 +9,7 @@ export default async function NewClientPage() {
   return (
     <div className="page">
       <h1>New client</h1>
-      <ClientSheet client={null} guide={{ setups: 0, worth: [] }} today={today()} save={saveClientAction} />
+      <ClientSheet client={null} {...loadNewClient(openUseCase())} save={saveClientAction} />
     </div>
   );
 }

@@ -1,15 +1,14 @@
 import { notFound } from 'next/navigation';
-import { sharedDb } from '@/data/open-db';
-import { listClients } from '@/data/queries/clients';
-import { findKit } from '@/data/queries/kit';
 import { KitSheet } from '@/features/kit/kit-sheet';
+import { loadKitSheet } from '@/server/kit';
+import { openUseCase } from '@/server/use-case';
 import { savePieceAction } from '../../actions';
 
 export default async function PiecePage({ params }: { readonly params: Promise<{ pieceId: string }> }) {
   const { pieceId } = await params;
-  const db = sharedDb();
-  const piece = findKit(db, pieceId);
-  if (!piece) notFound();
+  const sheet = loadKitSheet(openUseCase(), pieceId);
+  if (!sheet?.piece) notFound();
+  const { piece, clients } = sheet;
   return (
     <div className="page">
       <h1>{piece.name}</h1>
@@ -17,7 +16,7 @@ export default async function PiecePage({ params }: { readonly params: Promise<{
         key={piece.id}
         kind={piece.kind}
         piece={piece}
-        clients={listClients(db)}
+        clients={clients}
         save={savePieceAction.bind(null, piece.gymId)}
       />
     </div>

@@ -1,9 +1,9 @@
 import { notFound } from 'next/navigation';
-import { KIT_KINDS, type KitKind } from '@/core/kit/kit-kind';
-import { sharedDb } from '@/data/open-db';
-import { listClients } from '@/data/queries/clients';
+import { readKitKind } from '@/contract/kit-spec';
 import { KitSheet } from '@/features/kit/kit-sheet';
 import { KIT_NAME } from '@/messages/kit';
+import { loadKitSheet } from '@/server/kit';
+import { openUseCase } from '@/server/use-case';
 import { savePieceAction } from '../../actions';
 
 export default async function NewPiecePage({
@@ -12,17 +12,13 @@ export default async function NewPiecePage({
   readonly searchParams: Promise<{ kind?: string; gym?: string }>;
 }) {
   const { kind, gym } = await searchParams;
-  if (!KIT_KINDS.includes(kind as KitKind)) notFound();
-  const known = kind as KitKind;
+  const known = kind === undefined ? null : readKitKind(kind);
+  if (!known) notFound();
+  const { clients } = loadKitSheet(openUseCase(), null)!;
   return (
     <div className="page">
       <h1>New {KIT_NAME[known].one}</h1>
-      <KitSheet
-        kind={known}
-        piece={null}
-        clients={listClients(sharedDb())}
-        save={savePieceAction.bind(null, gym ?? null)}
-      />
+      <KitSheet kind={known} piece={null} clients={clients} save={savePieceAction.bind(null, gym ?? null)} />
     </div>
   );
 }

@@ -1,9 +1,8 @@
 import { notFound } from 'next/navigation';
-import { findEntry } from '@/core/book/book';
-import { sharedDb } from '@/data/open-db';
+import { readMovement } from '@/contract/case';
 import { MovementPage } from '@/features/movements/movement-page';
 import { loadChoosing } from '@/server/choosing';
-import { readClock } from '@/server/clock';
+import { openUseCase } from '@/server/use-case';
 import { keepVariantAction } from '../../actions';
 
 export default async function MovementRoute({
@@ -13,14 +12,14 @@ export default async function MovementRoute({
   readonly params: Promise<{ entryId: string }>;
   readonly searchParams: Promise<{ client?: string; gym?: string; variant?: string }>;
 }) {
-  const { entryId } = await params;
-  if (!findEntry(entryId)) notFound();
-  const { client, gym, variant } = await searchParams;
+  const entryId = readMovement((await params).entryId);
+  if (!entryId) notFound();
+  const { variant, ...asked } = await searchParams;
   return (
     <MovementPage
       key={entryId}
       entryId={entryId}
-      data={loadChoosing(sharedDb(), client, gym, readClock())}
+      data={loadChoosing(openUseCase(), asked)}
       keep={keepVariantAction}
       asked={variant ?? null}
     />

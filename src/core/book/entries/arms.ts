@@ -1,8 +1,20 @@
 import type { BookEntry } from '../book-entry';
-import { cable, dumbbell, bar, entry, inFloor, inTrunk, HIGH, LEVEL, LOW } from './make';
+import {
+  cable,
+  dumbbell,
+  bar,
+  entry,
+  inFloor,
+  inTrunk,
+  HIGH,
+  LEVEL,
+  LOW,
+  type Entry,
+  type Named,
+  type Own,
+} from './make';
 
-type Own = Partial<BookEntry> & Pick<BookEntry, 'id' | 'hands' | 'posture' | 'path' | 'load'>;
-const curl = (own: Own): BookEntry =>
+const curl = <const Id extends string>(own: Own<Id>): Entry<Id> =>
   entry({
     group: 'biceps',
     grips: ['supinated', 'neutral', 'pronated'],
@@ -15,7 +27,7 @@ const curl = (own: Own): BookEntry =>
     place: 'late',
     ...own,
   });
-const extend = (own: Own): BookEntry =>
+const extend = <const Id extends string>(own: Own<Id>): Entry<Id> =>
   entry({
     group: 'triceps',
     grips: ['neutral', 'pronated', 'supinated'],
@@ -33,14 +45,14 @@ const extend = (own: Own): BookEntry =>
 const PREACHER = inFloor([90, 40, 90, 52], [90, 40, 90, 108], [90, 40, 90, 165]);
 /** Elbow under the shoulder, a little forward at the top; ends before the forearm is upright. */
 const STANDING = inFloor([90, 6, 90, 14], [90, 10, 90, 86], [90, 18, 90, 148]);
-const preacher = (own: Partial<BookEntry> & Pick<BookEntry, 'id' | 'hands'>): BookEntry =>
+const preacher = <const Id extends string>(own: Named<Id> & Partial<BookEntry> & Pick<BookEntry, 'hands'>): Entry<Id> =>
   curl({
     posture: { kind: 'seated', on: 'bench', backDeg: 100 },
     path: PREACHER,
     load: dumbbell(),
     target: 'biceps-short',
     secondary: ['biceps-long', 'brachialis'],
-    wantedPeak: 'lengthened',
+    peakTarget: 'lengthened',
     ruled: [{ setting: 'seatHole', wantDeg: null }],
     armOn: 'preacher',
     reps: { min: 10, max: 20 },
@@ -49,19 +61,59 @@ const preacher = (own: Partial<BookEntry> & Pick<BookEntry, 'id' | 'hands'>): Bo
     ...own,
   });
 
-export const BICEPS: readonly BookEntry[] = [
-  preacher({ id: 'preacher-curl-one-arm', hands: 'one', posture: { kind: 'standing', kneeFlexionDeg: 15 }, ruled: [] }),
+export const BICEPS = [
+  preacher({
+    id: 'preacher-curl-one-arm',
+    text: {
+      name: 'Preacher curl, one arm standing',
+      how: 'Back of the upper arm flat on the pad up to the armpit, free hand braces; stop short of ' + 'straight.',
+      cue: 'Armpit on the edge, curl to your shoulder',
+    },
+    hands: 'one',
+    posture: { kind: 'standing', kneeFlexionDeg: 15 },
+    ruled: [],
+  }),
   preacher({
     id: 'preacher-curl-neutral',
+    text: {
+      name: 'Preacher curl, neutral',
+      how: 'Thumb up; the seat high enough for the armpit to meet the pad.',
+      cue: 'Hammer up without lifting your elbow',
+    },
     grips: ['neutral'],
     hands: 'one',
     target: 'brachialis',
     secondary: ['brachioradialis', 'biceps-long'],
   }),
-  preacher({ id: 'preacher-curl-pressed-together', hands: 'two' }),
-  preacher({ id: 'preacher-curl-cambered-bar', grips: ['supinated'], hands: 'two', load: bar }),
+  preacher({
+    id: 'preacher-curl-pressed-together',
+    text: {
+      name: 'Preacher curl, dumbbells together',
+      how: 'Two dumbbells pressed together; chest into the pad.',
+      cue: 'Press the bells together as they rise',
+    },
+    hands: 'two',
+  }),
+  preacher({
+    id: 'preacher-curl-cambered-bar',
+    text: {
+      name: 'Preacher curl, cambered bar',
+      how: 'Wider grip suits many better; follow the client’s elbows.',
+      cue: 'Both elbows sink into the pad',
+    },
+    grips: ['supinated'],
+    hands: 'two',
+    load: bar,
+  }),
   curl({
     id: 'incline-bench-cable-curl',
+    text: {
+      name: 'Incline bench curl with a low cable',
+      how:
+        'In place of a preacher: back of the arm on the bench, cable at its lowest, running straight ' +
+        'into the upper arm’s line.',
+      cue: 'Elbow rests, hand draws to your shoulder',
+    },
     hands: 'one',
     posture: { kind: 'standing', kneeFlexionDeg: 15 },
     armOn: 'bench',
@@ -73,27 +125,42 @@ export const BICEPS: readonly BookEntry[] = [
   }),
   curl({
     id: 'incline-dumbbell-curl',
+    text: {
+      name: 'Incline dumbbell curl',
+      how: 'Back at about 60 degrees, upper arms hanging behind the trunk.',
+      cue: 'Arms hang behind you, only forearms move',
+    },
     hands: 'two',
     posture: { kind: 'lying', on: 'back', backDeg: 60 },
     path: inFloor([-90, 8, 90, 4], [-90, 6, 90, 75], [90, 2, 90, 138]),
     load: dumbbell(),
-    wantedPeak: 'lengthened',
+    peakTarget: 'lengthened',
     ruled: [{ setting: 'notch', wantDeg: 60 }],
     standIns: ['seated-curl-from-behind'],
   }),
   curl({
     id: 'prone-incline-curl',
+    text: {
+      name: 'One-arm prone-incline curl',
+      how: 'Chest on the bench, free hand counterweighted.',
+      cue: 'Hang straight down and curl to your nose',
+    },
     hands: 'one',
     posture: { kind: 'lying', on: 'front', backDeg: 45 },
     path: inFloor([90, 2, 90, 6], [90, 4, 90, 80], [90, 6, 90, 146]),
     load: dumbbell(),
     target: 'biceps-short',
-    wantedPeak: 'contracted',
+    peakTarget: 'contracted',
     ruled: [{ setting: 'notch', wantDeg: 45 }],
     standIns: ['preacher-curl-one-arm'],
   }),
   curl({
     id: 'curl-up-supinated-down-pronated',
+    text: {
+      name: 'Curl, up palm up, down palm down',
+      how: 'Turn at the top; the way down belongs to the forearm’s own flexors.',
+      cue: 'Turn your palm over and lower slowly',
+    },
     grips: ['supinated'],
     hands: 'two',
     posture: { kind: 'standing' },
@@ -104,16 +171,26 @@ export const BICEPS: readonly BookEntry[] = [
   }),
   curl({
     id: 'mid-range-slow-curl',
+    text: {
+      name: 'Mid-range slow curl',
+      how: 'Two slow seconds through the middle third.',
+      cue: 'Crawl through the middle',
+    },
     hands: 'two',
     posture: { kind: 'standing' },
     path: STANDING,
     load: dumbbell(),
     tempo: '3-0-3-0',
-    wantedPeak: 'mid',
+    peakTarget: 'mid',
     standIns: ['barbell-curl'],
   }),
   curl({
     id: 'half-kneeling-neutral-curl',
+    text: {
+      name: 'Half-kneeling neutral curl',
+      how: 'Kneeling takes the swing out of the hips.',
+      cue: 'Thumb leads, elbow under your shoulder',
+    },
     grips: ['neutral'],
     hands: 'one',
     posture: { kind: 'half-kneeling', down: 'working' },
@@ -125,6 +202,11 @@ export const BICEPS: readonly BookEntry[] = [
   }),
   curl({
     id: 'barbell-curl',
+    text: {
+      name: 'Barbell curl',
+      how: 'Wide grip for the short head, narrow for the long; stop at about 90 % of the way up.',
+      cue: 'Upper arms hang like plumb lines',
+    },
     grips: ['supinated', 'pronated'],
     hands: 'two',
     posture: { kind: 'standing' },
@@ -134,6 +216,11 @@ export const BICEPS: readonly BookEntry[] = [
   }),
   curl({
     id: 'straight-bar-cable-curl',
+    text: {
+      name: 'Straight-bar cable curl',
+      how: 'A small lean keeps tension at both ends; chin in, blades set.',
+      cue: 'Keep the cable tight from bottom to top',
+    },
     grips: ['supinated', 'pronated'],
     hands: 'two',
     posture: { kind: 'standing' },
@@ -147,15 +234,25 @@ export const BICEPS: readonly BookEntry[] = [
   }),
   curl({
     id: 'seated-curl-from-behind',
+    text: {
+      name: 'Seated curl from slightly behind',
+      how: 'Begin slightly behind, or push the hand out a little.',
+      cue: 'Start behind your hip and keep the elbow there',
+    },
     hands: 'two',
     posture: { kind: 'seated', on: 'bench', backDeg: 85 },
     path: inFloor([-90, 14, 90, 2], [-90, 8, 90, 72], [90, 4, 90, 142]),
     load: dumbbell(),
-    wantedPeak: 'lengthened',
+    peakTarget: 'lengthened',
     standIns: ['incline-dumbbell-curl'],
   }),
   curl({
     id: 'side-turned-curl',
+    text: {
+      name: 'Side-turned curl',
+      how: 'Forearms turned out, little finger higher than the thumb.',
+      cue: 'Tip your little finger up as you curl',
+    },
     hands: 'two',
     posture: { kind: 'standing' },
     path: inFloor([40, 8, 25, 14], [40, 10, 25, 82], [40, 14, 30, 140]),
@@ -165,6 +262,11 @@ export const BICEPS: readonly BookEntry[] = [
   }),
   entry({
     id: 'plate-curl',
+    text: {
+      name: 'Plate squeeze raise',
+      how: 'Plate upright between the palms, from chest height to straight arms. Never over the face.',
+      cue: 'Squash the plate and slide it out',
+    },
     grips: ['neutral'],
     group: 'biceps',
     target: 'biceps-short',
@@ -181,6 +283,11 @@ export const BICEPS: readonly BookEntry[] = [
   }),
   curl({
     id: 'two-hand-single-dumbbell-curl',
+    text: {
+      name: 'Two-hand single-dumbbell curl',
+      how: 'One dumbbell in both hands; 1 second pause and squeeze at the top.',
+      cue: 'Cup the bell and squeeze it at the top',
+    },
     grips: ['neutral', 'supinated'],
     target: 'brachialis',
     secondary: ['brachioradialis', 'biceps-long'],
@@ -193,6 +300,11 @@ export const BICEPS: readonly BookEntry[] = [
   }),
   curl({
     id: 'turning-cable-curl',
+    text: {
+      name: 'Turning cable curl',
+      how: 'Arm behind, facing away; the body turns through the rep until it faces the column.',
+      cue: 'Turn with the cable as you curl',
+    },
     grips: ['supinated'],
     hands: 'one',
     posture: { kind: 'standing' },
@@ -204,9 +316,14 @@ export const BICEPS: readonly BookEntry[] = [
   }),
 ];
 
-export const TRICEPS: readonly BookEntry[] = [
+export const TRICEPS = [
   extend({
     id: 'rope-pushdown',
+    text: {
+      name: 'Rope pushdown',
+      how: 'One small step back, elbows slightly ahead and fixed; hands part at the bottom.',
+      cue: 'Split the rope at your thighs',
+    },
     grips: ['neutral'],
     hands: 'two',
     posture: { kind: 'staggered' },
@@ -216,6 +333,11 @@ export const TRICEPS: readonly BookEntry[] = [
   }),
   extend({
     id: 'v-bar-pushdown',
+    text: {
+      name: 'V-bar pushdown',
+      how: 'Shoulders back, ribs down, no leaning over.',
+      cue: 'Pin your elbows and push the floor away',
+    },
     grips: ['pronated'],
     hands: 'two',
     posture: { kind: 'staggered' },
@@ -225,6 +347,11 @@ export const TRICEPS: readonly BookEntry[] = [
   }),
   extend({
     id: 'palm-up-pushdown',
+    text: {
+      name: 'Palm-up pushdown',
+      how: 'Palm up, wrist slightly bent at the squeeze.',
+      cue: 'Drag the handle down with your knuckles',
+    },
     grips: ['supinated', 'pronated'],
     hands: 'one',
     posture: { kind: 'staggered' },
@@ -236,6 +363,11 @@ export const TRICEPS: readonly BookEntry[] = [
   }),
   extend({
     id: 'overhead-rope-extension',
+    text: {
+      name: 'Overhead rope extension',
+      how: 'Facing away, elbows away from the sides.',
+      cue: 'Throw the rope ends forward and up',
+    },
     grips: ['neutral'],
     hands: 'two',
     posture: { kind: 'staggered' },
@@ -243,11 +375,16 @@ export const TRICEPS: readonly BookEntry[] = [
     load: cable('away', ['rope'], { shared: true, near: 0.3, far: 1.4 }),
     target: 'triceps-long',
     secondary: ['triceps-lateral', 'triceps-medial'],
-    wantedPeak: 'lengthened',
+    peakTarget: 'lengthened',
     standIns: ['seated-overhead-dumbbell-extension'],
   }),
   extend({
     id: 'seated-overhead-dumbbell-extension',
+    text: {
+      name: 'Seated overhead dumbbell extension',
+      how: 'Back supported, both hands under one head of the dumbbell.',
+      cue: 'Dip it behind your neck, then reach up',
+    },
     startsWith: 'lowering',
     hands: 'two',
     posture: { kind: 'seated', on: 'bench', backDeg: 85 },
@@ -255,12 +392,17 @@ export const TRICEPS: readonly BookEntry[] = [
     load: dumbbell(0.5),
     target: 'triceps-long',
     secondary: ['triceps-lateral'],
-    wantedPeak: 'lengthened',
+    peakTarget: 'lengthened',
     ruled: [{ setting: 'notch', wantDeg: 85 }],
     standIns: ['overhead-rope-extension'],
   }),
   extend({
     id: 'lying-extension',
+    text: {
+      name: 'Lying extension',
+      how: 'Upper arms tipped slightly towards the head; lower beside the head, not over the face.',
+      cue: 'Lower beside your ears, elbows point up',
+    },
     startsWith: 'lowering',
     hands: 'two',
     posture: { kind: 'lying', on: 'back', backDeg: 0 },
@@ -273,11 +415,16 @@ export const TRICEPS: readonly BookEntry[] = [
   }),
   extend({
     id: 'kickback',
+    text: {
+      name: 'Kickback',
+      how: 'Stand a little taller and squeeze back; nothing until the forearm passes upright.',
+      cue: 'Straighten all the way and hold it there',
+    },
     hands: 'one',
     posture: { kind: 'hand-on-bench' },
     path: inFloor([-90, 88, 90, 48], [-90, 88, -90, 20], [-90, 88, -90, 87]),
     load: dumbbell(),
-    wantedPeak: 'contracted',
+    peakTarget: 'contracted',
     reps: { min: 12, max: 15 },
     standIns: ['rope-pushdown'],
   }),

@@ -1,8 +1,6 @@
-import type { BookEntry } from '../book-entry';
-import { cable, dumbbell, entry, inFloor, inTrunk, LEVEL, LOW } from './make';
+import { cable, dumbbell, entry, inFloor, inTrunk, LEVEL, LOW, type Entry, type Own } from './make';
 
-type Own = Partial<BookEntry> & Pick<BookEntry, 'id' | 'hands' | 'posture' | 'path' | 'load'>;
-const rear = (own: Own): BookEntry =>
+const rear = <const Id extends string>(own: Own<Id>): Entry<Id> =>
   entry({
     group: 'deltoids',
     grips: ['pronated', 'neutral'],
@@ -13,7 +11,7 @@ const rear = (own: Own): BookEntry =>
     place: 'any',
     ...own,
   });
-const raise = (own: Own): BookEntry =>
+const raise = <const Id extends string>(own: Own<Id>): Entry<Id> =>
   entry({
     group: 'deltoids',
     grips: ['pronated', 'neutral'],
@@ -26,9 +24,14 @@ const raise = (own: Own): BookEntry =>
     ...own,
   });
 
-export const DELTOIDS: readonly BookEntry[] = [
+export const DELTOIDS = [
   rear({
     id: 'rear-delt-cable-row',
+    text: {
+      name: 'Rear-deltoid cable row',
+      how: 'On the client’s own arm path, elbow and palm turned out.',
+      cue: 'Elbow wide, knuckles to the wall behind',
+    },
     hands: 'one',
     posture: { kind: 'staggered' },
     path: inTrunk([85, 82, 92, 84], [-25, 70, 70, 86]),
@@ -37,6 +40,12 @@ export const DELTOIDS: readonly BookEntry[] = [
   }),
   rear({
     id: 'rear-delt-cable-fly-one-arm',
+    raises: ['rear-delt-elbows'],
+    text: {
+      name: 'One-arm rear-deltoid cable fly',
+      how: 'The line runs through the upper arm along the client’s path; step in for the next reps.',
+      cue: 'Throw your hand out to the far wall',
+    },
     hands: 'one',
     posture: { kind: 'staggered' },
     path: inTrunk([115, 82, 125, 82], [55, 80, 65, 80], [-18, 74, -8, 75]),
@@ -47,6 +56,12 @@ export const DELTOIDS: readonly BookEntry[] = [
   }),
   rear({
     id: 'rear-delt-pull-around',
+    raises: ['rear-delt-elbows'],
+    text: {
+      name: 'Rear-deltoid pull-around',
+      how: 'Bench upright, turned about 45 degrees off the column; the free elbow presses the bench.',
+      cue: 'Draw a half circle round your chest',
+    },
     hands: 'one',
     posture: { kind: 'seated', on: 'bench', backDeg: 85 },
     path: inTrunk([118, 84, 118, 84], [50, 80, 80, 82], [-20, 72, 40, 80]),
@@ -56,6 +71,12 @@ export const DELTOIDS: readonly BookEntry[] = [
   }),
   rear({
     id: 'crossed-reverse-fly',
+    raises: ['rear-delt-elbows'],
+    text: {
+      name: 'Crossed reverse cable fly',
+      how: 'Hands reach past each other at the start; swap the upper one every other set.',
+      cue: 'Uncross and open like a curtain',
+    },
     hands: 'two',
     posture: { kind: 'staggered' },
     path: inTrunk([112, 88, 116, 88], [50, 86, 54, 86], [-12, 82, -8, 82]),
@@ -65,6 +86,11 @@ export const DELTOIDS: readonly BookEntry[] = [
   }),
   rear({
     id: 'reverse-machine-fly',
+    text: {
+      name: 'Reverse machine fly',
+      how: 'Begin with a long reach and keep the arc wide; the elbows never bend in.',
+      cue: 'Stretch the arc as wide as it goes',
+    },
     hands: 'two',
     posture: { kind: 'seated', on: 'bench', backDeg: 95 },
     path: inTrunk([95, 88, 95, 88], [45, 88, 45, 88], [-8, 88, -8, 88]),
@@ -75,6 +101,11 @@ export const DELTOIDS: readonly BookEntry[] = [
   }),
   raise({
     id: 'dumbbell-side-raise',
+    text: {
+      name: 'Dumbbell side raise',
+      how: 'From about 30 degrees off hanging, hand level; a slight line ahead of the body.',
+      cue: 'Pour the weight out to the sides',
+    },
     hands: 'two',
     posture: { kind: 'standing' },
     loadedFrom: { start: 0.5, finish: null },
@@ -84,6 +115,11 @@ export const DELTOIDS: readonly BookEntry[] = [
   }),
   raise({
     id: 'dumbbell-side-raise-overhead',
+    text: {
+      name: 'Full-range side raise',
+      how: 'Past level to overhead, palms turning up on the way.',
+      cue: 'Float your hands up in one big arch',
+    },
     hands: 'two',
     posture: { kind: 'standing' },
     path: inFloor([12, 20, 14, 20], [12, 95, 14, 95], [25, 168, 30, 170]),
@@ -92,15 +128,27 @@ export const DELTOIDS: readonly BookEntry[] = [
   }),
   raise({
     id: 'cross-body-cable-raise',
+    text: {
+      name: 'Cross-body cable raise',
+      how:
+        'Starts across the body with the trunk turned until the stretch is felt; sweeps outward and ' +
+        'slightly behind.',
+      cue: 'Pull a sword out of your far pocket',
+    },
     hands: 'one',
     posture: { kind: 'standing' },
     path: inTrunk([165, 20, 165, 22], [20, 40, 22, 42], [-6, 86, -4, 86]),
     load: cable('free-side', ['d-handle', 'bare-end'], { near: 0.2, far: 1, from: LOW }),
-    wantedPeak: 'lengthened',
+    peakTarget: 'lengthened',
     standIns: ['dumbbell-side-raise'],
   }),
   entry({
     id: 'machine-shoulder-press',
+    text: {
+      name: 'Machine shoulder press',
+      how: 'Feet planted, ribs down; a notch back for a stiff shoulder.',
+      cue: 'Punch the ceiling, ribs stay down',
+    },
     grips: ['pronated', 'neutral'],
     group: 'deltoids',
     target: 'deltoid-front',
@@ -117,6 +165,13 @@ export const DELTOIDS: readonly BookEntry[] = [
   }),
   entry({
     id: 'seated-dumbbell-press',
+    cautions: ['no-lockout'],
+    faults: ['elbows-uneven', 'rests-in-lockout', 'ribs-flare'],
+    text: {
+      name: 'Seated dumbbell press',
+      how: 'Heads tipped slightly in, no clash at the top; stop before the shoulders in the bottom.',
+      cue: 'Press up and let the bells lean in',
+    },
     grips: ['pronated', 'neutral'],
     group: 'deltoids',
     target: 'deltoid-front',
@@ -133,6 +188,11 @@ export const DELTOIDS: readonly BookEntry[] = [
   }),
   entry({
     id: 'front-raise-cambered-bar',
+    text: {
+      name: 'Front raise with a cambered bar',
+      how: 'Chest up; lowering takes 4 to 5 seconds. Most useful from 45 to 135 degrees.',
+      cue: 'Lift the bar to your eyes and let it sink',
+    },
     grips: ['pronated'],
     group: 'deltoids',
     target: 'deltoid-front',

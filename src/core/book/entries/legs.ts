@@ -1,9 +1,16 @@
-import type { BookEntry } from '../book-entry';
 import { entry, inFloor, inTrunk } from './make';
 
-export const LEGS: readonly BookEntry[] = [
+export const LEGS = [
   entry({
     id: 'leg-extension',
+    cautions: ['no-lockout'],
+    text: {
+      name: 'Leg extension',
+      how:
+        'Back of the knee at the pad’s edge, knee on the axis; hands pull on the handles, the stack ' +
+        'never touches.',
+      cue: 'Pull yourself down and straighten your shins',
+    },
     group: 'legs',
     target: 'quadriceps',
     action: 'knee.extension',
@@ -25,6 +32,11 @@ export const LEGS: readonly BookEntry[] = [
   }),
   entry({
     id: 'seated-leg-curl',
+    text: {
+      name: 'Seated leg curl',
+      how: 'Seat rather too far back than too far forward; hips held, knees heavy.',
+      cue: 'Knees heavy, toes up, heels under you',
+    },
     group: 'legs',
     target: 'hamstrings',
     secondary: ['calf'],
@@ -47,6 +59,11 @@ export const LEGS: readonly BookEntry[] = [
   }),
   entry({
     id: 'leg-press',
+    text: {
+      name: 'Leg press',
+      how: 'Depth by active range with the pelvis still; pulled down actively, no lockout.',
+      cue: 'Pull the sled down, then push it away',
+    },
     startsWith: 'lowering',
     group: 'legs',
     target: 'quadriceps',
@@ -70,9 +87,15 @@ export const LEGS: readonly BookEntry[] = [
   }),
 ];
 
-export const BEFORE: readonly BookEntry[] = [
+export const BEFORE = [
   entry({
     id: 'door-frame-chest-stretch',
+    cautions: ['deep-shoulder-stretch'],
+    text: {
+      name: 'Door-frame chest stretch',
+      how: '10 second holds, 3 to 4 a side, before heavy rowing.',
+      cue: 'Step through and breathe into your chest',
+    },
     group: 'before',
     target: 'chest-mid',
     action: 'shoulder.horizontalAbduction',
@@ -87,6 +110,11 @@ export const BEFORE: readonly BookEntry[] = [
   }),
   entry({
     id: 'prone-y-raise',
+    text: {
+      name: 'Prone Y raise',
+      how: 'On the incline, thumbs up, arms in a wide Y.',
+      cue: 'Lift your thumbs to the ceiling',
+    },
     group: 'before',
     target: 'trapezius-lower',
     secondary: ['deltoid-rear'],
@@ -103,6 +131,11 @@ export const BEFORE: readonly BookEntry[] = [
   }),
   entry({
     id: 'prone-t-raise',
+    text: {
+      name: 'Prone T and back-extension raise',
+      how: 'Arms out to the sides, breastbone lifts a little.',
+      cue: 'Spread your collarbones off the pad',
+    },
     group: 'before',
     target: 'mid-back',
     secondary: ['deltoid-rear', 'spinal-erectors'],
@@ -119,6 +152,11 @@ export const BEFORE: readonly BookEntry[] = [
   }),
   entry({
     id: 'lat-wake-up-drill',
+    text: {
+      name: 'Lat wake-up drill',
+      how: 'Shoulder girdle drawn down first, then the elbow brought round behind the ribs.',
+      cue: 'Shoulder down, then wrap your elbow behind you',
+    },
     grips: ['neutral'],
     group: 'before',
     target: 'lat-lower',

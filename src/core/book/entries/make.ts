@@ -62,17 +62,28 @@ const USUAL = {
   ruled: [],
   armOn: null,
   legs: null,
-  wantedPeak: 'even',
+  peakTarget: 'even',
   tempo: '3-1-1-1',
   startsWith: 'lifting',
   reps: { min: 8, max: 12 },
   restS: 90,
   place: 'any',
   standIns: [],
+  cautions: [],
+  faults: [],
+  raises: [],
 } as const;
 
+/** An entry whose id the compiler knows. */
+export type Entry<Id extends string> = BookEntry & { readonly id: Id };
+/** What every entry has of its own, whatever its family. */
+export type Named<Id extends string> = { readonly id: Id } & Pick<BookEntry, 'text'>;
+/** What an entry of a family has of its own; the rest is the family's. */
+export type Own<Id extends string> = Named<Id> &
+  Partial<BookEntry> &
+  Pick<BookEntry, 'hands' | 'posture' | 'path' | 'load'>;
+
 /** An entry with what is usual filled in; a family's secondary regions without the entry's own target. */
-export const entry = (
-  own: Pick<BookEntry, 'id' | 'group' | 'target' | 'action' | 'hands' | 'posture' | 'path' | 'load'> &
-    Partial<BookEntry>,
-): BookEntry => ({ ...USUAL, ...own, secondary: (own.secondary ?? []).filter((r) => r !== own.target) });
+export const entry = <const Id extends string>(
+  own: Own<Id> & Pick<BookEntry, 'group' | 'target' | 'action'>,
+): Entry<Id> => ({ ...USUAL, ...own, secondary: (own.secondary ?? []).filter((r) => r !== own.target) });

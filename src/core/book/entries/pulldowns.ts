@@ -1,8 +1,6 @@
-import type { BookEntry } from '../book-entry';
-import { cable, dumbbell, entry, inTrunk, HIGH } from './make';
+import { cable, dumbbell, entry, inTrunk, HIGH, type Entry, type Own } from './make';
 
-type Own = Partial<BookEntry> & Pick<BookEntry, 'id' | 'hands' | 'posture' | 'path' | 'load'>;
-const pull = (own: Own): BookEntry =>
+const pull = <const Id extends string>(own: Own<Id>): Entry<Id> =>
   entry({
     group: 'pulldowns',
     grips: ['pronated', 'neutral', 'supinated'],
@@ -14,9 +12,14 @@ const pull = (own: Own): BookEntry =>
     ...own,
   });
 
-export const PULLDOWNS: readonly BookEntry[] = [
+export const PULLDOWNS = [
   pull({
     id: 'pulldown-overhand',
+    text: {
+      name: 'Bar pulldown, overhand',
+      how: 'Grip just past the bend, knees under the pad; to the top of the chest and no lower.',
+      cue: 'Pull your elbows into your front pockets',
+    },
     legs: 'locked',
     grips: ['pronated'],
     hands: 'two',
@@ -27,6 +30,11 @@ export const PULLDOWNS: readonly BookEntry[] = [
   }),
   pull({
     id: 'pulldown-wide-underhand',
+    text: {
+      name: 'Wide underhand pulldown',
+      how: 'Start wide, elbows driven down and in.',
+      cue: 'Wedge your elbows into your sides',
+    },
     legs: 'locked',
     grips: ['supinated'],
     hands: 'two',
@@ -39,6 +47,11 @@ export const PULLDOWNS: readonly BookEntry[] = [
   }),
   pull({
     id: 'pulldown-close-kneeling',
+    text: {
+      name: 'Close-grip pulldown, kneeling',
+      how: 'Under the top pulley, chest pushed up and forward rather than leaning back.',
+      cue: 'Show your chest to the pulley',
+    },
     grips: ['neutral', 'supinated'],
     hands: 'two',
     posture: { kind: 'tall-kneeling' },
@@ -50,6 +63,11 @@ export const PULLDOWNS: readonly BookEntry[] = [
   }),
   pull({
     id: 'pulldown-one-arm-underhand',
+    text: {
+      name: 'One-arm underhand pulldown',
+      how: 'A slight lean back and a small bend to the working side at the finish; a handle that turns.',
+      cue: 'Close the gap between elbow and hip',
+    },
     legs: 'locked',
     grips: ['supinated', 'neutral'],
     hands: 'one',
@@ -65,6 +83,12 @@ export const PULLDOWNS: readonly BookEntry[] = [
   }),
   pull({
     id: 'pulldown-side-lying',
+    cautions: ['deep-shoulder-stretch'],
+    text: {
+      name: 'Side-lying stretch pulldown',
+      how: 'Bench about 45 degrees, head towards the column, legs turned to that side.',
+      cue: 'Let your side grow long, then pull to the hip',
+    },
     grips: ['neutral', 'supinated'],
     hands: 'one',
     posture: { kind: 'lying', on: 'free-side', backDeg: 45 },
@@ -72,12 +96,17 @@ export const PULLDOWNS: readonly BookEntry[] = [
     load: cable('away', ['d-handle'], { near: 0.6, far: 1.8, from: HIGH, forearm: 'pulls' }),
     target: 'lat-lower',
     ruled: [{ setting: 'notch', wantDeg: 45 }],
-    wantedPeak: 'lengthened',
+    peakTarget: 'lengthened',
     place: 'third',
     standIns: ['pulldown-one-arm-underhand'],
   }),
   pull({
     id: 'straight-arm-pushdown-one-arm',
+    text: {
+      name: 'One-arm straight-arm pushdown',
+      how: 'Squared up; the arm travels past the thigh and slightly behind.',
+      cue: 'Stroke the handle down past your leg',
+    },
     hands: 'one',
     posture: { kind: 'standing', kneeFlexionDeg: 10 },
     path: inTrunk([90, 125, 90, 118], [90, 60, 90, 52], [-88, 12, 90, 4]),
@@ -94,6 +123,11 @@ export const PULLDOWNS: readonly BookEntry[] = [
   }),
   pull({
     id: 'straight-arm-pushdown-bar',
+    text: {
+      name: 'Straight-arm pushdown with a bar',
+      how: 'Arms nearly straight; the thighs stop the bar.',
+      cue: 'Press the bar to your thighs with long arms',
+    },
     hands: 'two',
     posture: { kind: 'standing', kneeFlexionDeg: 10 },
     path: inTrunk([88, 125, 90, 118], [88, 60, 90, 52], [88, 10, 90, 6]),
@@ -109,6 +143,11 @@ export const PULLDOWNS: readonly BookEntry[] = [
   }),
   pull({
     id: 'rope-lat-opener',
+    text: {
+      name: 'One-arm rope lat opener',
+      how: 'Rope pulled through to its one-sided length; the first exercise, light.',
+      cue: 'Feel your armpit squeeze as you sweep down',
+    },
     grips: ['neutral'],
     hands: 'one',
     posture: { kind: 'half-kneeling', down: 'working' },
@@ -123,6 +162,11 @@ export const PULLDOWNS: readonly BookEntry[] = [
   }),
   pull({
     id: 'pull-up-band-assisted',
+    text: {
+      name: 'Band-assisted pull-up',
+      how: 'A band with which 10 to 12 strict reps are the limit.',
+      cue: 'Drive your elbows down to your ribs',
+    },
     hands: 'two',
     posture: { kind: 'hanging' },
     path: inTrunk([30, 172, 80, 178], [15, 38, 70, 152]),
@@ -132,6 +176,12 @@ export const PULLDOWNS: readonly BookEntry[] = [
   }),
   pull({
     id: 'dumbbell-pullover',
+    cautions: ['deep-shoulder-stretch'],
+    text: {
+      name: 'Dumbbell pullover along the bench',
+      how: 'Whole back on the bench, ribs down; stop where the ribs would lift.',
+      cue: 'Reach back over your head, ribs heavy',
+    },
     startsWith: 'lowering',
     grips: ['neutral'],
     hands: 'two',
@@ -139,13 +189,19 @@ export const PULLDOWNS: readonly BookEntry[] = [
     path: inTrunk([90, 168, 90, 160], [90, 95, 90, 92]),
     action: 'shoulder.extension',
     load: dumbbell(0.5),
-    wantedPeak: 'lengthened',
+    peakTarget: 'lengthened',
     ruled: [{ setting: 'notch', wantDeg: 0 }],
     place: 'any',
     standIns: ['straight-arm-pushdown-bar'],
   }),
   entry({
     id: 'rack-pull',
+    cautions: ['bar-on-pins'],
+    text: {
+      name: 'Rack pull from mid shin',
+      how: 'Lats tight before the bar leaves the pins; set it down each rep, never drop it.',
+      cue: 'Lock the bar to your legs and stand tall',
+    },
     grips: ['pronated'],
     group: 'pulldowns',
     target: 'spinal-erectors',
@@ -170,6 +226,11 @@ export const PULLDOWNS: readonly BookEntry[] = [
   }),
   entry({
     id: 'loaded-back-extension',
+    text: {
+      name: 'Loaded back extension',
+      how: 'Hips on the pad’s edge, plate on the chest; rise to a straight line and no further.',
+      cue: 'Unroll into one long line',
+    },
     group: 'pulldowns',
     target: 'spinal-erectors',
     secondary: ['glutes', 'hamstrings', 'mid-back'],

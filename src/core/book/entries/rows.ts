@@ -1,9 +1,7 @@
-import type { BookEntry } from '../book-entry';
-import { cable, dumbbell, bar, entry, inTrunk, rowing, HIGH, LEVEL, LOW } from './make';
+import { cable, dumbbell, bar, entry, inTrunk, rowing, HIGH, LEVEL, LOW, type Entry, type Own } from './make';
 
-type Own = Partial<BookEntry> & Pick<BookEntry, 'id' | 'hands' | 'posture' | 'path' | 'load'>;
 /** A row for the lats: the elbow travels back and down along the side. */
-const latRow = (own: Own): BookEntry =>
+const latRow = <const Id extends string>(own: Own<Id>): Entry<Id> =>
   entry({
     group: 'rows',
     grips: ['neutral', 'supinated', 'pronated'],
@@ -15,7 +13,7 @@ const latRow = (own: Own): BookEntry =>
     ...own,
   });
 /** A row for the mid and upper back: the elbow travels out to the side. */
-const backRow = (own: Own): BookEntry =>
+const backRow = <const Id extends string>(own: Own<Id>): Entry<Id> =>
   entry({
     group: 'rows',
     grips: ['pronated', 'neutral', 'supinated'],
@@ -30,9 +28,15 @@ const backRow = (own: Own): BookEntry =>
 const NEAR_HIP = rowing([90, 75], [-85, 22]);
 const CLOSE = inTrunk([90, 78, 90, 84], [-85, 28, 90, 62]);
 
-export const ROWS: readonly BookEntry[] = [
+export const ROWS = [
   latRow({
     id: 'dumbbell-row-one-arm',
+    raises: ['row-base'],
+    text: {
+      name: 'One-arm dumbbell row',
+      how: 'One hand on the bench, both feet down; the forearm keeps pointing at the floor.',
+      cue: 'Draw your elbow to your back pocket',
+    },
     hands: 'one',
     posture: { kind: 'hand-on-bench' },
     path: NEAR_HIP,
@@ -41,6 +45,11 @@ export const ROWS: readonly BookEntry[] = [
   }),
   backRow({
     id: 'dumbbell-row-hinged',
+    text: {
+      name: 'Two-dumbbell hinged row',
+      how: 'Hinge by the knuckles over the kneecaps; the trunk stays where it is.',
+      cue: 'Chest long, elbows slide back',
+    },
     grips: ['neutral', 'pronated', 'supinated'],
     hands: 'two',
     posture: { kind: 'hinged', trunkDeg: 45 },
@@ -51,6 +60,11 @@ export const ROWS: readonly BookEntry[] = [
   }),
   backRow({
     id: 'dumbbell-row-wide-elbow',
+    text: {
+      name: 'Wide-elbow dumbbell row',
+      how: 'Trunk near level, elbows straight out to the sides.',
+      cue: 'Spread your elbows to the walls',
+    },
     hands: 'two',
     posture: { kind: 'hinged', trunkDeg: 20 },
     path: rowing([80, 70], [-8, 78]),
@@ -61,6 +75,11 @@ export const ROWS: readonly BookEntry[] = [
   }),
   latRow({
     id: 'plank-row',
+    text: {
+      name: 'Plank row',
+      how: 'Feet a little apart, hips square to the floor; the dumbbell comes to the armpit.',
+      cue: 'Hips stay level while you pull',
+    },
     hands: 'one',
     posture: { kind: 'plank' },
     path: rowing([90, 62], [-80, 30]),
@@ -71,6 +90,11 @@ export const ROWS: readonly BookEntry[] = [
   }),
   backRow({
     id: 'barbell-row-hinged',
+    text: {
+      name: 'Barbell hinged row',
+      how: 'To between navel and lower breastbone; knees soft.',
+      cue: 'Pull the bar into your belly button',
+    },
     hands: 'two',
     posture: { kind: 'hinged', trunkDeg: 35 },
     path: rowing([86, 55], [-35, 50]),
@@ -80,6 +104,12 @@ export const ROWS: readonly BookEntry[] = [
   }),
   backRow({
     id: 'barbell-row-dead-stop',
+    cautions: ['bar-on-pins'],
+    text: {
+      name: 'Dead-stop barbell row',
+      how: 'From the floor each rep; set it down, let the bar be still, pull again.',
+      cue: 'Let it rest, then pull it fast',
+    },
     hands: 'two',
     posture: { kind: 'hinged', trunkDeg: 10 },
     path: rowing([86, 80], [-35, 52]),
@@ -90,6 +120,11 @@ export const ROWS: readonly BookEntry[] = [
   }),
   backRow({
     id: 'landmine-row-two-hand',
+    text: {
+      name: 'Two-hand landmine row',
+      how: 'A rope or handle round the bar; pull to the chest.',
+      cue: 'Fold your elbows down past your ribs',
+    },
     grips: ['neutral'],
     hands: 'two',
     posture: { kind: 'hinged', trunkDeg: 40 },
@@ -99,6 +134,11 @@ export const ROWS: readonly BookEntry[] = [
   }),
   latRow({
     id: 'landmine-row-alongside',
+    text: {
+      name: 'One-arm landmine row, alongside',
+      how: 'Standing beside the bar, forearm on the front thigh; a bench if the trunk turns.',
+      cue: 'Take the bar end to your hip bone',
+    },
     hands: 'one',
     posture: { kind: 'forearm-on-thigh', trunkDeg: 40 },
     path: rowing([90, 50], [-85, 20]),
@@ -107,6 +147,11 @@ export const ROWS: readonly BookEntry[] = [
   }),
   backRow({
     id: 'landmine-row-square',
+    text: {
+      name: 'One-arm landmine row, square to the bar',
+      how: 'Overhand on the thick end, elbow out; straps where the grip would end the set first.',
+      cue: 'Lift your elbow high and wide',
+    },
     hands: 'one',
     posture: { kind: 'forearm-on-thigh', trunkDeg: 40 },
     path: rowing([85, 52], [-5, 70]),
@@ -116,6 +161,11 @@ export const ROWS: readonly BookEntry[] = [
   }),
   latRow({
     id: 'barbell-row-one-arm',
+    text: {
+      name: 'One-arm barbell row',
+      how: 'Hold the middle of the bar, free hand on the bench; keep the bar level.',
+      cue: 'Carry the bar back like a suitcase',
+    },
     hands: 'one',
     posture: { kind: 'hand-on-bench' },
     path: rowing([90, 70], [-85, 24]),
@@ -124,6 +174,11 @@ export const ROWS: readonly BookEntry[] = [
   }),
   backRow({
     id: 'chest-supported-row',
+    text: {
+      name: 'Chest-supported row',
+      how: 'Breastbone on the pad, feet wide behind; nothing else can help.',
+      cue: 'Breastbone heavy, squeeze between your blades',
+    },
     grips: ['neutral', 'pronated', 'supinated'],
     hands: 'two',
     posture: { kind: 'lying', on: 'front', backDeg: 35 },
@@ -134,6 +189,11 @@ export const ROWS: readonly BookEntry[] = [
   }),
   backRow({
     id: 'strap-row',
+    text: {
+      name: 'Strap row',
+      how: 'Body in one line, leaning back; walk the feet in for more.',
+      cue: 'Bring your chest to your hands',
+    },
     grips: ['neutral', 'pronated', 'supinated'],
     hands: 'two',
     posture: { kind: 'standing' },
@@ -144,6 +204,11 @@ export const ROWS: readonly BookEntry[] = [
   }),
   latRow({
     id: 'cable-row-level-one-arm',
+    text: {
+      name: 'One-arm level cable row',
+      how: 'The tensioned line meets the body just below the chest; turn to underhand so that the elbow ' + 'turns in.',
+      cue: 'Screw your elbow in towards your side',
+    },
     grips: ['neutral', 'supinated', 'pronated'],
     hands: 'one',
     posture: { kind: 'seated', on: 'low', backDeg: 90 },
@@ -153,6 +218,11 @@ export const ROWS: readonly BookEntry[] = [
   }),
   latRow({
     id: 'cable-row-level-wide-underhand',
+    text: {
+      name: 'Wide underhand level cable row',
+      how: 'Blades first, then the arms follow; the trunk does not rock.',
+      cue: 'Sit tall, bar to your lower ribs',
+    },
     grips: ['supinated'],
     hands: 'two',
     posture: { kind: 'seated', on: 'low', backDeg: 90 },
@@ -163,6 +233,11 @@ export const ROWS: readonly BookEntry[] = [
   }),
   backRow({
     id: 'rope-row-low-hinged',
+    text: {
+      name: 'Low rope row, hinged',
+      how: 'Hips far back, shins upright; wrists extended, hands flare apart at the finish.',
+      cue: 'Pull the rope ends apart at your ribs',
+    },
     grips: ['neutral'],
     hands: 'two',
     posture: { kind: 'hinged', trunkDeg: 30 },
@@ -174,6 +249,11 @@ export const ROWS: readonly BookEntry[] = [
   }),
   latRow({
     id: 'rope-row-low-one-arm',
+    text: {
+      name: 'Low rope row, one arm',
+      how: 'Hips far back; free hand on the thigh.',
+      cue: 'Reach long, then elbow past your ribs',
+    },
     grips: ['neutral'],
     hands: 'one',
     posture: { kind: 'hinged', trunkDeg: 30 },
@@ -184,6 +264,11 @@ export const ROWS: readonly BookEntry[] = [
   }),
   latRow({
     id: 'cable-row-high-one-arm',
+    text: {
+      name: 'High one-arm cable row',
+      how: 'Feet wide, working hip dropped back; the elbow aims at the hip with a little turn.',
+      cue: 'From high out front down into your hip',
+    },
     hands: 'one',
     posture: { kind: 'wide' },
     path: inTrunk([90, 118, 90, 122], [-85, 18, 90, 82]),

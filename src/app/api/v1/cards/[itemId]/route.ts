@@ -1,13 +1,15 @@
-import { cardPdf } from '@/card/card-pdf';
-import { buildCard } from '@/card/card-model';
-import { sharedDb } from '@/data/open-db';
-import { loadCard } from '@/server/card';
+import { CARD_REFUSAL } from '@/messages/card';
+import { printCard } from '@/server/card';
+import { openUseCase } from '@/server/use-case';
 
 /** Where the device that asked reaches this app: the code on the card must open there again. */
 function originOf(request: Request): string {
   const url = new URL(request.url);
   return `${url.protocol}//${request.headers.get('host') ?? url.host}`;
 }
+
+const refuse = (message: string, status: number): Response =>
+  Response.json({ issues: [{ path: 'itemId', message }] }, { status });
 
 /**
  * The station card of a planned movement as a PDF; 404 for a movement nobody planned, 409 with the reason for one that
@@ -18,15 +20,12 @@ export async function GET(
   { params }: { readonly params: Promise<{ itemId: string }> },
 ): Promise<Response> {
   const { itemId } = await params;
-  const loaded = loadCard(sharedDb(), itemId);
-  if (loaded === null)
-    return Response.json(
-      { issues: [{ path: 'itemId', message: 'expected a movement that is planned' }] },
-      { status: 404 },
-    );
-  if (!loaded.ok) return Response.json({ issues: [{ path: 'itemId', message: loaded.says }] }, { status: 409 });
-  const pdf = await cardPdf(buildCard(loaded.card, `${originOf(request)}/setup/${itemId}`));
-  return new Response(new Uint8Array(pdf), {
+  const reply = await printCard(openUseCase(), itemId, originOf(request));
+  if (!reply.ok)
+    return reply.reason === 'blocked'
+      ? refuse(reply.says, 409)
+      : refuse(CARD_REFUSAL[reply.reason], reply.reason === 'not-planned' ? 404 : 409);
+  return new Response(new Uint8Array(reply.pdf), {
     headers: {
       'Content-Type': 'application/pdf',
       'Content-Disposition': `inline; filename="station-card-${itemId}.pdf"`,

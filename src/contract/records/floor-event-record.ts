@@ -1,0 +1,42 @@
+import type { FloorEvent } from '@/core/record/floor-event';
+import { normalHeadingDeg } from '@/core/units/turn';
+import { BUILT_IN_TRAINER } from '../actor';
+import { floorEventSchema } from '../floor-event';
+import { completeOptions } from './options-record';
+import { readRecord, type Json, type ReadRecord, type Upcast } from './record';
+
+const isObject = (value: unknown): value is Json => typeof value === 'object' && value !== null;
+
+/** Headings past half a turn were kept as they were solved. */
+const normalPlace = (place: unknown): unknown =>
+  isObject(place) && typeof place.yawDeg === 'number' && Number.isFinite(place.yawDeg)
+    ? { ...place, yawDeg: normalHeadingDeg(place.yawDeg) }
+    : place;
+
+/** Version 1 named nobody; its set-ups had fewer choices by older names, and headings of any size. */
+const toVersion2: Upcast = (older) => {
+  const named = { actorId: BUILT_IN_TRAINER.id, ...older };
+  if (older.kind !== 'setup-saved') return named;
+  const { placement, solved, options } = older;
+  return {
+    ...named,
+    placement: normalPlace(placement),
+    solved: normalPlace(solved),
+    options: isObject(options) ? completeOptions(options) : options,
+  };
+};
+
+const UPCASTS = [toVersion2] as const;
+
+/** Version of the events that this program writes. */
+export const FLOOR_EVENT_VERSION = UPCASTS.length + 1;
+
+/** An event as it crosses from a device or is kept there: with the version that wrote it. */
+export type WrittenEvent = FloorEvent & { readonly version: number };
+
+/** Read an event as it was written; one without a version was written by the first. */
+export function readFloorEvent(written: unknown): ReadRecord<FloorEvent> {
+  if (!isObject(written)) return { ok: false, issues: [{ path: '', message: 'expected an object' }] };
+  const { version = 1, ...event } = written;
+  return readRecord(floorEventSchema, UPCASTS, Number(version), event);
+}

@@ -1,0 +1,49 @@
+import type { ActiveRangeDeg } from '@/core/body/active-range';
+import type { ArmPathTrial } from '@/core/body/arm-path-test';
+import type { BodyInput } from '@/core/body/body-model';
+import type { ClientNote } from '@/core/body/client-note';
+import type { ClinicianLimit } from '@/core/body/clinician-limit';
+import type { Region } from '@/core/body/region-line';
+import type { Screening, ScreeningState } from '@/core/body/screening';
+import type { Side } from '@/core/body/side';
+import type { MeasureWorth } from '@/core/book/measuring-guide';
+import type { UnreadableRow } from '../records/record';
+import type { SetupPageView } from './setup-book';
+
+/** A client as their sheet has them. */
+export interface Client extends BodyInput {
+  readonly id: string;
+  readonly name: string;
+  readonly note: string;
+  readonly range: ActiveRangeDeg;
+  readonly notes: readonly ClientNote[];
+  /** Regions that the client does not feel working yet. */
+  readonly unfelt: readonly Region[];
+  readonly limits: readonly ClinicianLimit[];
+  readonly armPath: Readonly<Record<Side, readonly ArmPathTrial[]>>;
+  /** Lower border of the chest, degrees below level; null when not measured. */
+  readonly chestLineDeg: number | null;
+}
+
+/** A client's newest screening, and how it stands today. */
+export interface ScreeningView {
+  readonly screening: Screening | null;
+  readonly state: ScreeningState;
+}
+
+/** Which landmarks to measure next, by what they would settle in this client's own set-ups. */
+export interface MeasuringGuideView {
+  readonly setups: number;
+  readonly worth: readonly MeasureWorth[];
+}
+
+/** A client's whole sheet. */
+export interface ClientView {
+  readonly client: Client;
+  readonly guide: MeasuringGuideView;
+  readonly setupBook: readonly SetupPageView[];
+  readonly screening: ScreeningView;
+  /** Like 2026-11-24, where the server stands. */
+  readonly today: string;
+  readonly unreadable: readonly UnreadableRow[];
+}

@@ -1,0 +1,48 @@
+import type { MovementId } from '@/core/book/book';
+import type { SettingView } from './setting';
+import type { ScreeningView } from './client';
+import type { FaultCode } from '@/core/movement/fault-code';
+
+/** One planned movement on the floor board; all words and numbers, nothing to compute. */
+export interface FloorItemView {
+  readonly id: string;
+  readonly movement: MovementId;
+  readonly variant: string | null;
+  /** Column it hangs on; null for a movement without one. */
+  readonly station: string | null;
+  /** What to set, biggest first; nothing when it is blocked. */
+  readonly settings: readonly SettingView[];
+  /** Where the settings come from. */
+  readonly settingsNote: string;
+  readonly blocked: string | null;
+  /** Planned kit that is out of order, and what stands in. */
+  readonly replaced: string | null;
+  readonly watch: readonly { readonly fault: FaultCode; readonly text: string }[];
+  readonly since: string | null;
+  readonly progress: string;
+  readonly state: 'to-do' | 'under-way' | 'done' | 'stopped';
+}
+
+/** A client's session of today. */
+export interface FloorSessionView {
+  readonly id: string;
+  readonly clientId: string;
+  readonly clientName: string;
+  readonly note: string;
+  readonly starts: string;
+  readonly ends: string;
+  readonly startsAtMs: number;
+  readonly minutes: number;
+  readonly done: boolean;
+  readonly screening: ScreeningView;
+  readonly items: readonly FloorItemView[];
+}
+
+/** The day on the floor. */
+export interface FloorView {
+  readonly nowMs: number;
+  readonly now: string;
+  readonly sessions: readonly FloorSessionView[];
+  /** Who is next: under way or first not done. */
+  readonly nextId: string | null;
+}

@@ -1,0 +1,79 @@
+import type { ClientNote } from '@/core/body/client-note';
+import type { WorkingSide } from '@/core/body/side';
+import type { MovementId } from '@/core/book/book';
+import type { FloorEvent } from '@/core/record/floor-event';
+import type { PlannedItems } from '@/core/record/set-log';
+import type { LoadUnit } from '@/core/units/mass';
+import type { UnreadableRow } from '../records/record';
+import type { Client, ScreeningView } from './client';
+import type { LimitsView } from './limits';
+import type { SessionItem } from './plan';
+import type { SettingView } from './setting';
+
+/** A bar with the plates for its ends, integer grams; `pairs` of each plate. */
+export interface BarKit {
+  readonly barG: number;
+  readonly platesG: readonly number[];
+  readonly pairs: number;
+}
+
+/** Another movement of the session to go on with. */
+export interface OtherItem {
+  readonly itemId: string;
+  readonly movement: MovementId;
+  readonly side: WorkingSide;
+}
+
+/** Floor marks for the schemes that move the client, metres from the column, as far as they can be used. */
+export interface DropMarks {
+  readonly stances: readonly number[];
+  readonly stepIns: readonly number[];
+  /** The same in words; empty where none can be used. */
+  readonly says: readonly { readonly label: string; readonly marks: string }[];
+}
+
+/** How the rep of a set-up is loaded, at evenly spaced samples of the range. */
+export interface RepView {
+  /** How far the stack goes over the range, metres; null where there is no stack or the set-up is blocked. */
+  readonly stackTravelM: number | null;
+  /** Where the rep is hardest, share of the range; half way where nothing is known. */
+  readonly peakAt: number;
+  /** Whether the resistance counts; null when the set-up is blocked. */
+  readonly loaded: readonly boolean[] | null;
+  /** Angle of the target joint, degrees; null when the set-up is blocked. */
+  readonly jointDegs: readonly number[] | null;
+}
+
+/** What the live set needs: the settings as they stand, how the rep is loaded, the plan and the records. */
+export interface SetView {
+  readonly client: Pick<Client, 'id' | 'name' | 'note'>;
+  readonly item: SessionItem;
+  readonly stationName: string | null;
+  /** Loads that exist here, grams. */
+  readonly stackG: readonly number[];
+  /** Bar and plates that the load is made of; null for other loads. */
+  readonly bar: BarKit | null;
+  /** What stands on steel, biggest first; empty when it is blocked. */
+  readonly settings: readonly SettingView[];
+  readonly drops: DropMarks;
+  readonly rep: RepView;
+  /** What the load is stamped in. */
+  readonly unit: LoadUnit;
+  /** What the load is called; null where the body is the load. */
+  readonly loadLabel: string | null;
+  readonly variantCue: string;
+  readonly breathing: 'out-on-effort' | 'in-on-pull';
+  readonly lastReps: 'strict' | 'little-help';
+  /** The same movement on the other side in this session, where sides alternate. */
+  readonly otherSide: OtherItem | null;
+  /** The opposite muscle's movements of this session with sets left. */
+  readonly opposites: readonly OtherItem[];
+  readonly setupSaved: boolean;
+  readonly blocked: string | null;
+  readonly events: readonly FloorEvent[];
+  readonly planned: PlannedItems;
+  readonly unreadable: readonly UnreadableRow[];
+  readonly screening: ScreeningView;
+  readonly limits: LimitsView;
+  readonly notes: readonly ClientNote[];
+}

@@ -1,0 +1,202 @@
+import type { CompensatingMuscle } from '@/core/body/compensating-muscle';
+import type { Body } from '@/core/body/body-model';
+import { otherSide, type Side } from '@/core/body/side';
+import { length, mirrorZ, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { pulleyAt, type Column, type Room } from '@/core/kit/column';
+import { buildLimbTrack, thinTrack } from '@/core/mechanics/limb-track';
+import { buildOffAxisTrack, type OffAxisTrack } from '@/core/mechanics/off-axis';
+import { LAST_SAMPLE, MIDDLE_SAMPLE, type ChainPath } from '@/core/movement/chain-path';
+import { jointDegAt, towards, type JointAction } from '@/core/movement/joint-action';
+import {
+  FLY_BOUNDS,
+  holeOf,
+  THIN,
+  type Carriages,
+  type SearchBounds,
+  type SetupProblem,
+  type WorkingLimb,
+} from '@/core/setup/setup-problem';
+import type { Violation } from '@/core/setup/violation';
+import { GRAVITY_MS2 } from '@/core/units/mass';
+import type { BookEntry, LoadRule } from './book-entry';
+import { findOverload } from './load-limit';
+import { lacksPulley, type Question } from './question';
+import { entryBodyAt, type PosedEntry } from './pose-entry';
+import type { PosedQuestion } from './posed-question';
+
+/**
+ * Looser than a fly's: the forearm follows the line, and curls and pulldowns start or end near rest by nature (our
+ * judgement). What lies beyond is still told in the metrics.
+ */
+const LINE_DEG = 30;
+const REST_SHARE = 0.5;
+const TURN_DEG = 30;
+const SIDEWAYS_M = 0.4;
+
+type CableLoad = Extract<LoadRule, { kind: 'cable' }>;
+
+/**
+ * Who takes over when the line leaves the sweep: to its upper side (see `senseOf`), and to its lower one. Common
+ * anatomy.
+ */
+const PICK_UP: Readonly<
+  Record<JointAction, { readonly above: CompensatingMuscle; readonly below: CompensatingMuscle }>
+> = {
+  'shoulder.horizontalAdduction': { above: 'lats', below: 'front-deltoid' },
+  'shoulder.horizontalAbduction': { above: 'lats', below: 'side-deltoid' },
+  'shoulder.flexion': { above: 'chest', below: 'rear-deltoid' },
+  'shoulder.extension': { above: 'lats', below: 'side-deltoid' },
+  'shoulder.abduction': { above: 'rear-deltoid', below: 'front-deltoid' },
+  'shoulder.adduction': { above: 'rear-deltoid', below: 'chest' },
+  'elbow.flexion': { above: 'internal-rotators', below: 'external-rotators' },
+  'elbow.extension': { above: 'internal-rotators', below: 'external-rotators' },
+  'hip.flexion': { above: 'hip-adductors', below: 'hip-abductors' },
+  'hip.extension': { above: 'hip-adductors', below: 'hip-abductors' },
+  'knee.flexion': { above: 'joint', below: 'joint' },
+  'knee.extension': { above: 'joint', below: 'joint' },
+  'trunk.extension': { above: 'trunk', below: 'trunk' },
+};
+
+/** Whose pulley a hand uses: the one in front of it when facing the columns, its own when facing away. */
+function pulleySide(entry: BookEntry, load: CableLoad, column: Column, side: Side): Side {
+  if (column.kind === 'single') return side;
+  // Facing the columns the right hand stands before the pulley at -z; two single handles cross over.
+  if (load.shared) return 'right';
+  if (load.facing === 'towards') return entry.hands === 'two' ? side : otherSide(side);
+  return load.facing === 'free-side' ? otherSide(side) : side;
+}
+
+const YAW: Readonly<Record<'away' | 'towards', number>> = { away: 0, towards: 180 };
+
+/** Forearm directions over the range, flat; turned round where the hand pushes against the line. */
+function forearms(path: ChainPath, sign: 1 | -1): Float64Array {
+  const flat = new Float64Array(3 * path.middle.length);
+  path.middle.forEach((m, i) => flat.set(scale(towards(m, path.distal[i]!), sign), 3 * i));
+  return flat;
+}
+
+/** Both hands go the same way by the mirror. */
+const mirrorAlike = (l: ChainPath, r: ChainPath): boolean =>
+  [0, MIDDLE_SAMPLE, LAST_SAMPLE].every((i) => length(subtract(mirrorZ(l.contact[i]!), r.contact[i]!)) < 1e-9);
+
+/** The part of a range that sets where a set-up begins, and why. */
+function startOf(p: PosedEntry): WorkingLimb['start'] {
+  if (p.sweep) return { deg: p.sweep.startDeg, of: 'sweep', from: p.sweep.from };
+  return {
+    deg: jointDegAt(p.path, p.target.joint, 0),
+    of: p.target.joint,
+    from: p.range.cutStart === null ? 'movement' : p.range.startCutBy,
+  };
+}
+
+/** A posed limb as verdicts and drawings read it. */
+export const toWorkingLimb = (p: PosedEntry): WorkingLimb => ({ path: p.path, target: p.target, start: startOf(p) });
+
+/** Hands and elbows stay this far in front of the column, metres (our judgement: a knuckle and a handle). */
+const CLEAR_OF_COLUMN_M = 0.1;
+/** Depth that is left to look at where a long reach pushes the client out, metres. */
+const LEAST_DEPTH_M = 0.3;
+
+/** Floor that a movement can be done on: its own distances, but no nearer than its reach towards the column. */
+function roomFor(load: CableLoad, entry: BookEntry, posed: readonly PosedEntry[], room: Room): Room {
+  // Handles of their own run wide of the pulleys they cross to; side on, the working hand may pass the column's side.
+  const meets = (load.facing === 'towards' || load.facing === 'away') && (load.shared || entry.hands === 'one');
+  const sign = load.facing === 'towards' ? 1 : -1;
+  const reach = meets
+    ? Math.max(...posed.flatMap((p) => [...p.path.contact, ...p.path.middle].map((v) => sign * v[0]))) +
+      CLEAR_OF_COLUMN_M
+    : 0;
+  const minDistanceM = Math.round(Math.max(room.minDistanceM, load.near, reach) * 100) / 100;
+  return {
+    minDistanceM,
+    maxDistanceM: Math.max(minDistanceM, Math.min(room.maxDistanceM, Math.max(load.far, reach + LEAST_DEPTH_M))),
+  };
+}
+
+function boundsOf(
+  entry: BookEntry,
+  load: CableLoad,
+  body: Body,
+  sides: readonly Side[],
+  atPulleyZ: number,
+): SearchBounds {
+  if (entry.path.kind === 'sweep') return FLY_BOUNDS;
+  const half = body.length.shoulderBreadth.m / 2;
+  const sign = sides[0] === 'right' ? 1 : -1;
+  // Turned so that the free (or the working) side looks at the column.
+  const yawDeg =
+    load.facing === 'away' || load.facing === 'towards'
+      ? YAW[load.facing]
+      : (load.facing === 'free-side' ? 90 : -90) * sign;
+  // The working shoulder before its pulley; both hands, or a body side-on, with the middle before it.
+  const shoulderZ = load.facing === 'away' ? sign * half : load.facing === 'towards' ? -sign * half : 0;
+  const midway = sides.length === 2 && !load.shared;
+  return {
+    yawDeg,
+    turnDeg: TURN_DEG,
+    standZ: midway ? 0 : atPulleyZ - (sides.length === 2 ? 0 : shoulderZ),
+    sidewaysM: SIDEWAYS_M,
+    lineDeg: LINE_DEG,
+    restShare: REST_SHARE,
+    shortestSweepDeg: 0,
+    startsZ: [-0.25, 0, 0.25],
+    heightM: [load.from[0] * body.statureM, load.from[1] * body.statureM],
+  };
+}
+
+/** Limits that no place mends. */
+function brokenAnywhere(q: Question, column: Column): Violation[] {
+  const overload = findOverload(q.entry, q.loadKg, column.pulleyRatio, q.loadLimits);
+  return [
+    ...(overload
+      ? [{ limit: 'load' as const, need: overload.haveKg, have: overload.mostKg, part: overload.part }]
+      : []),
+    ...(lacksPulley(q) ? [{ limit: 'pulleys' as const, need: 2, have: 1 }] : []),
+  ];
+}
+
+/**
+ * Flatten the posed limbs of a cable movement for the search of its place. Preconditions: input checked at the border
+ * (`contract/case`); the movement hangs on a cable and a column is asked for.
+ */
+export function buildSearch({ question, entry, sides, limbs }: Omit<PosedQuestion, 'search'>): SetupProblem {
+  const { body, kit } = question;
+  const { load } = entry;
+  if (load.kind !== 'cable' || !question.column) throw new Error(`${entry.id}: no place at a column is asked for`);
+  const { column, room, attachmentM } = question.column;
+  const posed = sides.map((side) => limbs[side]!.posed);
+  const tracks = posed.map((p) => buildLimbTrack(body, p.path, p.target, load.shared ? 'middle' : 'hand'));
+  const pulley = (at: Carriages, side: Side): Vec3 =>
+    pulleyAt(column, holeOf(at, side), pulleySide(entry, load, column, side));
+  const shown = posed[posed.length - 1]!;
+  // Only an evaluation that is explained needs these; the search does not.
+  let offAxisTracks: readonly OffAxisTrack[] | null = null;
+  return {
+    input: {
+      column,
+      room: entry.path.kind === 'sweep' ? room : roomFor(load, entry, posed, room),
+      attachmentM,
+      always: brokenAnywhere(question, column),
+      peakTarget: question.options.peak,
+      fixed: question.fixed,
+      lastUsed: question.lastUsed,
+    },
+    bounds: boundsOf(entry, load, body, sides, pulley({ hole: 1 }, sides[0]!)[2]),
+    pulley,
+    sides,
+    tracks,
+    thinTracks: tracks.map((t) => thinTrack(t, THIN)),
+    tensionN: (question.loadKg * GRAVITY_MS2) / column.pulleyRatio / (load.shared ? 2 : 1),
+    symmetric: posed.length === 2 && mirrorAlike(posed[0]!.path, posed[1]!.path),
+    sweepDeg: Math.min(180, ...posed.map((p) => (p.sweep ? p.sweep.finishDeg - p.sweep.startDeg : 180))),
+    along: load.forearm === 'free' ? null : posed.map((p) => forearms(p.path, load.forearm === 'pulls' ? 1 : -1)),
+    body,
+    pose: shown.pose,
+    poseAt: (i) => entryBodyAt(entry, body, shown, sides[sides.length - 1]!, kit.surfaces, i),
+    shared: load.shared,
+    limbs: Object.fromEntries(sides.map((side, i) => [side, toWorkingLimb(posed[i]!)])),
+    region: entry.target,
+    pickUp: PICK_UP[entry.action],
+    offAxisTracks: () => (offAxisTracks ??= posed.map((p) => buildOffAxisTrack(body, p.path, p.target))),
+  };
+}

@@ -1,0 +1,56 @@
+import { otherSide, shownSide, workingSides, type Side } from '@/core/body/side';
+import type { BookEntry } from './book-entry';
+import { buildSearch } from './build-search';
+import { fitUnder } from './entry-options';
+import { withKit } from './fit-entry';
+import { poseEntry, type EntryRange } from './pose-entry';
+import type { PosedLimb, PosedQuestion } from './posed-question';
+import { profileLimb } from './profile-limb';
+import type { Question } from './question';
+
+/** Both arms of a linked machine stop where the first of them does: it hides the side that could go on. */
+function asLinked(e: BookEntry, q: Question, range: EntryRange, side: Side): BookEntry {
+  if (e.load.kind !== 'machine' || e.hands !== 'two' || q.kit.machines[e.load.machine]?.independentArms !== false)
+    return e;
+  const other = poseEntry(e, q.body, otherSide(side), range, q.kit.surfaces);
+  return other
+    ? { ...e, startAt: Math.max(e.startAt, other.range.from), stopAt: Math.min(e.stopAt, other.range.to) }
+    : e;
+}
+
+/** Pose one working limb; null when the client's range leaves too little of it. */
+function poseLimb(entry: BookEntry, q: Question, range: EntryRange, side: Side): PosedLimb | null {
+  if (entry.load.kind !== 'cable') return profileLimb(asLinked(entry, q, range, side), q, range, side);
+  const posed = poseEntry(entry, q.body, side, range, q.kit.surfaces, q.options);
+  return (
+    posed && {
+      posed,
+      startBy: posed.range.cutStart ? 'joint' : 'own',
+      finishBy: posed.range.cutFinish ? 'joint' : 'own',
+      profile: null,
+    }
+  );
+}
+
+/** Pose a question; null when the client's range leaves too little of the movement on a side. */
+export function poseQuestion(question: Question): PosedQuestion | null {
+  const { kit, options, side } = question;
+  const entry = withKit(question.entry, kit);
+  const range = { ...question.range, fit: fitUnder(question.range.fit, options) };
+  const sides = workingSides(side);
+  const limbs: Partial<Record<Side, PosedLimb>> = {};
+  for (const working of sides) {
+    const limb = poseLimb(entry, question, range, working);
+    if (!limb) return null;
+    limbs[working] = limb;
+  }
+  const posed = { question, entry, range, sides, limbs, shown: shownSide(side) };
+  return { ...posed, search: entry.load.kind === 'cable' && question.column ? buildSearch(posed) : null };
+}
+
+/** The same, where the range is known to leave enough. */
+export function poseKnown(question: Question): PosedQuestion {
+  const posed = poseQuestion(question);
+  if (!posed) throw new Error(`the client's range leaves too little of ${question.entry.id}`);
+  return posed;
+}

@@ -1,0 +1,3 @@
+/** Where in the range the trainer wants the resistance to peak; `even` asks for the flattest curve instead. */
+export const PEAK_TARGETS = ['even', 'contracted', 'mid', 'lengthened'] as const;
+export type PeakTarget = (typeof PEAK_TARGETS)[number];

@@ -1,0 +1,16 @@
+import type { LoadedPart } from '@/core/body/loaded-part';
+
+export const LIMITS = ['clearance', 'travel', 'room', 'line', 'range', 'rest', 'load', 'pulleys'] as const;
+export type Limit = (typeof LIMITS)[number];
+
+/**
+ * A hard limit that a placement breaks. `need` and `have` are metres, degrees for `line` and `range`, a share for
+ * `rest`, kilograms on the limited part for `load`.
+ */
+export interface Violation {
+  readonly limit: Limit;
+  readonly need: number;
+  readonly have: number;
+  /** What a limited load comes on; only for `load`. */
+  readonly part?: LoadedPart;
+}

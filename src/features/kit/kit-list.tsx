@@ -1,0 +1,67 @@
+import Link from 'next/link';
+import { KIT_KINDS } from '@/core/kit/kit-kind';
+import type { SaveResult } from '@/contract/save-result';
+import type { KitView } from '@/contract/views/kit';
+import forms from '@/features/shell/forms.module.css';
+import { UnreadableNote } from '@/features/shell/unreadable-note';
+import { KIT_NAME } from '@/messages/kit';
+import { GymForm } from './gym-form';
+import styles from './kit.module.css';
+import { pieceLine } from './piece-line';
+
+interface Props {
+  readonly view: KitView;
+  readonly saveGym: (id: string | null, typed: unknown) => Promise<SaveResult>;
+}
+
+/** A gym's kit by kind, and what can be added. */
+export function KitList({ view, saveGym }: Props) {
+  const { gyms, gym, pieces, unreadable } = view;
+  const query = gym ? `&gym=${gym.id}` : '';
+  return (
+    <div className="page">
+      <h1>Kit{gym ? `, ${gym.name}` : ''}</h1>
+      {gyms.length > 1 && (
+        <nav className={styles.gyms} aria-label="Gyms">
+          {gyms.map((g) => (
+            <Link key={g.id} href={`/kit?gym=${g.id}`} aria-current={g.id === gym?.id ? 'page' : undefined}>
+              {g.name}
+            </Link>
+          ))}
+        </nav>
+      )}
+      {pieces.length === 0 && <p>No kit yet. A cable column needs two measured holes and its spacing to start.</p>}
+      {KIT_KINDS.filter((k) => pieces.some((p) => p.kind === k)).map((kind) => (
+        <section key={kind}>
+          <h2>{KIT_NAME[kind].many}</h2>
+          <ul className={forms.list}>
+            {pieces
+              .filter((p) => p.kind === kind)
+              .map((p) => (
+                <li key={p.id}>
+                  <Link href={`/kit/${p.id}`}>
+                    <b>{p.name}</b>
+                    <span>{pieceLine(kind, p.spec)}</span>
+                    <span className={p.outOfOrder ? styles.broken : undefined}>
+                      {p.outOfOrder ? 'out of order' : ''}
+                    </span>
+                  </Link>
+                </li>
+              ))}
+          </ul>
+        </section>
+      ))}
+      <UnreadableNote rows={unreadable} />
+      <h2>Add</h2>
+      <nav className={styles.kinds} aria-label="Add kit">
+        {KIT_KINDS.map((kind) => (
+          <Link key={kind} href={`/kit/new?kind=${kind}${query}`}>
+            {KIT_NAME[kind].one}
+          </Link>
+        ))}
+      </nav>
+      {gym && <GymForm key={gym.id} gym={gym} save={saveGym} />}
+      <GymForm gym={null} save={saveGym} />
+    </div>
+  );
+}

@@ -1,0 +1,44 @@
+'use client';
+import Link from 'next/link';
+import type { QuestionAnswer } from '@/core/book/answer-question';
+import type { BookEntry } from '@/core/book/book-entry';
+import { movementName } from '@/messages/book';
+import { standInCurveText } from '@/messages/movements';
+import styles from './movements.module.css';
+
+interface Props {
+  readonly own: BookEntry;
+  /** Client and gym, for the links. */
+  readonly query: string;
+  readonly shown: string | null;
+  readonly answer: QuestionAnswer | null;
+  readonly disabled: boolean;
+  readonly onShow: (id: string | null) => void;
+}
+
+/** What stands in for a movement, each with its curve laid beside this one at a tap. */
+export function StandIns({ own, query, shown, answer, disabled, onShow }: Props) {
+  if (own.standIns.length === 0) return null;
+  return (
+    <>
+      <h2>Stands in for it</h2>
+      <ul className={styles.standInList}>
+        {own.standIns.map((s) => (
+          <li key={s}>
+            <Link href={`/movements/${s}${query}`}>{movementName(s)}</Link>
+            <button
+              type="button"
+              aria-pressed={s === shown}
+              disabled={disabled}
+              aria-label={`Curve of ${movementName(s)} beside this one`}
+              onClick={() => onShow(s === shown ? null : s)}
+            >
+              curve
+            </button>
+            {s === shown && answer && <span>{standInCurveText(answer)}</span>}
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

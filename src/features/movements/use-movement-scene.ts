@@ -1,0 +1,53 @@
+import { useMemo } from 'react';
+import type { GoodAnswer } from '@/core/book/answer-question';
+import { anchorOf } from '@/core/book/entry-load';
+import { entryBodyAt } from '@/core/book/pose-entry';
+import { holeHeightM, type Column } from '@/core/kit/column';
+import { LAST_SAMPLE, MIDDLE_SAMPLE } from '@/core/movement/chain-path';
+import { buildMovementScene, extentOf, movementWindow } from '@/drawing/movement-scene';
+import { restOn } from '@/drawing/rest-on';
+import { elevationView, MARGIN, planView } from '@/drawing/view';
+
+const VIEW_WIDTH = 400;
+const VIEW_HEIGHT = 380;
+
+const topHoleM = (column: Column): number =>
+  Math.max(...Array.from({ length: column.holes }, (_, k) => holeHeightM(column, k + 1)));
+
+/** Both views of an answered movement at a sample of its range, to one scale. */
+export function useMovementScene(answer: GoodAnswer, column: Column | null, padUpM: number, i: number) {
+  const { posed, side, placement, pulley, from } = answer;
+  const { entry, question } = from;
+  const { body, kit } = question;
+  const both = entry.hands === 'two';
+  const anchor = useMemo(() => anchorOf(entry, posed, kit), [entry, posed, kit]);
+  const views = useMemo(() => {
+    const at = [0, MIDDLE_SAMPLE, LAST_SAMPLE].map((k) => entryBodyAt(entry, body, posed, side, kit.surfaces, k));
+    const extent = [...extentOf(at, posed.path, both, placement, pulley), ...(anchor ? [anchor] : [])];
+    const window3 = movementWindow(extent, column && topHoleM(column));
+    const scale = Math.min(
+      (VIEW_WIDTH - MARGIN.left - MARGIN.right) / (window3.maxX - window3.minX),
+      (VIEW_HEIGHT - MARGIN.top - MARGIN.bottom) / Math.max(window3.maxY, window3.maxZ - window3.minZ),
+    );
+    return { window3, elevation: elevationView(window3, scale), plan: planView(window3, scale) };
+  }, [entry, body, kit, posed, side, placement, pulley, both, column, anchor]);
+  const scene = useMemo(() => {
+    const input = {
+      body,
+      pose: entryBodyAt(entry, body, posed, side, kit.surfaces, i),
+      path: posed.path,
+      side,
+      both,
+      placement,
+      pulley,
+      shared: entry.load.kind === 'cable' && entry.load.shared,
+      rests: restOn(entry),
+      armOn: entry.armOn !== null,
+      padUpM,
+      anchor,
+      i,
+    };
+    return { elevation: buildMovementScene(input, views.elevation), plan: buildMovementScene(input, views.plan) };
+  }, [entry, body, kit, posed, side, placement, pulley, both, padUpM, anchor, i, views]);
+  return { ...views, scene };
+}

@@ -1,0 +1,54 @@
+'use client';
+import { useState } from 'react';
+import { findNeighbourStep } from '@/core/load/stack-steps';
+import type { SetRecord } from '@/core/record/set-log';
+import type { SetView } from '@/contract/views/set';
+import { loadNumber } from '@/messages/loads';
+import { Steppers } from './steppers';
+import type { Give } from './use-live-set';
+import styles from './set.module.css';
+
+interface Props {
+  readonly set: SetRecord;
+  readonly give: Give;
+  readonly plan: SetView;
+}
+
+/** Load and reps as they really were, to be kept as such. */
+export function ConfirmSet({ set, give, plan }: Props) {
+  const [reps, setReps] = useState(set.reps);
+  const [loadG, setLoadG] = useState(set.loadG);
+  const step = (d: -1 | 1): void => {
+    const next = findNeighbourStep(plan.stackG, loadG, d);
+    // What was really used is kept as it was, also past a limit: the record must be true.
+    if (next !== null) setLoadG(next);
+  };
+  return (
+    <section className={styles.confirm} aria-label="Confirm load and reps">
+      <div className={styles.confirmCell}>
+        <span>Reps done</span>
+        <b data-testid="confirm-reps">{reps}</b>
+        <Steppers
+          less="One rep less"
+          more="One rep more"
+          onLess={() => setReps(Math.max(0, reps - 1))}
+          onMore={() => setReps(Math.min(200, reps + 1))}
+        />
+      </div>
+      <div className={styles.confirmCell}>
+        <span>
+          {plan.loadLabel ?? 'Load'}, used, {plan.unit}
+        </span>
+        <b data-testid="confirm-load">{loadNumber(loadG, plan.unit)}</b>
+        <Steppers less="Used one step less" more="Used one step more" onLess={() => step(-1)} onMore={() => step(1)} />
+      </div>
+      <button
+        type="button"
+        className={styles.strong}
+        onClick={() => void give({ do: 'confirm', setId: set.setId, loadG, reps })}
+      >
+        Keep this
+      </button>
+    </section>
+  );
+}

@@ -1,0 +1,137 @@
+import { describe, expect, it } from 'vitest';
+import { NO_LOAD_LIMITS } from '@/core/body/loaded-part';
+import type { FloorEvent, FloorEventBody } from '@/core/record/floor-event';
+import { foldSetLog } from '@/core/record/set-log';
+import { seeded } from '../../../test/support/fixtures';
+import { decide, type Command, type Moment } from './decide';
+import { liveSetView, openSetOf, type LiveSetState, type SetPlan } from './live-set-view';
+
+const PLAN: SetPlan = {
+  item: {
+    id: 'i',
+    sessionId: 'day',
+    position: 0,
+    movement: 'cable-fly-level',
+    variantId: null,
+    side: 'both',
+    stationId: 's',
+    attachmentId: 'a',
+    sets: 3,
+    reps: 10,
+    tempo: '3-1-2-1',
+    loadG: 10_000,
+  },
+  stackG: [5000, 7500, 10_000, 12_500],
+  drops: { stances: [], stepIns: [], says: [] },
+  rep: { stackTravelM: 0.6, peakAt: 0.5, loaded: null, jointDegs: null },
+  limits: { limitsKg: NO_LOAD_LIMITS, mostLoadG: null, missing: [] },
+  blocked: null,
+};
+const IDLE: LiveSetState = { pacer: { mode: 'idle' }, chosenLoadG: null, chosenScheme: null };
+const NOW: Moment = { nowMs: 1000, paced: null };
+const START: Command = { do: 'start', setId: 'A' };
+const SHRUGS: Command = { do: 'fault', fault: 'shrugs', side: 'both', severity: 2 };
+
+/** A page's records: commands are decided one after the other, each on what the ones before it left. */
+function page(plan = PLAN, state = IDLE) {
+  const events: FloorEvent[] = [];
+  const records = () => ({ events, log: foldSetLog(events, { i: { sessionId: 'day', side: 'both' } }) });
+  const keep = (body: FloorEventBody): void => {
+    const no = events.length;
+    const base = { id: `e${no}`, actorId: 't', deviceId: 'd', seq: no, atMs: no + 1, clientId: 'c', itemId: 'i' };
+    events.push({ ...body, ...base, movement: 'cable-fly-level' } as FloorEvent);
+  };
+  const give = (c: Command, moment = NOW) => {
+    const decision = decide(c, records(), plan, state, moment);
+    decision.events.forEach(keep);
+    return decision;
+  };
+  return { give, events, view: () => liveSetView(records(), plan, state), log: () => records().log };
+}
+const kinds = (events: readonly FloorEventBody[]): string => events.map((e) => e.kind).join(' ');
+
+describe('what follows from a command', () => {
+  it.each<[string, readonly Command[], string]>([
+    ['a start starts', [START], 'set-started'],
+    ['a second press of start starts nothing more', [START, { do: 'start', setId: 'B' }], 'set-started'],
+    ['nothing ends that was not begun', [{ do: 'end' }, { do: 'clean' }, { do: 'count-rep' }, SHRUGS], ''],
+    ['an end ends once', [START, { do: 'end' }, { do: 'end' }], 'set-started set-ended'],
+    ['a fault after the set belongs to the whole of it', [START, { do: 'end' }, SHRUGS], 'set-started set-ended fault'],
+    ['pain stops once, set or no set', [{ do: 'pain' }, { do: 'pain' }, START], 'pain'],
+    ['undo takes back what can be taken back, and no start', [START, { do: 'undo' }], 'set-started'],
+    [
+      'undo twice takes back two',
+      [START, SHRUGS, SHRUGS, { do: 'undo' }, { do: 'undo' }],
+      'set-started fault fault undo undo',
+    ],
+    ['the same severity again is nothing', [START, SHRUGS, { do: 'remark', severity: 2 }], 'set-started fault'],
+    ['another severity replaces', [START, SHRUGS, { do: 'remark', severity: 3 }], 'set-started fault fault undo'],
+    ['a straight set has no next part', [START, { do: 'next-part', from: 0 }], 'set-started'],
+  ])('%s', (_, commands, want) => {
+    const { give, events } = page();
+    commands.forEach((c) => give(c));
+    expect(kinds(events)).toBe(want);
+  });
+  it('a fault lands on the rep under way, at the earliest the first, and on no rep after the set', () => {
+    const { give, log } = page();
+    give(START);
+    give(SHRUGS);
+    give(SHRUGS, { nowMs: 9, paced: { rep: 4, done: 3 } });
+    give({ do: 'count-rep' });
+    give({ do: 'end' }, { nowMs: 9, paced: { rep: 6, done: 5 } });
+    give(SHRUGS);
+    expect(log().sets[0]!.faults.map((f) => f.rep)).toEqual([1, 4, 0]);
+    // What the pacer has done counts where more was paced than tapped.
+    expect(log().sets[0]!.reps).toBe(5);
+  });
+  it('what a trace proposes is taken once', () => {
+    const { give, events } = page();
+    give(START);
+    const take: Command = { do: 'take-faults', setId: 'A', fault: 'shrugs', reps: [2, 3], severity: 2 };
+    expect([give(take), give({ ...take, reps: [3, 4] })].map((d) => d.events.length)).toEqual([2, 1]);
+    expect(events).toHaveLength(4);
+  });
+});
+
+describe('what may not start', () => {
+  const limited = (change: Partial<SetPlan['limits']>): SetPlan => ({ ...PLAN, limits: { ...PLAN.limits, ...change } });
+  it.each<[string, SetPlan, string]>([
+    ['a set-up that is blocked', { ...PLAN, blocked: 'the cable is too short' }, 'ready'],
+    ['a load over the clinician’s limit', limited({ mostLoadG: 9000 }), 'ready'],
+    ['a note without the limit that it asks for', limited({ missing: ['pregnancy'] }), 'wants-limit'],
+  ])('%s', (_, plan, mode) => {
+    const { give, view } = page(plan);
+    expect([kinds(give(START).events), view().mode]).toEqual(['', mode]);
+  });
+  it('with a reason on record the movement goes ahead; taken back, it waits again', () => {
+    const { give, view } = page(limited({ missing: ['recent-surgery'] }));
+    give({ do: 'go-ahead', why: 'cleared by the surgeon on Monday' });
+    expect(view().mode).toBe('ready');
+    give({ do: 'undo' });
+    expect(view().mode).toBe('wants-limit');
+    give({ do: 'go-ahead', why: 'cleared by the surgeon on Monday' });
+    expect(kinds(give(START).events)).toBe('set-started');
+  });
+});
+
+it('whatever is pressed in whatever order, one set at most is open and no set starts after pain', () => {
+  const random = seeded(21);
+  const some: readonly Command[] = [
+    START,
+    SHRUGS,
+    ...(['end', 'clean', 'count-rep', 'pause', 'resume', 'go-on', 'undo'] as const).map((what) => ({ do: what })),
+    { do: 'next-part', from: 0 },
+  ];
+  for (let run = 0; run < 60; run++) {
+    const { give, log, view } = page();
+    let setNo = 0;
+    for (let k = 0; k < 30; k++) {
+      const c = random() < 0.01 ? ({ do: 'pain' } as const) : some[Math.floor(random() * some.length)]!;
+      give(c.do === 'start' ? { do: 'start', setId: `S${setNo++}` } : c);
+      const { sets, pains } = log();
+      expect(sets.slice(0, -1).every((s) => s.endedAtMs !== null)).toBe(true);
+      expect(openSetOf(log(), 'i')).toEqual(sets.at(-1)?.endedAtMs === null ? sets.at(-1) : null);
+      expect(view().mode === 'stopped').toBe(pains.length > 0);
+    }
+  }
+});

@@ -1,0 +1,52 @@
+'use client';
+import { Textarea } from '@mantine/core';
+import Link from 'next/link';
+import { useState } from 'react';
+import type { LimitNote } from '@/core/body/client-note';
+import { NOTE_TEXT } from '@/messages/notes';
+import type { Give } from './use-live-set';
+import styles from './set.module.css';
+
+interface Props {
+  readonly missing: readonly LimitNote[];
+  readonly clientId: string;
+  readonly give: Give;
+}
+
+/** Shortest reason that says anything. */
+const SHORTEST = 3;
+
+/** A note asks for a clinician's limit that is not there: enter one, or say why it goes ahead. */
+export function LimitPanel({ missing, clientId, give }: Props) {
+  const [why, setWhy] = useState('');
+  const names = missing.map((n) => NOTE_TEXT[n].name.toLowerCase()).join(' and ');
+  return (
+    <section className={styles.pain} role="alert" aria-label="Clinician’s limit missing">
+      <h2>No clinician’s limit covers this movement</h2>
+      <p>
+        {names.charAt(0).toUpperCase()}
+        {names.slice(1)} noted: it is done only within the clinician’s limits. Enter the one that holds for it, or
+        record why it goes ahead without.
+      </p>
+      <Textarea
+        label="Why it goes ahead today"
+        value={why}
+        maxLength={400}
+        onChange={(e) => setWhy(e.currentTarget.value)}
+      />
+      <div className={styles.row}>
+        <button
+          type="button"
+          className={styles.strong}
+          disabled={why.trim().length < SHORTEST}
+          onClick={() => void give({ do: 'go-ahead', why: why.trim() })}
+        >
+          Record and go ahead
+        </button>
+        <Link className={styles.plain} href={`/clients/${clientId}#limits`}>
+          Enter a limit
+        </Link>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,215 @@
+import { entryOf } from '@/core/book/book';
+import type { BookEntry } from '@/core/book/book-entry';
+import { faultsOf } from '@/core/book/entry-faults';
+import { sessionResults } from '@/core/fault/judge-set';
+import { rankFaults, watchList, type WatchEntry } from '@/core/fault/watch-list';
+import { dropsInRow } from '@/core/load/drop-steps';
+import { loadForReps } from '@/core/load/one-rep-max';
+import { nextLoad, type NextLoad } from '@/core/load/progress';
+import { findNearestStep } from '@/core/load/stack-steps';
+import type { FaultCode } from '@/core/movement/fault-code';
+import type { FloorEvent } from '@/core/record/floor-event';
+import {
+  findOpenCorrection,
+  type CorrectionMark,
+  type PainMark,
+  type SetLog,
+  type SetRecord,
+} from '@/core/record/set-log';
+import { paceOfPart, type Pace } from '@/core/tempo/pace';
+import { buildParts, DROP_FRACTION, SCHEMES, type Scheme, type SchemePart } from '@/core/tempo/scheme';
+import { parseTempo } from '@/core/tempo/tempo';
+import type { SetView } from '@/contract/views/set';
+import type { Records } from '@/offline/tap-queue';
+import type { SetState } from './set-machine';
+
+/** What a set is made of beside its records: the plan as the server gives it. */
+export type SetPlan = Pick<SetView, 'item' | 'stackG' | 'drops' | 'rep' | 'limits' | 'blocked'>;
+
+/** What the page itself holds: the pacer, and what was chosen for the next set. */
+export interface LiveSetState {
+  readonly pacer: SetState;
+  /** Null: as last used, else as planned. */
+  readonly chosenLoadG: number | null;
+  readonly chosenScheme: Scheme | null;
+}
+
+/** Where a movement stands: nothing done yet, a set under way or left, resting, stopped, or waiting for a limit. */
+export type SetMode = 'ready' | 'running' | 'paused' | 'left' | 'resting' | 'stopped' | 'wants-limit';
+
+/** Where a set stands: what commands act on. */
+export interface SetNow {
+  readonly mode: SetMode;
+  readonly log: SetLog;
+  readonly movement: BookEntry;
+  /** Sets of this planned movement, oldest first. */
+  readonly here: readonly SetRecord[];
+  readonly last: SetRecord | null;
+  readonly open: SetRecord | null;
+  readonly pain: PainMark | null;
+  /** Number of the set under way or next, as it is told. */
+  readonly setNo: number;
+  readonly finished: boolean;
+  readonly loadG: number;
+  readonly scheme: Scheme;
+  /** Ways to do the set that can be done with what is here. */
+  readonly schemes: readonly Scheme[];
+  readonly parts: readonly SchemePart[];
+  readonly index: number;
+  readonly part: SchemePart;
+  readonly next: SchemePart | null;
+  /** Reps done before this part. */
+  readonly base: number;
+  readonly pace: Pace;
+  /** How a rep of a set was asked for, 1 for the first. */
+  readonly paceOfRep: (set: SetRecord, rep: number) => Pace;
+  /** Some part lifts more than a clinician's limit allows. */
+  readonly overLimit: boolean;
+}
+
+/** What is judged of the records: what to look for, what to lift, what to ask. */
+export interface SetJudgement {
+  readonly faults: readonly FaultCode[];
+  readonly ranked: readonly WatchEntry[];
+  readonly watch: readonly WatchEntry[];
+  /** Offered before the first set; null once one was begun. */
+  readonly advice: NextLoad | null;
+  readonly openCorrection: CorrectionMark | null;
+  readonly undoable: FloorEvent | null;
+  readonly lastNote: string;
+}
+
+/** The set under way as everything on its screen reads it. */
+export interface LiveSet extends SetNow, SetJudgement {}
+
+const UNDOABLE: readonly FloorEvent['kind'][] = [
+  'fault',
+  'clean',
+  'set-confirmed',
+  'correction',
+  'outcome',
+  'pain',
+  'set-ended',
+  'go-ahead',
+];
+
+/** Reps that the load of slow work is good for (common practice). */
+const GOOD_FOR = 20;
+
+/** The set of a planned movement that is under way in the records; null when none is. */
+export function openSetOf(log: SetLog, itemId: string): SetRecord | null {
+  const newest = log.sets.findLast((s) => s.itemId === itemId);
+  return newest?.endedAtMs === null ? newest : null;
+}
+
+/** The last tap on a planned movement that can be taken back; null when none can. */
+export function findUndoable(events: readonly FloorEvent[], itemId: string): FloorEvent | null {
+  const undone = new Set(events.flatMap((e) => (e.kind === 'undo' ? [e.eventId] : [])));
+  const own = events.filter((e) => e.itemId === itemId);
+  const begun = own.findLastIndex((e) => e.kind === 'set-started');
+  // Once another set is begun, the end of the one before stands: two sets cannot be under way.
+  const stands = (e: FloorEvent, i: number): boolean => e.kind === 'set-ended' && i < begun;
+  return own.findLast((e, i) => UNDOABLE.includes(e.kind) && !undone.has(e.id) && !stands(e, i)) ?? null;
+}
+
+/** Parts of every scheme with what is here; `partLoadG` is the load that the first part is lifted with. */
+function partsOf(plan: SetPlan, entry: BookEntry, log: SetLog, partLoadG: number): Record<Scheme, SchemePart[]> {
+  const { item, stackG, drops, rep } = plan;
+  const counts = (s: SetRecord): boolean => s.confirmed && s.reps > 0 && s.scheme === 'straight';
+  // A set to its limit says what is good for about 20 reps: today's first, else the last there was.
+  const done = log.sets.findLast((s) => s.itemId === item.id && counts(s)) ?? log.sets.findLast(counts);
+  const good = done ? loadForReps(done.loadG, done.reps, GOOD_FOR) : null;
+  const input = {
+    reps: item.reps,
+    tempo: parseTempo(item.tempo) ? item.tempo : entry.tempo,
+    loadG: partLoadG,
+    dropsG: dropsInRow(stackG, partLoadG, [DROP_FRACTION, DROP_FRACTION]),
+    twentyG: good && findNearestStep(stackG, good.middle),
+    stances: drops.stances,
+    stepIns: drops.stepIns,
+    peakAt: rep.peakAt,
+  };
+  return Object.fromEntries(SCHEMES.map((s) => [s, buildParts(s, input)])) as Record<Scheme, SchemePart[]>;
+}
+
+function modeOf(plan: SetPlan, log: SetLog, open: SetRecord | null, last: SetRecord | null, pacer: SetState): SetMode {
+  const { id } = plan.item;
+  if (log.pains.some((p) => p.itemId === id)) return 'stopped';
+  if (open) return pacer.mode === 'idle' ? 'left' : pacer.mode;
+  if (last) return 'resting';
+  return plan.limits.missing.length > 0 && !log.goAheads.some((g) => g.itemId === id) ? 'wants-limit' : 'ready';
+}
+
+/** The next load by what the sessions before say, on the side that works. */
+function adviceOf({ item, stackG, limits }: SetPlan, log: SetLog, here: readonly SetRecord[]): NextLoad | null {
+  if (here.length > 0) return null;
+  const own = log.sets.filter((s) => s.side === item.side);
+  const session = item.sessionId;
+  return nextLoad(sessionResults(own, session), item.loadG, stackG, limits.mostLoadG);
+}
+
+/** Where a set stands, from the records, the plan and what the page holds. */
+export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: LiveSetState): SetNow {
+  const { item, limits } = plan;
+  const movement = entryOf(item.movement);
+  const here = log.sets.filter((s) => s.itemId === item.id);
+  const last = here.at(-1) ?? null;
+  const open = openSetOf(log, item.id);
+  const loadG = state.chosenLoadG ?? last?.loadG ?? item.loadG;
+  const scheme = open?.scheme ?? state.chosenScheme ?? last?.scheme ?? 'straight';
+  const all = partsOf(plan, movement, log, open?.loadG ?? loadG);
+  const partsFor = (s: Scheme): readonly SchemePart[] => (all[s].length > 0 ? all[s] : all.straight);
+  const parts = partsFor(scheme);
+  const index = open?.parts.at(-1)?.part ?? 0;
+  const part = parts[Math.min(index, parts.length - 1)]!;
+  const paceOf = (p: SchemePart): Pace => paceOfPart(p, movement.startsWith, plan.rep.jointDegs)!;
+  const finished = here.filter((s) => s.endedAtMs !== null).length >= item.sets;
+  return {
+    mode: modeOf(plan, log, open, last, state.pacer),
+    log,
+    movement,
+    here,
+    last,
+    open,
+    pain: log.pains.findLast((p) => p.itemId === item.id) ?? null,
+    setNo: open?.setNo ?? Math.min(here.length + 1, Math.max(item.sets, here.length + (finished ? 0 : 1))),
+    finished,
+    loadG,
+    scheme,
+    schemes: SCHEMES.filter((s) => all[s].length > 0),
+    parts,
+    index,
+    part,
+    next: parts[index + 1] ?? null,
+    base: open?.parts.at(-1)?.reps ?? 0,
+    pace: paceOf(part),
+    paceOfRep: (set, rep) => {
+      const begun = set.parts.findLast((p) => p.reps < rep)?.part ?? 0;
+      const asked = partsFor(set.scheme);
+      return paceOf(asked[Math.min(begun, asked.length - 1)]!);
+    },
+    // The limit holds for what will be lifted, whatever the scheme.
+    overLimit: limits.mostLoadG !== null && parts.some((p) => p.loadG > limits.mostLoadG!),
+  };
+}
+
+/** What the records say to look for, lift and ask next. */
+export function judgeSets({ log, events }: Records, plan: SetPlan): SetJudgement {
+  const { item } = plan;
+  const here = log.sets.filter((s) => s.itemId === item.id);
+  return {
+    faults: faultsOf(entryOf(item.movement)),
+    ranked: rankFaults(log.sets),
+    watch: watchList(log.sets),
+    advice: adviceOf(plan, log, here),
+    openCorrection: findOpenCorrection(here.slice(0, -1)),
+    undoable: findUndoable(events, item.id),
+    lastNote: log.sets.findLast((s) => s.note !== '')?.note ?? '',
+  };
+}
+
+/** Everything that a set's screen shows and acts on, from the records, the plan and what the page holds. */
+export const liveSetView = (records: Records, plan: SetPlan, state: LiveSetState): LiveSet => ({
+  ...setNow(records, plan, state),
+  ...judgeSets(records, plan),
+});

@@ -1,0 +1,156 @@
+'use client';
+import { useCallback, useState } from 'react';
+import { noteDefaults } from '@/core/body/client-note';
+import { FAULT_BOOK } from '@/core/fault/fault-book';
+import type { Phase } from '@/core/tempo/tempo';
+import type { SetView } from '@/contract/views/set';
+import { FAULT_TEXT } from '@/messages/faults';
+import { BREATH_TEXT, LAST_REPS_TEXT, LOWERING_CUE, overLimitText, shortPausesText } from '@/messages/live-set';
+import { partChange, partText } from '@/messages/schemes';
+import type { LiveSet } from './live-set-view';
+import { Pacer } from './pacer';
+import { SensorBar } from './sensor-bar';
+import { elapsedMs } from './set-machine';
+import { StackReadout } from './stack-readout';
+import type { LiveSetControl } from './use-live-set';
+import type { useSound } from './use-sound';
+import type { Tracker } from './use-tracker';
+import styles from './set.module.css';
+
+/** How many reps at the end of a set are its last. */
+const LAST_REPS = 2;
+
+/**
+ * The cue for this phase: the watch list's where it belongs there, else its first, else the movement's own. Two at
+ * most.
+ */
+function cueFor(live: LiveSet, ownCue: string, phase: Phase | 'ready'): string {
+  const watched = live.watch.map((w) => ({ phase: FAULT_BOOK[w.fault].phase, cue: FAULT_TEXT[w.fault].cue }));
+  const here = watched.find((w) => w.phase === phase || (w.phase === 'start' && phase === 'ready'));
+  return here?.cue ?? watched[0]?.cue ?? (phase === 'lowering' || phase === 'stretch' ? LOWERING_CUE : ownCue);
+}
+
+/** Cautions that concern the pace and the load of this client. */
+function cautionsOf(plan: SetView, live: LiveSet): string[] {
+  const hold = noteDefaults(plan.notes).longestHoldS;
+  const { stretch, finish } = live.pace.tempo;
+  return [
+    ...(hold !== null && Math.max(stretch, finish) > hold ? [shortPausesText(hold)] : []),
+    ...(live.overLimit && live.mode !== 'running' && live.mode !== 'paused' ? [overLimitText] : []),
+  ];
+}
+
+interface Props {
+  readonly plan: SetView;
+  readonly control: LiveSetControl;
+  readonly sound: ReturnType<typeof useSound>;
+  readonly tracker: Tracker;
+}
+
+/** Which part of a set of several runs, and what comes after it. */
+function PartLine({ plan, live }: { readonly plan: SetView; readonly live: LiveSet }) {
+  const { parts, index, part, next } = live;
+  if (parts.length < 2) return null;
+  return (
+    <p className={styles.part} data-testid="part">
+      Part {index + 1} of {parts.length}: {partText(part)}
+      {next && (
+        <span>
+          next <b>{partChange(next, part, plan.unit)}</b> {partText(next)}
+        </span>
+      )}
+    </p>
+  );
+}
+
+/** Under the pacer: breath, sensor, part, cautions, and what can be counted by tap. */
+function UnderPacer({ plan, control, tracker, phase }: Omit<Props, 'sound'> & { readonly phase: Phase | 'ready' }) {
+  const { live, give } = control;
+  const { open, mode } = live;
+  const onStack = live.movement.load.kind === 'cable' || live.movement.load.kind === 'machine';
+  const lifting = phase === 'lifting' || phase === 'finish';
+  return (
+    <>
+      <p className={styles.breath} data-testid="breath">
+        {BREATH_TEXT[plan.breathing][lifting ? 'lifting' : 'lowering']}
+        {open && open.reps >= plan.item.reps - LAST_REPS ? `. ${LAST_REPS_TEXT[plan.lastReps]}` : ''}
+      </p>
+      {!open && onStack && <SensorBar tracker={tracker} />}
+      {open && tracker.link === 'connected' && <StackReadout set={open} live={live} tracker={tracker} />}
+      <PartLine plan={plan} live={live} />
+      {cautionsOf(plan, live).map((c) => (
+        <p key={c} className={styles.caution}>
+          {c}
+        </p>
+      ))}
+      {open && mode === 'left' && (
+        <p className={styles.done}>This set was left after rep {open.reps}. Go on from there, or end it.</p>
+      )}
+      {open && mode !== 'running' && (
+        <button
+          type="button"
+          className={styles.tapRep}
+          data-testid="tap-rep"
+          onClick={() => void give({ do: 'count-rep' })}
+        >
+          Rep {open.reps + 1} done <span>count by tap while the pacer rests</span>
+        </button>
+      )}
+      {!open && live.lastNote && (
+        <p className={styles.done}>
+          <b>Noted last time:</b> {live.lastNote}
+        </p>
+      )}
+    </>
+  );
+}
+
+/** The set being done, or about to be: pacer, cue, and what belongs to the phase. */
+export function Pacing({ plan, control, sound, tracker }: Props) {
+  const { live, pacer, give, paceNow } = control;
+  const { nowMs, tick, buzz } = sound;
+  const [phase, setPhase] = useState<Phase | 'ready'>('ready');
+  const { open } = live;
+  const onPhase = useCallback(
+    (p: Phase | 'ready') => {
+      setPhase(p);
+      buzz(p);
+    },
+    [buzz],
+  );
+  const elapsedS = useCallback(() => {
+    const ms = elapsedMs(pacer, nowMs());
+    return ms === null ? null : ms / 1000;
+  }, [pacer, nowMs]);
+  const onRep = useCallback((rep: number) => void give({ do: 'paced-rep', rep }), [give]);
+  const onTap = useCallback(() => void give({ do: 'count-rep' }), [give]);
+  const stopSign = open?.faults.find((f) => f.severity === 3);
+  return (
+    <>
+      {stopSign && (
+        <p className={styles.blocked} role="alert">
+          {FAULT_TEXT[stopSign.fault].seen}, rep {stopSign.rep}: stop the set.
+        </p>
+      )}
+      <div className={styles.pacing} data-idle={!open || undefined}>
+        <Pacer
+          pace={live.pace}
+          paceNow={paceNow}
+          elapsedS={elapsedS}
+          nowMs={nowMs}
+          running={pacer.mode === 'running'}
+          counted={open?.reps ?? null}
+          recent={tracker.recent}
+          onRep={onRep}
+          onPhase={onPhase}
+          onSoon={tick}
+          onTap={onTap}
+        />
+      </div>
+      <p className={styles.cue} data-testid="cue">
+        {cueFor(live, plan.variantCue || live.movement.text.cue, phase)}
+      </p>
+      <UnderPacer plan={plan} control={control} tracker={tracker} phase={phase} />
+    </>
+  );
+}

@@ -1,0 +1,42 @@
+import Link from 'next/link';
+import type { SetRecord } from '@/core/record/set-log';
+import type { SetView } from '@/contract/views/set';
+import { movementName } from '@/messages/book';
+import { BetweenSets } from './between-sets';
+import { RestClock } from './rest-clock';
+import type { LiveSetControl } from './use-live-set';
+import type { Tracker } from './use-tracker';
+import styles from './set.module.css';
+
+interface Props {
+  readonly last: SetRecord;
+  readonly plan: SetView;
+  readonly control: LiveSetControl;
+  readonly tracker: Tracker;
+}
+
+/** Between sets: the rest clock, who works meanwhile, and what to change for the next set. */
+export function Resting({ last, plan, control, tracker }: Props) {
+  const { otherSide, opposites } = plan;
+  return (
+    <>
+      <RestClock sinceMs={last.endedAtMs ?? 0} restS={otherSide ? 0 : control.live.movement.restS} />
+      {otherSide && (
+        <Link className={styles.otherSide} href={`/set/${otherSide.itemId}`}>
+          Now the {otherSide.side} side
+        </Link>
+      )}
+      {opposites.length > 0 && (
+        <nav className={styles.opposites} aria-label="Opposite muscle meanwhile">
+          <span>Opposite muscle meanwhile</span>
+          {opposites.map((o) => (
+            <Link key={o.itemId} className={styles.otherSide} href={`/set/${o.itemId}`}>
+              {movementName(o.movement)}
+            </Link>
+          ))}
+        </nav>
+      )}
+      <BetweenSets set={last} control={control} tracker={tracker} plan={plan} />
+    </>
+  );
+}

@@ -1,0 +1,133 @@
+'use client';
+import { NativeSelect } from '@mantine/core';
+import { useMounted } from '@mantine/hooks';
+import Link from 'next/link';
+import { platesPerSide } from '@/core/load/plates-per-side';
+import { findNeighbourStep } from '@/core/load/stack-steps';
+import type { Scheme } from '@/core/tempo/scheme';
+import type { SettingView } from '@/contract/views/setting';
+import type { SetView } from '@/contract/views/set';
+import { loadNumber, loadText } from '@/messages/loads';
+import { PROGRESS_TEXT } from '@/messages/progress';
+import { SCHEME_TEXT, tempoExtras, tempoNumbers } from '@/messages/schemes';
+import { markLabel, shortLabel } from '@/messages/settings';
+import { Steppers } from './steppers';
+import type { LiveSetControl } from './use-live-set';
+import styles from './set.module.css';
+
+interface Props {
+  readonly plan: SetView;
+  readonly control: LiveSetControl;
+}
+
+/** The mark of the part that is done now, where its scheme moves the client. */
+const withMark = (s: SettingView, standX: number | null): SettingView =>
+  standX === null || s.kind !== 'mark'
+    ? s
+    : { ...s, label: markLabel(standX), value: String(Math.abs(Math.round(standX * 100))) };
+
+/** What will be lifted, stepped between sets; the plates that make it up, and what today's is advised to be. */
+function LoadSetting({ plan, control, label }: Props & { readonly label: string }) {
+  const { bar, unit, stackG, limits } = plan;
+  const { live, chooseLoad } = control;
+  const { advice } = live;
+  const canChange = !live.open && !live.pain;
+  const loadG = live.open ? live.part.loadG : live.loadG;
+  const sides = bar && platesPerSide(loadG, bar.barG, bar.platesG, bar.pairs);
+  const lighter = findNeighbourStep(stackG, loadG, -1);
+  const next = findNeighbourStep(stackG, loadG, 1);
+  const heavier = next !== null && limits.mostLoadG !== null && next > limits.mostLoadG ? null : next;
+  const to = (g: number | null) => (g === null ? null : () => chooseLoad(g));
+  return (
+    <div className={styles.plate}>
+      <span>{shortLabel(label)}</span>
+      <b data-testid="set-load">
+        {loadNumber(loadG, unit)}
+        <small>{unit}</small>
+      </b>
+      {unit === 'lb' && <span data-testid="other-unit">{loadText(loadG, 'kg')}</span>}
+      {sides && (
+        <span data-testid="per-side">
+          {sides.length > 0 ? `each end ${sides.map((g) => loadNumber(g, unit)).join(' + ')}` : 'bar alone'}
+        </span>
+      )}
+      {advice && canChange && (
+        <button
+          type="button"
+          className={styles.advice}
+          data-testid="advice"
+          disabled={advice.loadG === loadG}
+          onClick={() => chooseLoad(advice.loadG)}
+        >
+          <b>{loadText(advice.loadG, unit)}</b> {PROGRESS_TEXT[advice.why]}
+        </button>
+      )}
+      {limits.mostLoadG !== null && <span>clinician’s limit {loadText(limits.mostLoadG, unit)}</span>}
+      {canChange && (
+        <Steppers less="One step lighter" more="One step heavier" onLess={to(lighter)} onMore={to(heavier)} />
+      )}
+    </div>
+  );
+}
+
+/** What the part asks for, and between sets how the set is done. */
+function AimSetting({ control }: { readonly control: LiveSetControl }) {
+  // A choice made before the page listens would fall back unseen.
+  const listening = useMounted();
+  const { live, chooseScheme } = control;
+  const { part, schemes, scheme } = live;
+  return (
+    <div className={styles.plate}>
+      <span>Aim</span>
+      <b>
+        {part.reps}
+        <small>at {tempoNumbers(part.tempo)}</small>
+      </b>
+      {tempoExtras(part.tempo).map((x) => (
+        <span key={x}>{x}</span>
+      ))}
+      {!live.open && !live.pain && schemes.length > 1 && (
+        <NativeSelect
+          className={styles.scheme}
+          disabled={!listening}
+          aria-label="How the set is done"
+          value={scheme}
+          data={schemes.map((s) => ({ value: s, label: SCHEME_TEXT[s] }))}
+          onChange={(e) => chooseScheme(e.currentTarget.value as Scheme)}
+        />
+      )}
+    </div>
+  );
+}
+
+/** Settings as they stand, down the left: hole, mark, load, aim. */
+export function SetSettings({ plan, control }: Props) {
+  const { standX } = control.live.part;
+  return (
+    <section className={styles.plates} aria-label="Settings">
+      {plan.settings
+        .map((s) => withMark(s, standX))
+        .map((s) => (
+          <div key={s.kind} className={styles.plate}>
+            <span>{shortLabel(s.label)}</span>
+            <b data-span={s.value.length > 4 || undefined}>
+              {s.value}
+              {s.unit && <small>{s.unit}</small>}
+            </b>
+          </div>
+        ))}
+      {plan.drops.says.map((d) => (
+        <div key={d.label} className={styles.plate} data-drops data-testid="drop-marks">
+          <span>{d.label}</span>
+          <b>{d.marks}</b>
+        </div>
+      ))}
+      {plan.blocked && <p className={styles.blocked}>{plan.blocked}</p>}
+      {plan.loadLabel && <LoadSetting plan={plan} control={control} label={plan.loadLabel} />}
+      <AimSetting control={control} />
+      <Link href={`/setup/${plan.item.id}`} className={styles.toPlates}>
+        {plan.setupSaved ? 'Change set-up' : 'Set-up not saved yet'}
+      </Link>
+    </section>
+  );
+}

@@ -1,0 +1,53 @@
+'use client';
+import type { WorkingSide } from '@/core/body/side';
+import { FAULT_BOOK } from '@/core/fault/fault-book';
+import type { FaultCode, Severity } from '@/core/movement/fault-code';
+import { useShortcuts } from '@/features/shell/use-shortcuts';
+import { FAULT_TEXT } from '@/messages/faults';
+import { padOrder } from './fault-pad';
+import { FAULT_SIDES } from './set-bar';
+import type { LiveSetControl } from './use-live-set';
+
+/** Keys of the pad's buttons in their order: those that stand for nothing else here. */
+const FAULT_KEYS = [...'123456789asdfghjkqwztyvm'] as const;
+const SIDE_KEYS = ['l', 'b', 'o'] as const;
+
+interface Asked {
+  readonly control: LiveSetControl;
+  /** Both sides work, so that a fault may be of either. */
+  readonly twoSides: boolean;
+  readonly onSide: (side: WorkingSide) => void;
+  readonly onFault: (fault: FaultCode, severity: Severity) => void;
+}
+
+/** The set by keys: what each does, and which one stands for a fault of the pad. */
+export function useSetKeys({ control, twoSides, onSide, onFault }: Asked) {
+  const { live, give } = control;
+  const order = padOrder(live.faults, live.ranked);
+  const pace = live.mode === 'running' ? 'pause' : live.mode === 'paused' ? 'resume' : 'go-on';
+  const keys = useShortcuts([
+    {
+      key: 'e',
+      does: live.open ? 'end the set' : 'start the set',
+      run: () => void give(live.open ? { do: 'end' } : { do: 'start', setId: crypto.randomUUID() }),
+    },
+    { key: 'p', does: 'pause, go on', run: () => void give({ do: pace }) },
+    { key: 'n', does: 'next part', run: () => void give({ do: 'next-part', from: live.index }) },
+    { key: 'r', does: 'a rep is done: the pacer follows', run: () => void give({ do: 'count-rep' }) },
+    { key: 'c', does: 'clean so far', run: () => void give({ do: 'clean' }) },
+    { key: 'u', does: 'undo', run: () => void give({ do: 'undo' }) },
+    { key: 'x', does: 'pain: stop', run: () => void give({ do: 'pain' }) },
+    ...(twoSides
+      ? FAULT_SIDES.map((s, i) => ({
+          key: SIDE_KEYS[i]!,
+          does: `faults on ${s === 'both' ? 'both sides' : `the ${s}`}`,
+          run: () => onSide(s),
+        }))
+      : []),
+    ...order.flatMap((f, i) => {
+      const key = FAULT_KEYS[i];
+      return key ? [{ key, does: FAULT_TEXT[f].pad, run: () => onFault(f, FAULT_BOOK[f].severity) }] : [];
+    }),
+  ]);
+  return { keys, keyOf: (fault: FaultCode): string | undefined => FAULT_KEYS[order.indexOf(fault)] };
+}

@@ -1,0 +1,70 @@
+'use client';
+import { NativeSelect } from '@mantine/core';
+import { useMounted } from '@mantine/hooks';
+import { memo } from 'react';
+import type { LineMetrics } from '@/core/mechanics/line-profile';
+import type { Comparison, ShownComparison } from './comparison';
+import styles from './setup.module.css';
+
+interface Props {
+  readonly comparisons: readonly Comparison[];
+  readonly chosen: string;
+  readonly comparison: ShownComparison | null;
+  /** This set-up's, for beside the comparison; null without one. */
+  readonly own: LineMetrics | null;
+  readonly onChoose: (key: string) => void;
+}
+
+const percent = (s: number): string => `${Math.round(s * 100)} %`;
+const ROWS: readonly (readonly [string, (m: LineMetrics) => string])[] = [
+  ['off the line', (m) => `${m.offPlaneRmsDeg.toFixed(1)}°`],
+  ['hardest at', (m) => percent(m.peakAt)],
+  ['peak', (m) => `${Math.round(m.peakResistanceNm)} Nm`],
+  ['loaded over', (m) => percent(m.loadedShare)],
+  ['rests', (m) => percent(m.restShare)],
+];
+
+/**
+ * Lay another set-up or practice beside this one: dashed on the curve, a ghost in the drawing, numbers side by side.
+ */
+export const ComparisonPanel = memo(function ComparisonPanel({
+  comparisons,
+  chosen,
+  comparison,
+  own,
+  onChoose,
+}: Props) {
+  const mounted = useMounted();
+  if (comparisons.length === 0) return null;
+  return (
+    <fieldset className={styles.tool} disabled={!mounted}>
+      <NativeSelect
+        label="Beside it"
+        value={chosen}
+        data={[{ value: '', label: 'nothing' }, ...comparisons.map((r) => ({ value: r.key, label: r.label }))]}
+        onChange={(e) => onChoose(e.currentTarget.value)}
+      />
+      {chosen !== '' && !comparison && <p role="status">That has no set-up on this column.</p>}
+      {comparison && own && (
+        <table className={styles.beside} data-testid="beside">
+          <thead>
+            <tr>
+              <td />
+              <th scope="col">now</th>
+              <th scope="col">beside</th>
+            </tr>
+          </thead>
+          <tbody>
+            {ROWS.map(([name, of]) => (
+              <tr key={name}>
+                <th scope="row">{name}</th>
+                <td>{of(own)}</td>
+                <td>{of(comparison.metrics)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </fieldset>
+  );
+});

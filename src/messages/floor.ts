@@ -1,0 +1,26 @@
+import type { Placement } from '@/core/setup/setup-problem';
+import { tempoExtras, tempoNumbers } from './schemes';
+
+/** How many sets are done of how many, and what each aims at. */
+export function progressText(
+  done: number,
+  item: { readonly sets: number; readonly reps: number; readonly tempo: string },
+): string {
+  const aim = [`${item.reps} at ${tempoNumbers(item.tempo)}`, ...tempoExtras(item.tempo)].join(', ');
+  return `${Math.min(done, 99)} of ${item.sets} sets, ${aim}`;
+}
+
+/** Where the settings of a movement come from. */
+export function settingsNoteText(found: {
+  readonly from: 'saved' | 'solved';
+  readonly placement: Placement | null;
+  readonly estimated: boolean;
+}): string {
+  if (found.from === 'saved') return 'as saved today';
+  if (found.placement === null) return 'set by rule and fit';
+  return found.estimated ? 'solved; shoulder height estimated' : 'solved from measured shoulder height';
+}
+
+/** Where it stood the last time. */
+export const lastTimeText = (last: Placement): string =>
+  `last time hole ${last.hole}, ${Math.round(last.standX * 100)} cm`;

@@ -1,0 +1,19 @@
+/** When to breathe, by phase. */
+export const BREATH_TEXT = {
+  'out-on-effort': { lifting: 'Breathe out', lowering: 'Breathe in' },
+  'in-on-pull': { lifting: 'Breathe in', lowering: 'Breathe out' },
+} as const;
+
+/** What ends the set. */
+export const LAST_REPS_TEXT = {
+  strict: 'Last reps: strict, the set ends with the form',
+  'little-help': 'Last reps: a little help if it is needed',
+} as const;
+
+/** For every way back. */
+export const LOWERING_CUE = 'Slow all the way back';
+
+export const shortPausesText = (holdS: number): string =>
+  `Blood pressure noted: keep the pauses to ${holdS} s and breathe through.`;
+
+export const overLimitText = 'The load stands above the clinician’s limit: step it down.';

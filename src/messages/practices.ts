@@ -1,0 +1,94 @@
+import type { PracticeQuestion } from '@/core/book/practice';
+
+/** What practitioners differ on, the sides, and why ours is ours. */
+export const PRACTICE_TEXT: Readonly<
+  Record<
+    PracticeQuestion,
+    { readonly asks: string; readonly options: Readonly<Record<string, string>>; readonly why: string }
+  >
+> = {
+  'row-base': {
+    asks: 'Base',
+    options: {
+      'both-feet-down': 'both feet down, hand on the bench',
+      'knee-on-bench': 'opposite knee and hand on the bench',
+      'forearm-on-thigh': 'split stance, forearm on the thigh',
+    },
+    why:
+      'Both feet down: the widest choice of stance and no straddled pelvis. Not the knee for anyone ' +
+      'with an abdominal or groin history.',
+  },
+  'heavy-row-brace': {
+    asks: 'Brace',
+    options: { 'own-thigh': 'own thigh', bench: 'a bench' },
+    why: 'Own thigh; a bench if the trunk turns.',
+  },
+  'row-bottom': {
+    asks: 'Bottom',
+    options: { 'keep-set': 'blade stays set', reach: 'let it reach' },
+    why: 'Reaching is allowed unless a shoulder is noted or it is the first month.',
+  },
+  'lat-aim': {
+    asks: 'Grip and aim',
+    options: {
+      'neutral-to-hip': 'neutral, to the hip',
+      'supinated-tight': 'supinated, tight to the side',
+      'neutral-to-armpit': 'neutral, to the armpit',
+    },
+    why: 'Neutral to the hip: the lower lat’s own path.',
+  },
+  'range-top': {
+    asks: 'Top',
+    options: { full: 'all the way, squeezed', 'stop-at-ninety': 'stop at about 90 %' },
+    why: 'The curve decides: where it falls under a quarter of its peak, stop.',
+  },
+  'rear-delt-elbows': {
+    asks: 'Elbows',
+    options: { soft: 'softly bent', locked: 'locked' },
+    why: 'Soft, unless the trainer wants them locked.',
+  },
+  'side-raise-hand': {
+    asks: 'Hand',
+    options: { level: 'level', 'little-finger-up': 'little finger up', 'thumb-up': 'thumb slightly up' },
+    why: 'Level; thumb up where a shoulder is noted.',
+  },
+  'blades-in-lat-pull': {
+    asks: 'Blades',
+    options: { quiet: 'kept quiet', 'retract-first': 'drawn back first' },
+    why: 'Quiet for the lats; drawn back first belongs to the mid back.',
+  },
+  'stretch-depth': {
+    asks: 'Stretch',
+    options: {
+      'to-active-range': 'to the client’s own range',
+      'deep-paused': 'deep, with a pause',
+      'constant-tension': 'short of the end, never slack',
+    },
+    why: 'The client’s active range and no further; a pause only where it is controlled.',
+  },
+  'pulldown-legs': {
+    asks: 'Legs',
+    options: { locked: 'locked under the pad', free: 'free, so the load stays honest' },
+    why: 'Locked for slow work; free when it is light.',
+  },
+  'last-reps': {
+    asks: 'Last reps',
+    options: { strict: 'strict to the end', 'little-help': 'a little help' },
+    why: 'Strict: what is helped cannot be compared.',
+  },
+  breathing: {
+    asks: 'Breath',
+    options: { 'out-on-effort': 'out on the effort', 'in-on-pull': 'in on the pull' },
+    why: 'Out on the effort: nobody holds their breath under load.',
+  },
+  'set-order': {
+    asks: 'Sides',
+    options: { straight: 'one side first', alternate: 'alternate, no rest' },
+    why: 'One side first; alternate when time is short.',
+  },
+  'elbow-past-body': {
+    asks: 'Elbow',
+    options: { beside: 'stops beside the body', 'slightly-behind': 'slightly behind it' },
+    why: 'Slightly behind while the loaded share holds; beside when the last part rests.',
+  },
+};

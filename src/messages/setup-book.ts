@@ -1,0 +1,43 @@
+import type { SetupChange } from '@/core/record/setup-book';
+import type { Placement } from '@/core/setup/setup-problem';
+import { turnDeg } from '@/core/units/turn';
+
+/** What pieces of kit are called; null for one that is gone. */
+export interface KitNames {
+  readonly station: (id: string | null) => string | null;
+  readonly handle: (id: string | null) => string | null;
+}
+
+const cm = (m: number): string => `${Math.round(m * 100)} cm`;
+
+/** A turn to the left, degrees. */
+const turnText = (deg: number): string => `turned ${Math.abs(Math.round(deg))}° ${deg > 0 ? 'left' : 'right'}`;
+
+/** What changed since the set-up before. */
+export function setupChangeText(c: SetupChange, names: KitNames): string {
+  switch (c.what) {
+    case 'carriages':
+      return c.to === 0
+        ? 'both carriages alike again'
+        : `left carriage ${Math.abs(c.to)} ${Math.abs(c.to) === 1 ? 'hole' : 'holes'} ` +
+            `${c.to > 0 ? 'up' : 'down'} the numbers from the right`;
+    case 'hole':
+      return `hole ${c.from} to ${c.to}`;
+    case 'mark':
+      return `mark ${cm(c.from)} to ${cm(c.to)}`;
+    case 'sideways':
+      return `${cm(Math.abs(c.to - c.from))} further ${c.to > c.from ? 'right' : 'left'}`;
+    case 'facing':
+      return turnText(turnDeg(c.from, c.to));
+    case 'column':
+      return `other column, before ${names.station(c.from) ?? 'none'}`;
+    case 'handle':
+      return `other handle, before ${names.handle(c.from) ?? 'none'}`;
+    case 'choices':
+      return 'other choices';
+  }
+}
+
+/** Where a set-up stood; `hole` as its column counts, where the column is still there. */
+export const setupPlaceText = (at: Placement | null, hole: string | null): string =>
+  at ? `hole ${hole ?? at.hole}, mark ${cm(at.standX)}` : 'as set by rule';

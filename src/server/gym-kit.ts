@@ -1,0 +1,45 @@
+import 'server-only';
+import type { GymKit } from '@/core/book/choose';
+import { USUAL_KIT, type StationKit } from '@/core/book/station-kit';
+import { toAttachmentShape, toBench, toLandmine, toMachine, toPreacher } from '@/contract/to-kit';
+import type { KitPiece } from '@/contract/views/kit';
+import type { Db } from '@/data/open-db';
+import { listKit, ofKind, toStation } from '@/data/queries/kit';
+
+/** Pieces of a gym in working order. */
+export const workingKit = (db: Db, gymId: string | null): readonly KitPiece[] =>
+  gymId === null ? [] : listKit(db, gymId).rows.filter((p) => !p.outOfOrder);
+
+/** What movements can be chosen by in a gym. */
+export function gymKit(db: Db, gymId: string | null): GymKit {
+  const pieces = workingKit(db, gymId);
+  return {
+    columns: ofKind(pieces, 'column').map((p) => {
+      const { id, name, column, room } = toStation(p);
+      return { id, name, column, room };
+    }),
+    attachments: ofKind(pieces, 'attachment').map((p) => toAttachmentShape(p.spec)),
+    machines: ofKind(pieces, 'machine').map((p) => toMachine(p.spec).kind),
+    kinds: [...new Set(pieces.map((p) => p.kind))],
+  };
+}
+
+/**
+ * What movements without a column are set on in a gym: its first working piece of each kind, what is usual where it has
+ * none.
+ */
+export function stationKit(db: Db, gymId: string | null): StationKit {
+  const pieces = workingKit(db, gymId);
+  const [bench] = ofKind(pieces, 'bench').map((p) => toBench(p.spec));
+  const [preacher] = ofKind(pieces, 'preacher').map((p) => toPreacher(p.spec));
+  const [landmine] = ofKind(pieces, 'landmine').map((p) => toLandmine(p.spec));
+  const machines = ofKind(pieces, 'machine').map((p) => toMachine(p.spec));
+  return {
+    ...USUAL_KIT,
+    surfaces: bench ? { ...USUAL_KIT.surfaces, benchHeightM: bench.seatHeightM } : USUAL_KIT.surfaces,
+    bench: bench ?? null,
+    preacher: preacher ?? null,
+    machines: Object.fromEntries(machines.toReversed().map((m) => [m.kind, m])),
+    landmine: landmine ?? USUAL_KIT.landmine,
+  };
+}

@@ -1,0 +1,34 @@
+import 'server-only';
+import { randomUUID } from 'node:crypto';
+import { screeningState } from '@/core/body/screening';
+import { screeningFormSchema } from '@/contract/client-form';
+import { toFieldIssues } from '@/contract/field';
+import type { SaveResult } from '@/contract/save-result';
+import type { ScreeningView } from '@/contract/views/client';
+import { appendScreening, findClient, findScreening } from '@/data/queries/clients';
+import { listGyms } from '@/data/queries/gyms';
+import { toLocalDay } from './clock';
+import type { UseCase } from './use-case';
+
+/** Keep that a screening was done; records are only added. It cannot lie ahead of today. */
+export function saveScreening({ db, actor, nowMs }: UseCase, clientId: string, typed: unknown): SaveResult {
+  const parsed = screeningFormSchema.safeParse(typed);
+  if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
+  if (!findClient(db, clientId))
+    return { ok: false, issues: [{ path: 'doneBy', message: 'expected a client who is on record' }] };
+  if (parsed.data.day > toLocalDay(nowMs))
+    return { ok: false, issues: [{ path: 'day', message: 'expected today or a day before' }] };
+  const id = randomUUID();
+  appendScreening(db, { ...parsed.data, id, clientId, actorId: actor.id, recordedAtMs: nowMs });
+  return { ok: true, id };
+}
+
+/**
+ * A client's newest screening against the gym's own setting (the strictest one, where a client is not tied to a gym).
+ */
+export function loadScreening({ db, nowMs }: UseCase, clientId: string, gymId: string | null): ScreeningView {
+  const gyms = listGyms(db).filter((g) => gymId === null || g.id === gymId);
+  const validDays = Math.min(365 * 10, ...gyms.map((g) => g.screeningDays));
+  const screening = findScreening(db, clientId);
+  return { screening, state: screeningState(screening, toLocalDay(nowMs), validDays) };
+}

@@ -1,0 +1,133 @@
+import 'server-only';
+import { areOpposite } from '@/core/body/opposite';
+import { entryOf } from '@/core/book/book';
+import type { PracticeChoice } from '@/core/book/practice';
+import { shownLimb, type PosedQuestion } from '@/core/book/posed-question';
+import { REST_BELOW, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
+import { jointDegAt } from '@/core/movement/joint-action';
+import { foldSetLog } from '@/core/record/set-log';
+import { evaluatePlacement } from '@/core/setup/evaluate';
+import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
+import { findStanceDrops, findStepIns } from '@/core/setup/stance-drops';
+import type { Session, SessionItem } from '@/contract/views/plan';
+import type { DropMarks, OtherItem, RepView, SetView } from '@/contract/views/set';
+import { listFloorEvents } from '@/data/queries/floor-events';
+import { plannedItemsOf } from '@/data/queries/sessions';
+import { loadLabel } from '@/messages/loads';
+import { dropTexts } from '@/messages/schemes';
+import { loadItem } from './item-context';
+import { findBar, loadSteps } from './load-steps';
+import { findSettings, settingViews } from './settings';
+import type { UseCase } from './use-case';
+
+const NO_DROPS: DropMarks = { stances: [], stepIns: [], says: [] };
+const NO_REP: RepView = { stackTravelM: null, peakAt: 0.5, loaded: null, jointDegs: null };
+/** How far a step in goes, metres (our judgement: a short step). */
+const STEP_IN_M = 0.2;
+/** Steps that are worth a drop. */
+const MOST_STEPS = 3;
+
+function dropMarks(problem: SetupProblem, at: Placement): DropMarks {
+  const usable = findStanceDrops(problem, at).flatMap((d) =>
+    d.blocked === null && d.standX !== null ? [{ third: d.third, standX: d.standX }] : [],
+  );
+  const stances = usable.length > 1 ? usable : [];
+  // One arm steps in towards the column; two stand between the pulleys and move the peak instead.
+  const steps = problem.sides.length === 1 ? findStepIns(problem, at, STEP_IN_M).slice(0, MOST_STEPS) : [];
+  const stepIns = steps.length > 1 ? steps : [];
+  return {
+    stances: stances.map((s) => s.standX),
+    stepIns: stepIns.map((s) => s.standX),
+    says: dropTexts(stances, stepIns),
+  };
+}
+
+const loadedOf = (metrics: LineMetrics, { resistanceNm }: ProfileSamples): boolean[] =>
+  Array.from(resistanceNm, (r) => r >= REST_BELOW * metrics.peakResistanceNm);
+
+/** How the rep of a set-up is loaded where it stands, and the drops that can be used there. */
+function repOf(posed: PosedQuestion, at: Placement | null, pulleyRatio: number): { rep: RepView; drops: DropMarks } {
+  const limb = shownLimb(posed);
+  const { path, target } = limb.posed;
+  const jointDegs = path.proximal.map((_, i) => jointDegAt(path, target.joint, i));
+  if (limb.profile) {
+    const { metrics, samples } = limb.profile;
+    const rep = { stackTravelM: null, peakAt: metrics.peakAt, loaded: loadedOf(metrics, samples), jointDegs };
+    return { rep, drops: NO_DROPS };
+  }
+  if (!posed.search || !at) return { rep: { ...NO_REP, jointDegs }, drops: NO_DROPS };
+  const { placement, metrics, bySide, worse } = evaluatePlacement(posed.search, at);
+  return {
+    rep: {
+      stackTravelM: (metrics.maxTravelM - metrics.minClearanceM) / pulleyRatio,
+      peakAt: metrics.peakAt,
+      loaded: loadedOf(metrics, bySide[worse]!.samples),
+      jointDegs,
+    },
+    drops: dropMarks(posed.search, placement),
+  };
+}
+
+const toOther = ({ id, movement, side }: SessionItem): OtherItem => ({ itemId: id, movement, side });
+
+/** Planned sets of a movement that are neither done nor stopped for pain. */
+function hasSetsLeft({ db }: UseCase, { clientId }: Session, item: SessionItem): boolean {
+  const log = foldSetLog(listFloorEvents(db, clientId, item.movement).rows, plannedItemsOf(db, clientId));
+  return (
+    log.pains.every((p) => p.itemId !== item.id) &&
+    log.sets.filter((s) => s.itemId === item.id && s.endedAtMs !== null).length < item.sets
+  );
+}
+
+/** Where to go on in this session: the other side where sides alternate, and the opposite muscle's movements. */
+function othersOf(uc: UseCase, item: SessionItem, session: Session, practices: PracticeChoice) {
+  const { target } = entryOf(item.movement);
+  const other =
+    item.side === 'both' || practices['set-order'] !== 'alternate'
+      ? undefined
+      : session.items.find((i) => i.movement === item.movement && i.side !== item.side && i.side !== 'both');
+  const opposites = session.items.filter(
+    (i) => areOpposite(target, entryOf(i.movement).target) && hasSetsLeft(uc, session, i),
+  );
+  return { otherSide: other ? toOther(other) : null, opposites: opposites.map(toOther) };
+}
+
+/**
+ * What the live set needs: the settings as they stand and how the rep is loaded. Null when there is none of that id.
+ */
+export function loadSet(uc: UseCase, itemId: string): SetView | null {
+  const loaded = loadItem(uc, itemId);
+  if (!loaded) return null;
+  const { client, item, session, station, unit, events, planned, unreadable, screening, limits } = loaded;
+  const entry = entryOf(item.movement);
+  const practices = (loaded.setupCase.options?.practices ?? {}) as PracticeChoice;
+  const found = findSettings(loaded);
+  const { rep, drops } =
+    found.from === 'blocked' || !found.posed
+      ? { rep: NO_REP, drops: NO_DROPS }
+      : repOf(found.posed, found.placement, station?.column.pulleyRatio ?? 1);
+  return {
+    client: { id: client.id, name: client.name, note: client.note },
+    item,
+    stationName: station?.name ?? null,
+    stackG: loadSteps(uc.db, session.gymId, entry, station),
+    bar: findBar(uc.db, session.gymId, entry),
+    settings: settingViews(found, station, item.side),
+    drops,
+    rep,
+    unit,
+    loadLabel: loadLabel(entry, item.side),
+    variantCue: loaded.variant?.cue ?? '',
+    breathing: practices.breathing ?? 'out-on-effort',
+    lastReps: practices['last-reps'] ?? 'strict',
+    ...othersOf(uc, item, session, practices),
+    setupSaved: found.from === 'saved',
+    blocked: found.from === 'blocked' ? found.says : null,
+    events,
+    planned,
+    unreadable,
+    screening,
+    limits,
+    notes: client.notes,
+  };
+}

@@ -1,0 +1,93 @@
+import 'server-only';
+import type { WorkingSide } from '@/core/body/side';
+import { answerPosed } from '@/core/book/answer-question';
+import { poseQuestion } from '@/core/book/pose-question';
+import type { PosedQuestion } from '@/core/book/posed-question';
+import { settingsOf } from '@/core/book/question-settings';
+import type { Placement } from '@/core/setup/setup-problem';
+import { caseSchema } from '@/contract/case';
+import { toFieldIssues } from '@/contract/field';
+import type { SettingView } from '@/contract/views/setting';
+import type { Station } from '@/contract/views/station';
+import { movementName } from '@/messages/book';
+import { holeText } from '@/messages/holes';
+import { limitText } from '@/messages/reasons';
+import { markLabel, settingText, type SettingText } from '@/messages/settings';
+import { toQuestion } from '@/solver/to-question';
+import type { ItemContext } from './item-context';
+
+/** What to set on steel for a planned movement: as saved today, else as solved, else why not. */
+export type FoundSettings =
+  | {
+      readonly from: 'saved' | 'solved';
+      readonly placement: Placement | null;
+      readonly settings: readonly SettingText[];
+      readonly estimated: boolean;
+      /** Null where what was saved no longer fits the client or the kit. */
+      readonly posed: PosedQuestion | null;
+    }
+  | { readonly from: 'blocked'; readonly says: string };
+
+/** Pose the case once; what stood today stays, whatever was changed of the kit or the client since. */
+export function findSettings({ client, log, item, setupCase }: ItemContext): FoundSettings {
+  const estimated = client.measuredM.shoulderHeight === undefined;
+  const saved = log.setups.findLast((s) => s.itemId === item.id);
+  const parsed = caseSchema.safeParse(setupCase);
+  const posed = parsed.success ? poseQuestion(toQuestion(parsed.data)) : null;
+  const settings = posed ? settingsOf(posed).map(settingText) : [];
+  if (saved) return { from: 'saved', placement: saved.placement, settings, estimated, posed };
+  if (!parsed.success)
+    return {
+      from: 'blocked',
+      says: toFieldIssues(parsed.error)
+        .map((i) => `${i.path}: ${i.message}`)
+        .join('; '),
+    };
+  if (!posed)
+    return {
+      from: 'blocked',
+      says: `The client’s range leaves too little of the ${movementName(item.movement).toLowerCase()}.`,
+    };
+  const answer = answerPosed(posed);
+  if (!answer.ok) return { from: 'blocked', says: answer.violations.map((v) => limitText(v)).join(' ') };
+  return { from: 'solved', placement: answer.placement, settings, estimated, posed };
+}
+
+/** How many settings by rule are shown beside hole and mark. */
+const MOST_SETTINGS = 2;
+
+/** What to set on steel in words, biggest first; nothing when it is blocked. */
+export function settingViews(found: FoundSettings, station: Station | null, side: WorkingSide): SettingView[] {
+  if (found.from === 'blocked') return [];
+  const { placement: p, settings, estimated, from } = found;
+  const place: SettingView[] =
+    p && station
+      ? [
+          {
+            kind: 'hole',
+            label: side === 'both' ? (p.leftBy ? 'Hole, left | right' : 'Hole, both sides') : 'Hole',
+            value: holeText(station.column, p, side),
+            unit: '',
+            estimated: from === 'solved' && estimated,
+          },
+          {
+            kind: 'mark',
+            label: markLabel(p.standX),
+            value: String(Math.abs(Math.round(p.standX * 100))),
+            unit: 'cm',
+            estimated: false,
+          },
+        ]
+      : [];
+  const rules = settings.filter((s) => p === null || s.kind !== 'stops').slice(0, MOST_SETTINGS);
+  return [
+    ...place,
+    ...rules.map(({ kind, label, figure, unit, estimated: guess }) => ({
+      kind,
+      label,
+      value: figure,
+      unit,
+      estimated: guess,
+    })),
+  ];
+}

@@ -1,0 +1,41 @@
+import { afterEach, expect, it, vi } from 'vitest';
+import { answerQuestion } from '@/core/book/answer-question';
+import { BOOK, entryOf } from '@/core/book/book';
+import { sidesOf } from '@/core/book/book-entry';
+import * as poseEntry from '@/core/book/pose-entry';
+import { poseQuestion } from '@/core/book/pose-question';
+import { regionOf, settingsOf } from '@/core/book/question-settings';
+import { costOfFault } from '@/core/fault/fault-cost';
+import { PERTURBATION } from '@/core/fault/perturbation';
+import { findTolerance } from '@/core/setup/tolerance';
+import { solveSetup } from '@/core/setup/solve-setup';
+import { questionOf } from './support/fixtures';
+
+vi.mock('@/core/book/pose-entry', { spy: true });
+const posedTimes = () => vi.mocked(poseEntry.poseEntry).mock.calls.length;
+afterEach(() => vi.clearAllMocks());
+
+it.each(BOOK.filter((e) => e.load.kind === 'cable').map((e) => e.id))(
+  '%s: each limb is posed once, whatever is asked of the posed question',
+  (id) => {
+    const entry = entryOf(id);
+    const side = sidesOf(entry).at(-1)!;
+    const posed = poseQuestion(questionOf(id, 1.75, { side }))!;
+    const limbs = side === 'both' ? 2 : 1;
+    expect(posedTimes()).toBe(limbs);
+    settingsOf(posed);
+    regionOf(posed);
+    const solution = solveSetup(posed.search!);
+    if (solution.feasible) {
+      findTolerance(posed.search!, solution.best);
+      const off = PERTURBATION['line-off-arm']!;
+      costOfFault(posed, solution.best.placement, posed.shown, off, off.usual);
+    }
+    expect(posedTimes()).toBe(limbs);
+  },
+);
+
+it('an answer poses its question once', () => {
+  answerQuestion(questionOf('cable-fly-level', 1.75));
+  expect(posedTimes()).toBe(2);
+});
