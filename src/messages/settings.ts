@@ -1,4 +1,5 @@
 import type { FitSetting, StopReason } from '@/core/book/fit-entry';
+import type { JointStops } from '@/core/book/joint-stops';
 import type { LoadedRegion, RegionCause, RegionChange } from '@/core/book/region-of';
 import { REGION_NAME } from './movements';
 
@@ -21,6 +22,15 @@ const BY: Readonly<Record<StopReason, string>> = {
   load: 'where the load begins to count',
   touch: 'where the weight meets floor or chest',
 };
+/** What the angle of a joint is counted as. */
+const COUNTED: Readonly<Record<JointStops['counted'], string>> = {
+  flexion: 'arm ahead of the body, below 0 behind it',
+  abduction: 'arm out from the side, below 0 across it',
+  horizontal: 'arm ahead of straight out, below 0 behind it',
+  bend: 'bend of the joint',
+  lean: 'trunk from upright',
+};
+const degText = (deg: number): string => String(Math.round(deg) + 0).replace('-', '\u2212');
 /** What the seat should bring level with what. */
 const LEVEL_WITH = {
   preacher: ['armpit', 'the top of the pad'],
@@ -111,11 +121,12 @@ function words(s: FitSetting): Omit<SettingText, 'kind'> {
       };
     case 'stops':
       return {
-        label: 'Range',
-        figure: `${Math.round(s.startDeg)} to ${Math.round(s.finishDeg)}`,
-        unit: 'degrees',
-        note:
-          s.startBy === s.finishBy ? `both ends ${BY[s.startBy]}` : `begins ${BY[s.startBy]}, ends ${BY[s.finishBy]}`,
+        label: `Range, ${s.joint}`,
+        figure: `${degText(s.startDeg)} to ${degText(s.finishDeg)}`,
+        unit: '°',
+        note: `${COUNTED[s.counted]}; ${
+          s.startBy === s.finishBy ? `both ends ${BY[s.startBy]}` : `begins ${BY[s.startBy]}, ends ${BY[s.finishBy]}`
+        }`,
         estimated: false,
       };
   }

@@ -9,6 +9,7 @@ import { toRad } from '@/core/units/angle';
 import { lowerArm } from './bend-arm';
 import type { BookEntry, RuledSetting } from './book-entry';
 import { landminePivot } from './entry-load';
+import { jointStops, type JointStops } from './joint-stops';
 import type { PosedEntry } from './pose-entry';
 import type { StationKit } from './station-kit';
 
@@ -59,13 +60,7 @@ export type FitSetting =
   /** Floor mark of the client: along the bar's line from the pivot, and beside it. */
   | { readonly kind: 'landmine-mark'; readonly alongM: number; readonly besideM: number }
   /** Range stops at the target joint, degrees, and what set each. */
-  | {
-      readonly kind: 'stops';
-      readonly startDeg: number;
-      readonly startBy: StopReason;
-      readonly finishDeg: number;
-      readonly finishBy: StopReason;
-    };
+  | (JointStops & { readonly kind: 'stops'; readonly startBy: StopReason; readonly finishBy: StopReason });
 export const FIT_KINDS = [
   'notch',
   'block',
@@ -207,9 +202,9 @@ export function fitSettings(
   if (!posed.sweep)
     found.push({
       kind: 'stops',
-      startDeg: jointDegAt(path, target.joint, 0),
-      finishDeg: jointDegAt(path, target.joint, path.proximal.length - 1),
-      ...stops,
+      ...jointStops(e.action, posed, side),
+      startBy: stops.startBy,
+      finishBy: stops.finishBy,
     });
   return found;
 }

@@ -110,6 +110,7 @@ function NextItem({ item }: { readonly item: FloorItemView }) {
             <div
               className={WORDS.includes(p.kind) ? styles.plateWords : styles.plateValue}
               data-estimated={p.estimated || undefined}
+              data-span={p.kind === 'stops' || undefined}
             >
               {p.value}
               {p.unit && <small>{p.unit}</small>}
