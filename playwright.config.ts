@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { BROWSER_ARGS } from './scripts/launch-app';
 
 export default defineConfig({
   testDir: 'e2e',
@@ -12,15 +13,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-        '--disable-dev-shm-usage',
-      ],
+      args: BROWSER_ARGS,
     },
   },
 });

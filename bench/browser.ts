@@ -1,15 +1,6 @@
 import { chromium } from '@playwright/test';
-import { App, itemId } from '../e2e/support/app';
+import { App, BROWSER_ARGS, itemId } from '../scripts/launch-app';
 
-export const ARGS = [
-  '--no-sandbox',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-  '--disable-dev-shm-usage',
-];
 const median = (xs: number[]): number => xs.toSorted((a, b) => a - b)[Math.floor(xs.length / 2)]!;
 const report = (name: string, xs: number[]): void =>
   console.log(
@@ -30,7 +21,7 @@ const BARE = `<body style="margin:0"><svg width="900" height="600" style="touch-
 export async function benchBrowser(): Promise<void> {
   const app = new App(true);
   await app.start();
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGS });
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: BROWSER_ARGS });
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     // The TypeScript runner wraps named functions with a helper that the page does not have.

@@ -5,8 +5,8 @@ import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { parseTempo } from '@/core/tempo/tempo';
 import { buildRep, repSeconds, wholePace } from '@/core/tempo/pace';
-import { App, itemId } from '../e2e/support/app';
-import { ARGS } from './browser';
+import { App, itemId } from '../scripts/launch-app';
+import { BROWSER_ARGS } from '../scripts/launch-app';
 
 const MINUTES = 5;
 
@@ -48,7 +48,7 @@ export async function benchDrift(): Promise<void> {
   await app.start();
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: [...ARGS, '--autoplay-policy=no-user-gesture-required'],
+    args: [...BROWSER_ARGS, '--autoplay-policy=no-user-gesture-required'],
     ignoreDefaultArgs: ['--mute-audio'],
     ...(sound ? { env: sound.env } : {}),
   });

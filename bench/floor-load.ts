@@ -5,7 +5,7 @@ import { openDb } from '@/data/open-db';
 import { appendFloorEvents } from '@/data/queries/floor-events';
 import { BUILT_IN_TRAINER } from '@/contract/actor';
 import type { FloorEvent } from '@/core/record/floor-event';
-import { App, itemId } from '../e2e/support/app';
+import { App, itemId } from '../scripts/launch-app';
 
 const TABLETS = 200;
 const PER_SECOND = 2;

@@ -1,15 +1,6 @@
 import { chromium, type Page } from '@playwright/test';
-import { App, itemId, startTracker } from '../e2e/support/app';
+import { App, BROWSER_ARGS, itemId, startTracker } from './launch-app';
 
-const ARGS = [
-  '--no-sandbox',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-  '--disable-dev-shm-usage',
-];
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
@@ -98,7 +89,7 @@ const SHOTS: readonly Shot[] = [
 async function main(): Promise<void> {
   const app = new App(true);
   await app.start();
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGS });
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: BROWSER_ARGS });
   try {
     for (const shot of SHOTS) {
       const page = await browser.newPage({ viewport: shot.size ?? DESK, colorScheme: shot.night ? 'dark' : 'light' });

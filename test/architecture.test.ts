@@ -70,3 +70,19 @@ it('no line is longer than 120 columns', () => {
   expect(files.length).toBeGreaterThan(200);
   expect(long).toEqual([]);
 });
+
+it('every export of core says what it is', () => {
+  const files = readdirSync('src/core', { recursive: true })
+    .map((f) => join('src/core', String(f)))
+    .filter((f) => f.endsWith('.ts') && !f.endsWith('.test.ts'));
+  const silent = files.flatMap((f) => {
+    const lines = readFileSync(f, 'utf8').split('\n');
+    return lines.flatMap((line, i) => {
+      if (!/^export (function|const|interface|type|class) /.test(line)) return [];
+      const above = lines[i - 1]?.startsWith('// eslint') ? lines[i - 2] : lines[i - 1];
+      return above?.trimEnd().endsWith('*/') ? [] : [`${f}:${i + 1}`];
+    });
+  });
+  expect(files.length).toBeGreaterThan(100);
+  expect(silent).toEqual([]);
+});

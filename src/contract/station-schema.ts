@@ -1,3 +1,4 @@
+import { GRAVITY_MS2 } from '@/core/units/mass';
 import { z } from 'zod';
 import { MACHINE_KINDS } from '@/core/kit/machine';
 import type { StationKit } from '@/core/book/station-kit';
@@ -62,6 +63,18 @@ const landmineSchema = z.strictObject({
   platesAtM: numberBetween(0.5, 2.5, 'm'),
 });
 
+const bandSchema = z
+  .strictObject({
+    restM: numberBetween(0.05, 3, 'm'),
+    table: z
+      .array(z.strictObject({ stretchM: numberBetween(0, 4, 'm'), forceN: numberBetween(0, 1500, 'N') }))
+      .min(2, 'expected two or more rows'),
+  })
+  .refine((b) => b.table.every((r, i) => i === 0 || r.stretchM > b.table[i - 1]!.stretchM), {
+    path: ['table'],
+    error: 'expected stretches that rise',
+  });
+
 /**
  * Kit of a case: a column for what hangs on a cable, whatever else the movement is done on; what is left out is as
  * usual.
@@ -78,11 +91,10 @@ export const stationSchema = z.strictObject({
   preacher: preacherSchema.optional(),
   machine: machineSchema.optional(),
   landmine: landmineSchema.optional(),
-  bandKg: numberBetween(0, 100, 'kg').optional().describe('help of a band on a bar, both hands together'),
+  band: bandSchema.optional().describe('the band of an assisted pull-up, from the bar to the foot'),
+  bandKg: numberBetween(0, 100, 'kg').optional().describe('help of a band that is not measured, both hands together'),
 });
 export type StationCase = z.output<typeof stationSchema>;
-
-const GRAVITY = 9.80665;
 
 /** Core's kit beside the column. */
 export function toStationKit(s: StationCase): StationKit {
@@ -92,7 +104,8 @@ export function toStationKit(s: StationCase): StationKit {
     preacher: s.preacher ?? null,
     machines: s.machine ? { [s.machine.kind]: s.machine } : {},
     landmine: s.landmine ?? USUAL_KIT.landmine,
-    bandN: s.bandKg === undefined ? USUAL_KIT.bandN : s.bandKg * GRAVITY,
+    band: s.band ? { restM: s.band.restM, table: s.band.table.map((r) => ({ x: r.stretchM, y: r.forceN })) } : null,
+    bandN: s.bandKg === undefined ? USUAL_KIT.bandN : s.bandKg * GRAVITY_MS2,
   };
 }
 
@@ -123,5 +136,8 @@ export function fromStationKit(
         }
       : {}),
     landmine: kit.landmine,
+    ...(kit.band
+      ? { band: { restM: kit.band.restM, table: kit.band.table.map(({ x, y }) => ({ stretchM: x, forceN: y })) } }
+      : {}),
   };
 }

@@ -1,3 +1,5 @@
+import { GRAVITY_MS2 } from '@/core/units/mass';
+import type { Band } from '@/core/kit/band';
 import type { StationKit } from '@/core/book/station-kit';
 import type { AttachmentShape } from '@/core/kit/attachment';
 import { calibrateNotches, type Bench } from '@/core/kit/bench';
@@ -115,4 +117,10 @@ export const toLandmine = (s: KitSpec<'landmine'>): StationKit['landmine'] => ({
   barKg: s.barKg,
   barM: s.barCm / 100,
   platesAtM: s.platesAtCm / 100,
+});
+
+/** A band as typed, for the solver. */
+export const toBand = (spec: KitSpec<'band'>): Band => ({
+  restM: spec.restCm / 100,
+  table: spec.table.map((r) => ({ x: r.stretchCm / 100, y: r.kg * GRAVITY_MS2 })),
 });

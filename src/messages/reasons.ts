@@ -43,96 +43,83 @@ const RANGE_END_TEXT: Readonly<Record<RangeEnd, string>> = {
 
 const LINED_UP = 'Cable, hand and shoulder line up at the finish. ';
 
-/** Text of a reason. */
-export function toVerdict(reason: Reason): Verdict {
-  switch (reason.code) {
-    case 'line': {
-      const neighbour = reason.twoLower
-        ? `Two holes lower would ${tips(reason.twoLower, reason.sense)}.`
-        : reason.twoHigher
-          ? `Two holes higher would ${tips(reason.twoHigher, reason.sense)}.`
-          : '';
-      const text = reason.pickedUpBy
-        ? 'off the line: at the finish the cable pulls the ' +
-          `arm ${TIPS[reason.sense][reason.finishDeg > 0 ? 0 : 1]} by ${deg(reason.finishDeg)}; that ` +
-          `falls to the ${COMPENSATING_MUSCLE_NAME[reason.pickedUpBy]}.`
-        : reason.rmsDeg > 3
-          ? 'off the line over the sweep, though the finish lines up.'
-          : `off the line. ${reason.wholeArm ? LINED_UP : ''}${neighbour}`.trim();
-      return { code: 'line', figure: deg(reason.rmsDeg), text };
-    }
-    case 'peak': {
-      const forward =
-        reason.stepForwardAt === null
-          ? ''
-          : ` ${cm(STEP_M)} further from the column: ${percent(reason.stepForwardAt)}.`;
-      return {
-        code: 'peak',
-        figure: percent(reason.at),
-        text: `of the way: hardest ${whereInRange(reason.at)}, ${Math.round(reason.momentNm)} Nm.${forward}`,
-      };
-    }
-    case 'rest-zone': {
-      const end = `the finish keeps ${percent(Math.max(0, reason.finishShare))} of the peak.`;
-      if (reason.helps)
-        return {
-          code: 'rest-zone',
-          figure: percent(reason.share),
-          text: `of the range rests, and in part of it the weight helps; ${end}`,
-        };
-      return {
-        code: 'rest-zone',
-        figure: reason.share < 0.005 ? 'none' : percent(reason.share),
-        text: reason.share < 0.005 ? `No rest zone; ${end}` : `of the range is a rest zone; ${end}`,
-      };
-    }
+type ReasonOf<K extends Reason['code']> = Extract<Reason, { code: K }>;
+type Said = Omit<Verdict, 'code'>;
+
+function lineText(r: ReasonOf<'line'>): string {
+  if (r.pickedUpBy)
+    return (
+      `off the line: at the finish the cable pulls the arm ${TIPS[r.sense][r.finishDeg > 0 ? 0 : 1]} ` +
+      `by ${deg(r.finishDeg)}; that falls to the ${COMPENSATING_MUSCLE_NAME[r.pickedUpBy]}.`
+    );
+  if (r.rmsDeg > 3) return 'off the line over the sweep, though the finish lines up.';
+  const neighbour = r.twoLower
+    ? `Two holes lower would ${tips(r.twoLower, r.sense)}.`
+    : r.twoHigher
+      ? `Two holes higher would ${tips(r.twoHigher, r.sense)}.`
+      : '';
+  return `off the line. ${r.wholeArm ? LINED_UP : ''}${neighbour}`.trim();
+}
+
+function peakText(r: ReasonOf<'peak'>): string {
+  const forward =
+    r.stepForwardAt === null ? '' : ` ${cm(STEP_M)} further from the column: ${percent(r.stepForwardAt)}.`;
+  return `of the way: hardest ${whereInRange(r.at)}, ${Math.round(r.momentNm)} Nm.${forward}`;
+}
+
+function sayRest(r: ReasonOf<'rest-zone'>): Said {
+  const end = `the finish keeps ${percent(Math.max(0, r.finishShare))} of the peak.`;
+  if (r.helps)
+    return { figure: percent(r.share), text: `of the range rests, and in part of it the weight helps; ${end}` };
+  return r.share < 0.005
+    ? { figure: 'none', text: `No rest zone; ${end}` }
+    : { figure: percent(r.share), text: `of the range is a rest zone; ${end}` };
+}
+
+const clearanceText = (r: ReasonOf<'clearance'>): string =>
+  r.cableM < r.needM
+    ? `of cable out in the stretch: under ${cm(r.needM)} the stack sets down. Step away from the pulleys.`
+    : 'of cable out in the stretch: the stack stays up.';
+
+function offAxisText(r: ReasonOf<'off-axis'>): string {
+  const parts = r.parts.map(
+    (p) =>
+      `${percent(p.share)} at the ${JOINT[r.chain][p.joint === 'middle' ? 1 : 0]}, ` +
+      `for the ${COMPENSATING_MUSCLE_NAME[p.compensatedBy]}`,
+  );
+  const text = `of the moment is beside what the ${REGION_NAME[r.region]} does.`;
+  return parts.length > 0 ? `${text} Most of what others hold: ${parts.join('; ')}.` : text;
+}
+
+function rangeText(r: ReasonOf<'range'>): string {
+  const end = RANGE_END_TEXT[r.from];
+  if (r.of !== 'sweep') return `at the ${JOINT[r.chain][r.of === 'middle' ? 1 : 0]} where the lift begins: ${end}`;
+  return `${r.startDeg < 0 ? 'behind' : 'level with'} the shoulder line: ${end}`;
+}
+
+function say(r: Reason): Said {
+  switch (r.code) {
+    case 'line':
+      return { figure: deg(r.rmsDeg), text: lineText(r) };
+    case 'peak':
+      return { figure: percent(r.at), text: peakText(r) };
+    case 'rest-zone':
+      return sayRest(r);
     case 'clearance':
-      return reason.cableM < reason.needM
-        ? {
-            code: 'clearance',
-            figure: cm(reason.cableM),
-            text:
-              `of cable out in the stretch: under ${cm(reason.needM)} the stack sets down. Step away from ` +
-              'the pulleys.',
-          }
-        : { code: 'clearance', figure: cm(reason.cableM), text: 'of cable out in the stretch: the stack stays up.' };
-    case 'off-axis': {
-      const parts = reason.parts.map(
-        (p) =>
-          `${percent(p.share)} at the ${JOINT[reason.chain][p.joint === 'middle' ? 1 : 0]}, for ` +
-          `the ${COMPENSATING_MUSCLE_NAME[p.compensatedBy]}`,
-      );
-      const text = `of the moment is beside what the ${REGION_NAME[reason.region]} does.`;
-      return {
-        code: 'off-axis',
-        figure: percent(reason.share),
-        text: parts.length > 0 ? `${text} Most of what others hold: ${parts.join('; ')}.` : text,
-      };
+      return { figure: cm(r.cableM), text: clearanceText(r) };
+    case 'off-axis':
+      return { figure: percent(r.share), text: offAxisText(r) };
+    case 'region': {
+      const text = `between the sweep and the ${REGION_NAME[r.region]}’s own line, which is approximate.`;
+      return { figure: deg(r.deg), text };
     }
-    case 'region':
-      return {
-        code: 'region',
-        figure: deg(reason.deg),
-        text: `between the sweep and the ${REGION_NAME[reason.region]}’s own line, which is approximate.`,
-      };
     case 'range':
-      if (reason.of !== 'sweep')
-        return {
-          code: 'range',
-          figure: deg(reason.startDeg),
-          text:
-            `at the ${JOINT[reason.chain][reason.of === 'middle' ? 1 : 0]} where the lift ` +
-            `begins: ${RANGE_END_TEXT[reason.from]}`,
-        };
-      return {
-        code: 'range',
-        figure: deg(reason.startDeg),
-        text:
-          (reason.startDeg < 0 ? 'behind the shoulder line: ' : 'level with the shoulder line: ') +
-          RANGE_END_TEXT[reason.from],
-      };
+      return { figure: deg(r.startDeg), text: rangeText(r) };
   }
 }
+
+/** Text of a reason. */
+export const toVerdict = (reason: Reason): Verdict => ({ code: reason.code, ...say(reason) });
 
 /** Where a limited load comes on. */
 export const ON_PART: Readonly<Record<LoadedPart, string>> = {

@@ -50,24 +50,29 @@ function againstRule(s: Extract<FitSetting, { kind: 'notch' }>): string {
 const moved = (s: { readonly hole: number; readonly fits: number }): string =>
   s.hole === s.fits ? '' : `; hole ${s.fits} fits best`;
 
+function notchWords(s: Extract<FitSetting, { kind: 'notch' }>): Omit<SettingText, 'kind'> {
+  const deg = Math.round(s.deg);
+  return s.notch === null
+    ? { label: 'Back', figure: String(deg), unit: '°', note: 'bench not measured: set by angle', estimated: true }
+    : { label: 'Back', figure: String(s.notch), unit: 'notch', note: `${deg}°${againstRule(s)}`, estimated: false };
+}
+
+function seatWords(s: Extract<FitSetting, { kind: 'seat-hole' }>): Omit<SettingText, 'kind'> {
+  const [own, to] = LEVEL_WITH[s.on];
+  const gap =
+    Math.abs(s.gapM) < 0.015
+      ? `${own} level with ${to}`
+      : `${own} ${signed(s.gapM)} ${s.gapM > 0 ? 'below' : 'above'} ${to}`;
+  return { label: 'Seat', figure: String(s.hole), unit: 'hole', note: `${gap}${moved(s)}`, estimated: s.estimated };
+}
+
+const endsText = ({ startBy, finishBy }: Extract<FitSetting, { kind: 'stops' }>): string =>
+  startBy === finishBy ? `both ends ${BY[startBy]}` : `begins ${BY[startBy]}, ends ${BY[finishBy]}`;
+
 function words(s: FitSetting): Omit<SettingText, 'kind'> {
   switch (s.kind) {
     case 'notch':
-      return s.notch === null
-        ? {
-            label: 'Back',
-            figure: String(Math.round(s.deg)),
-            unit: '°',
-            note: 'bench not measured: set by angle',
-            estimated: true,
-          }
-        : {
-            label: 'Back',
-            figure: String(s.notch),
-            unit: 'notch',
-            note: `${Math.round(s.deg)}°${againstRule(s)}`,
-            estimated: false,
-          };
+      return notchWords(s);
     case 'block':
       return {
         label: 'Block, foot end',
@@ -76,14 +81,8 @@ function words(s: FitSetting): Omit<SettingText, 'kind'> {
         note: `${s.deg.toFixed(0)}° down${s.measured ? '' : '; no block of this gym measured'}`,
         estimated: !s.measured,
       };
-    case 'seat-hole': {
-      const [own, to] = LEVEL_WITH[s.on];
-      const gap =
-        Math.abs(s.gapM) < 0.015
-          ? `${own} level with ${to}`
-          : `${own} ${signed(s.gapM)} ${s.gapM > 0 ? 'below' : 'above'} ${to}`;
-      return { label: 'Seat', figure: String(s.hole), unit: 'hole', note: `${gap}${moved(s)}`, estimated: s.estimated };
-    }
+    case 'seat-hole':
+      return seatWords(s);
     case 'back-hole':
       return {
         label: 'Back pad',
@@ -122,11 +121,9 @@ function words(s: FitSetting): Omit<SettingText, 'kind'> {
     case 'stops':
       return {
         label: `Range, ${s.joint}`,
-        figure: `${degText(s.startDeg)} to ${degText(s.finishDeg)}`,
-        unit: '°',
-        note: `${COUNTED[s.counted]}; ${
-          s.startBy === s.finishBy ? `both ends ${BY[s.startBy]}` : `begins ${BY[s.startBy]}, ends ${BY[s.finishBy]}`
-        }`,
+        figure: `${degText(s.startDeg)} to ${degText(s.finishDeg)}°`,
+        unit: '',
+        note: `${COUNTED[s.counted]}; ${endsText(s)}`,
         estimated: false,
       };
   }

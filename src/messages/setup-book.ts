@@ -38,6 +38,10 @@ export function setupChangeText(c: SetupChange, names: KitNames): string {
   }
 }
 
+/** The same in the cell of a table. */
+export const setupCellText = (at: Placement | null): string =>
+  at ? `hole ${at.hole}, ${cm(at.standX)}` : 'as set by rule';
+
 /** Where a set-up stood; `hole` as its column counts, where the column is still there. */
 export const setupPlaceText = (at: Placement | null, hole: string | null): string =>
   at ? `hole ${hole ?? at.hole}, mark ${cm(at.standX)}` : 'as set by rule';

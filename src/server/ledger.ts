@@ -18,7 +18,7 @@ import { listSessionsOf, plannedItemsOf } from '@/data/queries/sessions';
 import { day } from '@/messages/day';
 import { faultSummaryText } from '@/messages/faults';
 import { loadText } from '@/messages/loads';
-import { setupPlaceText } from '@/messages/setup-book';
+import { setupCellText } from '@/messages/setup-book';
 import { loadUnit } from './load-steps';
 import type { UseCase } from './use-case';
 
@@ -92,7 +92,7 @@ function toSession(db: Db, movement: MovementId, s: DoneSession): LedgerSessionV
       side: set.side === 'both' ? null : set.side,
       load: loadOf(db, movement, s.session, set),
       reps: set.reps,
-      setup: set.setup && setupPlaceText(set.setup.placement, null),
+      setup: set.setup && setupCellText(set.setup.placement),
       setupOff: set.setup?.off ?? false,
     })),
     pains: s.pains.map((p) => ({ id: p.id, rep: p.rep, note: p.note })),

@@ -116,7 +116,8 @@ function common(posed: PosedQuestion, side: Side) {
     backHole: find('back-hole')?.hole ?? null,
     settings: settings.map((s) => {
       const t = settingText(s);
-      return { kind: s.kind, estimated: t.estimated, figure: `${t.figure} ${t.unit}`, says: `${t.label}: ${t.note}` };
+      const figure = `${t.figure} ${t.unit}`.trim();
+      return { kind: s.kind, estimated: t.estimated, figure, says: `${t.label}: ${t.note}` };
     }),
     region: {
       region: loaded.region,

@@ -26,11 +26,15 @@ const MOTION = {
   'knee.flexion': { normDeg: 135, maxDeg: 165 },
 } as const satisfies Record<string, Motion>;
 
+/** A motion of a joint that can be measured. */
 export type RangeName = keyof typeof MOTION;
+/** Every motion that can be measured. */
 export const RANGE_NAMES = Object.keys(MOTION) as RangeName[];
+/** What a motion usually reaches, degrees. */
 export const RANGE_NORM_DEG = Object.fromEntries(RANGE_NAMES.map((n) => [n, MOTION[n].normDeg])) as Readonly<
   Record<RangeName, number>
 >;
+/** The most that is taken for a reading, degrees. */
 export const RANGE_MAX_DEG = Object.fromEntries(RANGE_NAMES.map((n) => [n, MOTION[n].maxDeg])) as Readonly<
   Record<RangeName, number>
 >;

@@ -12,6 +12,7 @@ export interface ArmPathTrial {
 /** Paths to try, in order: level and down (common practice: usually a slightly high-to-low line). */
 export const TRIAL_DEG = [0, 10, 20, 30, 40] as const;
 
+/** The arm path with the furthest reach behind the body, and how sure it is. */
 export interface ArmPath {
   /** Path along which the elbow travels furthest, degrees below level. */
   readonly belowDeg: number;

@@ -12,6 +12,7 @@ import {
   type SeatedName,
 } from './segment-ratios';
 
+/** What was measured of a body, metres. */
 export type MeasuredM = Partial<Readonly<Record<MeasureName, number>>>;
 
 /** What the trainer knows of a client's body. Metres and kilograms; a measured value overrides its ratio. */
@@ -27,6 +28,7 @@ export interface Sized {
   readonly source: 'measured' | 'derived' | 'estimated';
 }
 
+/** A body with every segment sized, metres and kilograms, each with its source. */
 export interface Body {
   readonly statureM: number;
   readonly massKg: number;

@@ -12,10 +12,12 @@ export const CLIENT_NOTES = [
   'under-18',
   'does-not-feel',
 ] as const;
+/** An observation that changes defaults. */
 export type ClientNote = (typeof CLIENT_NOTES)[number];
 
 /** Notes for which a clinician's limits must be asked before loading (section "cautions": common practice). */
 const NEEDS_CLINICIAN = ['pregnancy', 'recent-surgery', 'under-18'] as const satisfies readonly ClientNote[];
+/** A note that asks for a clinician’s limit. */
 export type LimitNote = (typeof NEEDS_CLINICIAN)[number];
 
 /** Longest pause asked of a client with a blood-pressure note, seconds (common practice: no long holds). */
@@ -36,6 +38,7 @@ export interface NoteDefaults {
   readonly wantLimits: readonly LimitNote[];
 }
 
+/** What a client’s notes change. */
 export function noteDefaults(notes: readonly ClientNote[]): NoteDefaults {
   const has = (n: ClientNote): boolean => notes.includes(n);
   return {

@@ -4,6 +4,7 @@ import { type ActiveRangeDeg, type RangeName } from './active-range';
 
 /** Limits on a load by what it comes on. */
 export const LOAD_SUBJECTS = ['load-in-hand', 'load-on-leg', 'load-on-spine'] as const;
+/** A load by what it comes on. */
 export type LoadSubject = (typeof LOAD_SUBJECTS)[number];
 
 /** What a limit is set on: a joint motion in degrees, or a load in kilograms on what it comes on. */
@@ -32,6 +33,7 @@ export interface ClinicianLimit {
   readonly untilDay: number | null;
 }
 
+/** A day in milliseconds. */
 export const DAY_MS = 86_400_000;
 
 /** Limits in force on a day. */

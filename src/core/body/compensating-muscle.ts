@@ -19,4 +19,5 @@ export const COMPENSATING_MUSCLES = [
   'trunk',
   'joint',
 ] as const;
+/** A muscle, or group of them, that has to answer a moment beside the target’s. */
 export type CompensatingMuscle = (typeof COMPENSATING_MUSCLES)[number];

@@ -16,12 +16,14 @@ const FOOT_AHEAD = 0.76;
 /** A balanced body weighs on the middle of its feet: this share of the foot ahead of the ankle (common practice). */
 const BALANCE_AHEAD = 0.26;
 
+/** Lengths of a leg’s segments, metres. */
 export interface LegSegments {
   readonly thighM: number;
   readonly shankM: number;
   readonly ankleY: number;
 }
 
+/** Lengths of a body’s leg segments, metres. */
 export const segmentsOf = (body: Body): LegSegments => ({
   thighM: body.height.hipHeight.m - body.height.kneeHeight.m,
   shankM: body.height.kneeHeight.m - body.height.ankleHeight.m,

@@ -58,9 +58,12 @@ export interface Scapula {
   readonly elevationM: number;
 }
 
+/** A trunk that neither leans, bends nor turns. */
 export const STRAIGHT_TRUNK: TrunkShape = { leanDeg: 0, sideBendDeg: 0, turnDeg: 0 };
+/** Shoulder girdle at rest. */
 export const SCAPULA_AT_REST: Scapula = { protractionM: 0, elevationM: 0 };
 
+/** Joints and ends of a leg, body frame, metres. */
 export interface Leg {
   readonly hip: Vec3;
   readonly knee: Vec3;

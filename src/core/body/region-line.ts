@@ -30,6 +30,7 @@ export const REGIONS = [
   'calf',
   'core',
 ] as const;
+/** A region of muscle that a movement can load. */
 export type Region = (typeof REGIONS)[number];
 
 /** Where an end of a region is fixed. A share runs along the bone from its upper end. */

@@ -5,6 +5,7 @@ export interface Screening {
   readonly procedure: string;
 }
 
+/** How a screening stands on a day. */
 export type ScreeningState =
   | { readonly state: 'done'; readonly dueDay: number }
   | { readonly state: 'missing' }

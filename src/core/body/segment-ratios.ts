@@ -39,14 +39,22 @@ export const LENGTH_RATIO = {
   foot: 0.152,
 } as const;
 
+/** A height above the floor, standing. */
 export type HeightName = keyof typeof HEIGHT_RATIO;
+/** A height above the seat, sitting tall. */
 export type SeatedName = keyof typeof SEATED_RATIO;
+/** A length of a segment or a breadth. */
 export type LengthName = keyof typeof LENGTH_RATIO;
+/** Anything of a body that can be measured. */
 export type MeasureName = HeightName | SeatedName | LengthName;
 
+/** Heights above the floor. */
 export const HEIGHT_NAMES = Object.keys(HEIGHT_RATIO) as HeightName[];
+/** Heights above the seat. */
 export const SEATED_NAMES = Object.keys(SEATED_RATIO) as SeatedName[];
+/** Lengths and breadths. */
 export const LENGTH_NAMES = Object.keys(LENGTH_RATIO) as LengthName[];
+/** Everything that can be measured. */
 export const MEASURE_NAMES: readonly MeasureName[] = [...HEIGHT_NAMES, ...SEATED_NAMES, ...LENGTH_NAMES];
 
 const MEASURE_RATIO: Readonly<Record<MeasureName, number>> = {
@@ -60,6 +68,7 @@ export const GRIP_SHARE_OF_HAND = 0.5;
 
 /** Statures the ratios are used for, metres. */
 export const STATURE_MIN_M = 1.2;
+/** Tallest stature that is taken for one, metres. */
 export const STATURE_MAX_M = 2.3;
 
 /** How far a tape measure may differ from its ratio before it is taken for a slip: 25 % of the ratio's value. */

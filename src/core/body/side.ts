@@ -1,9 +1,11 @@
 /** A side of the client's body. */
 export type Side = 'left' | 'right';
+/** Both sides, left first. */
 export const SIDES: readonly Side[] = ['left', 'right'];
 
 /** Which side works: one, or both at once. */
 export type WorkingSide = Side | 'both';
+/** Every way that sides can work. */
 export const WORKING_SIDES = ['left', 'right', 'both'] as const satisfies readonly WorkingSide[];
 
 /** The other side. */

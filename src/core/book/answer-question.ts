@@ -34,6 +34,7 @@ export interface NoAnswer {
   readonly violations: readonly Violation[];
 }
 
+/** What a question is answered with. */
 export type QuestionAnswer = GoodAnswer | NoAnswer;
 
 const no = (reason: NoAnswer['reason'], violations: readonly Violation[] = []): NoAnswer => ({

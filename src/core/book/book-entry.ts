@@ -10,7 +10,9 @@ import type { JointAction } from '@/core/movement/joint-action';
 import type { PeakTarget } from '@/core/movement/peak-target';
 import type { SweepPath } from '@/core/movement/sweep-path';
 
+/** Groups of the book, in its order. */
 export const GROUPS = ['chest', 'rows', 'pulldowns', 'deltoids', 'biceps', 'triceps', 'legs', 'before'] as const;
+/** A group of the book. */
 export type Group = (typeof GROUPS)[number];
 
 /** How the body is held; surfaces come from the bench in use, sides from the working arm. Angles as in `Posture`. */
@@ -35,6 +37,7 @@ export type PostureRule =
 /** Which way the client faces at a column: 0 away from it, 180 towards it, 90 its working or free side turned to it. */
 export type Facing = 'away' | 'towards' | 'working-side' | 'free-side';
 
+/** What a movement is loaded by; shares are of the set load, in one hand. */
 export type LoadRule =
   /**
    * A cable; `shared`: both hands hold one attachment. `near` and `far` bound the distance from the column, metres;
@@ -62,6 +65,7 @@ export type LoadRule =
 /** Settings that are solved for a client, and those that follow a rule. */
 export type Setting =
   'hole' | 'standX' | 'standZ' | 'yawDeg' | 'notch' | 'seatHole' | 'backHole' | 'trunkDeg' | 'block';
+/** A setting that a movement asks for by rule or fit, and where a trainer put it. */
 export interface RuledSetting {
   readonly setting: Extract<Setting, 'notch' | 'seatHole' | 'backHole' | 'trunkDeg' | 'block'>;
   /** Degrees for a notch, a trunk or a block; null for a fit to the body. */
@@ -72,10 +76,12 @@ export interface RuledSetting {
   readonly ruleDeg?: number;
 }
 
+/** When in a session a movement belongs. */
 export const PLACES = ['first', 'early', 'third', 'late', 'any'] as const;
 
 /** How the hand holds it. */
 export const GRIPS = ['pronated', 'neutral', 'supinated'] as const;
+/** How the hand holds. */
 export type Grip = (typeof GRIPS)[number];
 
 /** What a movement is called and how it is told. */
@@ -136,4 +142,5 @@ export interface BookEntry {
 export const worksOn = (e: BookEntry, side: WorkingSide): boolean =>
   e.path.kind === 'sweep' || (e.hands === 'two') === (side === 'both');
 
+/** The working sides that a movement is done with, the usual one last. */
 export const sidesOf = (e: BookEntry): readonly WorkingSide[] => (e.hands === 'one' ? ['left', 'right'] : ['both']);

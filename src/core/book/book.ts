@@ -14,6 +14,7 @@ export type MovementId = (typeof ENTRIES)[number]['id'];
 /** Every movement of the book, in the order of its groups. */
 export const BOOK: readonly (BookEntry & { readonly id: MovementId })[] = ENTRIES;
 
+/** The id of every movement, in the order of the book. */
 export const MOVEMENT_IDS: readonly MovementId[] = ENTRIES.map((e) => e.id);
 
 const BY_ID: ReadonlyMap<string, (typeof BOOK)[number]> = new Map(BOOK.map((e) => [e.id, e]));

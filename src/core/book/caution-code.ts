@@ -18,4 +18,5 @@ export const CAUTION_CODES = [
   'straddle',
   'stop-signs',
 ] as const;
+/** A caution that a movement can carry. */
 export type CautionCode = (typeof CAUTION_CODES)[number];

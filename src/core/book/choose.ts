@@ -23,6 +23,7 @@ export interface GymKit {
   readonly kinds: readonly KitKind[];
 }
 
+/** What a region’s movements are chosen by. */
 export interface ChooseInput extends Pick<Question, 'body' | 'range' | 'kit' | 'loadKg'> {
   readonly notes: readonly ClientNote[];
   readonly gym: GymKit;
@@ -34,6 +35,7 @@ export type Objection =
   | { readonly kind: 'note'; readonly note: ClientNote }
   | { readonly kind: 'solver'; readonly reason: NoAnswer['reason'] };
 
+/** A movement for a region, how it serves, or why it cannot be done here. */
 export interface Choice {
   readonly entry: BookEntry;
   /** The region is the movement's own target, not one it works beside. */

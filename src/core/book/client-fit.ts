@@ -8,6 +8,7 @@ export interface ClientFit {
   /** Lower border of the chest, degrees below level; null when not measured. */
   readonly chestLineDeg: number | null;
 }
+/** Nothing of the client bends a path. */
 export const NO_FIT: ClientFit = { armPathDeg: {}, chestLineDeg: null };
 
 /** Tilt of a sweep for a client: along the measured lower-chest line where that is what it loads, else its own. */

@@ -129,3 +129,41 @@ describe.each([1.5, 1.75, 2])('every movement is a thing a body can do, %d m', (
     },
   );
 });
+
+describe('a band from the bar to the foot', () => {
+  const entry = findEntry('pull-up-band-assisted')!;
+  const curve = (kit: StationKit) => {
+    const a = answerOf(entry, { body: bodyOf(1.75), side: 'both', kit });
+    if (!a.ok) throw new Error(a.reason);
+    return a;
+  };
+  const steady = (forceN: number) => ({
+    restM: 0.1,
+    table: [
+      { x: 0, y: forceN },
+      { x: 3, y: forceN },
+    ],
+  });
+  const up = (a: ReturnType<typeof curve>, i: number) => a.samples.load.forceN[3 * i + 1]!;
+  it('that pulls 200 N at any stretch takes 100 N off each hand, but for its slant to the foot', () => {
+    const [own, none] = [curve({ ...USUAL_KIT, band: steady(200) }), curve({ ...USUAL_KIT, bandN: 0 })];
+    for (const i of [0, 10, 20, 30, 40]) {
+      expect(up(none, i) - up(own, i)).toBeLessThanOrEqual(100 + 1e-9);
+      expect(up(none, i) - up(own, i)).toBeGreaterThan(90);
+    }
+  });
+  it('helps most at the bottom, where it is longest, and not at all once it is slack', () => {
+    const stiff = {
+      restM: 0.5,
+      table: [
+        { x: 0, y: 0 },
+        { x: 2, y: 600 },
+      ],
+    };
+    const [own, none] = [curve({ ...USUAL_KIT, band: stiff }), curve({ ...USUAL_KIT, bandN: 0 })];
+    expect(up(own, 0)).toBeLessThan(up(own, 40));
+    expect(up(own, 40)).toBeLessThan(up(none, 40));
+    const slack = curve({ ...USUAL_KIT, band: { ...stiff, restM: 3 } });
+    expect(slack.samples.resistanceNm).toEqual(none.samples.resistanceNm);
+  });
+});

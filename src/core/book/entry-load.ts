@@ -2,11 +2,13 @@ import { signOf } from '@/core/body/side';
 import type { Body } from '@/core/body/body-model';
 import { centreOfMass, shareOnHands } from '@/core/body/centre-of-mass';
 import { dot, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
-import type { MachineKind } from '@/core/kit/machine';
+import type { BodyPose } from '@/core/body/posture';
+import type { Band } from '@/core/kit/band';
+import type { Machine, MachineKind } from '@/core/kit/machine';
 import { readTable } from '@/core/kit/force-table';
 import type { Load } from '@/core/mechanics/load';
 import { GRAVITY_MS2 } from '@/core/units/mass';
-import type { BookEntry } from './book-entry';
+import type { BookEntry, LoadRule } from './book-entry';
 import type { PosedEntry } from './pose-entry';
 import type { StationKit } from './station-kit';
 
@@ -58,86 +60,98 @@ export function anchorOf(entry: BookEntry, posed: PosedEntry, kit: StationKit): 
   return [from[0] + STRAP_M * Math.cos(rise), from[1] + STRAP_M * Math.sin(rise), from[2]];
 }
 
+type MachineLoad = Extract<LoadRule, { kind: 'machine' }>;
+type BodyLoad = Extract<LoadRule, { kind: 'body' }>;
+
+/**
+ * A machine that runs on a guide, or on an arm so long that the hand's way is nearly straight; `back` is where the hand
+ * came from. Both arms share the stack.
+ */
+function guideLoad(measured: Machine | undefined, back: Vec3, stackN: number): Load {
+  if (!measured) return { kind: 'guide', direction: back, forceN: stackN / 2 };
+  const { path } = measured;
+  if (path.kind === 'arc') {
+    const forceN = (stackN * readTable(path.momentArm, 0)) / path.radiusM / 2;
+    return { kind: 'guide', direction: back, forceN };
+  }
+  // The guide's own slope, against the way the hand goes.
+  const rise = (path.guideDeg * Math.PI) / 180;
+  const along: Vec3 = [Math.cos(rise), Math.sin(rise), 0];
+  const direction = dot(along, back) >= 0 ? along : scale(along, -1);
+  return { kind: 'guide', direction, forceN: (stackN * path.ratio) / 2 };
+}
+
+/** A machine's stack on one limb: on a guide, or on an arc about the joint that turns. */
+function machineLoad(load: MachineLoad, { path, target }: PosedEntry, loadKg: number, kit: StationKit): Load {
+  const stackN = loadKg * GRAVITY_MS2;
+  const measured = kit.machines[load.machine];
+  const usualArmM = USUAL_ARM_M[load.machine];
+  const from = path.contact[0]!;
+  if (usualArmM === undefined || measured?.path.kind === 'guide')
+    return guideLoad(measured, normalise(subtract(from, path.contact.at(-1)!)), stackN);
+  const table = measured?.path.kind === 'arc' ? measured.path.momentArm : [{ x: 0, y: usualArmM }];
+  const mid = Math.round((path.contact.length - 1) / 2);
+  const joint = target.joint === 'middle' ? path.middle[mid]! : path.proximal[mid]!;
+  // The limb drives the arm about its own axis: the stack turns it back.
+  return {
+    kind: 'arc',
+    centre: joint,
+    axis: target.axis[mid]!,
+    stackN: stackN / 2,
+    arm: { zero: subtract(from, joint), table },
+  };
+}
+
+/**
+ * A band from the bar to the foot that stands in it, as one hand feels it: the hands carry the weight W less the band's
+ * pull F, so that each holds W / 2 up and half of F along the band, down to the foot. It is drawn under the hand, since
+ * it hangs from the middle of the bar and its pull has no part to the side.
+ */
+function bandUnderHand({ restM, table }: Band, { path, pose }: PosedEntry): Load {
+  const { heel } = pose.leg[path.side];
+  const anchor: Vec3 = [heel[0], heel[1], path.contact[0]![2]];
+  return { kind: 'band', anchor, restM, table: table.map(({ x, y }) => ({ x, y: y / 2 })) };
+}
+
+/** Hanging from a bar with all of the body's weight, or with what a band leaves of it. */
+function hangingLoads(body: Body, posed: PosedEntry, withBand: boolean, kit: StationKit): Load[] {
+  const weight = body.massKg * GRAVITY_MS2;
+  const held = (helpN: number): Load => ({ kind: 'held', forceN: [0, (weight - helpN) / 2, 0] });
+  if (!withBand) return [held(0)];
+  return kit.band ? [held(0), bandUnderHand(kit.band, posed)] : [held(kit.bandN)];
+}
+
+/** The body's own weight on one hand: what the feet leave on floor or straps. */
+function leaningLoad(load: BodyLoad, body: Body, pose: BodyPose): Load {
+  const weight = body.massKg * GRAVITY_MS2;
+  if (load.on === 'floor') {
+    const share = shareOnHands(centreOfMass(body, pose)[0], 0, pose.leg.left.toe[0]);
+    return { kind: 'held', forceN: [0, (weight * share) / 2, 0] };
+  }
+  const rise = (STRAP_RISE_DEG * Math.PI) / 180;
+  return { kind: 'held', forceN: scale([Math.cos(rise), Math.sin(rise), 0], (weight * STRAP_SHARE) / 2) };
+}
+
 /**
  * Loads of a movement without a cable, on one side; `loadKg` is the dumbbell, the bar with its plates, the plates of a
  * landmine, or the stack.
  */
 export function entryLoads(entry: BookEntry, posed: PosedEntry, body: Body, loadKg: number, kit: StationKit): Load[] {
   const { load } = entry;
-  const { path, target, pose } = posed;
-  const last = path.contact.length - 1;
-  const mid = Math.round(last / 2);
-  const from = path.contact[0]!;
-  const to = path.contact[last]!;
   switch (load.kind) {
     case 'cable':
       throw new Error(`entryLoads: ${entry.id} hangs on a cable; solve its place first`);
     case 'weight':
       return [{ kind: 'weight', massKg: loadKg * load.share }];
-    case 'landmine':
-      return [
-        {
-          kind: 'landmine',
-          pivot: landminePivot(from, load.at, path.side, kit.landmine),
-          bar: {
-            barKg: kit.landmine.barKg,
-            barM: kit.landmine.barM,
-            platesKg: loadKg,
-            platesAtM: kit.landmine.platesAtM,
-          },
-          share: load.share,
-        },
-      ];
-    case 'machine': {
-      const stackN = loadKg * GRAVITY_MS2;
-      const measured = kit.machines[load.machine];
-      const usualArmM = USUAL_ARM_M[load.machine];
-      if (usualArmM === undefined || measured?.path.kind === 'guide') {
-        // A press runs on a guide, or on an arm so long that the hand's way is nearly straight.
-        const back = normalise(subtract(from, to));
-        if (!measured) return [{ kind: 'guide', direction: back, forceN: stackN / 2 }];
-        if (measured.path.kind === 'arc')
-          return [
-            {
-              kind: 'guide',
-              direction: back,
-              forceN: (stackN * readTable(measured.path.momentArm, 0)) / measured.path.radiusM / 2,
-            },
-          ];
-        // The guide's own slope, against the way the hand goes.
-        const rise = (measured.path.guideDeg * Math.PI) / 180;
-        const along: Vec3 = [Math.cos(rise), Math.sin(rise), 0];
-        return [
-          {
-            kind: 'guide',
-            direction: dot(along, back) >= 0 ? along : scale(along, -1),
-            forceN: (stackN * measured.path.ratio) / 2,
-          },
-        ];
-      }
-      const table = measured?.path.kind === 'arc' ? measured.path.momentArm : [{ x: 0, y: usualArmM }];
-      const joint = target.joint === 'middle' ? path.middle[mid]! : path.proximal[mid]!;
-      // The limb drives the arm about its own axis: the stack turns it back.
-      return [
-        {
-          kind: 'arc',
-          centre: joint,
-          axis: target.axis[mid]!,
-          stackN: stackN / 2,
-          arm: { zero: subtract(from, joint), table },
-        },
-      ];
+    case 'landmine': {
+      const { barKg, barM, platesAtM } = kit.landmine;
+      const pivot = landminePivot(posed.path.contact[0]!, load.at, posed.path.side, kit.landmine);
+      return [{ kind: 'landmine', pivot, bar: { barKg, barM, platesKg: loadKg, platesAtM }, share: load.share }];
     }
-    case 'body': {
-      const weight = body.massKg * GRAVITY_MS2;
-      if (load.on === 'bar') return [{ kind: 'held', forceN: [0, (weight - (load.band ? kit.bandN : 0)) / 2, 0] }];
-      if (load.on === 'floor') {
-        const share = shareOnHands(centreOfMass(body, pose)[0], 0, pose.leg.left.toe[0]);
-        return [{ kind: 'held', forceN: [0, (weight * share) / 2, 0] }];
-      }
-      const rise = (STRAP_RISE_DEG * Math.PI) / 180;
-      return [{ kind: 'held', forceN: scale([Math.cos(rise), Math.sin(rise), 0], (weight * STRAP_SHARE) / 2) }];
-    }
+    case 'machine':
+      return [machineLoad(load, posed, loadKg, kit)];
+    case 'body':
+      return load.on === 'bar' ? hangingLoads(body, posed, load.band, kit) : [leaningLoad(load, body, posed.pose)];
     case 'none':
       return [{ kind: 'held', forceN: [0, 0, 0] }];
   }

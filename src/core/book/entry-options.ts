@@ -59,7 +59,9 @@ function withGrip(e: BookEntry, grip: Grip): BookEntry {
   return tuckArm(turned, GRIP_TUCK_DEG[grip] - GRIP_TUCK_DEG[own], true);
 }
 
+/** Whether a movement sets a bench’s notch. */
 export const hasNotch = (e: BookEntry): boolean => e.ruled.some((r) => r.setting === 'notch' && r.wantDeg !== null);
+/** Whether a movement sets a seat. */
 export const hasSeatHole = (e: BookEntry): boolean => e.ruled.some(isSeat);
 const isSeat = (r: RuledSetting): boolean => r.setting === 'seatHole' || r.setting === 'backHole';
 

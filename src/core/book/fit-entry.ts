@@ -4,7 +4,6 @@ import { knucklesOverKneesM, SOFT_KNEES_DEG } from '@/core/fit/hinge-fit';
 import { fitAxis, fitHandles } from '@/core/fit/machine-fit';
 import { fitPreacher, type SeatFit } from '@/core/fit/preacher-fit';
 import { blockDeclineDeg, nearestNotch } from '@/core/kit/bench';
-import { jointDegAt } from '@/core/movement/joint-action';
 import { toRad } from '@/core/units/angle';
 import { lowerArm } from './bend-arm';
 import type { BookEntry, RuledSetting } from './book-entry';
@@ -61,6 +60,7 @@ export type FitSetting =
   | { readonly kind: 'landmine-mark'; readonly alongM: number; readonly besideM: number }
   /** Range stops at the target joint, degrees, and what set each. */
   | (JointStops & { readonly kind: 'stops'; readonly startBy: StopReason; readonly finishBy: StopReason });
+/** Every kind of setting by rule or fit, biggest first. */
 export const FIT_KINDS = [
   'notch',
   'block',
@@ -72,6 +72,7 @@ export const FIT_KINDS = [
   'stops',
 ] as const satisfies readonly FitSetting['kind'][];
 
+/** What ends a range: the movement, the client’s joint, the load or a touch. */
 export type StopReason = 'own' | 'joint' | 'load' | 'touch';
 
 const FEET_APART_M = 1.1;
@@ -128,6 +129,53 @@ export function withKit(e: BookEntry, kit: StationKit): BookEntry {
 const standing = <F extends { readonly hole: number }>(fits: readonly F[], rule: RuledSetting | undefined): F =>
   fits.find((f) => f.hole === rule?.atHole) ?? fits[0]!;
 
+/** The bench's notch by rule, as near as its notches come. */
+function notchSetting(e: BookEntry, kit: StationKit): FitSetting[] {
+  const rule = ruleOf(e, 'notch');
+  if (rule?.wantDeg == null) return [];
+  const { wantDeg } = rule;
+  const at = kit.bench && kit.bench.backDeg.length > 0 ? nearestNotch(kit.bench.backDeg, wantDeg) : null;
+  const ruleDeg = rule.ruleDeg ?? null;
+  return [{ kind: 'notch', notch: at?.notch ?? null, deg: at ? wantDeg + at.offDeg : wantDeg, wantDeg, ruleDeg }];
+}
+
+/** The seat of a preacher bench or a machine, and the back pad of a machine, by fit. */
+function seatSettings(e: BookEntry, body: Body, kit: StationKit): FitSetting[] {
+  const [seat, back] = [ruleOf(e, 'seatHole'), ruleOf(e, 'backHole')];
+  const machine = e.load.kind === 'machine' ? (kit.machines[e.load.machine] ?? null) : null;
+  const seats = (fits: readonly SeatFit[] | null, on: 'preacher' | 'handles'): FitSetting[] => {
+    if (!fits) return [];
+    const { hole, gapM, estimated } = standing(fits, seat);
+    return [{ kind: 'seat-hole', hole, fits: fits[0]!.hole, holes: fits.length, gapM, estimated, on }];
+  };
+  const axes = machine && back ? fitAxis(body, machine) : null;
+  const axis = axes && standing(axes, back);
+  return [
+    ...seats(e.armOn === 'preacher' && kit.preacher && seat ? fitPreacher(body, kit.preacher) : null, 'preacher'),
+    ...seats(machine && seat ? fitHandles(body, machine) : null, 'handles'),
+    ...(axes && axis
+      ? [
+          {
+            kind: 'back-hole' as const,
+            hole: axis.hole,
+            fits: axes[0]!.hole,
+            holes: axes.length,
+            aheadM: axis.aheadM,
+            estimated: axis.estimated,
+          },
+        ]
+      : []),
+  ];
+}
+
+/** Where the client stands to a landmine: along the bar's line from its pivot, and beside it. */
+function landmineSetting({ load }: BookEntry, posed: PosedEntry, side: Side, kit: StationKit): FitSetting[] {
+  if (load.kind !== 'landmine') return [];
+  const [x, , z] = landminePivot(posed.path.contact[0]!, load.at, side, kit.landmine);
+  const [alongM, besideM] = load.at === 'square' ? [Math.abs(z), Math.abs(x)] : [-x, Math.abs(z)];
+  return [{ kind: 'landmine-mark', alongM, besideM }];
+}
+
 /** Everything about a movement that is set by rule or fit, biggest first; places at a column are solved elsewhere. */
 export function fitSettings(
   e: BookEntry,
@@ -135,52 +183,12 @@ export function fitSettings(
   kit: StationKit,
   posed: PosedEntry,
   side: Side,
-  stops: { readonly startBy: StopReason; readonly finishBy: StopReason },
+  { startBy, finishBy }: { readonly startBy: StopReason; readonly finishBy: StopReason },
 ): FitSetting[] {
-  const found: FitSetting[] = [];
-  const back = ruleOf(e, 'notch');
-  const notch = back?.wantDeg;
-  if (notch != null) {
-    const at = kit.bench && kit.bench.backDeg.length > 0 ? nearestNotch(kit.bench.backDeg, notch) : null;
-    found.push({
-      kind: 'notch',
-      notch: at?.notch ?? null,
-      deg: at ? notch + at.offDeg : notch,
-      wantDeg: notch,
-      ruleDeg: back?.ruleDeg ?? null,
-    });
-  }
+  const found: FitSetting[] = notchSetting(e, kit);
   const block = ruleOf(e, 'block')?.wantDeg;
   if (block != null) found.push({ kind: 'block', wantDeg: block, ...blockFor(kit, block) });
-  const seats = (fits: readonly SeatFit[], on: 'preacher' | 'handles'): void => {
-    const s = standing(fits, ruleOf(e, 'seatHole'));
-    found.push({
-      kind: 'seat-hole',
-      hole: s.hole,
-      fits: fits[0]!.hole,
-      holes: fits.length,
-      gapM: s.gapM,
-      estimated: s.estimated,
-      on,
-    });
-  };
-  if (e.armOn === 'preacher' && kit.preacher && ruleOf(e, 'seatHole'))
-    seats(fitPreacher(body, kit.preacher), 'preacher');
-  const machine = e.load.kind === 'machine' ? (kit.machines[e.load.machine] ?? null) : null;
-  const handles = machine && ruleOf(e, 'seatHole') ? fitHandles(body, machine) : null;
-  if (handles) seats(handles, 'handles');
-  const axes = machine && ruleOf(e, 'backHole') ? fitAxis(body, machine) : null;
-  if (axes) {
-    const axis = standing(axes, ruleOf(e, 'backHole'));
-    found.push({
-      kind: 'back-hole',
-      hole: axis.hole,
-      fits: axes[0]!.hole,
-      holes: axes.length,
-      aheadM: axis.aheadM,
-      estimated: axis.estimated,
-    });
-  }
+  found.push(...seatSettings(e, body, kit));
   if (e.legs === 'locked')
     found.push({ kind: 'knee-pad', overSeatM: THIGH_OVER_SEAT * body.statureM, estimated: true });
   const trunk = ruleOf(e, 'trunkDeg')?.wantDeg;
@@ -191,20 +199,8 @@ export function fitSettings(
       overKneesM: knucklesOverKneesM(body, trunk, SOFT_KNEES_DEG),
       estimated: body.height.hipHeight.source !== 'measured',
     });
-  if (e.load.kind === 'landmine') {
-    const pivot = landminePivot(posed.path.contact[0]!, e.load.at, side, kit.landmine);
-    const [along, beside] =
-      e.load.at === 'square' ? [Math.abs(pivot[2]), Math.abs(pivot[0])] : [-pivot[0], Math.abs(pivot[2])];
-    found.push({ kind: 'landmine-mark', alongM: along, besideM: beside });
-  }
-  const { path, target } = posed;
+  found.push(...landmineSetting(e, posed, side, kit));
   // A sweep's ends are told with its line.
-  if (!posed.sweep)
-    found.push({
-      kind: 'stops',
-      ...jointStops(e.action, posed, side),
-      startBy: stops.startBy,
-      finishBy: stops.finishBy,
-    });
+  if (!posed.sweep) found.push({ kind: 'stops', ...jointStops(e.action, posed, side), startBy, finishBy });
   return found;
 }

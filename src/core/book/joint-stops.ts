@@ -35,9 +35,9 @@ function aboutAxisDeg(axis: Vec3, from: Vec3, to: Vec3): number {
 }
 
 /**
- * Where the target joint of a posed movement begins and ends, degrees. A hinge's bend; a ball joint's angle in the plane
- * of its action, from the limb along trunk or pelvis, or from straight out to the side. The start is signed, and the
- * finish is the start and every turn after it with its sign, so that both differ by what the joint turns and a limb that
+ * Where the target joint of a posed movement begins and ends, degrees: a hinge's bend; a ball joint's angle in the
+ * plane of its action, from the limb along trunk or pelvis, or from straight out to the side. The start is signed, and
+ * the finish is the start and every turn after it with its sign: both differ by what the joint turns, and a limb that
  * passes its zero goes on below it.
  */
 export function jointStops(action: JointAction, { path, target, pose }: PosedEntry, side: Side): JointStops {

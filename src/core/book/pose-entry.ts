@@ -132,6 +132,7 @@ function footOn(body: Body, knee: Vec3, ankle: Vec3): Pick<Leg, 'heel' | 'toe'> 
   return footOf(body, ankle, shank, [-shank[1], shank[0], 0]);
 }
 
+/** What may narrow a movement’s range: measured, limited, noted, and the paths that were fitted. */
 export interface EntryRange {
   readonly active: ActiveRangeDeg;
   readonly limits: ActiveRangeDeg;
@@ -145,6 +146,7 @@ const usualSweep = (entry: BookEntry): SweepChoice => ({
   frontFoot: 'left',
 });
 
+/** Nothing narrows the range. */
 export const WHOLE_RANGE: EntryRange = { active: {}, limits: {}, stopLevel: false, fit: NO_FIT };
 
 /** A movement along the client's own arm path on that side, where one was measured. */

@@ -180,6 +180,7 @@ const RULES = {
 } as const;
 
 type Rules = typeof RULES;
+/** A question on which practitioners differ. */
 export type PracticeQuestion = keyof Rules;
 /** The sides of a question. */
 export type PracticeSide<Q extends PracticeQuestion = PracticeQuestion> = keyof Rules[Q]['sides'] & string;
@@ -187,6 +188,7 @@ export type PracticeSide<Q extends PracticeQuestion = PracticeQuestion> = keyof 
 /** Sides taken where practitioners differ; a question left out is answered by the movement's own way. */
 export type PracticeChoice = { readonly [Q in PracticeQuestion]?: PracticeSide<Q> | undefined };
 
+/** Every question on which practitioners differ. */
 export const PRACTICE_QUESTIONS = Object.keys(RULES) as readonly PracticeQuestion[];
 
 /** Rules by question, where the question is only known while running. */

@@ -26,10 +26,12 @@ export type RegionCause =
   | 'hand-turned'
   | 'feet'
   | 'movement';
+/** What would move the load to another region. */
 export interface RegionChange {
   readonly to: Region;
   readonly by: RegionCause;
 }
+/** The region that a posed movement loads, why, and what would change it. */
 export interface LoadedRegion {
   readonly region: Region;
   readonly because: RegionCause;

@@ -1,4 +1,5 @@
 import type { Bench } from '@/core/kit/bench';
+import type { Band } from '@/core/kit/band';
 import type { Machine, MachineKind, PreacherBench } from '@/core/kit/machine';
 import { USUAL_SURFACES, type Surfaces } from './pose-entry';
 
@@ -14,7 +15,9 @@ export interface StationKit {
     readonly barM: number;
     readonly platesAtM: number;
   };
-  /** Help of a band on a bar, both hands together, newtons. */
+  /** The gym's own band; null where none was measured. */
+  readonly band: Band | null;
+  /** Help of a band on a bar that was not measured, both hands together, newtons. */
   readonly bandN: number;
 }
 
@@ -25,5 +28,6 @@ export const USUAL_KIT: StationKit = {
   preacher: null,
   machines: {},
   landmine: { pivotHeightM: 0.09, barKg: 20, barM: 2.18, platesAtM: 1.96 },
+  band: null,
   bandN: 150,
 };

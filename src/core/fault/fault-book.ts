@@ -4,10 +4,12 @@ import type { FaultCode } from '@/core/movement/fault-code';
 
 /** When in the rep a fault shows. */
 export const FAULT_PHASES = ['start', 'lifting', 'finish', 'lowering', 'stretch'] as const;
+/** Phase of a rep in which a fault is seen. */
 export type FaultPhase = (typeof FAULT_PHASES)[number];
 
 /** Likely causes, in the order they are ruled out. */
 export const CAUSE_ORDER = ['set-up', 'load', 'cue', 'range', 'structure'] as const;
+/** What can cause a fault. */
 export type FaultCause = (typeof CAUSE_ORDER)[number];
 
 /** A fault as data: where it shows, how much it matters, and what to try, in the order of remedy. */

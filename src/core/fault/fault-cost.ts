@@ -28,6 +28,7 @@ export interface FaultState {
   readonly offAxis: readonly OffAxisPart[];
 }
 
+/** What a fault costs: resistance and off-axis moment before and after it. */
 export interface FaultCost {
   readonly before: FaultState;
   readonly after: FaultState;

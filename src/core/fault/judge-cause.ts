@@ -19,8 +19,10 @@ export interface FaultEvidence {
   readonly failed: readonly CorrectionCode[];
 }
 
+/** What in the records points to a cause. */
 export type CauseSign = 'setup-differs' | 'late-reps' | 'grows-with-load' | 'from-first-rep' | 'usual-order';
 
+/** The most likely cause of a fault, what points to it, and remedies in the order to try them. */
 export interface JudgedCause {
   readonly fault: FaultCode;
   readonly cause: RemedyKind;

@@ -18,8 +18,10 @@ export const PERTURBATION_KINDS = [
   'hole-off',
   'stands-near',
 ] as const;
+/** How a fault changes the geometry of a movement. */
 export type PerturbationKind = (typeof PERTURBATION_KINDS)[number];
 
+/** A geometric model of a fault, with its usual and its largest size. */
 export interface Perturbation {
   readonly kind: PerturbationKind;
   readonly unit: 'deg' | 'm' | 'holes' | 'share';

@@ -10,6 +10,7 @@ const CLEARED_SETS = 6;
 /** What a session's distance takes off a fault's weight. */
 const FADE_PER_SESSION = 0.7;
 
+/** How often a fault of a movement was seen, how long ago, and what it weighs. */
 export interface WatchEntry {
   readonly fault: FaultCode;
   readonly setsSeen: number;

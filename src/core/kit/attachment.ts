@@ -11,8 +11,10 @@ export const ATTACHMENT_KINDS = [
   'bare-end',
   'own',
 ] as const;
+/** A kind of handle. */
 export type AttachmentKind = (typeof ATTACHMENT_KINDS)[number];
 
+/** A handle’s kind and sizes, metres. */
 export interface AttachmentShape {
   readonly kind: AttachmentKind;
   /** Cable end to grip centre, metres: cable that the column need not pay out. */

@@ -11,6 +11,7 @@ export interface Bench {
   readonly blockHeightsM: readonly number[];
 }
 
+/** Angles of a bench’s notches, degrees, with how far the readings lie off them. */
 export interface NotchFit {
   /** Angle of every notch, degrees: as measured where it was, else by the fitted line. */
   readonly anglesDeg: readonly number[];

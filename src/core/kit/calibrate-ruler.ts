@@ -15,6 +15,7 @@ export interface HoleRuler {
   readonly numberedFrom: 'bottom' | 'top';
 }
 
+/** A ruler of holes through its readings, metres, with how far they lie off it. */
 export interface RulerFit {
   readonly ok: true;
   readonly firstHoleM: number;
@@ -26,6 +27,7 @@ export interface RulerFit {
   readonly exact: boolean;
 }
 
+/** A reading that does not lie with the others, metres. */
 export interface RulerMisfit {
   readonly ok: false;
   readonly reason: 'too-few' | 'same-hole' | 'wrong-direction' | 'below-floor';

@@ -37,6 +37,7 @@ export interface ArmColumn extends ColumnBase {
   readonly swingDeg: number;
 }
 
+/** A cable column: carriages in holes, or arms that turn. */
 export type Column = HoleColumn | ArmColumn;
 
 /** Floor in front of (positive) and behind (negative) the line of the pulleys that may be stood on, metres. */
@@ -93,6 +94,7 @@ export function nearestHole(column: Column, heightM: number): number {
   return Math.min(column.holes, Math.max(1, steps + 1));
 }
 
+/** A turning arm through its readings, metres and degrees. */
 export interface ArmFit {
   readonly ok: true;
   readonly firstDeg: number;

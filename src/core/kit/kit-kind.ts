@@ -12,4 +12,5 @@ export const KIT_KINDS = [
   'band',
   'strap-anchor',
 ] as const;
+/** A kind of kit. */
 export type KitKind = (typeof KIT_KINDS)[number];

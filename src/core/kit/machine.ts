@@ -1,6 +1,7 @@
 import type { TablePoint } from './force-table';
 import type { HoleRuler } from './calibrate-ruler';
 
+/** Every kind of machine. */
 export const MACHINE_KINDS = [
   'leg-extension',
   'leg-curl',
@@ -10,6 +11,7 @@ export const MACHINE_KINDS = [
   'reverse-fly',
   'shoulder-press',
 ] as const;
+/** A kind of machine. */
 export type MachineKind = (typeof MACHINE_KINDS)[number];
 
 /** A machine. Heights above the floor, distances along it, metres. */
@@ -27,6 +29,7 @@ export interface Machine {
   readonly independentArms: boolean;
 }
 
+/** How a machine leads the limb: on an arc about its axis, or along a guide. */
 export type MachinePath =
   /**
    * Turns about an axis; the roller or handle `radiusM` from it. Moment arm in metres over the arm's angle in degrees.

@@ -11,6 +11,7 @@ export const MAX_OVER_LOAD = {
   wathan: (r: number): number => 100 / (48.8 + 53.8 * Math.exp(-0.075 * r)),
   oconner: (r: number): number => 1 + 0.025 * r,
 } as const satisfies Readonly<Record<string, (r: number) => number>>;
+/** A published formula for the one-repetition maximum. */
 export type MaxFormula = keyof typeof MAX_OVER_LOAD;
 const FORMULAS = Object.values(MAX_OVER_LOAD);
 

@@ -12,9 +12,11 @@ export interface SessionResult {
   readonly loadCaused: boolean;
 }
 
+/** Why a load is offered. */
 export type ProgressReason =
   'first' | 'up' | 'limit' | 'end-of-stack' | 'one-more-clean' | 'reps-first' | 'form-first' | 'down';
 
+/** The load to begin with, grams, and why. */
 export interface NextLoad {
   readonly loadG: number;
   readonly why: ProgressReason;

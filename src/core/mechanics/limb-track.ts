@@ -8,6 +8,7 @@ import { limbWeightMomentNm } from './limb-weight';
  * and `line` are three numbers each, `weightResists` is one.
  */
 export const TRACK = { joint: 0, contact: 3, weight: 6, weightResists: 9, axis: 10, above: 13, line: 16 } as const;
+/** Numbers per sample of a limb track. */
 export const TRACK_STRIDE = 19;
 
 /**

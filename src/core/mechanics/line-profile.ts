@@ -18,6 +18,7 @@ export interface ProfileSamples {
   readonly travelM: Float64Array;
 }
 
+/** Room for the profile of so many samples; it is reused. */
 export function allocateSamples(samples: number): ProfileSamples {
   const load = allocateLoad(samples);
   return {
@@ -127,6 +128,7 @@ const { contact: CONTACT, weight: WEIGHT, weightResists: WEIGHT_RESISTS, axis: A
  * resistance = -M . n for the action axis n; lever = that of F alone over |F|; off-plane = asin(F/|F| . above).
  * The metrics can be recomputed from the samples that are left in `out`.
  */
+// eslint-disable-next-line max-lines-per-function -- one loop, asked on every frame of a drag
 function profileForces(track: LimbTrack, line: boolean, out: ProfileSamples): LineMetrics {
   const { data, samples } = track;
   const { resistanceNm, lineNm, offPlaneRad, travelM } = out;

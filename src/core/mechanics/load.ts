@@ -30,6 +30,7 @@ export type Load =
   | { readonly kind: 'band'; readonly anchor: Vec3; readonly restM: number; readonly table: readonly TablePoint[] }
   | { readonly kind: 'held'; readonly forceN: Vec3 };
 
+/** A bar in a landmine with its plates, kilograms and metres. */
 export interface LandmineBar {
   readonly barKg: number;
   readonly barM: number;
@@ -50,6 +51,7 @@ export interface LoadSamples {
   readonly travelM: Float64Array;
 }
 
+/** Room for the forces of so many samples; it is reused. */
 export const allocateLoad = (samples: number): LoadSamples => ({
   forceN: new Float64Array(3 * samples),
   travelM: new Float64Array(samples),

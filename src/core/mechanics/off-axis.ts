@@ -6,7 +6,9 @@ import type { ChainPath, ChainTarget } from '@/core/movement/chain-path';
 import { limbWeightMomentNm } from './limb-weight';
 import type { LoadSamples } from './load';
 
+/** Axes that an off-axis moment is split along. */
 export const MOMENT_AXES = ['flexion-extension', 'abduction-adduction', 'horizontal', 'rotation', 'off-hinge'] as const;
+/** An axis that an off-axis moment is split along. */
 export type MomentAxis = (typeof MOMENT_AXES)[number];
 
 /** A moment beside the target action, averaged over the range. */
@@ -85,6 +87,7 @@ export interface OffAxisTrack {
   readonly mirror: 1 | -1;
 }
 
+/** Lay a posed limb out flat for `resolveOffAxis`. */
 export function buildOffAxisTrack(body: Body, path: ChainPath, target: ChainTarget): OffAxisTrack {
   const samples = path.proximal.length;
   const data = new Float64Array(samples * STRIDE);
@@ -155,6 +158,7 @@ function toParts(
  * the rest along its frame's right, forward and up axes, which are square to each other; a hinge's into its own axis
  * and the rest, which the joint itself has to take. Largest first; forces in the path's frame.
  */
+// eslint-disable-next-line max-lines-per-function -- one loop, asked on every frame of a drag
 export function resolveOffAxis(track: OffAxisTrack, load: LoadSamples): OffAxisPart[] {
   const { data, samples, chain, joint, mirror } = track;
   const { forceN } = load;

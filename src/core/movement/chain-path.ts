@@ -9,6 +9,7 @@ import { hingeAxis, jointAngles, jointOf, nominalAxis, towards, type JointAction
 export const SAMPLES = 41;
 /** Sample of the finish, and the one half way. */
 export const LAST_SAMPLE = SAMPLES - 1;
+/** The sample half way through a range. */
 export const MIDDLE_SAMPLE = LAST_SAMPLE / 2;
 
 /**
@@ -41,6 +42,7 @@ export interface ChainTarget {
  * Which way the upper side of a sweep looks: up for a level one, out to the limb's side or ahead for an upright one.
  */
 export type SweepSense = 'up' | 'out' | 'ahead';
+/** Which way a sweep’s normal points: what the cable does to the arm above or below it. */
 export function senseOf(normal: Vec3): SweepSense {
   if (Math.abs(normal[1]) > 0.5) return 'up';
   return Math.abs(normal[0]) > Math.abs(normal[2]) ? 'ahead' : 'out';

@@ -1,5 +1,6 @@
 /** Kinds of remedy, in the order they are ruled out. */
 export const REMEDY_ORDER = ['set-up', 'load', 'cue', 'range', 'refer'] as const;
+/** What a correction works on. */
 export type RemedyKind = (typeof REMEDY_ORDER)[number];
 
 /** What a trainer can ask for when a fault was seen; texts are in messages/. */
@@ -54,6 +55,7 @@ export const CORRECTION_CODES = [
   'own-load',
   'refer',
 ] as const;
+/** A correction that a trainer can give. */
 export type CorrectionCode = (typeof CORRECTION_CODES)[number];
 
 /** What a correction works on. */

@@ -41,6 +41,7 @@ export const FAULT_CODES = [
   'little-finger-hurts',
   'borrowed-load',
 ] as const;
+/** A fault that can be seen. */
 export type FaultCode = (typeof FAULT_CODES)[number];
 
 /** 1 watch, 2 correct now, 3 stop the set. */

@@ -4,6 +4,7 @@ import type { Frame } from '@/core/geometry/frame';
 import { cross, dot, length, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { clampedAcos, toDeg } from '@/core/units/angle';
 
+/** Every action of a joint that a movement can have for its target. */
 export const JOINT_ACTIONS = [
   'shoulder.flexion',
   'shoulder.extension',
@@ -19,6 +20,7 @@ export const JOINT_ACTIONS = [
   'knee.extension',
   'trunk.extension',
 ] as const;
+/** An action of a joint. */
 export type JointAction = (typeof JOINT_ACTIONS)[number];
 
 /**

@@ -45,6 +45,7 @@ export interface BodyKey {
   readonly scapula?: Scapula;
 }
 
+/** A limb’s way by keys over the range: an arm, a leg, or the trunk over the hips. */
 export type KeyframePath =
   /** Directions in the trunk's axes (they go along when the trunk leans or lies) or in the floor's. */
   | {
@@ -191,33 +192,42 @@ export function poseKeyframes(
       put(shoulder, elbow, wrist, along(wrist, fore, body.length.hand.m * GRIP_SHARE_OF_HAND), pose.trunkFrame);
     } else if (path.kind === 'leg') {
       const pose = still ?? bodyAt(body, posture, motion, side, s);
-      const [a, b, t] = around(path.keys, s);
-      const legs = poseLeg(body, pose, side, {
-        at: s,
-        hipFlexionDeg: mix(a.hipFlexionDeg, b.hipFlexionDeg, t),
-        kneeFlexionDeg: mix(a.kneeFlexionDeg, b.kneeFlexionDeg, t),
-        hipAbductionDeg: mix(a.hipAbductionDeg ?? 0, b.hipAbductionDeg ?? 0, t),
-      });
-      const roller = between(legs.knee, legs.ankle, ROLLER_SHARE);
-      const half = SHANK_HALF * body.statureM;
-      const at =
-        path.contact === 'sole' ? legs.sole : along(roller, legs.front, path.contact === 'shin' ? half : -half);
-      put(legs.hip, legs.knee, legs.ankle, at, pose.pelvisFrame);
+      const leg = legAt(body, pose, path, side, s);
+      put(leg.hip, leg.knee, leg.ankle, leg.contact, pose.pelvisFrame);
     } else {
-      const [a, b, t] = around(path.keys, s);
-      const hinge: Posture = {
-        kind: 'hinged',
-        trunkDeg: mix(a.trunkDeg, b.trunkDeg, t),
-        kneeFlexionDeg: mix(a.kneeFlexionDeg, b.kneeFlexionDeg, t),
-      };
-      const pose = poseBody(body, hinge);
-      const arm = body.length.upperArm.m + body.length.forearm.m + body.length.hand.m * GRIP_SHARE_OF_HAND;
-      const load =
-        path.contact === 'hands' ? add(pose.neckBase, [0, -arm, 0]) : between(pose.neckBase, pose.pelvis, 0.25);
-      put(pose.pelvis, pose.neckBase, pose.neckBase, load, UPRIGHT);
+      const { pelvis, neckBase, contact: load } = hingeAt(body, path, s);
+      put(pelvis, neckBase, neckBase, load, UPRIGHT);
     }
   }
   return { side, chain: path.kind === 'hinge' ? 'trunk' : path.kind, proximal, middle, distal, contact, frame };
+}
+
+/** A leg at a place in its range, and where the load meets it: on the sole, or a roller on the shank. */
+function legAt(body: Body, pose: BodyPose, path: Extract<KeyframePath, { kind: 'leg' }>, side: Side, s: number) {
+  const [a, b, t] = around(path.keys, s);
+  const leg = poseLeg(body, pose, side, {
+    at: s,
+    hipFlexionDeg: mix(a.hipFlexionDeg, b.hipFlexionDeg, t),
+    kneeFlexionDeg: mix(a.kneeFlexionDeg, b.kneeFlexionDeg, t),
+    hipAbductionDeg: mix(a.hipAbductionDeg ?? 0, b.hipAbductionDeg ?? 0, t),
+  });
+  const roller = between(leg.knee, leg.ankle, ROLLER_SHARE);
+  const half = SHANK_HALF * body.statureM;
+  const onShank = path.contact === 'shin' ? half : -half;
+  return { ...leg, contact: path.contact === 'sole' ? leg.sole : along(roller, leg.front, onShank) };
+}
+
+/** The trunk over the hips at a place in its range, and where the load hangs from it or lies on it. */
+function hingeAt(body: Body, path: Extract<KeyframePath, { kind: 'hinge' }>, s: number) {
+  const [a, b, t] = around(path.keys, s);
+  const { pelvis, neckBase } = poseBody(body, {
+    kind: 'hinged',
+    trunkDeg: mix(a.trunkDeg, b.trunkDeg, t),
+    kneeFlexionDeg: mix(a.kneeFlexionDeg, b.kneeFlexionDeg, t),
+  });
+  const arm = body.length.upperArm.m + body.length.forearm.m + body.length.hand.m * GRIP_SHARE_OF_HAND;
+  const contact = path.contact === 'hands' ? add(neckBase, [0, -arm, 0]) : between(neckBase, pelvis, 0.25);
+  return { pelvis, neckBase, contact };
 }
 
 function yawAt(motion: readonly BodyKey[], s: number): number {

@@ -32,6 +32,7 @@ export interface LimbPath extends ChainPath {
  */
 export type RangeEnd = 'movement' | 'active-range' | 'limit' | 'note' | 'load';
 
+/** A sweep as it is posed, with where it starts and what set that. */
 export interface PosedSweep {
   readonly body: BodyPose;
   readonly arms: Readonly<Record<Side, LimbPath>>;

@@ -1,4 +1,6 @@
+/** Which foot can stand ahead. */
 export const FRONT_FEET = ['left', 'right'] as const;
+/** The foot that stands ahead. */
 export type FrontFoot = (typeof FRONT_FEET)[number];
 
 /**

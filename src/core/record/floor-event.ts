@@ -20,7 +20,9 @@ export interface FloorEventBase {
   readonly movement: MovementId;
 }
 
+/** How a correction can fare. */
 export const OUTCOMES = ['held', 'partly', 'not', 'not-checked'] as const;
+/** How a correction fared. */
 export type Outcome = (typeof OUTCOMES)[number];
 
 /** A set-up as really used, with the solved one it was measured against. */
@@ -36,6 +38,7 @@ export interface SavedSetup {
   readonly options: EntryOptions;
 }
 
+/** What was tapped. */
 export type FloorEventBody =
   | ({ readonly kind: 'setup-saved' } & SavedSetup)
   | {
@@ -86,9 +89,12 @@ export type FloorEventBody =
     }
   | { readonly kind: 'outcome'; readonly correctionId: string; readonly setId: string; readonly outcome: Outcome };
 
+/** A tap with who, where and when. */
 export type FloorEvent = FloorEventBase & FloorEventBody;
+/** A kind of tap. */
 export type FloorEventKind = FloorEvent['kind'];
 
+/** Every kind of tap. */
 export const FLOOR_EVENT_KINDS = [
   'setup-saved',
   'set-started',

@@ -10,6 +10,7 @@ export type SetupChange =
   | { readonly what: 'column' | 'handle'; readonly from: string | null; readonly to: string | null }
   | { readonly what: 'choices' };
 
+/** A set-up in the book, with what changed since the one before it. */
 export interface SetupEntry extends SavedSetup {
   readonly id: string;
   readonly atMs: number;

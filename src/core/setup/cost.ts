@@ -7,6 +7,7 @@ import { turnDeg } from '@/core/units/turn';
 import { THIN, type Placement, type SearchProblem } from './setup-problem';
 import type { Violation } from './violation';
 
+/** Terms of the cost, in the order in which they are shown. */
 export const COST_TERMS = [
   'offPlane',
   'finishLine',
@@ -17,7 +18,9 @@ export const COST_TERMS = [
   'alongForearm',
   'change',
 ] as const;
+/** A term of the cost. */
 export type CostTerm = (typeof COST_TERMS)[number];
+/** The cost by its terms, degrees. */
 export type CostTerms = Readonly<Record<CostTerm, number>>;
 
 /** Centre of each third of the range, 0 = start (lengthened), 1 = finish (contracted). */
@@ -46,6 +49,7 @@ const CHANGE_PER_DEG = 0.02;
 export const BROKEN = 1000;
 const BROKEN_PER_UNIT = 1000;
 
+/** The profile of one working side at a place. */
 export interface SideProfile {
   readonly metrics: LineMetrics;
   readonly samples: ProfileSamples;

@@ -5,6 +5,7 @@ import { PLACEMENT_KEYS, withFixed, type Placement, type SearchProblem } from '.
 import { solveSetup } from './solve-setup';
 import { isInLine } from './tolerance';
 
+/** The fewest settings to move from a set-up as found, and what comes of it. */
 export interface LeastChange {
   /** Settings to change, in the order a trainer walks: steel first. Empty when nothing needs changing. */
   readonly changes: readonly { readonly setting: keyof Placement; readonly from: number; readonly to: number }[];

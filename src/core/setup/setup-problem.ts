@@ -31,6 +31,7 @@ export type Carriages = Pick<Placement, 'hole' | 'leftBy'>;
 /** Hole number of a side's carriage. */
 export const holeOf = (at: Carriages, side: Side): number => (side === 'left' ? at.hole + (at.leftBy ?? 0) : at.hole);
 
+/** Settings of a place that the search moves. */
 export const PLACEMENT_KEYS = ['hole', 'standX', 'standZ', 'yawDeg'] as const;
 
 /** What the search for a place needs to know of the question. */

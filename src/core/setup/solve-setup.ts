@@ -13,6 +13,7 @@ const STRIDES = [6, 3, 1] as const;
 const WORTH_REFINING_DEG = 3;
 const REFINED_HOLES = 6;
 
+/** A set-up that was found, with the next best at other holes. */
 export interface SolvedSetup {
   readonly feasible: true;
   readonly best: Evaluation;
@@ -20,12 +21,14 @@ export interface SolvedSetup {
   readonly alternatives: readonly Evaluation[];
 }
 
+/** No set-up keeps every limit; the one that breaks them least. */
 export interface BlockedSetup {
   readonly feasible: false;
   /** The placement that breaks the limits least, with its violations. */
   readonly nearest: Evaluation;
 }
 
+/** What a search finds. */
 export type SetupSolution = SolvedSetup | BlockedSetup;
 
 const round = (value: number): number => Math.round(value * 100) / 100;

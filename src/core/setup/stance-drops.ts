@@ -8,7 +8,9 @@ import { LINE_TOLERANCE_DEG } from './tolerance';
 
 /** The thirds of the range in the order that a set drops through them: contracted first, the stretch last. */
 export const DROP_ORDER = ['contracted', 'mid', 'lengthened'] as const;
+/** The third of the range that a stance drop makes hardest. */
 export type DropThird = (typeof DROP_ORDER)[number];
+/** Why a stance cannot be used. */
 export type DropBlock = 'stack' | 'line' | 'room';
 
 /**

@@ -1,6 +1,8 @@
 import type { LoadedPart } from '@/core/body/loaded-part';
 
+/** Everything that can block a set-up. */
 export const LIMITS = ['clearance', 'travel', 'room', 'line', 'range', 'rest', 'load', 'pulleys'] as const;
+/** Something that can block a set-up. */
 export type Limit = (typeof LIMITS)[number];
 
 /**

@@ -112,6 +112,7 @@ export const repSeconds = (pace: Pace): number => buildRep(pace).reduce((a, l) =
 export const phaseSeconds = (pace: Pace, phase: Phase): number =>
   buildRep(pace).reduce((a, l) => a + (l.phase === phase ? l.seconds : 0), 0);
 
+/** Where the pacer stands at a moment. */
 export interface PaceAt {
   /** Rep under way, 1 for the first; 0 during the lead-in. */
   readonly rep: number;

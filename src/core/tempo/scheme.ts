@@ -8,6 +8,7 @@ export const SCHEMES = [
   'rest-pause',
   'partials',
 ] as const;
+/** A way to do a set. */
 export type Scheme = (typeof SCHEMES)[number];
 
 /** One part of a set, done without racking for good. */
@@ -25,6 +26,7 @@ export interface SchemePart {
   readonly to: number;
 }
 
+/** What the parts of a scheme are made of. */
 export interface SchemeInput {
   readonly reps: number;
   readonly tempo: string;

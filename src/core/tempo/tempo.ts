@@ -1,6 +1,8 @@
 /** The four phases of a rep by the names used everywhere. */
 export const PHASES = ['lowering', 'stretch', 'lifting', 'finish'] as const;
+/** A phase of a rep. */
 export type Phase = (typeof PHASES)[number];
+/** The phase that a rep begins with. */
 export type StartPhase = 'lifting' | 'lowering';
 
 /** Seconds of each phase; `stretch` and `finish` are the pauses at the two ends. */

@@ -1,5 +1,6 @@
 import type { TraceRep } from './segment-reps';
 
+/** What a trace can tell of a set. */
 export type FindingKind =
   'lowering-rushed' | 'last-lowering-dropped' | 'range-shrinks' | 'bounces' | 'stack-touches' | 'off-tempo';
 

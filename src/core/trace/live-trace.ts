@@ -12,6 +12,7 @@ export interface LiveTrace {
   readonly offsets: readonly number[];
 }
 
+/** A trace of which nothing has come in. */
 export const NO_TRACE: LiveTrace = { points: [], last: -1, offsets: [] };
 
 /** Readings kept: ten minutes at 100 Hz. */

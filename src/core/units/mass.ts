@@ -15,6 +15,7 @@ export const lbToGrams = (lb: number): number => Math.round(lb * KG_PER_LB * 100
 
 /** What kit is stamped in. */
 export const LOAD_UNITS = ['kg', 'lb'] as const;
+/** What loads are stamped in. */
 export type LoadUnit = (typeof LOAD_UNITS)[number];
 
 /** Grams to pounds. */

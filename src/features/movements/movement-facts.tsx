@@ -45,10 +45,7 @@ function SetFacts({ movement }: Pick<Props, 'movement'>) {
       )}
       {settings.map(settingText).map((t) => (
         <Fact key={t.label} name={t.label}>
-          <b data-estimated={t.estimated || undefined}>
-            {t.figure} {t.unit}
-          </b>
-          , {t.note}
+          <b data-estimated={t.estimated || undefined}>{`${t.figure} ${t.unit}`.trim()}</b>, {t.note}
         </Fact>
       ))}
     </>

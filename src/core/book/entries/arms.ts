@@ -61,6 +61,7 @@ const preacher = <const Id extends string>(own: Named<Id> & Partial<BookEntry> &
     ...own,
   });
 
+/** Curls. */
 export const BICEPS = [
   preacher({
     id: 'preacher-curl-one-arm',
@@ -316,6 +317,7 @@ export const BICEPS = [
   }),
 ];
 
+/** Elbow extensions. */
 export const TRICEPS = [
   extend({
     id: 'rope-pushdown',

@@ -62,6 +62,7 @@ const lying = <const Id extends string>(
     ...more,
   });
 
+/** Movements of the chest. */
 export const CHEST = [
   sweep(
     {

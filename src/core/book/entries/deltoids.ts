@@ -24,6 +24,7 @@ const raise = <const Id extends string>(own: Own<Id>): Entry<Id> =>
     ...own,
   });
 
+/** Movements of the deltoids. */
 export const DELTOIDS = [
   rear({
     id: 'rear-delt-cable-row',

@@ -1,5 +1,6 @@
 import { entry, inFloor, inTrunk } from './make';
 
+/** Movements of the legs. */
 export const LEGS = [
   entry({
     id: 'leg-extension',
@@ -87,6 +88,7 @@ export const LEGS = [
   }),
 ];
 
+/** What is done before the work: stretches and drills. */
 export const BEFORE = [
   entry({
     id: 'door-frame-chest-stretch',

@@ -28,6 +28,7 @@ export const rowing = (from: readonly [number, number], to: readonly [number, nu
   })),
 });
 
+/** A load on a cable: carriage between two shares of the stature, attachments that fit, and how the client faces. */
 export const cable = (
   facing: Facing,
   attachments: readonly AttachmentKind[],
@@ -46,10 +47,14 @@ export const cable = (
 
 /** Pulley heights as shares of stature: at the floor, about the trunk, overhead, or wherever the line asks. */
 export const LOW = [0, 0.4] as const;
+/** Carriage about the height of the shoulder, shares of the stature. */
 export const LEVEL = [0.3, 0.85] as const;
+/** Carriage from over the shoulder up, shares of the stature. */
 export const HIGH = [0.85, 2] as const;
 const ANYWHERE = [0, 2] as const;
+/** A dumbbell, or a share of one in each hand. */
 export const dumbbell = (share = 1): LoadRule => ({ kind: 'weight', kit: 'dumbbells', share });
+/** A bar, half of it in each hand. */
 export const bar: LoadRule = { kind: 'weight', kit: 'bar', share: 0.5 };
 
 const USUAL = {

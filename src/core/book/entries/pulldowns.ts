@@ -12,6 +12,7 @@ const pull = <const Id extends string>(own: Own<Id>): Entry<Id> =>
     ...own,
   });
 
+/** Pulldowns and what else pulls from above. */
 export const PULLDOWNS = [
   pull({
     id: 'pulldown-overhand',

@@ -28,6 +28,7 @@ const backRow = <const Id extends string>(own: Own<Id>): Entry<Id> =>
 const NEAR_HIP = rowing([90, 75], [-85, 22]);
 const CLOSE = inTrunk([90, 78, 90, 84], [-85, 28, 90, 62]);
 
+/** Rows. */
 export const ROWS = [
   latRow({
     id: 'dumbbell-row-one-arm',

@@ -1,0 +1,92 @@
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+/** How Debian's Chromium is started: without a sandbox inside a container, and without talking to anybody. */
+export const BROWSER_ARGS = [
+  '--no-sandbox',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--disable-dev-shm-usage',
+];
+
+const PORT = { demo: 4391, empty: 4392 } as const;
+/** Where the journeys' own stand-in for the sensors listens, once one of them starts it. */
+const TRACKER_AT = 4393;
+
+/** The real application on its own fresh demo database; `restart` kills the server the hard way first. */
+export class App {
+  private readonly port: number;
+  readonly url: string;
+  readonly database: string;
+  private child: ChildProcess | null = null;
+
+  constructor(readonly demo: boolean) {
+    this.port = demo ? PORT.demo : PORT.empty;
+    this.url = `http://127.0.0.1:${this.port}`;
+    this.database = join(mkdtempSync(join(tmpdir(), 'jorvix-e2e-')), 'app.db');
+    if (!demo) return;
+    const made = spawnSync('node_modules/.bin/tsx', ['--conditions=react-server', 'scripts/load-demo.ts'], {
+      env: { ...process.env, JORVIX_DB: this.database },
+      encoding: 'utf8',
+    });
+    if (made.status !== 0) throw new Error(made.stderr);
+  }
+
+  async start(): Promise<void> {
+    this.child = spawn(process.execPath, ['scripts/serve-app.mjs'], {
+      env: {
+        ...process.env,
+        PORT: String(this.port),
+        JORVIX_DB: this.database,
+        JORVIX_TRACKER: `http://127.0.0.1:${TRACKER_AT}`,
+        ...(this.demo ? { JORVIX_TILT: 'simulated' } : {}),
+      },
+      stdio: 'ignore',
+      detached: true,
+    });
+    for (let i = 0; i < 150; i++) {
+      await new Promise((r) => setTimeout(r, 200));
+      if (
+        await fetch(this.url).then(
+          (r) => r.ok,
+          () => false,
+        )
+      )
+        return;
+    }
+    throw new Error('the server did not start');
+  }
+
+  async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<void> {
+    const { child } = this;
+    this.child = null;
+    if (!child?.pid) return;
+    const gone = new Promise((r) => child.once('exit', r));
+    process.kill(-child.pid, signal);
+    await gone;
+  }
+
+  async restart(): Promise<void> {
+    await this.stop('SIGKILL');
+    await this.start();
+  }
+}
+
+/** The stand-in for the sensors, where the journeys' application looks for them. */
+export const startTracker = (): ChildProcess =>
+  spawn('node_modules/.bin/tsx', ['scripts/serve-tracker.ts'], {
+    env: { ...process.env, JORVIX_TRACKER_PORT: String(TRACKER_AT) },
+    stdio: 'ignore',
+  });
+
+/** Today's planned movement of a demo client. */
+export function itemId(client: string, index: number): string {
+  const d = new Date();
+  const two = (n: number): string => String(n).padStart(2, '0');
+  return `${client}-${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}-${index}`;
+}
