@@ -30,15 +30,113 @@ function Cell({ cell }: { readonly cell: LedgerCell }) {
   );
 }
 
+type LedgerProps = { readonly ledger: LedgerMovementView };
+
+/** Over the faults: when, which set, what was lifted and where it stood. */
+function SetHeads({ ledger }: LedgerProps) {
+  const sets = ledger.sessions.flatMap((s) => s.sets);
+  return (
+    <thead>
+      <tr>
+        <td />
+        {ledger.sessions
+          .filter((s) => s.sets.length > 0)
+          .map((s) => (
+            <th key={s.sessionId} colSpan={s.sets.length} scope="colgroup" className={styles.session}>
+              {s.date}
+            </th>
+          ))}
+      </tr>
+      <tr>
+        <th scope="row">set</th>
+        {sets.map((s) => (
+          <th key={s.setId} scope="col">
+            {s.setNo}
+            {s.side && <small>{s.side === 'left' ? ' L' : ' R'}</small>}
+          </th>
+        ))}
+      </tr>
+      <tr className={styles.did}>
+        <th scope="row">load, reps</th>
+        {sets.map((s) => (
+          <td key={s.setId}>
+            {s.load}
+            <br />× {s.reps}
+          </td>
+        ))}
+      </tr>
+      <tr className={styles.did}>
+        <th scope="row">set-up used</th>
+        {sets.map((s) => (
+          <td key={s.setId}>
+            {s.setup ?? 'not saved'}
+            {s.setupOff && <b> off</b>}
+          </td>
+        ))}
+      </tr>
+    </thead>
+  );
+}
+
+/** Faults down, a cell for every set. */
+function FaultRows({ ledger }: LedgerProps) {
+  const sets = ledger.sessions.flatMap((s) => s.sets);
+  return (
+    <tbody>
+      {ledger.faults.map((f) => (
+        <tr key={f.fault} data-cleared={f.cleared || undefined}>
+          <th scope="row">
+            {FAULT_TEXT[f.fault].seen}
+            <small>{f.summary}</small>
+          </th>
+          {f.cells.map((c, i) => (
+            <Cell key={sets[i]!.setId} cell={c} />
+          ))}
+        </tr>
+      ))}
+      {ledger.faults.length === 0 && (
+        <tr>
+          <th scope="row">no faults on record</th>
+        </tr>
+      )}
+    </tbody>
+  );
+}
+
+/** What was done about the faults, and how it fared. */
+function Corrections({ ledger }: LedgerProps) {
+  if (ledger.corrections.length === 0) return null;
+  return (
+    <>
+      <h3>Corrections given</h3>
+      <ul className={styles.corrections}>
+        {ledger.corrections.map((c) => (
+          <li key={c.id}>
+            <span>{c.when}</span>
+            <b>{CORRECTION_TEXT[c.code]}</b>
+            <span>
+              for: {FAULT_TEXT[c.fault].seen}; judged {CAUSE_NAME[c.cause]}
+            </span>
+            <b>
+              <span aria-hidden>{OUTCOME_SHAPE[c.outcome ?? 'not-checked']}</span>{' '}
+              {c.outcome ? OUTCOME_TEXT[c.outcome].toLowerCase() : 'not asked yet'}
+            </b>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
 /**
  * One movement: faults down, sets across by session, the rep numbers in the cells, corrections where they were given.
  */
-export function LedgerTable({ ledger }: { readonly ledger: LedgerMovementView }) {
-  const sets = ledger.sessions.flatMap((s) => s.sets);
+export function LedgerTable({ ledger }: LedgerProps) {
+  const name = movementName(ledger.movement);
   const pains = ledger.sessions.flatMap((s) => s.pains.map((p) => ({ ...p, date: s.date })));
   return (
     <section className={styles.movement}>
-      <h2>{movementName(ledger.movement)}</h2>
+      <h2>{name}</h2>
       {pains.map((p) => (
         <p key={p.id} className={styles.pain}>
           <b>
@@ -47,94 +145,15 @@ export function LedgerTable({ ledger }: { readonly ledger: LedgerMovementView })
           {p.note || 'No note.'}
         </p>
       ))}
-      {sets.length > 0 && (
-        <div
-          className={styles.scroll}
-          tabIndex={0}
-          role="region"
-          aria-label={`Ledger of ${movementName(ledger.movement)}`}
-        >
+      {ledger.sessions.some((s) => s.sets.length > 0) && (
+        <div className={styles.scroll} tabIndex={0} role="region" aria-label={`Ledger of ${name}`}>
           <table className={styles.table}>
-            <thead>
-              <tr>
-                <td />
-                {ledger.sessions
-                  .filter((s) => s.sets.length > 0)
-                  .map((s) => (
-                    <th key={s.sessionId} colSpan={s.sets.length} scope="colgroup" className={styles.session}>
-                      {s.date}
-                    </th>
-                  ))}
-              </tr>
-              <tr>
-                <th scope="row">set</th>
-                {sets.map((s) => (
-                  <th key={s.setId} scope="col">
-                    {s.setNo}
-                    {s.side && <small>{s.side === 'left' ? ' L' : ' R'}</small>}
-                  </th>
-                ))}
-              </tr>
-              <tr className={styles.did}>
-                <th scope="row">load, reps</th>
-                {sets.map((s) => (
-                  <td key={s.setId}>
-                    {s.load}
-                    <br />× {s.reps}
-                  </td>
-                ))}
-              </tr>
-              <tr className={styles.did}>
-                <th scope="row">set-up used</th>
-                {sets.map((s) => (
-                  <td key={s.setId}>
-                    {s.setup ?? 'not saved'}
-                    {s.setupOff && <b> off</b>}
-                  </td>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {ledger.faults.map((f) => (
-                <tr key={f.fault} data-cleared={f.cleared || undefined}>
-                  <th scope="row">
-                    {FAULT_TEXT[f.fault].seen}
-                    <small>{f.summary}</small>
-                  </th>
-                  {f.cells.map((c, i) => (
-                    <Cell key={sets[i]!.setId} cell={c} />
-                  ))}
-                </tr>
-              ))}
-              {ledger.faults.length === 0 && (
-                <tr>
-                  <th scope="row">no faults on record</th>
-                </tr>
-              )}
-            </tbody>
+            <SetHeads ledger={ledger} />
+            <FaultRows ledger={ledger} />
           </table>
         </div>
       )}
-      {ledger.corrections.length > 0 && (
-        <>
-          <h3>Corrections given</h3>
-          <ul className={styles.corrections}>
-            {ledger.corrections.map((c) => (
-              <li key={c.id}>
-                <span>{c.when}</span>
-                <b>{CORRECTION_TEXT[c.code]}</b>
-                <span>
-                  for: {FAULT_TEXT[c.fault].seen}; judged {CAUSE_NAME[c.cause]}
-                </span>
-                <b>
-                  <span aria-hidden>{OUTCOME_SHAPE[c.outcome ?? 'not-checked']}</span>{' '}
-                  {c.outcome ? OUTCOME_TEXT[c.outcome].toLowerCase() : 'not asked yet'}
-                </b>
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
+      <Corrections ledger={ledger} />
     </section>
   );
 }

@@ -1,5 +1,5 @@
 'use client';
-import { SIDES } from '@/core/body/side';
+import { SIDES, type Side } from '@/core/body/side';
 import { holeOf } from '@/core/setup/setup-problem';
 import { postureText } from '@/messages/book';
 import { holeText } from '@/messages/holes';
@@ -14,82 +14,84 @@ import styles from './setup.module.css';
 
 const cm = (m: number): number => Math.round(m * 100);
 
-/** What is set on steel, biggest first: hole, mark, then handle and feet. */
-export function SettingPlates({
-  context,
-  setup,
-  onMove,
-  apart,
-  onApart,
-  moves,
-}: {
+interface Props {
   readonly context: SetupBenchView;
   readonly setup: BenchSetup;
   readonly onMove: (move: Move) => void;
   readonly apart: boolean;
   readonly onApart: (apart: boolean) => void;
   readonly moves: FitMoves;
-}) {
-  const { placement, base, problem, tolerance, off, entry, settings } = setup;
+}
+
+/** The hole of one carriage, or of both alike. */
+function HolePlate({ setup, onMove, side }: Pick<Props, 'setup' | 'onMove'> & { readonly side: Side | undefined }) {
+  const { placement, base, problem, state, dispatch } = setup;
+  const { column } = problem.input;
+  const own = holeOf(placement, side ?? 'right');
+  const was = holeOf(base.placement, side ?? 'right');
+  return (
+    <SteppedPlate
+      label={side ? `Hole, ${side}` : twoCables(problem) ? 'Hole, both sides' : 'Hole'}
+      testId={side === 'left' ? 'plate-hole-left' : 'plate-hole'}
+      middle={
+        <HoldButton
+          what="hole"
+          held={state.held.hole !== undefined}
+          onHold={() => dispatch({ type: 'hold-toggled', at: { hole: placement.hole, leftBy: placement.leftBy ?? 0 } })}
+        />
+      }
+      estimated={problem.body.height.shoulderHeight.source !== 'measured'}
+      less={`Lower hole number${side ? `, ${side}` : ''}`}
+      more={`Higher hole number${side ? `, ${side}` : ''}`}
+      onLess={() => onMove({ what: 'hole', to: own - 1, only: side })}
+      onMore={() => onMove({ what: 'hole', to: own + 1, only: side })}
+      note={own === was ? `of ${column.holes}, hole 1 at the ${column.numberedFrom}` : `solved: ${was}`}
+    >
+      {holeText(column, placement, side ?? state.side)}
+    </SteppedPlate>
+  );
+}
+
+/** The client's mark on the floor, before the pulleys or behind them. */
+function MarkPlate({ setup, onMove }: Pick<Props, 'setup' | 'onMove'>) {
+  const { placement, base, tolerance, off, state, dispatch } = setup;
   const { standX } = placement;
-  const behind = standX < 0;
-  const solved = base.placement;
+  const solved = base.placement.standX;
   const span = tolerance
-    ? `${cm(solved.standX + tolerance.standXM[0])} to ${cm(solved.standX + tolerance.standXM[1])} cm will do`
+    ? `${cm(solved + tolerance.standXM[0])} to ${cm(solved + tolerance.standXM[1])} cm will do`
     : '';
   return (
+    <SteppedPlate
+      label={standX < 0 ? 'Mark, behind the pulleys' : 'Mark, in front of the pulleys'}
+      testId="plate-mark"
+      middle={
+        <HoldButton
+          what="mark"
+          held={state.held.standX !== undefined}
+          onHold={() => dispatch({ type: 'hold-toggled', at: { standX } })}
+        />
+      }
+      less="One centimetre nearer"
+      more="One centimetre further"
+      onLess={() => onMove({ what: 'stand', x: standX - 0.01 })}
+      onMore={() => onMove({ what: 'stand', x: standX + 0.01 })}
+      note={off && cm(standX) !== cm(solved) ? `solved: ${cm(solved)}` : span}
+    >
+      {Math.abs(cm(standX))}
+      <small>cm</small>
+    </SteppedPlate>
+  );
+}
+
+/** What is set on steel, biggest first: hole, mark, then handle and feet. */
+export function SettingPlates({ context, setup, onMove, apart, onApart, moves }: Props) {
+  const { placement, problem, entry, settings } = setup;
+  return (
     <div className={styles.plates}>
-      {(apart ? SIDES : [undefined]).map((side) => {
-        const own = holeOf(placement, side ?? 'right');
-        const was = holeOf(solved, side ?? 'right');
-        return (
-          <SteppedPlate
-            key={side ?? 'both'}
-            label={side ? `Hole, ${side}` : twoCables(problem) ? 'Hole, both sides' : 'Hole'}
-            testId={side === 'left' ? 'plate-hole-left' : 'plate-hole'}
-            middle={
-              <HoldButton
-                what="hole"
-                held={setup.state.held.hole !== undefined}
-                onHold={() =>
-                  setup.dispatch({ type: 'hold-toggled', at: { hole: placement.hole, leftBy: placement.leftBy ?? 0 } })
-                }
-              />
-            }
-            estimated={problem.body.height.shoulderHeight.source !== 'measured'}
-            less={`Lower hole number${side ? `, ${side}` : ''}`}
-            more={`Higher hole number${side ? `, ${side}` : ''}`}
-            onLess={() => onMove({ what: 'hole', to: own - 1, only: side })}
-            onMore={() => onMove({ what: 'hole', to: own + 1, only: side })}
-            note={
-              own === was
-                ? `of ${problem.input.column.holes}, hole 1 at the ${problem.input.column.numberedFrom}`
-                : `solved: ${was}`
-            }
-          >
-            {holeText(problem.input.column, placement, side ?? setup.state.side)}
-          </SteppedPlate>
-        );
-      })}
-      <SteppedPlate
-        label={behind ? 'Mark, behind the pulleys' : 'Mark, in front of the pulleys'}
-        testId="plate-mark"
-        middle={
-          <HoldButton
-            what="mark"
-            held={setup.state.held.standX !== undefined}
-            onHold={() => setup.dispatch({ type: 'hold-toggled', at: { standX } })}
-          />
-        }
-        less="One centimetre nearer"
-        more="One centimetre further"
-        onLess={() => onMove({ what: 'stand', x: standX - 0.01 })}
-        onMore={() => onMove({ what: 'stand', x: standX + 0.01 })}
-        note={off && cm(standX) !== cm(solved.standX) ? `solved: ${cm(solved.standX)}` : span}
-      >
-        {Math.abs(cm(standX))}
-        <small>cm</small>
-      </SteppedPlate>
+      {(apart ? SIDES : [undefined]).map((side) => (
+        <HolePlate key={side ?? 'both'} setup={setup} onMove={onMove} side={side} />
+      ))}
+      <MarkPlate setup={setup} onMove={onMove} />
       <div className={styles.plate}>
         <div className={styles.plateLabel}>Handle</div>
         <div className={styles.plateWords}>

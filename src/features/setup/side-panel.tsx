@@ -59,62 +59,56 @@ function standInText({ standIn, solution, entry }: BenchSetup, context: SetupBen
   );
 }
 
-/** What to do next: why it is blocked, the least change, put it right, save as used, go to the set. */
-export const SidePanel = memo(function SidePanel({
-  context,
-  setup,
-  onSave,
-  trouble,
-}: {
+interface PanelProps {
   readonly context: SetupBenchView;
   readonly setup: BenchSetup;
-  readonly onSave: () => void;
-  readonly trouble: TapTrouble | null;
-}) {
-  const { solution, standIn, shown, leastChange, state, dispatch, placement, off } = setup;
-  const saved = samePlacement(state.saved, placement);
+}
+
+/** Why nothing works here, and what does. */
+function Blocked({ context, setup }: PanelProps) {
+  const { solution, standIn, dispatch } = setup;
+  if (solution.feasible) return null;
   const gym = context.stations.find((s) => s.id === context.station?.id)?.gym;
   const others = context.stations.filter((s) => s.gym === gym && !s.outOfOrder && s.id !== context.station?.id);
   return (
-    <div className={styles.actions}>
-      {setup.tooShort && (
-        <p className={styles.blocked} role="alert">
-          With this choice the client’s range leaves too little of the movement. The drawing shows the movement without
-          it.
-        </p>
+    <div className={styles.blocked} role="alert">
+      <p>
+        <b>{context.station?.name ?? 'This'} cannot serve this.</b>{' '}
+        {solution.nearest.violations.map((v) => limitText(v)).join(' ')}
+      </p>
+      <p>
+        {standInText(setup, context)}
+        {others.length > 0 && ` Or choose ${others.map((o) => o.name).join(' or ')} below.`}
+      </p>
+      {standIn && standIn.tiltDeg !== null && standIn.entry.id === context.item.movement && (
+        <button
+          type="button"
+          className={styles.plain}
+          onClick={() => dispatch({ type: 'options-chosen', options: { tiltDeg: standIn.tiltDeg ?? 0 } })}
+        >
+          Use the {standIn.tiltDeg}° sweep
+        </button>
       )}
-      {!solution.feasible && (
-        <div className={styles.blocked} role="alert">
-          <p>
-            <b>{context.station?.name ?? 'This'} cannot serve this.</b>{' '}
-            {solution.nearest.violations.map((v) => limitText(v)).join(' ')}
-          </p>
-          <p>
-            {standInText(setup, context)}
-            {others.length > 0 && ` Or choose ${others.map((o) => o.name).join(' or ')} below.`}
-          </p>
-          {standIn && standIn.tiltDeg !== null && standIn.entry.id === context.item.movement && (
-            <button
-              type="button"
-              className={styles.plain}
-              onClick={() => dispatch({ type: 'options-chosen', options: { tiltDeg: standIn.tiltDeg ?? 0 } })}
-            >
-              Use the {standIn.tiltDeg}° sweep
-            </button>
-          )}
-          {standIn && standIn.entry.id !== context.item.movement && (
-            <Link className={styles.plain} href={`/?plan=${standIn.entry.id}&client=${context.client.id}`}>
-              Plan it for today
-            </Link>
-          )}
-        </div>
+      {standIn && standIn.entry.id !== context.item.movement && (
+        <Link className={styles.plain} href={`/?plan=${standIn.entry.id}&client=${context.client.id}`}>
+          Plan it for today
+        </Link>
       )}
+    </div>
+  );
+}
+
+/** What is off as it stands, and the least that puts it right. */
+function AsItStands({ setup }: Pick<PanelProps, 'setup'>) {
+  const { solution, shown, leastChange, leastChangeFailed, off, dispatch } = setup;
+  return (
+    <>
       {solution.feasible && shown.violations.length > 0 && (
         <p className={styles.blocked} role="alert">
           {shown.violations.map((v) => limitText(v, 'found')).join(' ')}
         </p>
       )}
-      {setup.leastChangeFailed && off && <p className={styles.atPlates}>{NOT_WORKED_OUT}</p>}
+      {leastChangeFailed && off && <p className={styles.atPlates}>{NOT_WORKED_OUT}</p>}
       {leastChange && off && (
         <button
           type="button"
@@ -126,6 +120,29 @@ export const SidePanel = memo(function SidePanel({
           {changeText(leastChange)}
         </button>
       )}
+    </>
+  );
+}
+
+/** What to do next: why it is blocked, the least change, put it right, save as used, go to the set. */
+export const SidePanel = memo(function SidePanel({
+  context,
+  setup,
+  onSave,
+  trouble,
+}: PanelProps & { readonly onSave: () => void; readonly trouble: TapTrouble | null }) {
+  const { state, dispatch, placement, tooShort } = setup;
+  const saved = samePlacement(state.saved, placement);
+  return (
+    <div className={styles.actions}>
+      {tooShort && (
+        <p className={styles.blocked} role="alert">
+          With this choice the client’s range leaves too little of the movement. The drawing shows the movement without
+          it.
+        </p>
+      )}
+      <Blocked context={context} setup={setup} />
+      <AsItStands setup={setup} />
       <div className={styles.buttons}>
         <button
           type="button"

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { explain } from '@/core/setup/reasons';
 import { toVerdict } from '@/messages/reasons';
 import { cautionsOf } from '@/core/book/entry-cautions';
-import { CAUTION } from '@/messages/cautions';
+import { CAUTION, type CautionPlace } from '@/messages/cautions';
 import { RegionLines } from './region-lines';
 import type { BenchSetup } from './use-setup';
 import styles from './setup.module.css';
@@ -18,6 +18,52 @@ export interface FastLift {
 
 const markText = (standX: number): string => `${Math.abs(Math.round(standX * 100))} cm${standX < 0 ? ' behind' : ''}`;
 
+/** What two centimetres in the estimated shoulder height could change. */
+function Sensitivity({ setup, clientId }: { readonly setup: BenchSetup; readonly clientId: string }) {
+  const { sensitivity, base } = setup;
+  if (!sensitivity) return null;
+  const { lower, higher } = sensitivity;
+  const { hole } = base.placement;
+  const says =
+    lower && higher
+      ? lower.hole === hole && higher.hole === hole
+        ? 'same hole.'
+        : `hole ${lower.hole} to ${higher.hole}.`
+      : 'could leave the column’s reach.';
+  return (
+    <div className={styles.verdict}>
+      <dt className={styles.estimated}>±2 cm</dt>
+      <dd>
+        in the estimated shoulder height: {says} <Link href={`/clients/${clientId}`}>Measure it</Link>
+      </dd>
+    </div>
+  );
+}
+
+/** The next best set-ups at other holes, each to be taken with a tap. */
+function Alternatives({ setup }: { readonly setup: BenchSetup }) {
+  const { solution, placement, dispatch } = setup;
+  if (!solution.feasible || solution.alternatives.length === 0) return null;
+  return (
+    <div className={styles.alternatives} aria-label="Next best set-ups">
+      {solution.alternatives.map((a) => (
+        <button
+          type="button"
+          key={a.placement.hole}
+          className={styles.alternative}
+          aria-pressed={a.placement.hole === placement.hole && a.placement.standX === placement.standX}
+          onClick={() => dispatch({ type: 'placed', placement: a.placement })}
+        >
+          <b>Hole {a.placement.hole}</b>, {markText(a.placement.standX)}
+          <span>
+            {a.metrics.offPlaneRmsDeg.toFixed(1)}° off, peak {Math.round(a.metrics.peakAt * 100)} %
+          </span>
+        </button>
+      ))}
+    </div>
+  );
+}
+
 /** Numbers with their reasons, the two next best set-ups, what an estimate could change, and the cautions. */
 export function VerdictLines({
   setup,
@@ -28,10 +74,10 @@ export function VerdictLines({
   readonly clientId: string;
   readonly fast: FastLift | null;
 }) {
-  const { entry, region, problem, shown, solution, sensitivity, dispatch, base, placement } = setup;
+  const { entry, region, problem, shown } = setup;
   const verdicts = useMemo(() => explain(problem, shown).map(toVerdict), [problem, shown]);
-  const cautionsAt = (places: readonly string[]): string[] =>
-    cautionsOf(entry).flatMap((c) => (places.includes(CAUTION[c].at) ? [CAUTION[c].text] : []));
+  const cautionsAt = (place: CautionPlace): string[] =>
+    cautionsOf(entry).flatMap((c) => (CAUTION[c].at === place ? [CAUTION[c].text] : []));
   return (
     <>
       <dl className={styles.verdicts} data-testid="verdicts">
@@ -41,7 +87,7 @@ export function VerdictLines({
             <dd>
               {v.text}
               {v.code === 'range' &&
-                cautionsAt(['range']).map((text) => (
+                cautionsAt('range').map((text) => (
                   <span key={text} className={styles.atLine}>
                     {text}
                   </span>
@@ -58,42 +104,12 @@ export function VerdictLines({
             </dd>
           </div>
         )}
-        {sensitivity && (
-          <div className={styles.verdict}>
-            <dt className={styles.estimated}>±2 cm</dt>
-            <dd>
-              in the estimated shoulder height:{' '}
-              {sensitivity.lower && sensitivity.higher
-                ? sensitivity.lower.hole === base.placement.hole && sensitivity.higher.hole === base.placement.hole
-                  ? 'same hole.'
-                  : `hole ${sensitivity.lower.hole} to ${sensitivity.higher.hole}.`
-                : 'could leave the column’s reach.'}{' '}
-              <Link href={`/clients/${clientId}`}>Measure it</Link>
-            </dd>
-          </div>
-        )}
+        <Sensitivity setup={setup} clientId={clientId} />
       </dl>
       <RegionLines region={region} />
-      {solution.feasible && solution.alternatives.length > 0 && (
-        <div className={styles.alternatives} aria-label="Next best set-ups">
-          {solution.alternatives.map((a) => (
-            <button
-              type="button"
-              key={a.placement.hole}
-              className={styles.alternative}
-              aria-pressed={a.placement.hole === placement.hole && a.placement.standX === placement.standX}
-              onClick={() => dispatch({ type: 'placed', placement: a.placement })}
-            >
-              <b>Hole {a.placement.hole}</b>, {markText(a.placement.standX)}
-              <span>
-                {a.metrics.offPlaneRmsDeg.toFixed(1)}° off, peak {Math.round(a.metrics.peakAt * 100)} %
-              </span>
-            </button>
-          ))}
-        </div>
-      )}
+      <Alternatives setup={setup} />
       <ul className={styles.cautions} aria-label="Cautions">
-        {cautionsAt(['set']).map((text) => (
+        {cautionsAt('set').map((text) => (
           <li key={text}>{text}</li>
         ))}
       </ul>
