@@ -32,7 +32,7 @@ export function WordedSlider({ label, value, min, max, step, words, onChange, qu
         size="sm"
         thumbLabel={label}
         thumbValueText={words}
-        classNames={{ trackContainer: styles.sliderTrack, thumb: styles.sliderThumb }}
+        classNames={{ root: styles.sliderTrack, trackContainer: styles.sliderTrack, thumb: styles.sliderThumb }}
         onChange={onChange}
       />
     </div>
