@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest';
+import type { FloorEvent, FloorEventBody } from './floor-event';
+import { foldSetLog, orderEvents } from './set-log';
+
+const event = (body: FloorEventBody, more: Partial<FloorEvent> = {}): FloorEvent =>
+  ({
+    id: `${body.kind}-${more.seq ?? 0}-${more.deviceId ?? 'd'}`,
+    actorId: 't',
+    deviceId: 'd',
+    seq: 0,
+    atMs: 0,
+    clientId: 'c',
+    itemId: 'i',
+    movement: 'cable-fly-level',
+    ...body,
+    ...more,
+  }) as FloorEvent;
+const start = { kind: 'set-started', setId: 's', setNo: 1, loadG: 1, targetReps: 9, tempo: '3-1-2-1' } as const;
+const begun = { ...start, scheme: 'straight' } as const;
+
+it('events stand by their time, then by device, then by number', () => {
+  const at = (atMs: number, deviceId: string, seq: number) =>
+    event({ kind: 'rep', setId: 's', rep: 1 }, { atMs, deviceId, seq });
+  const right = [at(1, 'b', 9), at(2, 'a', 1), at(2, 'a', 2), at(2, 'b', 0), at(3, 'a', 0)];
+  for (const turned of [[...right].reverse(), [right[2]!, right[4]!, right[0]!, right[3]!, right[1]!]])
+    expect(orderEvents(turned)).toEqual(right);
+});
+
+describe('a set', () => {
+  const setup = (itemId: string, hole: number, seq: number): FloorEvent =>
+    event(
+      {
+        kind: 'setup-saved',
+        placement: { hole, standX: 0, standZ: 0, yawDeg: 0 },
+        solved: null,
+        off: false,
+        stationId: 's',
+        attachmentId: 'a',
+        side: 'left',
+        options: {} as never,
+      },
+      { itemId, seq, atMs: seq },
+    );
+  it('has the set-up that was saved last for its movement, and its side where nothing is planned any more', () => {
+    const log = foldSetLog(
+      [setup('i', 3, 1), setup('i', 5, 2), setup('other', 9, 3), event(begun, { seq: 4, atMs: 4 })],
+      {},
+    );
+    expect(log.sets[0]).toMatchObject({ setup: { placement: { hole: 5 } }, side: 'left', sessionId: 'i', reps: 0 });
+  });
+  it('counts to its furthest rep, whatever comes later', () => {
+    const reps = [3, 5, 4].map((rep, k) => event({ kind: 'rep', setId: 's', rep }, { seq: k + 1, atMs: k + 1 }));
+    expect(foldSetLog([event(begun), ...reps], {}).sets[0]!.reps).toBe(5);
+  });
+  it('a stop for pain outside a set ends none', () => {
+    const log = foldSetLog([event(begun), event({ kind: 'pain', setId: null, rep: 0 }, { seq: 2, atMs: 2 })], {});
+    expect([log.sets[0]!.endedAtMs, log.pains.length]).toEqual([null, 1]);
+  });
+});
