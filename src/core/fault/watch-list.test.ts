@@ -24,6 +24,7 @@ describe('weight = rate per set x severity x 0.7 ^ sessions since', () => {
       setsOf([['shrugs']], [[]], [[]]),
       { weight: (severity / 3) * 0.49, setsSince: 2, sessionsSince: 2, cleared: false },
     ],
+    ['last session but one', setsOf([[]], [['shrugs']], [[]]), { setsSince: 1, sessionsSince: 1 }],
     [
       'cleared: nothing, whatever it weighed',
       setsOf([['shrugs']], [[], []], [[], []], [[], []]),

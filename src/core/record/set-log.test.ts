@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { FloorEvent, FloorEventBody } from './floor-event';
-import { foldSetLog, orderEvents } from './set-log';
+import { findOpenCorrection, foldSetLog, orderEvents } from './set-log';
 
 const event = (body: FloorEventBody, more: Partial<FloorEvent> = {}): FloorEvent =>
   ({
@@ -51,6 +51,16 @@ describe('a set', () => {
   it('counts to its furthest rep, whatever comes later', () => {
     const reps = [3, 5, 4].map((rep, k) => event({ kind: 'rep', setId: 's', rep }, { seq: k + 1, atMs: k + 1 }));
     expect(foldSetLog([event(begun), ...reps], {}).sets[0]!.reps).toBe(5);
+  });
+  it('asks about the correction that was given last', () => {
+    const given = ['one', 'two'].map((id, k) =>
+      event(
+        { kind: 'correction', setId: 's', fault: 'shrugs', correction: 'blades-down', cause: 'cue' },
+        { id, seq: k + 1, atMs: k + 1 },
+      ),
+    );
+    const { sets } = foldSetLog([event(begun), ...given], {});
+    expect(findOpenCorrection(sets)).toMatchObject({ id: 'two', outcome: null, outcomeId: null, outcomeSetId: null });
   });
   it('a stop for pain outside a set ends none', () => {
     const log = foldSetLog([event(begun), event({ kind: 'pain', setId: null, rep: 0 }, { seq: 2, atMs: 2 })], {});
