@@ -43,3 +43,7 @@ export const WITH_TEXT = {
 
 /** A worker that broke: what to do about it. */
 export const NOT_WORKED_OUT = 'This could not be worked out here. Choose again; if it stays so, open the page again.';
+
+/** A choice on the bench that this client's range cannot follow. */
+export const CHOICE_TOO_SHORT =
+  'With this choice the client’s range leaves too little of the movement. The drawing shows the movement without it.';

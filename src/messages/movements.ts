@@ -6,6 +6,7 @@ import type { Region } from '@/core/body/region-line';
 import type { PeakTarget } from '@/core/movement/peak-target';
 import { jointName } from './joints';
 import { whereInRange } from './where-in-range';
+import { percent } from './numbers';
 
 export const REGION_NAME: Readonly<Record<Region, string>> = {
   'chest-upper': 'upper chest',
@@ -90,8 +91,6 @@ const AFTER_LOAD: Readonly<Record<BookEntry['load']['kind'], string | null>> = {
 /** ", 15 kg on the stack": the load that a curve is shown at. */
 export const loadIn = (e: BookEntry, loadSays: string): string =>
   AFTER_LOAD[e.load.kind] === null ? '' : `, ${loadSays}${AFTER_LOAD[e.load.kind]}`;
-
-const percent = (s: number): string => `${Math.round(s * 100)} %`;
 
 /** Where a movement is hardest and how much of it is loaded. */
 export const hardestText = (m: LineMetrics): string =>

@@ -8,6 +8,7 @@ import { STEP_M, type PickUp, type Reason } from '@/core/setup/reasons';
 import { COMPENSATING_MUSCLE_NAME, REGION_NAME } from './movements';
 import { whereInRange } from './where-in-range';
 import { MEASURE_LABEL } from './measures';
+import { cmText, percent } from './numbers';
 
 /** A verdict: the figure read first, and the sentence that says why. */
 export interface Verdict {
@@ -16,9 +17,7 @@ export interface Verdict {
   readonly text: string;
 }
 
-const cm = (m: number): string => `${Math.round(m * 100)} cm`;
 const deg = (d: number): string => `${Math.abs(d) < 10 ? Math.abs(d).toFixed(1) : Math.abs(d).toFixed(0)}°`;
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 const TIPS: Readonly<Record<SweepSense, readonly [above: string, below: string]>> = {
   up: ['up', 'down'],
@@ -63,7 +62,7 @@ function lineText(r: ReasonOf<'line'>): string {
 
 function peakText(r: ReasonOf<'peak'>): string {
   const forward =
-    r.stepForwardAt === null ? '' : ` ${cm(STEP_M)} further from the column: ${percent(r.stepForwardAt)}.`;
+    r.stepForwardAt === null ? '' : ` ${cmText(STEP_M)} further from the column: ${percent(r.stepForwardAt)}.`;
   return `of the way: hardest ${whereInRange(r.at)}, ${Math.round(r.momentNm)} Nm.${forward}`;
 }
 
@@ -78,7 +77,7 @@ function sayRest(r: ReasonOf<'rest-zone'>): Said {
 
 const clearanceText = (r: ReasonOf<'clearance'>): string =>
   r.cableM < r.needM
-    ? `of cable out in the stretch: under ${cm(r.needM)} the stack sets down. Step away from the pulleys.`
+    ? `of cable out in the stretch: under ${cmText(r.needM)} the stack sets down. Step away from the pulleys.`
     : 'of cable out in the stretch: the stack stays up.';
 
 function offAxisText(r: ReasonOf<'off-axis'>): string {
@@ -106,7 +105,7 @@ function say(r: Reason): Said {
     case 'rest-zone':
       return sayRest(r);
     case 'clearance':
-      return { figure: cm(r.cableM), text: clearanceText(r) };
+      return { figure: cmText(r.cableM), text: clearanceText(r) };
     case 'off-axis':
       return { figure: percent(r.share), text: offAxisText(r) };
     case 'region': {
@@ -134,11 +133,11 @@ export const ON_PART: Readonly<Record<LoadedPart, string>> = {
 export function limitText(v: Violation, of: 'best' | 'found' = 'best'): string {
   switch (v.limit) {
     case 'clearance':
-      return `The stack would set down in the stretch: ${cm(v.have)} of cable out, ${cm(v.need)} needed.`;
+      return `The stack would set down in the stretch: ${cmText(v.have)} of cable out, ${cmText(v.need)} needed.`;
     case 'travel':
-      return `The cable is too short: ${cm(v.need)} needed at the longest, ${cm(v.have)} on the column.`;
+      return `The cable is too short: ${cmText(v.need)} needed at the longest, ${cmText(v.have)} on the column.`;
     case 'room':
-      return `No floor there: ${cm(v.need)} from the pulleys, the limit is ${cm(v.have)}.`;
+      return `No floor there: ${cmText(v.need)} from the pulleys, the limit is ${cmText(v.have)}.`;
     case 'line':
       return of === 'best'
         ? `No hole and place reach the line: ${deg(v.have)} off at best, ${deg(v.need)} is the most.`

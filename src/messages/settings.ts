@@ -2,6 +2,7 @@ import type { FitSetting, StopReason } from '@/core/book/fit-entry';
 import type { JointStops } from '@/core/book/joint-stops';
 import type { LoadedRegion, RegionCause, RegionChange } from '@/core/book/region-of';
 import { REGION_NAME } from './movements';
+import { toCm } from './numbers';
 
 /** A setting as a plate shows it: what it is, the figure to set, and why or how to check it. */
 export interface SettingText {
@@ -13,8 +14,7 @@ export interface SettingText {
   readonly estimated: boolean;
 }
 
-const cm = (m: number): number => Math.round(m * 100);
-const signed = (m: number): string => `${Math.abs(cm(m))} cm`;
+const signed = (m: number): string => `${Math.abs(toCm(m))} cm`;
 
 const BY: Readonly<Record<StopReason, string>> = {
   own: 'the movement’s own',
@@ -97,7 +97,7 @@ function words(s: FitSetting): Omit<SettingText, 'kind'> {
     case 'knee-pad':
       return {
         label: 'Knee pad, over the seat',
-        figure: String(cm(s.overSeatM)),
+        figure: String(toCm(s.overSeatM)),
         unit: 'cm',
         note: 'snug on the thighs, knees at a right angle, feet flat',
         estimated: s.estimated,
@@ -105,7 +105,7 @@ function words(s: FitSetting): Omit<SettingText, 'kind'> {
     case 'hinge':
       return {
         label: 'Hinge, knuckles',
-        figure: String(Math.abs(cm(s.overKneesM))),
+        figure: String(Math.abs(toCm(s.overKneesM))),
         unit: 'cm',
         note: `${s.overKneesM >= 0 ? 'above' : 'below'} the kneecaps: trunk ${Math.round(s.trunkDeg)}° above level`,
         estimated: s.estimated,
@@ -113,9 +113,9 @@ function words(s: FitSetting): Omit<SettingText, 'kind'> {
     case 'landmine-mark':
       return {
         label: 'Mark, from the pivot',
-        figure: String(cm(s.alongM)),
+        figure: String(toCm(s.alongM)),
         unit: 'cm',
-        note: s.besideM < 0.03 ? 'over the bar' : `${cm(s.besideM)} cm beside the bar’s line`,
+        note: s.besideM < 0.03 ? 'over the bar' : `${toCm(s.besideM)} cm beside the bar’s line`,
         estimated: true,
       };
     case 'stops':

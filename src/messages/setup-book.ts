@@ -1,14 +1,13 @@
 import type { SetupChange } from '@/core/record/setup-book';
 import type { Placement } from '@/core/setup/setup-problem';
 import { turnDeg } from '@/core/units/turn';
+import { cmText } from './numbers';
 
 /** What pieces of kit are called; null for one that is gone. */
 export interface KitNames {
   readonly station: (id: string | null) => string | null;
   readonly handle: (id: string | null) => string | null;
 }
-
-const cm = (m: number): string => `${Math.round(m * 100)} cm`;
 
 /** A turn to the left, degrees. */
 const turnText = (deg: number): string => `turned ${Math.abs(Math.round(deg))}° ${deg > 0 ? 'left' : 'right'}`;
@@ -24,9 +23,9 @@ export function setupChangeText(c: SetupChange, names: KitNames): string {
     case 'hole':
       return `hole ${c.from} to ${c.to}`;
     case 'mark':
-      return `mark ${cm(c.from)} to ${cm(c.to)}`;
+      return `mark ${cmText(c.from)} to ${cmText(c.to)}`;
     case 'sideways':
-      return `${cm(Math.abs(c.to - c.from))} further ${c.to > c.from ? 'right' : 'left'}`;
+      return `${cmText(Math.abs(c.to - c.from))} further ${c.to > c.from ? 'right' : 'left'}`;
     case 'facing':
       return turnText(turnDeg(c.from, c.to));
     case 'column':
@@ -40,8 +39,8 @@ export function setupChangeText(c: SetupChange, names: KitNames): string {
 
 /** The same in the cell of a table. */
 export const setupCellText = (at: Placement | null): string =>
-  at ? `hole ${at.hole}, ${cm(at.standX)}` : 'as set by rule';
+  at ? `hole ${at.hole}, ${cmText(at.standX)}` : 'as set by rule';
 
 /** Where a set-up stood; `hole` as its column counts, where the column is still there. */
 export const setupPlaceText = (at: Placement | null, hole: string | null): string =>
-  at ? `hole ${hole ?? at.hole}, mark ${cm(at.standX)}` : 'as set by rule';
+  at ? `hole ${hole ?? at.hole}, mark ${cmText(at.standX)}` : 'as set by rule';

@@ -12,6 +12,7 @@ import { variantFormSchema } from '@/contract/variant-form';
 import { GRIP_NAME } from '@/messages/movements';
 import { WordedSlider } from '@/features/shell/worded-slider';
 import styles from './movements.module.css';
+import { percent } from '@/messages/numbers';
 
 interface Props {
   readonly entry: BookEntry;
@@ -24,7 +25,6 @@ interface Props {
   readonly onKept: (id: string) => void;
 }
 
-const percent = (s: number): string => `${Math.round(s * 100)} %`;
 const tuckText = (t: number): string =>
   t === 0 ? 'as in the book' : t > 0 ? `${t}° nearer to the side` : `${-t}° further out`;
 

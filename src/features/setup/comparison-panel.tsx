@@ -5,6 +5,7 @@ import { memo } from 'react';
 import type { LineMetrics } from '@/core/mechanics/line-profile';
 import type { Comparison, ShownComparison } from './comparison';
 import styles from './setup.module.css';
+import { percent } from '@/messages/numbers';
 
 interface Props {
   readonly comparisons: readonly Comparison[];
@@ -15,7 +16,6 @@ interface Props {
   readonly onChoose: (key: string) => void;
 }
 
-const percent = (s: number): string => `${Math.round(s * 100)} %`;
 const ROWS: readonly (readonly [string, (m: LineMetrics) => string])[] = [
   ['off the line', (m) => `${m.offPlaneRmsDeg.toFixed(1)}°`],
   ['hardest at', (m) => percent(m.peakAt)],

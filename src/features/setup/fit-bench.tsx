@@ -17,6 +17,7 @@ import type { SetupBenchView } from '@/contract/views/setup';
 import { backOnSheet } from '@/drawing/back-on-sheet';
 import { MovementPlayer } from '@/features/movements/movement-player';
 import { BOOK_TEXT, movementName, postureText } from '@/messages/book';
+import { CHOICE_TOO_SHORT } from '@/messages/choosing';
 import { CAUTION, type CautionPlace } from '@/messages/cautions';
 import { loadLabel, loadNumber, loadText } from '@/messages/loads';
 import { GRIP_NAME } from '@/messages/movements';
@@ -196,8 +197,7 @@ function FitAnswer({ context, question, floor, fit, moves, tooShort, state, disp
       <BenchNotices context={context} entry={fit.entry} />
       {tooShort && (
         <p className={styles.blocked} role="alert">
-          With this choice the client’s range leaves too little of the movement. The drawing shows the movement without
-          it.
+          {CHOICE_TOO_SHORT}
         </p>
       )}
       <SaveButtons itemId={item.id} floor={floor} state={state} tooShort={tooShort} />

@@ -1,11 +1,10 @@
 import type { BookEntry } from '@/core/book/book-entry';
 import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
 import { facingText } from '@/messages/book';
+import { toCm } from '@/messages/numbers';
 
 /** Both hands pull a cable of their own. */
 export const twoCables = (problem: SetupProblem): boolean => problem.sides.length === 2 && !problem.shared;
-
-const cm = (m: number): number => Math.round(m * 100);
 
 /** Closer to a pulley than this the place is told from it, else from midway; metres. */
 const OWN_PULLEY_M = 0.3;
@@ -14,7 +13,7 @@ const OWN_PULLEY_M = 0.3;
 export function sidewaysText(problem: SetupProblem, placement: Placement): string {
   const at = problem.pulley(placement, problem.sides[0]!)[2];
   const off = Math.abs(problem.bounds.standZ) > OWN_PULLEY_M;
-  const by = cm(placement.standZ - (off ? at : 0));
+  const by = toCm(placement.standZ - (off ? at : 0));
   const from = off ? `before the ${at > 0 ? 'right' : 'left'} pulley` : 'midway';
   return by === 0
     ? from

@@ -11,8 +11,7 @@ import { facingNote, sidewaysText, twoCables } from './place-text';
 import { HoldButton, SteppedPlate } from './stepped-plate';
 import type { BenchSetup } from './use-setup';
 import styles from './setup.module.css';
-
-const cm = (m: number): number => Math.round(m * 100);
+import { toCm } from '@/messages/numbers';
 
 interface Props {
   readonly context: SetupBenchView;
@@ -58,7 +57,7 @@ function MarkPlate({ setup, onMove }: Pick<Props, 'setup' | 'onMove'>) {
   const { standX } = placement;
   const solved = base.placement.standX;
   const span = tolerance
-    ? `${cm(solved + tolerance.standXM[0])} to ${cm(solved + tolerance.standXM[1])} cm will do`
+    ? `${toCm(solved + tolerance.standXM[0])} to ${toCm(solved + tolerance.standXM[1])} cm will do`
     : '';
   return (
     <SteppedPlate
@@ -75,9 +74,9 @@ function MarkPlate({ setup, onMove }: Pick<Props, 'setup' | 'onMove'>) {
       more="One centimetre further"
       onLess={() => onMove({ what: 'stand', x: standX - 0.01 })}
       onMore={() => onMove({ what: 'stand', x: standX + 0.01 })}
-      note={off && cm(standX) !== cm(solved) ? `solved: ${cm(solved)}` : span}
+      note={off && toCm(standX) !== toCm(solved) ? `solved: ${toCm(solved)}` : span}
     >
-      {Math.abs(cm(standX))}
+      {Math.abs(toCm(standX))}
       <small>cm</small>
     </SteppedPlate>
   );

@@ -11,7 +11,7 @@ import type { LeastChangeData } from '@/workers/least-change-protocol';
 import type { SetupBenchView } from '@/contract/views/setup';
 import { samePlacement } from './setup-machine';
 import type { BenchSetup } from './use-setup';
-import { NOT_WORKED_OUT } from '@/messages/choosing';
+import { CHOICE_TOO_SHORT, NOT_WORKED_OUT } from '@/messages/choosing';
 import { TAP_TROUBLE } from '@/messages/taps';
 import type { TapTrouble } from '@/offline/use-floor-log';
 import styles from './setup.module.css';
@@ -137,8 +137,7 @@ export const SidePanel = memo(function SidePanel({
     <div className={styles.actions}>
       {tooShort && (
         <p className={styles.blocked} role="alert">
-          With this choice the client’s range leaves too little of the movement. The drawing shows the movement without
-          it.
+          {CHOICE_TOO_SHORT}
         </p>
       )}
       <Blocked context={context} setup={setup} />

@@ -5,6 +5,7 @@ import { STEP_M } from '@/core/setup/reasons';
 import { findStanceDrops, findStepIns, type DropBlock, type DropThird } from '@/core/setup/stance-drops';
 import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
 import styles from './setup.module.css';
+import { toCm } from '@/messages/numbers';
 
 const NAME: Readonly<Record<DropThird, string>> = {
   contracted: 'Hardest at the finish',
@@ -16,7 +17,6 @@ const WHY: Readonly<Record<DropBlock, string>> = {
   line: 'the line would leave the sweep',
   room: 'no mark in this room does it',
 };
-const cm = (m: number): number => Math.round(m * 100);
 
 interface Props {
   readonly problem: SetupProblem;
@@ -47,15 +47,15 @@ export function StanceDropsPanel({ problem, placement, onPlace }: Props) {
             {d.blocked === null && d.standX !== null ? (
               <button
                 type="button"
-                aria-pressed={cm(d.standX) === cm(placement.standX)}
+                aria-pressed={toCm(d.standX) === toCm(placement.standX)}
                 onClick={() => onPlace(d.standX!)}
               >
                 <b>
-                  {cm(d.standX)}
+                  {toCm(d.standX)}
                   <small>cm</small>
                 </b>
                 <span>
-                  {NAME[d.third]}: peak {Math.round(d.peakAt * 100)} %, {cm(d.clearanceM)} cm of cable out,{' '}
+                  {NAME[d.third]}: peak {Math.round(d.peakAt * 100)} %, {toCm(d.clearanceM)} cm of cable out,{' '}
                   {d.offPlaneRmsDeg.toFixed(1)}° off
                 </span>
               </button>
@@ -72,7 +72,7 @@ export function StanceDropsPanel({ problem, placement, onPlace }: Props) {
           Stepping in, each step against the first:{' '}
           {steps
             .slice(1)
-            .map((s) => `${cm(s.standX)} cm ${Math.round(s.share * 100)} %`)
+            .map((s) => `${toCm(s.standX)} cm ${Math.round(s.share * 100)} %`)
             .join(', ')}
           .
         </p>
