@@ -60,7 +60,7 @@ function RangeFacts({ movement: { answer } }: Pick<Props, 'movement'>) {
     <>
       <Fact name="Hardest">{hardestText(answer.metrics)}</Fact>
       {(range.cutStart || range.cutFinish) && (
-        <Fact name="Range">
+        <Fact name="Left of it">
           cut to what this client’s joints allow: {Math.round((range.to - range.from) * 100)} % of it is left
         </Fact>
       )}
