@@ -211,14 +211,12 @@ describe('what a case may not ask of a movement', () => {
     const heavy = ask(caseOf(curl, 1.75, 'both', { client: { statureM: 1.75, massKg: 75, mostLoadKg: 5 } }));
     expect(heavy.blockedBy).toMatchObject([{ limit: 'load', need: 6, have: 5 }]);
   });
-  it('a blocked cable movement offers what works on the same column', () => {
-    const low = { ...fromColumn(column.column), holes: 6 };
-    const a = ask(
-      caseOf(findEntry('rear-delt-cable-row')!, 1.75, 'right', {
-        station: { column: low, room: { minDistanceM: 0.6, maxDistanceM: 0.7 } },
-      }),
-    );
-    if (a.feasible) expect(a.best!.limits).toEqual([]);
-    else expect(a.nearest === null || findEntry(a.nearest.movement) !== null).toBe(true);
+  it.each([4, 6, 9])('a blocked cable movement offers what works on the same column of %d holes', (holes) => {
+    const low = { column: { ...fromColumn(column.column), holes }, room: column.room };
+    const a = ask(caseOf(findEntry('cable-fly-high-to-low')!, 1.75, 'both', { station: low }));
+    expect(a).toMatchObject({ feasible: false, nearest: { movement: 'cable-fly-low-to-high' } });
+    const { movement, tiltDeg, best } = a.nearest!;
+    const instead = caseOf(findEntry(movement)!, 1.75, 'both', { station: low, options: { tiltDeg: tiltDeg! } });
+    expect(ask(instead)).toMatchObject({ feasible: true, best: { hole: best.hole } });
   });
 });

@@ -109,11 +109,13 @@ describe('any body on any column', () => {
   });
 
   it('an answer given back as found needs no change', () => {
+    let given = 0;
     fc.assert(
       fc.property(anyCase, (c) => {
         const a = ask(c);
         if (!a.feasible || a.best!.metrics.offPlaneRmsDeg > 2.9 || Math.abs(a.best!.metrics.offPlaneFinishDeg) > 2.9)
           return;
+        given += 1;
         const again = ask({ ...c, given: setting(a.best!) });
         expect(again.leastChange!.changes).toEqual([]);
         expect(again.asGiven!.metrics).toEqual(a.best!.metrics);
@@ -121,24 +123,31 @@ describe('any body on any column', () => {
       }),
       { numRuns: 20, seed: 3 },
     );
+    expect(given).toBeGreaterThan(3);
   });
 
   it('a fixed setting stays fixed', () => {
+    let held = 0;
     fc.assert(
       fc.property(anyCase, fc.constantFrom('hole', 'standX', 'standZ', 'yawDeg'), (c, key) => {
         const value = { hole: Math.ceil(c.station!.column!.holes / 2), standX: 0.4, standZ: 0.1, yawDeg: 5 }[key]!;
         const a = ask({ ...c, given: { [key]: value } });
-        if (a.feasible) expect(setting(a.best!)[key as keyof ReturnType<typeof setting>]).toBe(value);
+        if (!a.feasible) return;
+        held += 1;
+        expect(setting(a.best!)[key as keyof ReturnType<typeof setting>]).toBe(value);
       }),
       { numRuns: 30, seed: 8 },
     );
+    expect(held).toBeGreaterThan(5);
   });
 
   it('a wider limit never makes the best worse', () => {
+    let compared = 0;
     fc.assert(
       fc.property(anyCase, (c) => {
         const tight = ask(c);
         if (!tight.feasible) return;
+        compared += 1;
         const column = { ...c.station!.column!, travelM: 6 };
         const loose = ask({ ...c, station: { column, room: { minDistanceM: -0.5, maxDistanceM: 2.5 } } });
         expect(loose.feasible).toBe(true);
@@ -146,6 +155,7 @@ describe('any body on any column', () => {
       }),
       { numRuns: 20, seed: 15 },
     );
+    expect(compared).toBeGreaterThan(3);
   });
 });
 
