@@ -56,13 +56,15 @@ export function momentSpan(main: Curve | null, other: Curve | null, peakNm: numb
   return { min: bottom < 0 ? Math.floor(bottom / step) * step : 0, max: Math.ceil((top * 1.12) / step) * step, step };
 }
 
-/** ECharts option of the resistance over the rep, with the rest zone hatched and the peak named. */
-export function buildResistanceOption(r: ResistanceInput): ECOption {
-  const { min, max, step } = r.span ?? momentSpan(r.main, r.other, r.peakNm);
-  const text = { fontFamily: r.fontFamily, fontSize: 13 };
+const textOf = (r: ResistanceInput) => ({ fontFamily: r.fontFamily, fontSize: 13 });
+
+/** Names of points and curves stay readable over what they cross. */
+const overPaper = (r: ResistanceInput) => ({ textBorderColor: r.ink.paper, textBorderWidth: 4, ...textOf(r) });
+
+/** The axes: along the rep, and newton metres. */
+function axes(r: ResistanceInput, { min, max, step }: MomentSpan): Pick<ECOption, 'xAxis' | 'yAxis'> {
+  const label = { ...textOf(r), color: r.ink.ink };
   return {
-    animation: false,
-    grid: { ...CURVE_GRID },
     xAxis: {
       type: 'value',
       min: 0,
@@ -72,8 +74,7 @@ export function buildResistanceOption(r: ResistanceInput): ECOption {
       axisTick: { show: true, lineStyle: { color: r.ink.ink } },
       splitLine: { show: false },
       axisLabel: {
-        ...text,
-        color: r.ink.ink,
+        ...label,
         formatter: (v: number) => (v === 0 ? 'stretch' : v === 0.5 ? 'half way' : v === 1 ? 'finish' : ''),
         alignMinLabel: 'left',
         alignMaxLabel: 'right',
@@ -84,88 +85,101 @@ export function buildResistanceOption(r: ResistanceInput): ECOption {
       min,
       max,
       interval: step,
-      axisLabel: { ...text, color: r.ink.ink },
+      axisLabel: label,
       splitLine: { lineStyle: { color: r.ink.hairline } },
       axisLine: { show: false },
     },
+  };
+}
+
+/** A curve laid beside, dashed and named where it is on its own side of the main one. */
+function besideSeries(r: ResistanceInput, other: Curve) {
+  const height = valueAt(other, LABEL_AT);
+  const above = r.main !== null && height > valueAt(r.main, LABEL_AT);
+  return {
+    type: 'line' as const,
+    name: other.name,
+    data: points(other),
+    showSymbol: false,
+    silent: true,
+    lineStyle: { color: r.ink.quiet, width: 1.5, type: 'dashed' as const },
+    markPoint: {
+      silent: true,
+      symbol: 'circle',
+      symbolSize: 1,
+      data: [{ name: other.name, coord: [LABEL_AT, height] }],
+      label: {
+        show: true,
+        formatter: other.name,
+        color: r.ink.quiet,
+        ...overPaper(r),
+        position: above ? ('top' as const) : ('bottom' as const),
+      },
+    },
+  };
+}
+
+/** The peak of the main curve, with its newton metres. */
+function peakMark(r: ResistanceInput) {
+  return {
+    silent: true,
+    symbol: 'circle',
+    symbolSize: 9,
+    itemStyle: { color: r.ink.setThis, borderColor: r.ink.ink, borderWidth: 1 },
+    label: {
+      show: true,
+      position: r.peakAt > 0.8 ? ('left' as const) : ('right' as const),
+      distance: 8,
+      offset: [0, -8],
+      color: r.ink.ink,
+      ...overPaper(r),
+      fontWeight: 600,
+      formatter: `peak ${Math.round(r.peakNm)} Nm`,
+    },
+    data: [{ name: 'peak', coord: [r.peakAt, r.peakNm] }],
+  };
+}
+
+/** Where line and limb stand at a right angle. */
+function rightAngleLine(r: ResistanceInput, at: number) {
+  return {
+    silent: true,
+    symbol: 'none',
+    lineStyle: { color: r.ink.pull, type: 'dotted' as const, width: 1.5 },
+    label: { show: false },
+    data: [{ xAxis: at }],
+  };
+}
+
+/** The set-up's own curve over its rest zone, with its peak. */
+function mainSeries(r: ResistanceInput, main: Curve, min: number) {
+  return {
+    type: 'line' as const,
+    name: main.name,
+    data: points(main),
+    showSymbol: false,
+    silent: true,
+    lineStyle: { color: r.ink.pull, width: 3 },
+    markArea: {
+      silent: true,
+      itemStyle: { color: r.hatch as string },
+      data: [[{ yAxis: min < 0 ? 'min' : 0 }, { yAxis: REST_BELOW * r.peakNm }]],
+    } as never,
+    markPoint: peakMark(r),
+    ...(r.rightAngleAt === null ? {} : { markLine: rightAngleLine(r, r.rightAngleAt) }),
+  };
+}
+
+/** ECharts option of the resistance over the rep, with the rest zone hatched and the peak named. */
+export function buildResistanceOption(r: ResistanceInput): ECOption {
+  const span = r.span ?? momentSpan(r.main, r.other, r.peakNm);
+  return {
+    animation: false,
+    grid: { ...CURVE_GRID },
+    ...axes(r, span),
     series: [
-      ...(r.other
-        ? [
-            {
-              type: 'line' as const,
-              name: r.other.name,
-              data: points(r.other),
-              showSymbol: false,
-              silent: true,
-              lineStyle: { color: r.ink.quiet, width: 1.5, type: 'dashed' as const },
-              markPoint: {
-                silent: true,
-                symbol: 'circle',
-                symbolSize: 1,
-                data: [{ name: r.other.name, coord: [LABEL_AT, valueAt(r.other, LABEL_AT)] }],
-                label: {
-                  show: true,
-                  formatter: r.other.name,
-                  color: r.ink.quiet,
-                  textBorderColor: r.ink.paper,
-                  textBorderWidth: 4,
-                  ...text,
-                  position:
-                    r.main !== null && valueAt(r.other, LABEL_AT) > valueAt(r.main, LABEL_AT)
-                      ? ('top' as const)
-                      : ('bottom' as const),
-                },
-              },
-            },
-          ]
-        : []),
-      ...(r.main === null
-        ? []
-        : [
-            {
-              type: 'line' as const,
-              name: r.main.name,
-              data: points(r.main),
-              showSymbol: false,
-              silent: true,
-              lineStyle: { color: r.ink.pull, width: 3 },
-              markArea: {
-                silent: true,
-                itemStyle: { color: r.hatch as string },
-                data: [[{ yAxis: min < 0 ? 'min' : 0 }, { yAxis: REST_BELOW * r.peakNm }]],
-              } as never,
-              markPoint: {
-                silent: true,
-                symbol: 'circle',
-                symbolSize: 9,
-                itemStyle: { color: r.ink.setThis, borderColor: r.ink.ink, borderWidth: 1 },
-                label: {
-                  show: true,
-                  position: r.peakAt > 0.8 ? ('left' as const) : ('right' as const),
-                  distance: 8,
-                  offset: [0, -8],
-                  color: r.ink.ink,
-                  textBorderColor: r.ink.paper,
-                  textBorderWidth: 4,
-                  ...text,
-                  fontWeight: 600,
-                  formatter: `peak ${Math.round(r.peakNm)} Nm`,
-                },
-                data: [{ name: 'peak', coord: [r.peakAt, r.peakNm] }],
-              },
-              ...(r.rightAngleAt === null
-                ? {}
-                : {
-                    markLine: {
-                      silent: true,
-                      symbol: 'none',
-                      lineStyle: { color: r.ink.pull, type: 'dotted' as const, width: 1.5 },
-                      label: { show: false },
-                      data: [{ xAxis: r.rightAngleAt }],
-                    },
-                  }),
-            },
-          ]),
+      ...(r.other ? [besideSeries(r, r.other)] : []),
+      ...(r.main === null ? [] : [mainSeries(r, r.main, span.min)]),
     ],
   };
 }

@@ -47,26 +47,28 @@ function spread(lines: HeightLine[]): HeightLine[] {
   });
 }
 
-/** The client from the front, standing, to scale; the arms hang a little away so that they can be read. */
-export function buildStandingFigure(body: Body, tallestM: number, height: number, width: number): StandingFigure {
-  const floorV = height - 22;
-  const k = (floorV - 16) / tallestM;
-  const midU = width / 2;
+/** How far from the side the hand hangs, share of stature. */
+const AWAY = 0.035;
+/** The hip joint from the midline, metres: within the breadth over the hips. */
+const hipAt = (body: Body): number => (body.length.hipBreadth.m / 2) * 0.62;
+
+/**
+ * Head, trunk and limbs as capsules in pixels, at `k` pixels a metre: `at` places a point of the frontal plane, metres
+ * to the right of the midline and above the floor. One silhouette: they are stroked together, so only the outer line
+ * stays.
+ */
+function outline(body: Body, at: (z: number, m: number) => Dot, k: number): string[] {
   const h = body.statureM;
-  const y = (m: number): number => floorV - m * k;
-  const at = (z: number, m: number) => ({ u: midU + z * k, v: y(m) });
   const H = (name: keyof Body['height']): number => body.height[name].m;
-  const half = body.length.shoulderBreadth.m / 2;
-  const hip = (body.length.hipBreadth.m / 2) * 0.62;
-  const c = (a: { u: number; v: number }, b: { u: number; v: number }, ra: number, rb: number) =>
-    capsulePath({ a, b, ra: ra * h * k, rb: rb * h * k });
+  const c = (a: Dot, b: Dot, ra: number, rb: number) => capsulePath({ a, b, ra: ra * h * k, rb: rb * h * k });
   const sides = [-1, 1] as const;
+  const half = body.length.shoulderBreadth.m / 2;
+  const hip = hipAt(body);
+  const away = AWAY * h;
   const neckM = (H('chinHeight') + H('shoulderHeight')) / 2;
   const headM = (H('chinHeight') + h) / 2;
   const headR = (h - H('chinHeight')) / 2 / h;
-  const away = 0.035 * h;
-  // One silhouette: head, trunk and limbs are stroked together, so only the outer line stays.
-  const paths = [
+  return [
     ...sides.flatMap((s) => [
       c(at(s * hip, H('hipHeight') - 0.03 * h), at(s * hip, H('kneeHeight')), 0.05, 0.032),
       c(at(s * hip, H('kneeHeight')), at(s * hip, H('ankleHeight')), 0.032, 0.02),
@@ -85,7 +87,21 @@ export function buildStandingFigure(body: Body, tallestM: number, height: number
     c(at(0, H('shoulderHeight') + 0.01 * h), at(0, neckM + 0.03 * h), 0.04, 0.03),
     c(at(0, headM - 0.012 * h), at(0, headM + 0.012 * h), headR * 0.78, headR * 0.86),
   ];
-  const silhouettes: Silhouette[] = [{ key: 'body', paths }];
+}
+
+/** The client from the front, standing, to scale; the arms hang a little away so that they can be read. */
+export function buildStandingFigure(body: Body, tallestM: number, height: number, width: number): StandingFigure {
+  const floorV = height - 22;
+  const k = (floorV - 16) / tallestM;
+  const midU = width / 2;
+  const h = body.statureM;
+  const y = (m: number): number => floorV - m * k;
+  const at = (z: number, m: number) => ({ u: midU + z * k, v: y(m) });
+  const H = (name: keyof Body['height']): number => body.height[name].m;
+  const half = body.length.shoulderBreadth.m / 2;
+  const hip = hipAt(body);
+  const away = AWAY * h;
+  const silhouettes: Silhouette[] = [{ key: 'body', paths: outline(body, at, k) }];
   const line = (name: MeasureName, column: 'left' | 'right'): HeightLine => {
     const sized = body.height[name as keyof Body['height']];
     return {

@@ -76,3 +76,7 @@ export const missingName = (n: KitKind | MachineKind): string =>
 
 /** What the first gym is called until it is given a name. */
 export const FIRST_GYM_NAME = 'My gym';
+
+/** How far a notch is from the angle asked, degrees. */
+export const notchOffText = (offDeg: number): string =>
+  Math.abs(offDeg) < 0.5 ? 'exact' : `${Math.abs(offDeg).toFixed(0)}° ${offDeg > 0 ? 'steeper' : 'flatter'}`;

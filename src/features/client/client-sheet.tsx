@@ -1,15 +1,17 @@
 'use client';
 import type { SaveResult } from '@/contract/save-result';
 import type { Client } from '@/contract/views/client';
-import { Button, NumberInput, Textarea, TextInput } from '@mantine/core';
+import { NumberInput, Textarea, TextInput } from '@mantine/core';
+import type { UseFormReturnType } from '@mantine/form';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { buildBody, sizeOf } from '@/core/body/body-model';
+import { buildBody, sizeOf, type Body } from '@/core/body/body-model';
 import { HEIGHT_NAMES, LENGTH_NAMES, MEASURE_NAMES, SEATED_NAMES, type MeasureName } from '@/core/body/segment-ratios';
 import { clientFormSchema } from '@/contract/client-form';
 import { findMeasureSlips } from '@/contract/body-schema';
 import { toFieldIssues } from '@/contract/field';
 import { RestoredNote } from '@/features/shell/restored-note';
+import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
@@ -47,6 +49,165 @@ const PARTS = [
   ['screening', 'Screening'],
 ] as const;
 
+type ClientForm = UseFormReturnType<ClientValues>;
+
+/** The body that the typed measures make; null without a stature. A slip of the tape is told at its field only. */
+function bodyOf(values: ClientValues): Body | null {
+  const input = toBodyInput(values);
+  if (!input) return null;
+  const slips = new Set(findMeasureSlips(input.statureM, input.measuredM).map((s) => s.name));
+  return buildBody({
+    ...input,
+    measuredM: Object.fromEntries(Object.entries(input.measuredM).filter(([n]) => !slips.has(n as MeasureName))),
+  });
+}
+
+/** What stands in for a measure that was not taken. */
+function estimateText(body: Body | null, name: MeasureName): string {
+  if (!body) return '';
+  const sized = sizeOf(body, name);
+  const cm = (sized.m * 100).toFixed(1);
+  if (sized.source === 'measured') return 'measured';
+  return sized.source === 'derived' ? `follows: ${cm}` : `estimated: ${cm}`;
+}
+
+/** Boxes for the tape, one a measure, with what is reckoned without it. */
+function MeasureBoxes(props: {
+  readonly names: readonly MeasureName[];
+  readonly body: Body | null;
+  readonly form: ClientForm;
+  readonly onShow: (name: MeasureName) => void;
+}) {
+  const { names, body, form, onShow } = props;
+  return (
+    <div className={styles.boxes}>
+      {names.map((n) => (
+        <NumberInput
+          key={n}
+          id={`measure-${n}`}
+          label={MEASURE_LABEL[n]}
+          description={estimateText(body, n)}
+          classNames={{ description: form.values.measuredCm[n] === '' ? styles.estimatedNumber : undefined }}
+          suffix=" cm"
+          decimalScale={1}
+          {...form.getInputProps(`measuredCm.${n}`)}
+          onFocus={() => onShow(n)}
+        />
+      ))}
+    </div>
+  );
+}
+
+/** The client drawn from what is typed; a number tapped is measured next. */
+function FigureSide(props: {
+  readonly body: Body | null;
+  readonly shown: MeasureName | null;
+  readonly onMeasure: (name: MeasureName) => void;
+}) {
+  return (
+    <div className={styles.figure}>
+      {props.body ? (
+        <BodyFigure body={props.body} shown={props.shown} onMeasure={props.onMeasure} />
+      ) : (
+        <p className={styles.noFigure}>Enter a stature to draw the figure.</p>
+      )}
+      <p className={styles.legend}>
+        <span className={styles.measuredNumber}>solid</span> measured,{' '}
+        <span className={styles.estimatedNumber}>dashed</span> estimated from the stature or from what was measured. Tap
+        a number to measure it.
+      </p>
+    </div>
+  );
+}
+
+/** Where on the sheet what stands; a client not yet kept has no records. */
+function PartsOfSheet({ known }: { readonly known: boolean }) {
+  return (
+    <nav className={styles.parts} aria-label="Parts of the sheet">
+      {PARTS.filter(([id]) => known || (id !== 'screening' && id !== 'setup-book')).map(([id, name]) => (
+        <a key={id} href={`#${id}`}>
+          {name}
+        </a>
+      ))}
+    </nav>
+  );
+}
+
+/** Name, stature, mass and the tape. */
+function MeasuredParts(props: {
+  readonly form: ClientForm;
+  readonly body: Body | null;
+  readonly guide: Props['guide'];
+  readonly onShow: (name: MeasureName) => void;
+  readonly onMeasure: (name: MeasureName) => void;
+}) {
+  const { form, body, guide, onShow, onMeasure } = props;
+  const { measuredCm } = form.values;
+  const done = useMemo(() => new Set(MEASURE_NAMES.filter((n) => measuredCm[n] !== '')), [measuredCm]);
+  return (
+    <>
+      <div className={forms.grid}>
+        <TextInput label="Name" {...form.getInputProps('name')} />
+        <NumberInput label="Stature" suffix=" cm" decimalScale={1} {...form.getInputProps('statureCm')} />
+        <NumberInput label="Mass" suffix=" kg" decimalScale={1} {...form.getInputProps('massKg')} />
+        <Textarea className={forms.wide} label="Note, shown on the floor" {...form.getInputProps('note')} />
+      </div>
+      <h2 id="measure">Measure next</h2>
+      <MeasuringGuide guide={guide} done={done} onMeasure={onMeasure} />
+      <h2>Heights above the floor, standing</h2>
+      <MeasureBoxes names={HEIGHT_NAMES.toReversed()} body={body} form={form} onShow={onShow} />
+      <h2>Heights above the seat, sitting tall</h2>
+      <MeasureBoxes names={SEATED_NAMES} body={body} form={form} onShow={onShow} />
+      <h2>Lengths</h2>
+      <MeasureBoxes names={LENGTH_NAMES} body={body} form={form} onShow={onShow} />
+      {body && (
+        <>
+          <h2>Hinge by eye</h2>
+          <HingeTable body={body} />
+        </>
+      )}
+    </>
+  );
+}
+
+/** What the joints allow, the notes that change defaults, and what a clinician set. */
+function AllowedParts({ form, today }: { readonly form: ClientForm; readonly today: string }) {
+  return (
+    <>
+      <h2 id="range">Active range</h2>
+      <p className={styles.hint}>
+        How far the client goes without help. Every set-up stops here, also where the weight could push further.
+      </p>
+      <RangeTable form={form} />
+      <h2 id="path">Rear-deltoid path</h2>
+      <p className={styles.hint}>
+        Arm out to the side, elbow drawn straight back as far as it goes without help; the tape from the line of the
+        back to the elbow. Once on each path, at least three a side. Sides may differ.
+      </p>
+      <ArmPathForm form={form} />
+      <h2 id="chest">Lower-chest line</h2>
+      <p className={styles.hint}>
+        The lower border of the chest from the breastbone towards the armpit, below level. High-to-low flies sweep along
+        it; left empty, the movement’s own 55° is used.
+      </p>
+      <NumberInput
+        label="Below level"
+        suffix="°"
+        decimalScale={0}
+        className={styles.chestLine}
+        {...form.getInputProps('chestLineDeg')}
+      />
+      <h2 id="notes">Notes that change defaults</h2>
+      <NotesForm form={form} />
+      <h2 id="limits">Clinician’s limits</h2>
+      <p className={styles.hint}>
+        As the clinician named them, with the role and the days. Nothing solved, planned or set goes past them.
+      </p>
+      <LimitsForm form={form} today={today} />
+    </>
+  );
+}
+
 /**
  * What fits this body: stature, what the tape says and the figure that follows, what the joints allow, notes and
  * limits.
@@ -66,135 +227,20 @@ export function ClientSheet({ client, guide, today, save }: Props) {
     },
     `client-${client?.id ?? 'new'}`,
   );
-  const body = useMemo(() => {
-    const input = toBodyInput(form.values);
-    if (!input) return null;
-    // A slip of the tape is told at its field and left out of the figure.
-    const slips = new Set(findMeasureSlips(input.statureM, input.measuredM).map((s) => s.name));
-    return buildBody({
-      ...input,
-      measuredM: Object.fromEntries(Object.entries(input.measuredM).filter(([n]) => !slips.has(n as MeasureName))),
-    });
-  }, [form.values]);
-  const done = useMemo(
-    () => new Set(MEASURE_NAMES.filter((n) => form.values.measuredCm[n] !== '')),
-    [form.values.measuredCm],
-  );
-  const estimate = (n: MeasureName): string => {
-    if (!body) return '';
-    const sized = sizeOf(body, n);
-    const cm = (sized.m * 100).toFixed(1);
-    return sized.source === 'measured'
-      ? 'measured'
-      : sized.source === 'derived'
-        ? `follows: ${cm}`
-        : `estimated: ${cm}`;
-  };
+  const body = useMemo(() => bodyOf(form.values), [form.values]);
   const measure = (name: MeasureName): void => {
     setShown(name);
     document.getElementById(`measure-${name}`)?.focus();
   };
-  const measureBox = (n: MeasureName) => (
-    <NumberInput
-      key={n}
-      id={`measure-${n}`}
-      label={MEASURE_LABEL[n]}
-      description={estimate(n)}
-      classNames={{ description: form.values.measuredCm[n] === '' ? styles.estimatedNumber : undefined }}
-      suffix=" cm"
-      decimalScale={1}
-      {...form.getInputProps(`measuredCm.${n}`)}
-      onFocus={() => setShown(n)}
-    />
-  );
   return (
     <SheetForm onSubmit={onSubmit} className={styles.sheet} onChange={() => setSaved(false)}>
-      <div className={styles.figure}>
-        {body ? (
-          <BodyFigure body={body} shown={shown} onMeasure={measure} />
-        ) : (
-          <p className={styles.noFigure}>Enter a stature to draw the figure.</p>
-        )}
-        <p className={styles.legend}>
-          <span className={styles.measuredNumber}>solid</span> measured,{' '}
-          <span className={styles.estimatedNumber}>dashed</span> estimated from the stature or from what was measured.
-          Tap a number to measure it.
-        </p>
-      </div>
+      <FigureSide body={body} shown={shown} onMeasure={measure} />
       <div>
         <RestoredNote restored={restored} onStartOver={startOver} />
-        <nav className={styles.parts} aria-label="Parts of the sheet">
-          {PARTS.filter(([id]) => client !== null || (id !== 'screening' && id !== 'setup-book')).map(([id, name]) => (
-            <a key={id} href={`#${id}`}>
-              {name}
-            </a>
-          ))}
-        </nav>
-        <div className={forms.grid}>
-          <TextInput label="Name" {...form.getInputProps('name')} />
-          <NumberInput label="Stature" suffix=" cm" decimalScale={1} {...form.getInputProps('statureCm')} />
-          <NumberInput label="Mass" suffix=" kg" decimalScale={1} {...form.getInputProps('massKg')} />
-          <Textarea className={forms.wide} label="Note, shown on the floor" {...form.getInputProps('note')} />
-        </div>
-        <h2 id="measure">Measure next</h2>
-        <MeasuringGuide guide={guide} done={done} onMeasure={measure} />
-        <h2>Heights above the floor, standing</h2>
-        <div className={styles.boxes}>{HEIGHT_NAMES.toReversed().map(measureBox)}</div>
-        <h2>Heights above the seat, sitting tall</h2>
-        <div className={styles.boxes}>{SEATED_NAMES.map(measureBox)}</div>
-        <h2>Lengths</h2>
-        <div className={styles.boxes}>{LENGTH_NAMES.map(measureBox)}</div>
-        {body && (
-          <>
-            <h2>Hinge by eye</h2>
-            <HingeTable body={body} />
-          </>
-        )}
-        <h2 id="range">Active range</h2>
-        <p className={styles.hint}>
-          How far the client goes without help. Every set-up stops here, also where the weight could push further.
-        </p>
-        <RangeTable form={form} />
-        <h2 id="path">Rear-deltoid path</h2>
-        <p className={styles.hint}>
-          Arm out to the side, elbow drawn straight back as far as it goes without help; the tape from the line of the
-          back to the elbow. Once on each path, at least three a side. Sides may differ.
-        </p>
-        <ArmPathForm form={form} />
-        <h2 id="chest">Lower-chest line</h2>
-        <p className={styles.hint}>
-          The lower border of the chest from the breastbone towards the armpit, below level. High-to-low flies sweep
-          along it; left empty, the movement’s own 55° is used.
-        </p>
-        <NumberInput
-          label="Below level"
-          suffix="°"
-          decimalScale={0}
-          className={styles.chestLine}
-          {...form.getInputProps('chestLineDeg')}
-        />
-        <h2 id="notes">Notes that change defaults</h2>
-        <NotesForm form={form} />
-        <h2 id="limits">Clinician’s limits</h2>
-        <p className={styles.hint}>
-          As the clinician named them, with the role and the days. Nothing solved, planned or set goes past them.
-        </p>
-        <LimitsForm form={form} today={today} />
-        {trouble && (
-          <p className={forms.trouble} role="alert">
-            {trouble}
-          </p>
-        )}
-        <div className={styles.saveRow}>
-          <Button type="submit" loading={busy} className={forms.save}>
-            Save client
-          </Button>
-          {saved && (
-            <p className={forms.saved} role="status">
-              Saved
-            </p>
-          )}
-        </div>
+        <PartsOfSheet known={client !== null} />
+        <MeasuredParts form={form} body={body} guide={guide} onShow={setShown} onMeasure={measure} />
+        <AllowedParts form={form} today={today} />
+        <SaveRow label="Save client" busy={busy} said={saved ? 'Saved' : null} trouble={trouble} />
       </div>
     </SheetForm>
   );

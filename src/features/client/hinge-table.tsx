@@ -1,5 +1,5 @@
 'use client';
-import { NumberInput } from '@mantine/core';
+import { NumberInput, Table } from '@mantine/core';
 import { useState } from 'react';
 import type { Body } from '@/core/body/body-model';
 import { findHingeDeg, knucklesOverKneesM, SOFT_KNEES_DEG } from '@/core/fit/hinge-fit';
@@ -20,21 +20,21 @@ export function HingeTable({ body }: { readonly body: Body }) {
   const seenDeg = seenCm === '' ? null : findHingeDeg(body, seenCm / 100);
   return (
     <div className={styles.hingeBox}>
-      <table className={styles.hinge}>
-        <caption>Knees bent about {SOFT_KNEES_DEG}°, arms hanging</caption>
-        <tbody>
+      <Table className={styles.hinge}>
+        <Table.Caption>Knees bent about {SOFT_KNEES_DEG}°, arms hanging</Table.Caption>
+        <Table.Tbody>
           {ANGLES.map((deg) => {
             const cm = knucklesOverKneesM(body, deg) * 100;
             return (
-              <tr key={deg}>
-                <th scope="row">{deg === 0 ? 'trunk level' : `trunk ${deg}° up`}</th>
-                <td className={look}>{Math.abs(cm).toFixed(0)} cm</td>
-                <td>{cm >= 0 ? 'above' : 'below'} the kneecaps</td>
-              </tr>
+              <Table.Tr key={deg}>
+                <Table.Th scope="row">{deg === 0 ? 'trunk level' : `trunk ${deg}° up`}</Table.Th>
+                <Table.Td className={look}>{Math.abs(cm).toFixed(0)} cm</Table.Td>
+                <Table.Td>{cm >= 0 ? 'above' : 'below'} the kneecaps</Table.Td>
+              </Table.Tr>
             );
           })}
-        </tbody>
-      </table>
+        </Table.Tbody>
+      </Table>
       <div>
         <NumberInput
           label="Knuckles above the kneecaps, as seen"

@@ -1,6 +1,6 @@
 'use client';
 import { SIDES } from '@/core/body/side';
-import { NumberInput } from '@mantine/core';
+import { NumberInput, Table } from '@mantine/core';
 import type { UseFormReturnType } from '@mantine/form';
 import { RANGE_NAMES, RANGE_NORM_DEG } from '@/core/body/active-range';
 import { RANGE_LABEL } from '@/messages/measures';
@@ -11,26 +11,26 @@ import styles from './client.module.css';
 export function RangeTable({ form }: { readonly form: UseFormReturnType<ClientValues> }) {
   const { rangeDeg } = form.values;
   return (
-    <table className={styles.ranges}>
-      <thead>
-        <tr>
-          <td />
+    <Table className={styles.ranges}>
+      <Table.Thead>
+        <Table.Tr>
+          <Table.Td />
           {SIDES.map((s) => (
-            <th key={s} scope="col">
+            <Table.Th key={s} scope="col">
               {s}
-            </th>
+            </Table.Th>
           ))}
-          <th scope="col">norm</th>
-        </tr>
-      </thead>
-      <tbody>
+          <Table.Th scope="col">norm</Table.Th>
+        </Table.Tr>
+      </Table.Thead>
+      <Table.Tbody>
         {RANGE_NAMES.map((n) => (
-          <tr key={n}>
-            <th scope="row">{RANGE_LABEL[n]}</th>
+          <Table.Tr key={n}>
+            <Table.Th scope="row">{RANGE_LABEL[n]}</Table.Th>
             {SIDES.map((side) => {
               const value = rangeDeg[side][n];
               return (
-                <td key={side}>
+                <Table.Td key={side}>
                   <NumberInput
                     aria-label={`${RANGE_LABEL[n]}, ${side}`}
                     suffix="°"
@@ -46,13 +46,13 @@ export function RangeTable({ form }: { readonly form: UseFormReturnType<ClientVa
                   <span className={styles.rangeBar} aria-hidden>
                     {value !== '' && <span style={{ width: `${Math.min(100, (value / RANGE_NORM_DEG[n]) * 100)}%` }} />}
                   </span>
-                </td>
+                </Table.Td>
               );
             })}
-            <td className={styles.norm}>{RANGE_NORM_DEG[n]}°</td>
-          </tr>
+            <Table.Td className={styles.norm}>{RANGE_NORM_DEG[n]}°</Table.Td>
+          </Table.Tr>
         ))}
-      </tbody>
-    </table>
+      </Table.Tbody>
+    </Table>
   );
 }

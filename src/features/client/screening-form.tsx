@@ -1,12 +1,13 @@
 'use client';
 import type { ScreeningView } from '@/contract/views/client';
 import type { SaveResult } from '@/contract/save-result';
-import { Button, TextInput } from '@mantine/core';
+import { TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Screening } from '@/core/body/screening';
 import { screeningFormSchema } from '@/contract/client-form';
 import { toFieldIssues } from '@/contract/field';
 import { ScreeningWarning } from '@/features/shell/screening-warning';
+import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
@@ -51,16 +52,8 @@ export function ScreeningForm({ clientId, view, today, save }: Props) {
         <TextInput type="date" label="Done on" {...form.getInputProps('day')} />
         <TextInput label="Done by" {...form.getInputProps('doneBy')} />
         <TextInput label="By which procedure" {...form.getInputProps('procedure')} />
-        <Button type="submit" variant="outline" loading={busy} className={forms.save}>
-          Add to the record
-        </Button>
-        <span role="status">{saved ? 'Added' : ''}</span>
+        <SaveRow outlined label="Add to the record" busy={busy} said={saved ? 'Added' : null} trouble={trouble} />
       </div>
-      {trouble && (
-        <p className={forms.trouble} role="alert">
-          {trouble}
-        </p>
-      )}
     </SheetForm>
   );
 }

@@ -1,3 +1,4 @@
+import { Alert } from '@mantine/core';
 import Link from 'next/link';
 import { settingInLine } from '@/messages/settings';
 import { FAULT_TEXT } from '@/messages/faults';
@@ -97,12 +98,12 @@ function NextItem({ item }: { readonly item: FloorItemView }) {
           {item.progress}. <b>{STATE_WORD[item.state]}</b>
         </p>
       </header>
-      {item.blocked && (
-        <p className={styles.blocked} role="alert">
-          {item.blocked}
-        </p>
+      {item.blocked && <Alert className={styles.blocked}>{item.blocked}</Alert>}
+      {item.replaced && (
+        <Alert className={styles.blocked} role="note">
+          {item.replaced}
+        </Alert>
       )}
-      {item.replaced && <p className={styles.blocked}>{item.replaced}</p>}
       <div className={styles.plates} data-testid="floor-plates">
         {item.settings.map((p) => (
           <div key={p.label} className={styles.plate}>

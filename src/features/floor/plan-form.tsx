@@ -1,13 +1,14 @@
 'use client';
 import type { SaveResult } from '@/contract/save-result';
-import { Button, NativeSelect, NumberInput, TextInput } from '@mantine/core';
+import { NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { BOOK, findEntry } from '@/core/book/book';
-import { GROUPS } from '@/core/book/book-entry';
+import { GROUPS, sidesOf, type BookEntry } from '@/core/book/book-entry';
 import { toFieldIssues } from '@/contract/field';
 import type { Choice, PlanChoices } from '@/contract/views/plan';
 import { planFormSchema } from '@/contract/plan-form';
 import type { LoadUnit } from '@/core/units/mass';
+import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
@@ -21,9 +22,12 @@ interface Props {
   readonly asked: { readonly movement: string; readonly variantId: string; readonly clientId: string } | null;
 }
 
+/** The movement chosen: only those of the book are offered. */
+const entryAt = (movement: string): BookEntry => findEntry(movement)!;
+
 /** What a movement usually is planned with, on what is here. */
 function usualPlan(movement: string, choices: PlanChoices) {
-  const e = findEntry(movement)!;
+  const e = entryAt(movement);
   const handle =
     e.load.kind === 'cable'
       ? choices.attachments.find((a) => e.load.kind === 'cable' && e.load.attachments.includes(a.kind))
@@ -39,96 +43,129 @@ function usualPlan(movement: string, choices: PlanChoices) {
   };
 }
 
+/** What the load is of, as it is asked for; null where none is entered. */
+const loadOf = (v: { readonly movement: string; readonly side: string }): string | null =>
+  loadLabel(entryAt(v.movement), v.side === 'both' ? 'both' : 'right');
+
 const plainChoice = ({ value, label }: Choice): Choice => ({ value, label });
 const MOVEMENTS = GROUPS.map((g) => ({
   group: GROUP_NAME[g],
   items: BOOK.filter((e) => e.group === g).map((e) => ({ value: e.id, label: movementName(e.id) })),
 }));
 
-/** Add a movement to today. */
-export function PlanForm({ choices, action, asked }: Props) {
-  const [added, setAdded] = useState(false);
-  const initial = {
+type PlanValues = ReturnType<typeof usualPlan> & {
+  readonly clientId: string;
+  readonly startsAt: string;
+  readonly sets: number | '';
+  readonly load: number | '';
+};
+
+/** What the load is stamped in where it will be lifted. */
+function unitOf(v: PlanValues, choices: PlanChoices): LoadUnit {
+  if (entryAt(v.movement).load.kind === 'cable')
+    return choices.stations.find((s) => s.value === v.stationId)?.unit ?? 'kg';
+  return choices.clients.find((c) => c.value === v.clientId)?.inPounds.includes(v.movement) ? 'lb' : 'kg';
+}
+
+/** The form as another place asked for it, or as it usually is. */
+function usePlanForm({ choices, action, asked }: Props, onAdded: () => void) {
+  const initial: PlanValues = {
     ...usualPlan(asked?.movement ?? 'cable-fly-level', choices),
     clientId: asked?.clientId || (choices.clients[0]?.value ?? ''),
     startsAt: '',
-    sets: 3 as number | '',
-    load: '' as number | '',
+    sets: 3,
+    load: '',
     ...(asked ? { variantId: asked.variantId } : {}),
   };
-  /** What the load is stamped in where it will be lifted. */
-  const unitOf = (v: typeof initial): LoadUnit => {
-    if (findEntry(v.movement)!.load.kind === 'cable')
-      return choices.stations.find((s) => s.value === v.stationId)?.unit ?? 'kg';
-    return choices.clients.find((c) => c.value === v.clientId)?.inPounds.includes(v.movement) ? 'lb' : 'kg';
-  };
-  const typed = (v: typeof initial) => ({ ...v, unit: unitOf(v) });
-  const { form, onSubmit, busy, trouble } = useSavedForm(
+  const typed = (v: PlanValues) => ({ ...v, unit: unitOf(v, choices) });
+  return useSavedForm<PlanValues>(
     initial,
     (v) => {
       const parsed = planFormSchema.safeParse(typed(v));
       return parsed.success ? [] : toFieldIssues(parsed.error);
     },
     (v) => action(typed(v)),
-    () => setAdded(true),
+    onAdded,
     asked ? null : 'plan-today',
   );
+}
+
+type PlanFields = ReturnType<typeof usePlanForm>['form'];
+
+/** Who does what: client, movement, variant and the side that works. */
+function WhoAndWhat({ form, choices }: { readonly form: PlanFields; readonly choices: PlanChoices }) {
   const { values } = form;
+  const entry = entryAt(values.movement);
   const oneArm = choices.clients.find((c) => c.value === values.clientId)?.oneArm ?? false;
-  const entry = findEntry(values.movement)!;
   const sweep = entry.path.kind === 'sweep';
-  const sides = sweep ? ['both', 'left', 'right'] : entry.hands === 'two' ? ['both'] : ['left', 'right'];
+  const sides = sweep ? (['both', 'left', 'right'] as const) : sidesOf(entry);
   const variants = choices.variants.filter((v) => v.movement === values.movement);
-  const handles = choices.attachments.filter(
-    (a) => entry.load.kind !== 'cable' || a.kind === 'own' || entry.load.attachments.includes(a.kind),
+  return (
+    <>
+      <NativeSelect label="Client" data={choices.clients.map(plainChoice)} {...form.getInputProps('clientId')} />
+      <NativeSelect
+        label="Movement"
+        data={MOVEMENTS}
+        {...form.getInputProps('movement')}
+        onChange={(e) =>
+          form.setValues({
+            ...usualPlan(e.currentTarget.value, choices),
+            load: loadOf(values) === null ? '' : values.load,
+          })
+        }
+      />
+      {variants.length > 0 && (
+        <NativeSelect
+          label="Done"
+          data={[{ value: '', label: 'as in the book' }, ...variants.map(plainChoice)]}
+          {...form.getInputProps('variantId')}
+        />
+      )}
+      {sides.length > 1 && (
+        <NativeSelect
+          label="Working"
+          description={oneArm && sweep ? 'one arm first: does not feel a region yet' : undefined}
+          data={sides.map((s) => ({
+            value: s,
+            label: s === 'both' ? 'both arms' : `${s} ${sweep ? 'arm' : 'side'}`,
+          }))}
+          {...form.getInputProps('side')}
+        />
+      )}
+    </>
   );
-  const label = loadLabel(entry, values.side === 'both' ? 'both' : 'right');
+}
+
+/** Which columns and handle a cable movement is done on. */
+function CableChoice({ form, choices }: { readonly form: PlanFields; readonly choices: PlanChoices }) {
+  const { load } = entryAt(form.values.movement);
+  if (load.kind !== 'cable') return null;
+  const handles = choices.attachments.filter((a) => a.kind === 'own' || load.attachments.includes(a.kind));
+  return (
+    <>
+      <NativeSelect label="Columns" data={choices.stations.map(plainChoice)} {...form.getInputProps('stationId')} />
+      <NativeSelect
+        label="Handle"
+        description={handles.length === 0 ? 'none here is made for it' : undefined}
+        data={(handles.length > 0 ? handles : choices.attachments).map(plainChoice)}
+        {...form.getInputProps('attachmentId')}
+      />
+    </>
+  );
+}
+
+/** Add a movement to today. */
+export function PlanForm(props: Props) {
+  const { choices, asked } = props;
+  const [added, setAdded] = useState(false);
+  const { form, onSubmit, busy, trouble } = usePlanForm(props, () => setAdded(true));
+  const label = loadOf(form.values);
   return (
     <details className={forms.fold} id="plan" open={asked !== null || undefined}>
       <summary>Add a movement to today</summary>
       <SheetForm onSubmit={onSubmit} className={forms.grid} onChange={() => setAdded(false)}>
-        <NativeSelect label="Client" data={choices.clients.map(plainChoice)} {...form.getInputProps('clientId')} />
-        <NativeSelect
-          label="Movement"
-          data={MOVEMENTS}
-          {...form.getInputProps('movement')}
-          onChange={(e) =>
-            form.setValues({ ...usualPlan(e.currentTarget.value, choices), load: label === null ? '' : values.load })
-          }
-        />
-        {variants.length > 0 && (
-          <NativeSelect
-            label="Done"
-            data={[{ value: '', label: 'as in the book' }, ...variants.map(plainChoice)]}
-            {...form.getInputProps('variantId')}
-          />
-        )}
-        {sides.length > 1 && (
-          <NativeSelect
-            label="Working"
-            description={oneArm && sweep ? 'one arm first: does not feel a region yet' : undefined}
-            data={sides.map((s) => ({
-              value: s,
-              label: s === 'both' ? 'both arms' : `${s} ${sweep ? 'arm' : 'side'}`,
-            }))}
-            {...form.getInputProps('side')}
-          />
-        )}
-        {entry.load.kind === 'cable' && (
-          <>
-            <NativeSelect
-              label="Columns"
-              data={choices.stations.map(plainChoice)}
-              {...form.getInputProps('stationId')}
-            />
-            <NativeSelect
-              label="Handle"
-              description={handles.length === 0 ? 'none here is made for it' : undefined}
-              data={(handles.length > 0 ? handles : choices.attachments).map(plainChoice)}
-              {...form.getInputProps('attachmentId')}
-            />
-          </>
-        )}
+        <WhoAndWhat form={form} choices={choices} />
+        <CableChoice form={form} choices={choices} />
         <TextInput label="Starts" placeholder="14:30" {...form.getInputProps('startsAt')} />
         <NumberInput label="Sets" {...form.getInputProps('sets')} />
         <NumberInput label="Reps" {...form.getInputProps('reps')} />
@@ -138,20 +175,8 @@ export function PlanForm({ choices, action, asked }: Props) {
           description="may go on: “, lower first” or “, 30-65deg: 4s”"
           {...form.getInputProps('tempo')}
         />
-        {label ? <NumberInput label={`${label}, ${unitOf(values)}`} {...form.getInputProps('load')} /> : null}
-        {trouble && (
-          <p className={forms.trouble} role="alert">
-            {trouble}
-          </p>
-        )}
-        <Button type="submit" loading={busy} className={forms.save}>
-          Add to today
-        </Button>
-        {added && (
-          <p className={forms.saved} role="status">
-            Added
-          </p>
-        )}
+        {label && <NumberInput label={`${label}, ${unitOf(form.values, choices)}`} {...form.getInputProps('load')} />}
+        <SaveRow label="Add to today" busy={busy} said={added ? 'Added' : null} trouble={trouble} />
       </SheetForm>
     </details>
   );

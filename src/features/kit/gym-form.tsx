@@ -1,8 +1,9 @@
 'use client';
 import type { SaveResult } from '@/contract/save-result';
-import { Button, NumberInput, TextInput } from '@mantine/core';
+import { NumberInput, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
@@ -35,15 +36,13 @@ export function GymForm({ gym, save }: Props) {
       <SheetForm onSubmit={onSubmit} className={forms.grid} onChange={() => setSaved(false)}>
         <TextInput label="Gym" {...form.getInputProps('name')} />
         <NumberInput label="Screening is asked again after" suffix=" days" {...form.getInputProps('screeningDays')} />
-        <Button type="submit" variant="outline" loading={busy} className={forms.save}>
-          {gym ? 'Save gym' : 'Add gym'}
-        </Button>
-        <span role="status">{saved ? 'Saved' : ''}</span>
-        {trouble && (
-          <p className={forms.trouble} role="alert">
-            {trouble}
-          </p>
-        )}
+        <SaveRow
+          outlined
+          label={gym ? 'Save gym' : 'Add gym'}
+          busy={busy}
+          said={saved ? 'Saved' : null}
+          trouble={trouble}
+        />
       </SheetForm>
     </details>
   );

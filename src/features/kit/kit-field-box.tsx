@@ -9,86 +9,72 @@ import styles from './kit.module.css';
 const suffix = (unit: string | undefined): string | undefined =>
   unit === undefined ? undefined : unit === '°' ? '°' : ` ${unit}`;
 
+type KitForm = UseFormReturnType<KitValues>;
+
+/** Rows of measured pairs, which grow and shrink between the fewest and the most that the piece takes. */
+function RowsBox({ field, form }: { readonly field: Extract<KitField, { type: 'rows' }>; readonly form: KitForm }) {
+  const path = `spec.${field.key}`;
+  const rows = form.values.spec[field.key] as readonly unknown[];
+  const oneOf = field.columns[0]!.label.toLowerCase();
+  return (
+    <div className={forms.wide}>
+      {rows.map((_, i) => (
+        <div key={i} className={styles.reading}>
+          {field.columns.map((c) => (
+            <NumberInput
+              key={c.key}
+              label={c.label}
+              suffix={suffix(c.unit)}
+              decimalScale={2}
+              {...form.getInputProps(`${path}.${i}.${c.key}`)}
+            />
+          ))}
+          {rows.length > field.least && (
+            <button
+              type="button"
+              className={styles.small}
+              aria-label={`Remove ${oneOf} ${i + 1}`}
+              onClick={() => form.removeListItem(path, i)}
+            >
+              Remove
+            </button>
+          )}
+        </div>
+      ))}
+      {rows.length < field.most && (
+        <button type="button" className={styles.small} onClick={() => form.insertListItem(path, newRow(field))}>
+          {field.add}
+        </button>
+      )}
+    </div>
+  );
+}
+
 /** One field of a kit sheet: a number, a choice, a list of numbers, or rows of measured pairs. */
-export function KitFieldBox({
-  field,
-  form,
-  onChosen,
-}: {
+export function KitFieldBox(props: {
   readonly field: KitField;
-  readonly form: UseFormReturnType<KitValues>;
+  readonly form: KitForm;
   readonly onChosen: (key: string, value: string) => void;
 }) {
-  const path = `spec.${field.key}`;
-  const props = form.getInputProps(path);
+  const { field, form, onChosen } = props;
+  const own = { label: field.label, description: field.hint, ...form.getInputProps(`spec.${field.key}`) };
   switch (field.type) {
     case 'number':
-      return (
-        <NumberInput
-          label={field.label}
-          description={field.hint}
-          suffix={suffix(field.unit)}
-          decimalScale={field.decimals ?? 0}
-          {...props}
-        />
-      );
+      return <NumberInput suffix={suffix(field.unit)} decimalScale={field.decimals ?? 0} {...own} />;
     case 'choice':
       return (
         <NativeSelect
-          label={field.label}
-          description={field.hint}
           data={field.of.map((o) => ({ ...o }))}
-          {...props}
+          {...own}
           onChange={(e) => {
-            props.onChange(e);
+            own.onChange(e);
             onChosen(field.key, e.currentTarget.value);
           }}
         />
       );
     case 'list':
-      return (
-        <Textarea
-          className={field.wide ? forms.wide : undefined}
-          label={field.label}
-          description={field.hint}
-          {...props}
-        />
-      );
-    case 'rows': {
-      const rows = form.values.spec[field.key] as readonly unknown[];
-      const oneOf = field.columns[0]!.label.toLowerCase();
-      return (
-        <div className={forms.wide}>
-          {rows.map((_, i) => (
-            <div key={i} className={styles.reading}>
-              {field.columns.map((c) => (
-                <NumberInput
-                  key={c.key}
-                  label={c.label}
-                  suffix={suffix(c.unit)}
-                  decimalScale={2}
-                  {...form.getInputProps(`${path}.${i}.${c.key}`)}
-                />
-              ))}
-              {rows.length > field.least && (
-                <button
-                  type="button"
-                  className={styles.small}
-                  aria-label={`Remove ${oneOf} ${i + 1}`}
-                  onClick={() => form.removeListItem(path, i)}
-                >
-                  Remove
-                </button>
-              )}
-            </div>
-          ))}
-          {rows.length < field.most && (
-            <button type="button" className={styles.small} onClick={() => form.insertListItem(path, newRow(field))}>
-              {field.add}
-            </button>
-          )}
-        </div>
-      );
-    }
+      return <Textarea className={field.wide ? forms.wide : undefined} {...own} />;
+    case 'rows':
+      return <RowsBox field={field} form={form} />;
   }
 }

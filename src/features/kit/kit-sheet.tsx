@@ -1,7 +1,8 @@
 'use client';
 import type { SaveResult } from '@/contract/save-result';
 import type { KitPiece } from '@/contract/views/kit';
-import { Button, NativeSelect, TextInput } from '@mantine/core';
+import { NativeSelect, Table, TextInput } from '@mantine/core';
+import type { UseFormReturnType } from '@mantine/form';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { ATTACHMENT_KINDS, type AttachmentKind } from '@/core/kit/attachment';
@@ -10,10 +11,11 @@ import type { KitKind } from '@/core/kit/kit-kind';
 import { toFieldIssues } from '@/contract/field';
 import { KIT_SPEC, pieceSchema } from '@/contract/kit-spec';
 import { RestoredNote } from '@/features/shell/restored-note';
+import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
-import { KIT_CAUTION, KIT_NAME, KIT_STAND_IN } from '@/messages/kit';
+import { KIT_CAUTION, KIT_NAME, KIT_STAND_IN, notchOffText } from '@/messages/kit';
 import { KitDrawing } from './kit-drawing';
 import { KIT_FIELDS } from './kit-fields';
 import { KitFieldBox } from './kit-field-box';
@@ -37,6 +39,102 @@ function check(v: KitValues) {
   ];
 }
 
+type KitForm = UseFormReturnType<KitValues>;
+
+/** What of one table is drawn beside the piece: a name, the setting, and what is to say of it. */
+function SettingTable(props: {
+  readonly caption: string;
+  readonly rows: readonly {
+    readonly name: string;
+    readonly setting: string;
+    readonly says: string;
+    readonly estimated: boolean;
+  }[];
+}) {
+  if (props.rows.length === 0) return null;
+  return (
+    <Table className={styles.fits}>
+      <Table.Caption>{props.caption}</Table.Caption>
+      <Table.Tbody>
+        {props.rows.map((r) => (
+          <Table.Tr key={r.name}>
+            <Table.Th scope="row">{r.name}</Table.Th>
+            <Table.Td className={r.estimated ? styles.estimatedNumber : styles.measuredNumber}>{r.setting}</Table.Td>
+            <Table.Td>{r.says}</Table.Td>
+          </Table.Tr>
+        ))}
+      </Table.Tbody>
+    </Table>
+  );
+}
+
+/** The piece to scale as it is typed, and where it is set for whom. */
+function Drawn({ kind, spec, clients, scene }: Pick<Props, 'kind' | 'clients'> & Pick<KitValues, 'spec'> & Drawing) {
+  const fits = useMemo(() => fitClients(kind, spec, clients), [kind, spec, clients]);
+  const notches = useMemo(() => (kind === 'bench' ? notchesFor(spec) : []), [kind, spec]);
+  return (
+    <div className={styles.drawing}>
+      {scene ? (
+        <KitDrawing scene={scene} label={`${KIT_NAME[kind].one}, to scale`} />
+      ) : (
+        <p className={styles.hint}>Drawn to scale once enough is measured.</p>
+      )}
+      <SettingTable caption="Where each client goes" rows={fits} />
+      <SettingTable
+        caption="Nearest notch"
+        rows={notches.map((n) => ({
+          name: n.name,
+          setting: `notch ${n.notch}`,
+          says: notchOffText(n.offDeg),
+          estimated: false,
+        }))}
+      />
+    </div>
+  );
+}
+
+type Drawing = Pick<ReturnType<typeof previewKit>, 'scene'>;
+
+/** The fields of a kind in their sections, with the fit of what was measured under the first. */
+function Sections({
+  kind,
+  form,
+  fit,
+}: {
+  readonly kind: KitKind;
+  readonly form: KitForm;
+  readonly fit: string | null;
+}) {
+  const { spec } = form.values;
+  // A handle starts from what its kind usually measures, until something was typed over it.
+  const onChosen = (key: string, value: string): void => {
+    if (key !== 'attachmentKind') return;
+    const usual = ATTACHMENT_KINDS.map((k) => JSON.stringify(usualAttachment(k)));
+    const untouched = spec.lengthCm === '' || usual.includes(JSON.stringify({ ...spec }));
+    if (untouched) form.setFieldValue('spec', usualAttachment(value as AttachmentKind) as never);
+  };
+  return KIT_FIELDS[kind].map((section, k) => {
+    const fields = section.fields.filter((f) => f.when?.(spec) ?? true);
+    if (fields.length === 0) return null;
+    return (
+      <section key={section.title}>
+        <h2>{section.title}</h2>
+        {section.hint && <p className={styles.hint}>{section.hint}</p>}
+        <div className={forms.grid}>
+          {fields.map((f) => (
+            <KitFieldBox key={f.key} field={f} form={form} onChosen={onChosen} />
+          ))}
+        </div>
+        {k === 0 && fit && (
+          <p className={styles.fit} data-testid="kit-fit" role="status">
+            {fit}
+          </p>
+        )}
+      </section>
+    );
+  });
+}
+
 /**
  * A piece of kit from a tape and an angle meter: what was measured, the fit and what is left over, drawn to scale as it
  * is typed.
@@ -57,15 +155,6 @@ export function KitSheet({ kind, piece, clients, save }: Props) {
   );
   const { spec } = form.values;
   const preview = useMemo(() => previewKit(kind, spec), [kind, spec]);
-  const fits = useMemo(() => fitClients(kind, spec, clients), [kind, spec, clients]);
-  const notches = useMemo(() => (kind === 'bench' ? notchesFor(spec) : []), [kind, spec]);
-  // A handle starts from what its kind usually measures, until something was typed over it.
-  const onChosen = (key: string, value: string): void => {
-    if (key !== 'attachmentKind') return;
-    const usual = ATTACHMENT_KINDS.map((k) => JSON.stringify(usualAttachment(k)));
-    const untouched = spec.lengthCm === '' || usual.includes(JSON.stringify({ ...spec }));
-    if (untouched) form.setFieldValue('spec', usualAttachment(value as AttachmentKind) as never);
-  };
   return (
     <SheetForm onSubmit={onSubmit} className={styles.station} onChange={() => setSaved(false)}>
       <div>
@@ -79,82 +168,11 @@ export function KitSheet({ kind, piece, clients, save }: Props) {
             <b>Stands in meanwhile:</b> {KIT_STAND_IN[kind]}
           </p>
         )}
-        {KIT_FIELDS[kind].map((section, k) => {
-          const fields = section.fields.filter((f) => f.when?.(spec) ?? true);
-          if (fields.length === 0) return null;
-          return (
-            <section key={section.title}>
-              <h2>{section.title}</h2>
-              {section.hint && <p className={styles.hint}>{section.hint}</p>}
-              <div className={forms.grid}>
-                {fields.map((f) => (
-                  <KitFieldBox key={f.key} field={f} form={form} onChosen={onChosen} />
-                ))}
-              </div>
-              {k === 0 && preview.fit && (
-                <p className={styles.fit} data-testid="kit-fit" role="status">
-                  {preview.fit}
-                </p>
-              )}
-            </section>
-          );
-        })}
+        <Sections kind={kind} form={form} fit={preview.fit} />
         <p className={styles.caution}>{KIT_CAUTION[kind]}</p>
-        {trouble && (
-          <p className={forms.trouble} role="alert">
-            {trouble}
-          </p>
-        )}
-        <div className={styles.saveRow}>
-          <Button type="submit" loading={busy} className={forms.save}>
-            Save {KIT_NAME[kind].one}
-          </Button>
-          {saved && (
-            <p className={forms.saved} role="status">
-              Saved
-            </p>
-          )}
-        </div>
+        <SaveRow label={`Save ${KIT_NAME[kind].one}`} busy={busy} said={saved ? 'Saved' : null} trouble={trouble} />
       </div>
-      <div className={styles.drawing}>
-        {preview.scene ? (
-          <KitDrawing scene={preview.scene} label={`${KIT_NAME[kind].one}, to scale`} />
-        ) : (
-          <p className={styles.hint}>Drawn to scale once enough is measured.</p>
-        )}
-        {fits.length > 0 && (
-          <table className={styles.fits}>
-            <caption>Where each client goes</caption>
-            <tbody>
-              {fits.map((f) => (
-                <tr key={f.name}>
-                  <th scope="row">{f.name}</th>
-                  <td className={f.estimated ? styles.estimatedNumber : styles.measuredNumber}>{f.setting}</td>
-                  <td>{f.says}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        )}
-        {notches.length > 0 && (
-          <table className={styles.fits}>
-            <caption>Nearest notch</caption>
-            <tbody>
-              {notches.map((n) => (
-                <tr key={n.name}>
-                  <th scope="row">{n.name}</th>
-                  <td className={styles.measuredNumber}>notch {n.notch}</td>
-                  <td>
-                    {Math.abs(n.offDeg) < 0.5
-                      ? 'exact'
-                      : `${Math.abs(n.offDeg).toFixed(0)}° ${n.offDeg > 0 ? 'steeper' : 'flatter'}`}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        )}
-      </div>
+      <Drawn kind={kind} spec={spec} clients={clients} scene={preview.scene} />
     </SheetForm>
   );
 }

@@ -1,3 +1,4 @@
+import { Table } from '@mantine/core';
 import { CAUSE_NAME, CORRECTION_TEXT, FAULT_TEXT, OUTCOME_TEXT } from '@/messages/faults';
 import { movementName } from '@/messages/book';
 import type { LedgerCell, LedgerMovementView } from '@/contract/views/ledger';
@@ -10,7 +11,7 @@ function Cell({ cell }: { readonly cell: LedgerCell }) {
   const n = cell.reps.length;
   const outcome = cell.correction?.outcome ?? 'not-checked';
   return (
-    <td>
+    <Table.Td>
       {n > 0 && (
         <span className={styles.mark} style={{ fontSize: `${Math.min(22, 14 + n)}px` }}>
           {cell.reps.map((r) => (r === 0 ? 'all' : r)).join(' ')}
@@ -26,7 +27,7 @@ function Cell({ cell }: { readonly cell: LedgerCell }) {
           <span className="visually-hidden">corrected, {OUTCOME_TEXT[outcome].toLowerCase()}</span>
         </span>
       )}
-    </td>
+    </Table.Td>
   );
 }
 
@@ -36,45 +37,45 @@ type LedgerProps = { readonly ledger: LedgerMovementView };
 function SetHeads({ ledger }: LedgerProps) {
   const sets = ledger.sessions.flatMap((s) => s.sets);
   return (
-    <thead>
-      <tr>
-        <td />
+    <Table.Thead>
+      <Table.Tr>
+        <Table.Td />
         {ledger.sessions
           .filter((s) => s.sets.length > 0)
           .map((s) => (
-            <th key={s.sessionId} colSpan={s.sets.length} scope="colgroup" className={styles.session}>
+            <Table.Th key={s.sessionId} colSpan={s.sets.length} scope="colgroup" className={styles.session}>
               {s.date}
-            </th>
+            </Table.Th>
           ))}
-      </tr>
-      <tr>
-        <th scope="row">set</th>
+      </Table.Tr>
+      <Table.Tr>
+        <Table.Th scope="row">set</Table.Th>
         {sets.map((s) => (
-          <th key={s.setId} scope="col">
+          <Table.Th key={s.setId} scope="col">
             {s.setNo}
             {s.side && <small>{s.side === 'left' ? ' L' : ' R'}</small>}
-          </th>
+          </Table.Th>
         ))}
-      </tr>
-      <tr className={styles.did}>
-        <th scope="row">load, reps</th>
+      </Table.Tr>
+      <Table.Tr className={styles.did}>
+        <Table.Th scope="row">load, reps</Table.Th>
         {sets.map((s) => (
-          <td key={s.setId}>
+          <Table.Td key={s.setId}>
             {s.load}
             <br />× {s.reps}
-          </td>
+          </Table.Td>
         ))}
-      </tr>
-      <tr className={styles.did}>
-        <th scope="row">set-up used</th>
+      </Table.Tr>
+      <Table.Tr className={styles.did}>
+        <Table.Th scope="row">set-up used</Table.Th>
         {sets.map((s) => (
-          <td key={s.setId}>
+          <Table.Td key={s.setId}>
             {s.setup ?? 'not saved'}
             {s.setupOff && <b> off</b>}
-          </td>
+          </Table.Td>
         ))}
-      </tr>
-    </thead>
+      </Table.Tr>
+    </Table.Thead>
   );
 }
 
@@ -82,24 +83,24 @@ function SetHeads({ ledger }: LedgerProps) {
 function FaultRows({ ledger }: LedgerProps) {
   const sets = ledger.sessions.flatMap((s) => s.sets);
   return (
-    <tbody>
+    <Table.Tbody>
       {ledger.faults.map((f) => (
-        <tr key={f.fault} data-cleared={f.cleared || undefined}>
-          <th scope="row">
+        <Table.Tr key={f.fault} data-cleared={f.cleared || undefined}>
+          <Table.Th scope="row">
             {FAULT_TEXT[f.fault].seen}
             <small>{f.summary}</small>
-          </th>
+          </Table.Th>
           {f.cells.map((c, i) => (
             <Cell key={sets[i]!.setId} cell={c} />
           ))}
-        </tr>
+        </Table.Tr>
       ))}
       {ledger.faults.length === 0 && (
-        <tr>
-          <th scope="row">no faults on record</th>
-        </tr>
+        <Table.Tr>
+          <Table.Th scope="row">no faults on record</Table.Th>
+        </Table.Tr>
       )}
-    </tbody>
+    </Table.Tbody>
   );
 }
 
@@ -147,10 +148,10 @@ export function LedgerTable({ ledger }: LedgerProps) {
       ))}
       {ledger.sessions.some((s) => s.sets.length > 0) && (
         <div className={styles.scroll} tabIndex={0} role="region" aria-label={`Ledger of ${name}`}>
-          <table className={styles.table}>
+          <Table className={styles.table}>
             <SetHeads ledger={ledger} />
             <FaultRows ledger={ledger} />
-          </table>
+          </Table>
         </div>
       )}
       <Corrections ledger={ledger} />

@@ -1,5 +1,5 @@
 'use client';
-import { NativeSelect } from '@mantine/core';
+import { Alert, NativeSelect } from '@mantine/core';
 import { useMounted } from '@mantine/hooks';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -135,11 +135,7 @@ export function MovementList({ data }: { readonly data: ChoosingView }) {
           What loads the {REGION_NAME[region]}
           <span role="status">{progress === null ? '' : `solving, ${Math.round(progress * 100)} %`}</span>
         </h2>
-        {failed && (
-          <p className={styles.blocked} role="alert">
-            {NOT_WORKED_OUT}
-          </p>
-        )}
+        {failed && <Alert className={styles.blocked}>{NOT_WORKED_OUT}</Alert>}
         {shown?.length === 0 && <p className={styles.quiet}>{nothingText(choices!.length)}</p>}
         <ul className={styles.list} data-testid="choices">
           {shown?.map((c) => (

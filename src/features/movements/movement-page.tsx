@@ -1,10 +1,11 @@
 'use client';
+import { Alert } from '@mantine/core';
 import { useMounted } from '@mantine/hooks';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import type { WorkingSide } from '@/core/body/side';
 import { entryOf, type MovementId } from '@/core/book/book';
-import { sidesOf } from '@/core/book/book-entry';
+import { sidesOf, type BookEntry } from '@/core/book/book-entry';
 import { cautionsOf } from '@/core/book/entry-cautions';
 import { usualOptions, type EntryOptions } from '@/core/book/entry-options';
 import type { SaveResult } from '@/contract/save-result';
@@ -58,19 +59,113 @@ function useStandInCurve(data: ChoosingView, side: WorkingSide) {
   return { shown, show, answer, curve };
 }
 
+/** Which side works and which way of doing it is shown. */
+function Pickers(props: {
+  readonly sides: readonly WorkingSide[];
+  readonly side: WorkingSide;
+  readonly onSide: (side: WorkingSide) => void;
+  readonly chosen: ReturnType<typeof useChosenOptions>;
+}) {
+  const { sides, side, onSide } = props;
+  const { variants, variant, pick } = props.chosen;
+  return (
+    <>
+      {sides.length > 1 && (
+        <ChoiceRow
+          className={styles.sides}
+          label="Working side"
+          value={side}
+          options={sides.map((s) => ({ value: s, label: s }))}
+          onChange={onSide}
+        />
+      )}
+      {variants.length > 0 && (
+        <ChoiceRow
+          className={styles.variants}
+          label="Variant"
+          value={variant?.id ?? ''}
+          options={[{ value: '', label: 'As in the book' }, ...variants.map((v) => ({ value: v.id, label: v.name }))]}
+          onChange={(id) => pick(id === '' ? null : id)}
+        />
+      )}
+    </>
+  );
+}
+
+/** Everything to read and choose beside the moving figure. */
+function Facts(
+  props: Props & {
+    readonly own: BookEntry;
+    readonly side: WorkingSide;
+    readonly onSide: (side: WorkingSide) => void;
+    readonly chosen: ReturnType<typeof useChosenOptions>;
+    readonly movement: ReturnType<typeof answerAsChosen>;
+    readonly who: string;
+    readonly standIn: ReturnType<typeof useStandInCurve>;
+  },
+) {
+  const { entryId, data, keep, own, side, onSide, chosen, movement, who, standIn } = props;
+  const { variant, options, change, onKept } = chosen;
+  const { answer } = movement;
+  const mounted = useMounted();
+  return (
+    <aside aria-label="Facts">
+      <UnreadableNote rows={data.unreadable} />
+      <Pickers sides={sidesOf(own)} side={side} onSide={onSide} chosen={chosen} />
+      <MovementFacts movement={movement} who={who} variant={variant} />
+      <PracticeFields
+        practices={movement.practices}
+        chosen={movement.chosen}
+        disabled={!mounted}
+        onChoose={(c) => change({ practices: { ...options.practices, ...c } })}
+      />
+      {mounted && (
+        <VariantEditor
+          key={variant?.id ?? 'book'}
+          entry={own}
+          options={options}
+          armPathDeg={data.range.fit.armPathDeg[side === 'left' ? 'left' : 'right']}
+          variant={variant}
+          onOptions={change}
+          keep={keep}
+          onKept={onKept}
+        />
+      )}
+      <Link className={styles.planIt} href={planQuery(data, entryId, variant?.id ?? null)}>
+        Add it to today
+      </Link>
+      <ul className={styles.cautions}>
+        {cautionsOf(answer.ok ? answer.from.entry : own).map((c) => (
+          <li key={c}>{CAUTION[c].text}</li>
+        ))}
+      </ul>
+      <FaultList answer={answer} own={own} />
+      <StandIns
+        own={own}
+        query={choosingQuery(data)}
+        shown={standIn.shown}
+        answer={standIn.answer}
+        disabled={!mounted}
+        onShow={standIn.show}
+      />
+    </aside>
+  );
+}
+
 /**
  * A movement of the book: how it is set, moved through on this body, what it loads, what stands in, and the trainer's
  * own ways of doing it.
  */
 export function MovementPage(props: Props) {
-  const { entryId, data, keep } = props;
+  const { entryId, data } = props;
   const own = entryOf(entryId);
-  const sides = sidesOf(own);
-  const mounted = useMounted();
-  const [side, setSide] = useState(sides.at(-1)!);
-  const { variants, variant, options, pick, change, onKept } = useChosenOptions(props);
-  const movement = useMemo(() => answerAsChosen(entryId, data, side, options), [entryId, data, side, options]);
-  const { answer, practices, chosen } = movement;
+  const [side, setSide] = useState(sidesOf(own).at(-1)!);
+  const chosen = useChosenOptions(props);
+  const movement = useMemo(
+    () => answerAsChosen(entryId, data, side, chosen.options),
+    [entryId, data, side, chosen.options],
+  );
+  const { answer } = movement;
   const standIn = useStandInCurve(data, side);
   const who = data.clients.find((c) => c.id === data.clientId)?.name ?? 'a body of middle height';
   return (
@@ -81,70 +176,23 @@ export function MovementPage(props: Props) {
         {answer.ok ? (
           <MovementPlayer key={`${entryId}-${side}`} answer={answer} beside={standIn.curve} />
         ) : (
-          <p className={styles.blocked} role="alert">
+          <Alert className={styles.blocked}>
             {answer.reason === 'range'
               ? `Too little of the range is left to ${who}.`
               : 'No column here serves this movement for this body.'}
-          </p>
+          </Alert>
         )}
       </section>
-      <aside aria-label="Facts">
-        <UnreadableNote rows={data.unreadable} />
-        {sides.length > 1 && (
-          <ChoiceRow
-            className={styles.sides}
-            label="Working side"
-            value={side}
-            options={sides.map((s) => ({ value: s, label: s }))}
-            onChange={setSide}
-          />
-        )}
-        {variants.length > 0 && (
-          <ChoiceRow
-            className={styles.variants}
-            label="Variant"
-            value={variant?.id ?? ''}
-            options={[{ value: '', label: 'As in the book' }, ...variants.map((v) => ({ value: v.id, label: v.name }))]}
-            onChange={(id) => pick(id === '' ? null : id)}
-          />
-        )}
-        <MovementFacts movement={movement} who={who} variant={variant} />
-        <PracticeFields
-          practices={practices}
-          chosen={chosen}
-          disabled={!mounted}
-          onChoose={(c) => change({ practices: { ...options.practices, ...c } })}
-        />
-        {mounted && (
-          <VariantEditor
-            key={variant?.id ?? 'book'}
-            entry={own}
-            options={options}
-            armPathDeg={data.range.fit.armPathDeg[side === 'left' ? 'left' : 'right']}
-            variant={variant}
-            onOptions={change}
-            keep={keep}
-            onKept={onKept}
-          />
-        )}
-        <Link className={styles.planIt} href={planQuery(data, entryId, variant?.id ?? null)}>
-          Add it to today
-        </Link>
-        <ul className={styles.cautions}>
-          {cautionsOf(answer.ok ? answer.from.entry : own).map((c) => (
-            <li key={c}>{CAUTION[c].text}</li>
-          ))}
-        </ul>
-        <FaultList answer={answer} own={own} />
-        <StandIns
-          own={own}
-          query={choosingQuery(data)}
-          shown={standIn.shown}
-          answer={standIn.answer}
-          disabled={!mounted}
-          onShow={standIn.show}
-        />
-      </aside>
+      <Facts
+        {...props}
+        own={own}
+        side={side}
+        onSide={setSide}
+        chosen={chosen}
+        movement={movement}
+        who={who}
+        standIn={standIn}
+      />
     </div>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 import type { FieldIssue } from '@/contract/field';
 import type { SaveResult } from '@/contract/save-result';
-import { Button, NativeSelect, TextInput } from '@mantine/core';
+import { Alert, Button, NativeSelect, TextInput } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import { followsArmPath, ownArmPathDeg } from '@/core/book/arm-path';
 import type { BookEntry, Grip } from '@/core/book/book-entry';
@@ -9,7 +9,7 @@ import type { EntryOptions } from '@/core/book/entry-options';
 import { SHORTEST_SHARE } from '@/core/book/pose-entry';
 import { toFieldIssues } from '@/contract/field';
 import { variantFormSchema } from '@/contract/variant-form';
-import { GRIP_NAME } from '@/messages/movements';
+import { GRIP_NAME, VARIANT_NOT_KEPT } from '@/messages/movements';
 import { WordedSlider } from '@/features/shell/worded-slider';
 import styles from './movements.module.css';
 import { percent } from '@/messages/numbers';
@@ -25,16 +25,14 @@ interface Props {
   readonly onKept: (id: string) => void;
 }
 
+const tiltText = (t: number): string => (t === 0 ? 'level' : `${Math.abs(t)}° ${t > 0 ? 'down' : 'up'}`);
 const tuckText = (t: number): string =>
   t === 0 ? 'as in the book' : t > 0 ? `${t}° nearer to the side` : `${-t}° further out`;
 
-/** What a trainer can set otherwise: path, stops, grip. */
-function OptionSliders({
-  entry,
-  options,
-  armPathDeg,
-  onOptions,
-}: Pick<Props, 'entry' | 'options' | 'armPathDeg' | 'onOptions'>) {
+type Sliders = Pick<Props, 'entry' | 'options' | 'armPathDeg' | 'onOptions'>;
+
+/** Along which way the limb goes: a sweep's tilt, the client's own arm path, the elbow nearer or further. */
+function PathSliders({ entry, options, armPathDeg, onOptions }: Sliders) {
   const ownPath = ownArmPathDeg(entry);
   return (
     <>
@@ -45,9 +43,7 @@ function OptionSliders({
           min={entry.path.tiltDeg.min}
           max={entry.path.tiltDeg.max}
           step={1}
-          words={
-            options.tiltDeg === 0 ? 'level' : `${Math.abs(options.tiltDeg)}° ${options.tiltDeg > 0 ? 'down' : 'up'}`
-          }
+          words={tiltText(options.tiltDeg)}
           onChange={(tiltDeg) => onOptions({ tiltDeg })}
         />
       )}
@@ -78,49 +74,44 @@ function OptionSliders({
           onChange={(tuckDeg) => onOptions({ tuckDeg })}
         />
       )}
-      {entry.path.kind !== 'sweep' && (
-        <>
-          <WordedSlider
-            label="Begin at"
-            value={options.startAt}
-            min={0}
-            max={1 - SHORTEST_SHARE}
-            step={0.05}
-            words={percent(options.startAt)}
-            onChange={(startAt) => onOptions({ startAt, stopAt: Math.max(options.stopAt, startAt + SHORTEST_SHARE) })}
-          />
-          <WordedSlider
-            label="Stop at"
-            value={options.stopAt}
-            min={SHORTEST_SHARE}
-            max={1}
-            step={0.05}
-            words={percent(options.stopAt)}
-            onChange={(stopAt) => onOptions({ stopAt, startAt: Math.min(options.startAt, stopAt - SHORTEST_SHARE) })}
-          />
-        </>
-      )}
-      {entry.grips.length > 1 && (
-        <NativeSelect
-          label="Grip"
-          value={options.grip ?? entry.grips[0]}
-          data={entry.grips.map((g) => ({ value: g, label: GRIP_NAME[g] }))}
-          onChange={(e) => onOptions({ grip: e.currentTarget.value as Grip })}
-        />
-      )}
     </>
   );
 }
 
-/** A trainer's own way: change path, grip, stops and cue, see what it does, and keep it under a name. */
-export function VariantEditor({ entry, options, armPathDeg, variant, onOptions, keep, onKept }: Props) {
+/** Which part of the range is used. */
+function StopSliders({ entry, options, onOptions }: Sliders) {
+  if (entry.path.kind === 'sweep') return null;
+  return (
+    <>
+      <WordedSlider
+        label="Begin at"
+        value={options.startAt}
+        min={0}
+        max={1 - SHORTEST_SHARE}
+        step={0.05}
+        words={percent(options.startAt)}
+        onChange={(startAt) => onOptions({ startAt, stopAt: Math.max(options.stopAt, startAt + SHORTEST_SHARE) })}
+      />
+      <WordedSlider
+        label="Stop at"
+        value={options.stopAt}
+        min={SHORTEST_SHARE}
+        max={1}
+        step={0.05}
+        words={percent(options.stopAt)}
+        onChange={(stopAt) => onOptions({ stopAt, startAt: Math.min(options.startAt, stopAt - SHORTEST_SHARE) })}
+      />
+    </>
+  );
+}
+
+/** A variant under its name: what was typed, and keeping it. */
+function useKeeping({ entry, options, variant, keep, onKept }: Omit<Props, 'armPathDeg' | 'onOptions'>) {
   const [name, setName] = useState(variant?.name ?? '');
   const [cue, setCue] = useState(variant?.cue ?? '');
   const [issues, setIssues] = useState<readonly FieldIssue[]>([]);
   const [kept, setKept] = useState(false);
   const [busy, start] = useTransition();
-  const issue = (path: string): string | undefined =>
-    issues.find((i) => i.path === path || i.path.startsWith(`${path}.`))?.message;
   const submit = (id: string | null): void => {
     const typed = { id, movement: entry.id, name, cue, options };
     const parsed = variantFormSchema.safeParse(typed);
@@ -132,12 +123,19 @@ export function VariantEditor({ entry, options, armPathDeg, variant, onOptions, 
         setKept(result.ok);
         if (result.ok) onKept(result.id);
       } catch {
-        setIssues([
-          { path: 'server', message: 'Not kept: the server did not answer. Everything set is still here; try again.' },
-        ]);
+        setIssues([{ path: 'server', message: VARIANT_NOT_KEPT }]);
       }
     });
   };
+  return { name, setName, cue, setCue, issues, kept, setKept, busy, submit };
+}
+
+/** A trainer's own way: change path, grip, stops and cue, see what it does, and keep it under a name. */
+export function VariantEditor(props: Props) {
+  const { entry, options, variant, onOptions } = props;
+  const { name, setName, cue, setCue, issues, kept, setKept, busy, submit } = useKeeping(props);
+  const issue = (path: string): string | undefined =>
+    issues.find((i) => i.path === path || i.path.startsWith(`${path}.`))?.message;
   const change = (c: Partial<EntryOptions>): void => {
     setKept(false);
     onOptions(c);
@@ -146,7 +144,16 @@ export function VariantEditor({ entry, options, armPathDeg, variant, onOptions, 
     <details className={styles.faults} open={variant !== null || undefined}>
       <summary>Make it your own</summary>
       <div className={styles.editor}>
-        <OptionSliders entry={entry} options={options} armPathDeg={armPathDeg} onOptions={change} />
+        <PathSliders {...props} onOptions={change} />
+        <StopSliders {...props} onOptions={change} />
+        {entry.grips.length > 1 && (
+          <NativeSelect
+            label="Grip"
+            value={options.grip ?? entry.grips[0]}
+            data={entry.grips.map((g) => ({ value: g, label: GRIP_NAME[g] }))}
+            onChange={(e) => change({ grip: e.currentTarget.value as Grip })}
+          />
+        )}
         <TextInput
           label="Cue, one breath"
           placeholder="the movement’s own"
@@ -163,9 +170,9 @@ export function VariantEditor({ entry, options, armPathDeg, variant, onOptions, 
         {issues
           .filter((i) => i.path !== 'name' && i.path !== 'cue')
           .map((i) => (
-            <p key={i.path} className={styles.blocked} role="alert">
+            <Alert key={i.path} className={styles.blocked}>
               {i.message}
-            </p>
+            </Alert>
           ))}
         <div className={styles.keep}>
           {variant && (

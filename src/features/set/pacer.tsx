@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { buildRep, paceAt, repSeconds, type Pace, type PaceAt } from '@/core/tempo/pace';
 import type { Phase } from '@/core/tempo/tempo';
 import { px } from '@/drawing/svg-number';
@@ -82,41 +82,65 @@ export function buildTrack(
   return { d, names };
 }
 
-/** A line that rises and falls with the asked tempo and a mark that follows it; the rep count reads from two metres. */
-export function Pacer({
-  pace: asked,
-  paceNow,
-  elapsedS,
-  nowMs,
-  running,
-  counted,
-  recent,
-  onRep,
-  onPhase,
-  onSoon,
-  onTap,
-}: Props) {
+interface Shown {
+  readonly rep: number;
+  readonly phase: Phase | 'ready';
+  readonly left: number;
+}
+
+/** Names of the legs into a group of texts, which grows as it needs and parks what it does not. */
+function paintNames(group: SVGGElement | null, words: ReturnType<typeof buildTrack>['names']): void {
+  if (!group) return;
+  while (group.childElementCount < words.length) group.appendChild(group.firstElementChild!.cloneNode(true));
+  Array.from(group.children).forEach((node, i) => {
+    const w = words[i];
+    node.setAttribute('x', w ? String(px(w.x)) : '-99');
+    if (node.textContent !== (w?.word ?? '')) node.textContent = w?.word ?? '';
+  });
+}
+
+/** What the pacer tells as it goes: reps done, phases begun, the next one a little ahead; and what is shown of it. */
+function usePaceTold({ pace: asked, paceNow, nowMs, running, onRep, onPhase, onSoon }: Props) {
+  const [shown, setShown] = useState<Shown | null>(null);
+  const seen = useRef({ done: 0, phase: '', left: -1, rep: -1 });
+  /** End of the phase that was told, seconds into the pace. */
+  const told = useRef(-Infinity);
+  const begin = useCallback(() => {
+    seen.current = { done: paceNow()?.done ?? 0, phase: '', left: -1, rep: -1 };
+  }, [paceNow]);
+  const tell = useCallback(
+    (pace: PaceAt, nowS: number): void => {
+      const was = seen.current;
+      const left = Math.max(1, Math.ceil(pace.leftS));
+      if (pace.done > was.done) for (let rep = was.done + 1; rep <= pace.done; rep++) onRep(rep);
+      if (pace.phase !== was.phase) onPhase(pace.phase);
+      const endS = nowS + pace.leftS;
+      if (running && pace.leftS < AHEAD_S && Math.abs(endS - told.current) > AHEAD_S) {
+        told.current = endS;
+        onSoon(paceAt(asked, endS + 1e-6).phase as Phase, nowMs() + pace.leftS * 1000);
+      }
+      if (pace.rep !== was.rep || pace.phase !== was.phase || left !== was.left)
+        setShown({ rep: pace.rep, phase: pace.phase, left });
+      seen.current = { done: Math.max(was.done, pace.done), phase: pace.phase, left, rep: pace.rep };
+    },
+    [asked, running, nowMs, onRep, onPhase, onSoon],
+  );
+  return { shown, begin, tell };
+}
+
+/** The track painted frame by frame while the set runs, and once where it stands. */
+function usePaintedTrack(props: Props, { begin, tell }: ReturnType<typeof usePaceTold>) {
+  const { pace: asked, paceNow, elapsedS, running, recent } = props;
   const track = useRef<SVGPathElement>(null);
   const mark = useRef<SVGCircleElement>(null);
   const stack = useRef<SVGPathElement>(null);
   const names = useRef<SVGGElement>(null);
-  const [shown, setShown] = useState<{ rep: number; phase: Phase | 'ready'; left: number } | null>(null);
-  const seen = useRef<{ done: number; phase: string; left: number; rep: number }>({
-    done: 0,
-    phase: '',
-    left: -1,
-    rep: -1,
-  });
-  /** End of the phase that was told, seconds into the pace. */
-  const told = useRef(-Infinity);
   useEffect(() => {
     let frame = 0;
-    const start = paceNow();
-    seen.current = { done: start?.done ?? 0, phase: '', left: -1, rep: -1 };
+    begin();
     const draw = (): void => {
       const pace = paceNow();
-      const t = elapsedS();
-      const nowS = t ?? -3;
+      const nowS = elapsedS() ?? -3;
       const { d, names: words } = buildTrack(asked, nowS);
       track.current?.setAttribute('d', d);
       stack.current?.setAttribute(
@@ -125,36 +149,23 @@ export function Pacer({
           .map((p, i) => `${i === 0 ? 'M' : 'L'}${px(xOf(-p.agoS))} ${px(yOf(p.share))}`)
           .join(''),
       );
-      const y = px(yOf(pace?.position ?? buildRep(asked)[0]!.from));
-      mark.current?.setAttribute('cy', String(y));
-      const group = names.current;
-      if (group) {
-        while (group.childElementCount < words.length) group.appendChild(group.firstElementChild!.cloneNode(true));
-        Array.from(group.children).forEach((node, i) => {
-          const w = words[i];
-          node.setAttribute('x', w ? String(px(w.x)) : '-99');
-          if (node.textContent !== (w?.word ?? '')) node.textContent = w?.word ?? '';
-        });
-      }
-      if (pace) {
-        const was = seen.current;
-        const left = Math.max(1, Math.ceil(pace.leftS));
-        if (pace.done > was.done) for (let rep = was.done + 1; rep <= pace.done; rep++) onRep(rep);
-        if (pace.phase !== was.phase) onPhase(pace.phase);
-        const endS = nowS + pace.leftS;
-        if (running && pace.leftS < AHEAD_S && Math.abs(endS - told.current) > AHEAD_S) {
-          told.current = endS;
-          onSoon(paceAt(asked, endS + 1e-6).phase as Phase, nowMs() + pace.leftS * 1000);
-        }
-        if (pace.rep !== was.rep || pace.phase !== was.phase || left !== was.left)
-          setShown({ rep: pace.rep, phase: pace.phase, left });
-        seen.current = { done: Math.max(was.done, pace.done), phase: pace.phase, left, rep: pace.rep };
-      }
+      mark.current?.setAttribute('cy', String(px(yOf(pace?.position ?? buildRep(asked)[0]!.from))));
+      paintNames(names.current, words);
+      if (pace) tell(pace, nowS);
       if (running) frame = requestAnimationFrame(draw);
     };
     draw();
     return () => cancelAnimationFrame(frame);
-  }, [running, asked, paceNow, elapsedS, nowMs, recent, onRep, onPhase, onSoon]);
+  }, [running, asked, paceNow, elapsedS, recent, begin, tell]);
+  return { track, mark, stack, names };
+}
+
+/** A line that rises and falls with the asked tempo and a mark that follows it; the rep count reads from two metres. */
+export function Pacer(props: Props) {
+  const { running, counted, onTap } = props;
+  const told = usePaceTold(props);
+  const { shown } = told;
+  const { track, mark, stack, names } = usePaintedTrack(props, told);
   const rep = Math.max(shown?.rep ?? 0, running ? 0 : (counted ?? 0));
   return (
     <div className={styles.pacer}>

@@ -1,4 +1,5 @@
 'use client';
+import { Alert } from '@mantine/core';
 import { useCallback, useState } from 'react';
 import { noteDefaults } from '@/core/body/client-note';
 import { FAULT_BOOK } from '@/core/fault/fault-book';
@@ -128,9 +129,9 @@ export function Pacing({ plan, control, sound, tracker }: Props) {
   return (
     <>
       {stopSign && (
-        <p className={styles.blocked} role="alert">
+        <Alert className={styles.blocked}>
           {FAULT_TEXT[stopSign.fault].seen}, rep {stopSign.rep}: stop the set.
-        </p>
+        </Alert>
       )}
       <div className={styles.pacing} data-idle={!open || undefined}>
         <Pacer

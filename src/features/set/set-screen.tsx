@@ -1,4 +1,5 @@
 'use client';
+import { Alert } from '@mantine/core';
 import { useState } from 'react';
 import type { WorkingSide } from '@/core/body/side';
 import type { FaultCode, Severity } from '@/core/movement/fault-code';
@@ -83,11 +84,7 @@ export function SetScreen({ plan }: { readonly plan: SetView }) {
         {!live.open && <ScreeningWarning screening={plan.screening} clientId={client.id} />}
         {!live.open && <UnreadableNote rows={plan.unreadable} />}
         <Middle plan={plan} control={control} sound={sound} tracker={tracker} />
-        {trouble && (
-          <p className={styles.blocked} role="alert">
-            {TAP_TROUBLE[trouble]}
-          </p>
-        )}
+        {trouble && <Alert className={styles.blocked}>{TAP_TROUBLE[trouble]}</Alert>}
       </section>
       {!live.pain && (
         <section className={styles.padArea} aria-label="Faults seen">

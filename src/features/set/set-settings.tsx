@@ -1,4 +1,5 @@
 'use client';
+import { Alert } from '@mantine/core';
 import { NativeSelect } from '@mantine/core';
 import { useMounted } from '@mantine/hooks';
 import Link from 'next/link';
@@ -122,7 +123,11 @@ export function SetSettings({ plan, control }: Props) {
           <b>{d.marks}</b>
         </div>
       ))}
-      {plan.blocked && <p className={styles.blocked}>{plan.blocked}</p>}
+      {plan.blocked && (
+        <Alert className={styles.blocked} role="note">
+          {plan.blocked}
+        </Alert>
+      )}
       {plan.loadLabel && <LoadSetting plan={plan} control={control} label={plan.loadLabel} />}
       <AimSetting control={control} />
       <Link href={`/setup/${plan.item.id}`} className={styles.toPlates}>

@@ -1,4 +1,5 @@
 'use client';
+import { Alert } from '@mantine/core';
 import { useMounted } from '@mantine/hooks';
 import { FAULT_BOOK } from '@/core/fault/fault-book';
 import type { FaultCode } from '@/core/movement/fault-code';
@@ -91,11 +92,7 @@ export function TracePanel({ set, live, give, tracker }: Props) {
           onChange={(e) => void open(e.currentTarget.files?.[0])}
         />
       </label>
-      {wrong && (
-        <p className={styles.blocked} role="alert">
-          {wrong}
-        </p>
-      )}
+      {wrong && <Alert className={styles.blocked}>{wrong}</Alert>}
     </details>
   );
 }

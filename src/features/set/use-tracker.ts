@@ -22,21 +22,11 @@ async function post(id: string, what: 'set' | 'rest', body: CalledSet | null): P
   );
 }
 
-/**
- * A sensor on the stack; `nowMs` is the set's clock. Found, listened to, told when a set is called, and read by this
- * device's clock.
- */
-export function useTracker(
-  live: SetState,
-  pace: Pace,
-  repsLeft: number,
-  stackTravelM: number | null,
-  nowMs: () => number,
-) {
+/** The sensors that answer, and the one chosen in this tab. */
+function useSensorChoice() {
   const [link, setLink] = useState<TrackerLink>('off');
   const [sensors, setSensors] = useState<readonly Sensor[]>([]);
   const [id, setId] = useState<string | null>(null);
-  const trace = useRef<LiveTrace>(NO_TRACE);
   const find = useCallback(async () => {
     setLink('asking');
     const list = await fetch(AT)
@@ -60,6 +50,12 @@ export function useTracker(
     const first = setTimeout(() => setId(sessionStorage.getItem(CHOSEN)), 0);
     return () => clearTimeout(first);
   }, []);
+  return { link, setLink, sensors, id, find, choose };
+}
+
+/** Everything a sensor delivers, kept in order. */
+function useDeliveries(id: string | null, setLink: (link: TrackerLink) => void) {
+  const trace = useRef<LiveTrace>(NO_TRACE);
   useEffect(() => {
     if (id === null) return;
     trace.current = NO_TRACE;
@@ -77,14 +73,25 @@ export function useTracker(
     };
     line.onerror = () => setLink(line.readyState === EventSource.CLOSED ? 'none' : 'lost');
     return () => line.close();
-  }, [id]);
-  const firstRepAtMs = live.mode === 'running' ? live.firstRepAtMs : null;
-  const rangeM = stackTravelM ?? USUAL_RANGE_M;
+  }, [id, setLink]);
+  return trace;
+}
+
+/** What is asked of the client now: the pace, the reps left, and the way of the stack, metres. */
+interface Asked {
+  readonly pace: Pace;
+  readonly repsLeft: number;
+  readonly rangeM: number;
+}
+
+/** Tells the sensor when a set is called and when it rests. */
+function useCalls(
+  id: string | null,
+  firstRepAtMs: number | null,
+  latest: { readonly current: Asked },
+  nowMs: () => number,
+) {
   const called = useRef(false);
-  const latest = useRef({ pace, repsLeft, rangeM });
-  useEffect(() => {
-    latest.current = { pace, repsLeft, rangeM };
-  }, [pace, repsLeft, rangeM]);
   useEffect(() => {
     if (id === null) return;
     if (firstRepAtMs === null) {
@@ -93,15 +100,54 @@ export function useTracker(
       return;
     }
     called.current = true;
-    const { pace: asked, repsLeft: reps, rangeM: range_m } = latest.current;
+    const { pace, repsLeft, rangeM: range_m } = latest.current;
     void post(id, 'set', {
-      legs: buildRep(asked).map(({ seconds, from, to }) => ({ seconds, from, to })),
-      reps: Math.max(1, reps),
+      legs: buildRep(pace).map(({ seconds, from, to }) => ({ seconds, from, to })),
+      reps: Math.max(1, repsLeft),
       lead_in_s: Math.max(0, (firstRepAtMs - nowMs()) / 1000),
       range_m,
     });
-  }, [id, firstRepAtMs, nowMs]);
+  }, [id, firstRepAtMs, latest, nowMs]);
+}
 
+/**
+ * The last seconds of a trace as shares of the range: seconds before now, 0 stretch, 1 finish. `sinceS`: seconds since
+ * the first rep began. Empty while nothing is heard.
+ */
+function recentShares(trace: LiveTrace, asked: Asked, spanS: number, sinceS: number) {
+  const offset = clockOffsetS(trace);
+  if (offset === null || sinceS < 0) return [];
+  const { points } = trace;
+  const now = nowS() - offset;
+  let [low, high, first] = [Infinity, -Infinity, points.length];
+  for (let i = points.length - 1; i >= 0 && points[i]!.tS >= now - sinceS; i--) {
+    [low, high] = [Math.min(low, points[i]!.xM), Math.max(high, points[i]!.xM)];
+    if (points[i]!.tS >= now - spanS) first = i;
+  }
+  const range = Math.max(asked.rangeM, high - low);
+  const base = asked.pace.startsWith === 'lifting' ? low : high - range;
+  return points.slice(first).map((p) => ({ agoS: now - p.tS, share: (p.xM - base) / range }));
+}
+
+/**
+ * A sensor on the stack; `nowMs` is the set's clock. Found, listened to, told when a set is called, and read by this
+ * device's clock.
+ */
+export function useTracker(
+  live: SetState,
+  pace: Pace,
+  repsLeft: number,
+  stackTravelM: number | null,
+  nowMs: () => number,
+) {
+  const { link, setLink, sensors, id, find, choose } = useSensorChoice();
+  const trace = useDeliveries(id, setLink);
+  const rangeM = stackTravelM ?? USUAL_RANGE_M;
+  const latest = useRef<Asked>({ pace, repsLeft, rangeM });
+  useEffect(() => {
+    latest.current = { pace, repsLeft, rangeM };
+  }, [pace, repsLeft, rangeM]);
+  useCalls(id, live.mode === 'running' ? live.firstRepAtMs : null, latest, nowMs);
   /**
    * Readings between two times of this device's clock, milliseconds; null while the sensor's clock is not known well
    * enough to say.
@@ -109,27 +155,13 @@ export function useTracker(
   const readings = useCallback(
     (fromMs: number, toMs: number): TracePoint[] | null =>
       clocksCompared(trace.current) ? between(trace.current, fromMs / 1000, toMs / 1000) : null,
-    [],
+    [trace],
   );
-  /**
-   * The last seconds as shares of the range, for the pacer: seconds before now, 0 stretch, 1 finish. `sinceS`: seconds
-   * since the first rep began. Empty while nothing is heard.
-   */
-  const recent = useCallback((spanS: number, sinceS: number): { readonly agoS: number; readonly share: number }[] => {
-    const offset = clockOffsetS(trace.current);
-    if (offset === null || sinceS < 0) return [];
-    const { points } = trace.current;
-    const now = nowS() - offset;
-    let [low, high, first] = [Infinity, -Infinity, points.length];
-    for (let i = points.length - 1; i >= 0 && points[i]!.tS >= now - sinceS; i--) {
-      [low, high] = [Math.min(low, points[i]!.xM), Math.max(high, points[i]!.xM)];
-      if (points[i]!.tS >= now - spanS) first = i;
-    }
-    const { pace: asked, rangeM: expected } = latest.current;
-    const range = Math.max(expected, high - low);
-    const base = asked.startsWith === 'lifting' ? low : high - range;
-    return points.slice(first).map((p) => ({ agoS: now - p.tS, share: (p.xM - base) / range }));
-  }, []);
+  /** The last seconds, for the pacer. */
+  const recent = useCallback(
+    (spanS: number, sinceS: number) => recentShares(trace.current, latest.current, spanS, sinceS),
+    [trace],
+  );
   return useMemo(
     () => ({ link, sensors, id, find, choose, readings, recent }),
     [link, sensors, id, find, choose, readings, recent],

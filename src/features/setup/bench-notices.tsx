@@ -1,3 +1,4 @@
+import { Alert } from '@mantine/core';
 import { memo } from 'react';
 import type { ClientNote } from '@/core/body/client-note';
 import type { BookEntry } from '@/core/book/book-entry';
@@ -28,9 +29,9 @@ export const BenchNotices = memo(function BenchNotices({
     <>
       <ScreeningWarning screening={context.screening} clientId={client.id} />
       {replaced.map((r) => (
-        <p key={r.planned} className={styles.blocked}>
+        <Alert key={r.planned} className={styles.blocked} role="note">
           {replacedText(r)}
-        </p>
+        </Alert>
       ))}
       {converted && (
         <p className={styles.atPlates} data-testid="converted">

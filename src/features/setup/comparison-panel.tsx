@@ -1,5 +1,5 @@
 'use client';
-import { NativeSelect } from '@mantine/core';
+import { NativeSelect, Table } from '@mantine/core';
 import { useMounted } from '@mantine/hooks';
 import { memo } from 'react';
 import type { LineMetrics } from '@/core/mechanics/line-profile';
@@ -46,24 +46,24 @@ export const ComparisonPanel = memo(function ComparisonPanel({
       />
       {chosen !== '' && !comparison && <p role="status">That has no set-up on this column.</p>}
       {comparison && own && (
-        <table className={styles.beside} data-testid="beside">
-          <thead>
-            <tr>
-              <td />
-              <th scope="col">now</th>
-              <th scope="col">beside</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Table className={styles.beside} data-testid="beside">
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Td />
+              <Table.Th scope="col">now</Table.Th>
+              <Table.Th scope="col">beside</Table.Th>
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
             {ROWS.map(([name, of]) => (
-              <tr key={name}>
-                <th scope="row">{name}</th>
-                <td>{of(own)}</td>
-                <td>{of(comparison.metrics)}</td>
-              </tr>
+              <Table.Tr key={name}>
+                <Table.Th scope="row">{name}</Table.Th>
+                <Table.Td>{of(own)}</Table.Td>
+                <Table.Td>{of(comparison.metrics)}</Table.Td>
+              </Table.Tr>
             ))}
-          </tbody>
-        </table>
+          </Table.Tbody>
+        </Table>
       )}
     </fieldset>
   );

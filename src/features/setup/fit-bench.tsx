@@ -1,4 +1,5 @@
 'use client';
+import { Alert } from '@mantine/core';
 import { IconCheck } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useMemo, useReducer, type ActionDispatch } from 'react';
@@ -195,11 +196,7 @@ function FitAnswer({ context, question, floor, fit, moves, tooShort, state, disp
     <aside className={styles.answer} aria-label="Answer">
       <SetPlates context={context} fit={fit} moves={moves} state={state} />
       <BenchNotices context={context} entry={fit.entry} />
-      {tooShort && (
-        <p className={styles.blocked} role="alert">
-          {CHOICE_TOO_SHORT}
-        </p>
-      )}
+      {tooShort && <Alert className={styles.blocked}>{CHOICE_TOO_SHORT}</Alert>}
       <SaveButtons itemId={item.id} floor={floor} state={state} tooShort={tooShort} />
       <ClientNotes notes={client.notes} />
       <dl className={styles.verdicts} data-testid="verdicts">
@@ -277,11 +274,7 @@ function SaveButtons({ itemId, floor, state, tooShort }: SaveProps) {
           To the set
         </Link>
       </div>
-      {trouble && (
-        <p className={styles.blocked} role="alert">
-          {TAP_TROUBLE[trouble]}
-        </p>
-      )}
+      {trouble && <Alert className={styles.blocked}>{TAP_TROUBLE[trouble]}</Alert>}
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { clamp } from '@mantine/hooks';
 import type { FitSetting } from '@/core/book/fit-entry';
 import { settingText } from '@/messages/settings';
 import { FittedButton, SteppedPlate } from './stepped-plate';
@@ -11,38 +12,46 @@ export interface FitMoves {
   readonly onSeat: (hole: number | null) => void;
 }
 
+/** Steps of a setting that has holes or notches; null for one that has neither here. */
+function stepsOf(s: FitSetting, moves: FitMoves) {
+  if (s.kind === 'notch' && s.notch !== null && moves.notchesDeg.length > 1) {
+    const { notch } = s;
+    const to = (n: number): void => moves.onBack(moves.notchesDeg[clamp(n, 1, moves.notchesDeg.length) - 1]!);
+    return {
+      less: 'One notch lower',
+      more: 'One notch higher',
+      onLess: () => to(notch - 1),
+      onMore: () => to(notch + 1),
+      middle: <FittedButton what="Notch" disabled={s.ruleDeg === null} onFitted={() => moves.onBack(null)} />,
+    };
+  }
+  if (s.kind === 'seat-hole' || s.kind === 'back-hole') {
+    const to = (hole: number): void => moves.onSeat(clamp(hole, 1, s.holes));
+    return {
+      less: 'Lower hole number',
+      more: 'Higher hole number',
+      onLess: () => to(s.hole - 1),
+      onMore: () => to(s.hole + 1),
+      middle: (
+        <FittedButton what={settingText(s).label} disabled={s.hole === s.fits} onFitted={() => moves.onSeat(null)} />
+      ),
+    };
+  }
+  return null;
+}
+
 /** What is set by rule or fit, one plate each; notch and hole can be stepped to what is found. */
 export function FitPlates({ settings, moves }: { readonly settings: readonly FitSetting[]; readonly moves: FitMoves }) {
   return settings.map((s) => {
     const t = settingText(s);
+    const steps = stepsOf(s, moves);
     const figure = (
       <>
         {t.figure}
         <small>{t.unit}</small>
       </>
     );
-    if (s.kind === 'notch' && s.notch !== null && moves.notchesDeg.length > 1) {
-      const to = (notch: number): void =>
-        moves.onBack(moves.notchesDeg[Math.min(moves.notchesDeg.length, Math.max(1, notch)) - 1]!);
-      const { notch } = s;
-      return (
-        <SteppedPlate
-          key={s.kind}
-          label={t.label}
-          testId={`plate-${s.kind}`}
-          note={t.note}
-          less="One notch lower"
-          more="One notch higher"
-          onLess={() => to(notch - 1)}
-          onMore={() => to(notch + 1)}
-          middle={<FittedButton what="Notch" disabled={s.ruleDeg === null} onFitted={() => moves.onBack(null)} />}
-        >
-          {figure}
-        </SteppedPlate>
-      );
-    }
-    if (s.kind === 'seat-hole' || s.kind === 'back-hole') {
-      const to = (hole: number): void => moves.onSeat(Math.min(s.holes, Math.max(1, hole)));
+    if (steps)
       return (
         <SteppedPlate
           key={s.kind}
@@ -50,16 +59,11 @@ export function FitPlates({ settings, moves }: { readonly settings: readonly Fit
           testId={`plate-${s.kind}`}
           note={t.note}
           estimated={t.estimated}
-          less="Lower hole number"
-          more="Higher hole number"
-          onLess={() => to(s.hole - 1)}
-          onMore={() => to(s.hole + 1)}
-          middle={<FittedButton what={t.label} disabled={s.hole === s.fits} onFitted={() => moves.onSeat(null)} />}
+          {...steps}
         >
           {figure}
         </SteppedPlate>
       );
-    }
     return (
       <div key={s.kind} className={styles.plate} data-testid={`plate-${s.kind}`}>
         <div className={styles.plateLabel}>{t.label}</div>

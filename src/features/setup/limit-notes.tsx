@@ -1,3 +1,4 @@
+import { Alert } from '@mantine/core';
 import { LOADED_PARTS } from '@/core/body/loaded-part';
 import { kgToGrams, type LoadUnit } from '@/core/units/mass';
 import type { LimitsView } from '@/contract/views/limits';
@@ -19,11 +20,7 @@ export function LimitNotes({ limits, unit }: { readonly limits: LimitsView; read
           </p>
         );
       })}
-      {missing.length > 0 && (
-        <p className={styles.blocked} role="alert">
-          {missingLimitText(missing)}
-        </p>
-      )}
+      {missing.length > 0 && <Alert className={styles.blocked}>{missingLimitText(missing)}</Alert>}
     </>
   );
 }

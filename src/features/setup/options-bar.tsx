@@ -17,6 +17,7 @@ import type { SetupEvent, SetupState } from './setup-machine';
 import styles from './setup.module.css';
 
 const SIDE_NAME: Readonly<Record<WorkingSide, string>> = { both: 'both arms', left: 'left arm', right: 'right arm' };
+const tiltText = (t: number): string => (t === 0 ? 'level' : t > 0 ? `${t}° down` : `${-t}° up`);
 const ARM_PATHS = [0, 5, 10, 15, 20, 25, 30, 35, 40] as const;
 
 interface Props {
@@ -29,76 +30,65 @@ interface Props {
   readonly finishShare: number;
 }
 
-/**
- * The questions a set-up answers: which column, which arms, where it should be hardest, and what practitioners differ
- * on.
- */
-export const OptionsBar = memo(function OptionsBar({ context, question, options, side, dispatch, finishShare }: Props) {
+type Choose = (change: Partial<SetupState['options']>) => void;
+type Asked = Pick<Props, 'question' | 'options' | 'side'> & { readonly choose: Choose };
+
+/** Which of the columns; another one is another page, with its own question. */
+function ColumnChoice({ context }: Pick<Props, 'context'>) {
   const router = useRouter();
-  // A choice made before the page listens would fall back unseen: until then nothing can be chosen.
-  const listening = useMounted();
+  const { station, stations, item } = context;
+  if (!station) return null;
+  return (
+    <NativeSelect
+      className={styles.wideOption}
+      label="Columns"
+      value={station.id}
+      data={[...new Set(stations.map((s) => s.gym))].map((group) => ({
+        group,
+        items: stations
+          .filter((s) => s.gym === group)
+          .map((s) => ({ value: s.id, label: s.outOfOrder ? `${s.name} (out of order)` : s.name })),
+      }))}
+      onChange={(e) => router.push(`/setup/${item.id}?station=${e.currentTarget.value}`)}
+    />
+  );
+}
+
+/** How steep a fly sweeps and which foot is in front. */
+function SweepChoice({ question, options, choose, dispatch }: Asked & Pick<Props, 'dispatch'>) {
+  const { path } = question.own;
+  if (path.kind !== 'sweep') return null;
+  const { min, max } = path.tiltDeg;
+  const steps = Array.from({ length: Math.floor((max - min) / 5) + 1 }, (_, i) => min + i * 5);
+  const tilts = steps.includes(options.tiltDeg) ? steps : [...steps, options.tiltDeg];
+  return (
+    <>
+      <NativeSelect
+        label="Sweep, along the chest’s border"
+        value={String(options.tiltDeg)}
+        data={tilts.toSorted((a, b) => a - b).map((t) => ({ value: String(t), label: tiltText(t) }))}
+        onChange={(e) => choose({ tiltDeg: Number(e.currentTarget.value) })}
+      />
+      <NativeSelect
+        label="Foot in front, either will do"
+        value={options.frontFoot}
+        data={FRONT_FEET.map((f) => ({ value: f, label: f }))}
+        onChange={(e) => dispatch({ type: 'foot-chosen', foot: e.currentTarget.value as FrontFoot })}
+      />
+    </>
+  );
+}
+
+/** How the handle is held and along which path the arm goes. */
+function ArmChoice({ question, options, side, choose }: Asked) {
   const { own } = question;
-  const choose = (change: Partial<SetupState['options']>): void =>
-    dispatch({ type: 'options-chosen', options: change });
-  const sweep = own.path.kind === 'sweep' ? own.path.tiltDeg : null;
-  const tilts = sweep
-    ? Array.from({ length: Math.floor((sweep.max - sweep.min) / 5) + 1 }, (_, i) => sweep.min + i * 5)
-    : [];
-  if (sweep && !tilts.includes(options.tiltDeg)) tilts.push(options.tiltDeg);
-  const tiltName = (t: number): string => (t === 0 ? 'level' : t > 0 ? `${t}° down` : `${-t}° up`);
   const measured = question.range.fit.armPathDeg[side === 'left' ? 'left' : 'right'];
   const paths =
     options.armPathDeg === null || ARM_PATHS.some((a) => a === options.armPathDeg)
       ? ARM_PATHS
       : [...ARM_PATHS, options.armPathDeg];
   return (
-    <fieldset className={styles.options} disabled={!listening}>
-      {context.station && (
-        <NativeSelect
-          className={styles.wideOption}
-          label="Columns"
-          value={context.station.id}
-          data={[...new Set(context.stations.map((s) => s.gym))].map((group) => ({
-            group,
-            items: context.stations
-              .filter((s) => s.gym === group)
-              .map((s) => ({ value: s.id, label: s.outOfOrder ? `${s.name} (out of order)` : s.name })),
-          }))}
-          onChange={(e) => router.push(`/setup/${context.item.id}?station=${e.currentTarget.value}`)}
-        />
-      )}
-      {sweep && (
-        <NativeSelect
-          label="Working"
-          value={side}
-          data={(['both', 'left', 'right'] as const).map((s) => ({ value: s, label: SIDE_NAME[s] }))}
-          onChange={(e) => dispatch({ type: 'side-chosen', side: e.currentTarget.value as WorkingSide })}
-        />
-      )}
-      {own.load.kind === 'cable' && (
-        <NativeSelect
-          label="Hardest"
-          value={options.peak}
-          data={PEAK_TARGETS.map((p) => ({ value: p, label: PEAK_NAME[p] }))}
-          onChange={(e) => choose({ peak: e.currentTarget.value as PeakTarget })}
-        />
-      )}
-      {sweep && (
-        <NativeSelect
-          label="Sweep, along the chest’s border"
-          value={String(options.tiltDeg)}
-          data={tilts.toSorted((a, b) => a - b).map((t) => ({ value: String(t), label: tiltName(t) }))}
-          onChange={(e) => choose({ tiltDeg: Number(e.currentTarget.value) })}
-        />
-      )}
-      {sweep && (
-        <NativeSelect
-          label="Foot in front, either will do"
-          value={options.frontFoot}
-          data={FRONT_FEET.map((f) => ({ value: f, label: f }))}
-          onChange={(e) => dispatch({ type: 'foot-chosen', foot: e.currentTarget.value as FrontFoot })}
-        />
-      )}
+    <>
       {own.grips.length > 1 && (
         <NativeSelect
           label="Grip"
@@ -124,6 +114,41 @@ export const OptionsBar = memo(function OptionsBar({ context, question, options,
           onChange={(e) => choose({ armPathDeg: e.currentTarget.value === '' ? null : Number(e.currentTarget.value) })}
         />
       )}
+    </>
+  );
+}
+
+/**
+ * The questions a set-up answers: which column, which arms, where it should be hardest, and what practitioners differ
+ * on.
+ */
+export const OptionsBar = memo(function OptionsBar({ context, question, options, side, dispatch, finishShare }: Props) {
+  // A choice made before the page listens would fall back unseen: until then nothing can be chosen.
+  const listening = useMounted();
+  const { own } = question;
+  const choose: Choose = (change) => dispatch({ type: 'options-chosen', options: change });
+  const asked = { question, options, side, choose };
+  return (
+    <fieldset className={styles.options} disabled={!listening}>
+      <ColumnChoice context={context} />
+      {own.path.kind === 'sweep' && (
+        <NativeSelect
+          label="Working"
+          value={side}
+          data={(['both', 'left', 'right'] as const).map((s) => ({ value: s, label: SIDE_NAME[s] }))}
+          onChange={(e) => dispatch({ type: 'side-chosen', side: e.currentTarget.value as WorkingSide })}
+        />
+      )}
+      {own.load.kind === 'cable' && (
+        <NativeSelect
+          label="Hardest"
+          value={options.peak}
+          data={PEAK_TARGETS.map((p) => ({ value: p, label: PEAK_NAME[p] }))}
+          onChange={(e) => choose({ peak: e.currentTarget.value as PeakTarget })}
+        />
+      )}
+      <SweepChoice {...asked} dispatch={dispatch} />
+      <ArmChoice {...asked} />
       {practicesOf(own, context.client.notes, finishShare).map((s) => (
         <NativeSelect
           key={s.question}

@@ -29,7 +29,7 @@ import { twoCables } from './place-text';
 import type { SetupBenchView } from '@/contract/views/setup';
 import { useBeside } from './use-beside';
 import { useFollowing } from './use-following';
-import { useSetup } from './use-setup';
+import { useSetup, type BenchSetup } from './use-setup';
 import { useBenchViews } from './use-bench-views';
 import { ZoomSteps } from './zoom-steps';
 import type { Question } from '@/core/book/question';
@@ -53,15 +53,11 @@ export function SetupBench({ context, question }: Props) {
   return <Bench key={saved?.id ?? ''} context={context} question={question} floor={floor} savedHere={saved} />;
 }
 
-function Bench({
-  context,
-  question,
-  floor,
-  savedHere,
-}: Props & { readonly floor: FloorLog; readonly savedHere: SavedSetup | null }) {
-  const { client, item } = context;
-  const stationId = context.station?.id ?? null;
-  const { append, trouble } = floor;
+/** The bench's parts, with what the drawing is driven by. */
+type BenchProps = Props & { readonly floor: FloorLog; readonly savedHere: SavedSetup | null };
+
+/** The set-up as it was saved here, or as the question stands. */
+function useSavedSetup({ context, question, floor, savedHere }: BenchProps) {
   const [initial] = useState(() => ({
     options: savedHere?.options ?? question.options,
     side: savedHere?.side ?? question.side,
@@ -69,25 +65,50 @@ function Bench({
     held: {},
     saved: savedHere?.placement ?? null,
   }));
-  const setup = useSetup(question, client, initial);
-  const { dispatch, problem, placement, shown, base, off, solution, entry } = setup;
+  const setup = useSetup(question, context.client, initial);
+  const { dispatch, placement, shown, base, off, solution } = setup;
+  const save = async (): Promise<void> => {
+    const kept = await floor.append(() => [
+      {
+        kind: 'setup-saved',
+        placement,
+        solved: solution.feasible ? base.placement : null,
+        off: off || shown.violations.length > 0,
+        stationId: context.station?.id ?? null,
+        attachmentId: context.item.attachmentId,
+        side: setup.state.side,
+        options: setup.state.options,
+      },
+    ]);
+    if (kept) dispatch({ type: 'saved', placement });
+  };
+  return { setup, save };
+}
+
+/** Where in the rep the figure stands, and the views that show it. */
+function useSheet(setup: BenchSetup, tempo: string) {
+  const { problem, placement, shown, base, entry } = setup;
   const degs = useMemo(() => {
     const { path } = limbOf(problem, problem.sides[0]!);
     return path.proximal.map((_, i) => jointDegAt(path, jointOf(entry.action), i));
   }, [problem, entry]);
-  const { i: now, playing, moveTo, toggle } = usePlaying(item.tempo, entry.startsWith, degs);
+  const rep = usePlaying(tempo, entry.startsWith, degs);
   const window3 = useMemo(() => windowFor(problem, base.placement), [problem, base]);
-  const { ref, elevation, plan, width, times, step, showWhole } = useBenchViews(window3);
-  const zoomed = times > 1;
-  const hands = toFloor(limbOf(problem, shown.worse).path.contact[now]!, {
+  const views = useBenchViews(window3);
+  const hands = toFloor(limbOf(problem, shown.worse).path.contact[rep.i]!, {
     x: placement.standX,
     z: placement.standZ,
     yawRad: toRad(placement.yawDeg),
   });
+  const closerBy = (s: 1 | -1): void => views.step(s, between(problem.pulley(placement, shown.worse), hands, 0.6));
+  return { rep, window3, views, closerBy };
+}
+
+/** What moves under the finger, on one carriage or on each its own. */
+function useMoves(setup: BenchSetup, savedHere: SavedSetup | null, moving: () => void) {
+  const { dispatch, problem, placement } = setup;
   const [apartChosen, setApart] = useState((savedHere?.placement?.leftBy ?? 0) !== 0);
   const apart = twoCables(problem) && (apartChosen || (placement.leftBy ?? 0) !== 0);
-  // The drawing and the plates follow the finger at once, the rest when there is time.
-  const { late, moving } = useFollowing(setup);
   const onMove = (move: Move): void => {
     const next = withMove(placement, move, problem.input.column, problem.input.room, problem.bounds.standZ);
     if (samePlacement(next, placement)) return;
@@ -98,42 +119,28 @@ function Bench({
     setApart(to);
     if (!to) onMove({ what: 'carriages-alike' });
   };
-  const moves = fitMoves(question.kit, dispatch);
-  const lateNow = useDeferredValue(now);
-  const beside = useBeside(question, late, client.notes);
-  const { ghost } = beside;
-  const save = async (): Promise<void> => {
-    const kept = await append(() => [
-      {
-        kind: 'setup-saved',
-        placement,
-        solved: solution.feasible ? base.placement : null,
-        off: off || shown.violations.length > 0,
-        stationId,
-        attachmentId: item.attachmentId,
-        side: setup.state.side,
-        options: setup.state.options,
-      },
-    ]);
-    if (kept) dispatch({ type: 'saved', placement });
-  };
-  const closerBy = useLatest((s: 1 | -1) => step(s, between(problem.pulley(placement, shown.worse), hands, 0.6)));
-  const play = useLatest(toggle);
-  const toPlace = useLatest(moveTo);
-  const whole = useLatest(showWhole);
-  const keep = useLatest(() => void save());
+  return { apart, onMove, onApart };
+}
+
+/** The keys of the bench and the tools over the drawing: looking closer and playing the rep. */
+function useTools({ item }: SetupBenchView, setup: BenchSetup, sheet: ReturnType<typeof useSheet>, save: () => void) {
   const router = useRouter();
+  const { playing, toggle } = sheet.rep;
+  const { times, showWhole } = sheet.views;
+  const closerBy = useLatest(sheet.closerBy);
+  const play = useLatest(toggle);
+  const whole = useLatest(showWhole);
   const keys = useShortcuts([
     { key: '+', does: 'look closer', run: () => closerBy(1) },
     { key: '-', does: 'look from further', run: () => closerBy(-1) },
     { key: '0', does: 'whole drawing', run: showWhole },
     { key: 'p', does: playing ? 'pause the rep' : 'play the rep', run: toggle },
-    { key: 'r', does: 'put it right', run: () => dispatch({ type: 'put-right' }) },
-    { key: 's', does: 'save as used', run: () => void save() },
+    { key: 'r', does: 'put it right', run: () => setup.dispatch({ type: 'put-right' }) },
+    { key: 's', does: 'save as used', run: save },
     { key: 't', does: 'to the set', run: () => router.push(`/set/${item.id}`) },
     { key: 'k', does: 'station card', run: () => window.open(`/api/v1/cards/${item.id}`, '_blank', 'noreferrer') },
   ]);
-  const tools = useMemo(
+  return useMemo(
     () => (
       <>
         {keys}
@@ -143,6 +150,27 @@ function Bench({
     ),
     [keys, times, closerBy, whole, playing, item.tempo, play],
   );
+}
+
+function Bench(props: BenchProps) {
+  const { context, question, floor, savedHere } = props;
+  const { client, item } = context;
+  const { setup, save } = useSavedSetup(props);
+  const { dispatch, entry } = setup;
+  const sheet = useSheet(setup, item.tempo);
+  const { i: now, moveTo } = sheet.rep;
+  const { window3 } = sheet;
+  const { ref, elevation, plan, width, times } = sheet.views;
+  // The drawing and the plates follow the finger at once, the rest when there is time.
+  const { late, moving } = useFollowing(setup);
+  const { apart, onMove, onApart } = useMoves(setup, savedHere, moving);
+  const moves = fitMoves(question.kit, dispatch);
+  const lateNow = useDeferredValue(now);
+  const beside = useBeside(question, late, client.notes);
+  const toPlace = useLatest(moveTo);
+  const keep = useLatest(() => void save());
+  const tools = useTools(context, setup, sheet, () => void save());
+  const drawn = { setup, window: window3, onMove, now, ghost: beside.ghost, zoomed: times > 1 };
   return (
     <div className={styles.bench}>
       <section className={styles.sheet} aria-label="Set-up drawing">
@@ -154,18 +182,8 @@ function Bench({
           </span>
         </h1>
         <div ref={ref} className={styles.views}>
-          <Elevation
-            setup={setup}
-            view={elevation}
-            window={window3}
-            onMove={onMove}
-            now={now}
-            ghost={ghost}
-            apart={apart}
-            zoomed={zoomed}
-            moves={moves}
-          />
-          <Plan setup={setup} view={plan} window={window3} onMove={onMove} now={now} ghost={ghost} zoomed={zoomed} />
+          <Elevation {...drawn} view={elevation} apart={apart} moves={moves} />
+          <Plan {...drawn} view={plan} />
         </div>
         <BenchCurve
           setup={late}
@@ -180,7 +198,7 @@ function Bench({
       <aside className={styles.answer} aria-label="Answer">
         <SettingPlates context={context} setup={setup} onMove={onMove} apart={apart} onApart={onApart} moves={moves} />
         <BenchNotices context={context} entry={entry} />
-        <SidePanel context={context} setup={late} onSave={keep} trouble={trouble} />
+        <SidePanel context={context} setup={late} onSave={keep} trouble={floor.trouble} />
         <ClientNotes notes={client.notes} />
         <BenchPanels context={context} question={question} setup={late} beside={beside} now={lateNow} />
       </aside>

@@ -1,4 +1,5 @@
 'use client';
+import { Alert } from '@mantine/core';
 import Link from 'next/link';
 import { useMemo, type ReactNode } from 'react';
 import type { CaseInput } from '@/contract/case';
@@ -39,7 +40,7 @@ export function SetupPage({ setupCase, bench: context, measureLink, kitLink }: P
   return (
     <div className="page">
       <h1>{title}</h1>
-      <div className={styles.blocked} role="alert">
+      <Alert className={styles.blocked}>
         <p>This cannot be set up{context.station ? ` on ${context.station.name}` : ''} yet:</p>
         <ul>
           {issues.map((i) => (
@@ -57,7 +58,7 @@ export function SetupPage({ setupCase, bench: context, measureLink, kitLink }: P
             <Link href={`/setup/${context.item.id}`}>Back to the columns as planned</Link>
           </p>
         )}
-      </div>
+      </Alert>
     </div>
   );
 }

@@ -1,4 +1,5 @@
 'use client';
+import { Alert } from '@mantine/core';
 import { IconCheck } from '@tabler/icons-react';
 import Link from 'next/link';
 import { memo } from 'react';
@@ -71,7 +72,7 @@ function Blocked({ context, setup }: PanelProps) {
   const gym = context.stations.find((s) => s.id === context.station?.id)?.gym;
   const others = context.stations.filter((s) => s.gym === gym && !s.outOfOrder && s.id !== context.station?.id);
   return (
-    <div className={styles.blocked} role="alert">
+    <Alert className={styles.blocked}>
       <p>
         <b>{context.station?.name ?? 'This'} cannot serve this.</b>{' '}
         {solution.nearest.violations.map((v) => limitText(v)).join(' ')}
@@ -94,7 +95,7 @@ function Blocked({ context, setup }: PanelProps) {
           Plan it for today
         </Link>
       )}
-    </div>
+    </Alert>
   );
 }
 
@@ -104,9 +105,7 @@ function AsItStands({ setup }: Pick<PanelProps, 'setup'>) {
   return (
     <>
       {solution.feasible && shown.violations.length > 0 && (
-        <p className={styles.blocked} role="alert">
-          {shown.violations.map((v) => limitText(v, 'found')).join(' ')}
-        </p>
+        <Alert className={styles.blocked}>{shown.violations.map((v) => limitText(v, 'found')).join(' ')}</Alert>
       )}
       {leastChangeFailed && off && <p className={styles.atPlates}>{NOT_WORKED_OUT}</p>}
       {leastChange && off && (
@@ -135,11 +134,7 @@ export const SidePanel = memo(function SidePanel({
   const saved = samePlacement(state.saved, placement);
   return (
     <div className={styles.actions}>
-      {tooShort && (
-        <p className={styles.blocked} role="alert">
-          {CHOICE_TOO_SHORT}
-        </p>
-      )}
+      {tooShort && <Alert className={styles.blocked}>{CHOICE_TOO_SHORT}</Alert>}
       <Blocked context={context} setup={setup} />
       <AsItStands setup={setup} />
       <div className={styles.buttons}>
@@ -164,11 +159,7 @@ export const SidePanel = memo(function SidePanel({
           To the set
         </Link>
       </div>
-      {trouble && (
-        <p className={styles.blocked} role="alert">
-          {TAP_TROUBLE[trouble]}
-        </p>
-      )}
+      {trouble && <Alert className={styles.blocked}>{TAP_TROUBLE[trouble]}</Alert>}
     </div>
   );
 });

@@ -12,6 +12,85 @@ const STEP = 1.5;
 /** Wheel distance that looks one step closer, pixels. */
 const WHEEL_PX = 240;
 
+/** Both views as they are now, and the change that a hand asks for. */
+interface ZoomedSheet {
+  readonly zoom: Zoom;
+  readonly views: readonly View[];
+  readonly window3: Window3;
+  readonly change: (zoom: Zoom) => void;
+}
+
+const at = (e: MouseEvent): Pointer => ({ u: e.clientX, v: e.clientY });
+
+/** The view under a place on the page, and the floor-frame point there; what it does not show stays in the middle. */
+function viewUnder(el: HTMLElement, { zoom, views }: ZoomedSheet, p: Pointer): { view: View; point: Vec3 } | null {
+  for (const drawn of el.querySelectorAll<HTMLElement>('[data-view]')) {
+    const box = drawn.getBoundingClientRect();
+    if (p.u < box.left || p.u > box.right || p.v < box.top || p.v > box.bottom) continue;
+    const view = views.find((x) => x.kind === drawn.dataset.view);
+    if (!view) continue;
+    const x = view.toX(p.u - box.left);
+    const other = view.toOther(p.v - box.top);
+    return { view, point: view.kind === 'elevation' ? [x, other, zoom.at[2]] : [x, zoom.at[1], other] };
+  }
+  return null;
+}
+
+/** The zoom after the sheet is moved by pixels in a view. */
+function movedSheet({ zoom, window3 }: ZoomedSheet, view: View, du: number, dv: number): Zoom {
+  const [x, y, z] = zoom.at;
+  const [dx, dOther] = [du / view.scale, dv / view.scale];
+  const moved: Vec3 = view.kind === 'elevation' ? [x - dx, y + dOther, z] : [x - dx, y, z - dOther];
+  return heldIn(window3, { times: zoom.times, at: moved });
+}
+
+/** Listens to wheel and fingers on a sheet; gives what ends it. */
+function listenTo(el: HTMLElement, sheet: () => ZoomedSheet): () => void {
+  const down = new Map<number, Pointer>();
+  const by = (factor: number, p: Pointer): void => {
+    const now = sheet();
+    const here = viewUnder(el, now, p);
+    if (here) now.change(zoomAbout(now.window3, now.zoom, factor, here.point));
+  };
+  const onWheel = (e: WheelEvent): void => {
+    if (!viewUnder(el, sheet(), at(e))) return;
+    e.preventDefault();
+    by(STEP ** (-e.deltaY / WHEEL_PX), at(e));
+  };
+  const onDown = (e: PointerEvent): void => {
+    down.set(e.pointerId, at(e));
+    if (down.size === 2) el.dataset.pinching = '';
+  };
+  const onMove = (e: PointerEvent): void => {
+    const was = down.get(e.pointerId);
+    if (!was) return;
+    const is = at(e);
+    const others = [...down].filter(([id]) => id !== e.pointerId);
+    down.set(e.pointerId, is);
+    const now = sheet();
+    if (others.length === 1) {
+      const o = others[0]![1];
+      const spread = (p: Pointer): number => Math.max(1, Math.hypot(p.u - o.u, p.v - o.v));
+      by(spread(is) / spread(was), { u: (is.u + o.u) / 2, v: (is.v + o.v) / 2 });
+    } else if (others.length === 0 && now.zoom.times > 1 && !(e.target as Element).closest('[role=slider]')) {
+      const here = viewUnder(el, now, is);
+      if (here) now.change(movedSheet(now, here.view, is.u - was.u, is.v - was.v));
+    }
+  };
+  const onUp = (e: PointerEvent): void => {
+    down.delete(e.pointerId);
+    if (down.size === 0) delete el.dataset.pinching;
+  };
+  const ends = new AbortController();
+  const { signal } = ends;
+  el.addEventListener('wheel', onWheel, { passive: false, signal });
+  el.addEventListener('pointerdown', onDown, { signal });
+  el.addEventListener('pointermove', onMove, { signal });
+  for (const type of ['pointerup', 'pointercancel', 'pointerleave'] as const)
+    el.addEventListener(type, onUp, { signal });
+  return () => ends.abort();
+}
+
 /**
  * Looking closer at both views: by wheel, by two fingers, by moving the sheet with one, by steps. Dragging things is
  * left alone.
@@ -25,88 +104,13 @@ export function useZoom(window3: Window3, views: readonly View[]) {
     now.current = { zoom, views, window3 };
   });
   useEffect(() => {
-    const el = sheet.current;
-    if (!el) return undefined;
-    const down = new Map<number, Pointer>();
-    const at = (e: MouseEvent): Pointer => ({ u: e.clientX, v: e.clientY });
+    if (!sheet.current) return undefined;
+    // Two moves may come before the page is drawn again: the second one starts where the first one ended.
     const change = (z: Zoom): void => {
       now.current = { ...now.current, zoom: z };
       setZoom(z.times === 1 ? null : z);
     };
-    /**
-     * The view under a place on the page, and the floor-frame point there; what the view does not show stays in the
-     * middle.
-     */
-    const under = (p: Pointer): { readonly view: View; readonly point: Vec3 } | null => {
-      for (const drawn of el.querySelectorAll<HTMLElement>('[data-view]')) {
-        const box = drawn.getBoundingClientRect();
-        if (p.u < box.left || p.u > box.right || p.v < box.top || p.v > box.bottom) continue;
-        const view = now.current.views.find((x) => x.kind === drawn.dataset.view);
-        if (!view) continue;
-        const { at: mid } = now.current.zoom;
-        const other = view.toOther(p.v - box.top);
-        return {
-          view,
-          point:
-            view.kind === 'elevation'
-              ? [view.toX(p.u - box.left), other, mid[2]]
-              : [view.toX(p.u - box.left), mid[1], other],
-        };
-      }
-      return null;
-    };
-    const by = (factor: number, p: Pointer): void => {
-      const here = under(p);
-      if (here) change(zoomAbout(now.current.window3, now.current.zoom, factor, here.point));
-    };
-    const onWheel = (e: WheelEvent): void => {
-      if (!under(at(e))) return;
-      e.preventDefault();
-      by(STEP ** (-e.deltaY / WHEEL_PX), at(e));
-    };
-    const onDown = (e: PointerEvent): void => {
-      down.set(e.pointerId, at(e));
-      if (down.size === 2) el.dataset.pinching = '';
-    };
-    const onMove = (e: PointerEvent): void => {
-      const was = down.get(e.pointerId);
-      if (!was) return;
-      const is = at(e);
-      const others = [...down].filter(([id]) => id !== e.pointerId);
-      down.set(e.pointerId, is);
-      if (others.length === 1) {
-        const o = others[0]![1];
-        const spread = (p: Pointer): number => Math.max(1, Math.hypot(p.u - o.u, p.v - o.v));
-        by(spread(is) / spread(was), { u: (is.u + o.u) / 2, v: (is.v + o.v) / 2 });
-      } else if (others.length === 0 && now.current.zoom.times > 1 && !(e.target as Element).closest('[role=slider]')) {
-        const here = under(is);
-        if (!here) return;
-        const { zoom: z, window3: w } = now.current;
-        const { view } = here;
-        const [dx, dv] = [(is.u - was.u) / view.scale, (is.v - was.v) / view.scale];
-        change(
-          heldIn(w, {
-            times: z.times,
-            at:
-              view.kind === 'elevation' ? [z.at[0] - dx, z.at[1] + dv, z.at[2]] : [z.at[0] - dx, z.at[1], z.at[2] - dv],
-          }),
-        );
-      }
-    };
-    const onUp = (e: PointerEvent): void => {
-      down.delete(e.pointerId);
-      if (down.size === 0) delete el.dataset.pinching;
-    };
-    el.addEventListener('wheel', onWheel, { passive: false });
-    el.addEventListener('pointerdown', onDown);
-    el.addEventListener('pointermove', onMove);
-    for (const type of ['pointerup', 'pointercancel', 'pointerleave'] as const) el.addEventListener(type, onUp);
-    return () => {
-      el.removeEventListener('wheel', onWheel);
-      el.removeEventListener('pointerdown', onDown);
-      el.removeEventListener('pointermove', onMove);
-      for (const type of ['pointerup', 'pointercancel', 'pointerleave'] as const) el.removeEventListener(type, onUp);
-    };
+    return listenTo(sheet.current, () => ({ ...now.current, change }));
   }, []);
   /** A step closer to a floor-frame point, or back. */
   const step = (steps: 1 | -1, about: Vec3): void => {

@@ -1,6 +1,7 @@
 'use client';
 import { Modal } from '@mantine/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useHotkeys, type HotkeyItem } from '@mantine/hooks';
+import { useMemo, useState } from 'react';
 import styles from './shell.module.css';
 
 /** A key of this page and what it does. Keys are what the keyboard types, lower case. */
@@ -14,25 +15,31 @@ const typing = (t: EventTarget | null): boolean =>
   t instanceof HTMLElement &&
   (t.isContentEditable || t.closest('input:not([type=range]), select, textarea, [role=dialog]') !== null);
 
+/** The library's name of a key, alone and with Shift: on some keyboards `+` and `?` need it, on others not. */
+const hotkeysOf = (key: string): string[] => {
+  const name = key === '+' ? '[plus]' : key;
+  return [name, `shift+${name}`];
+};
+
 /** One-letter keys of a page; `?` lists them. Nothing happens while somebody types, or with Ctrl, Alt or Meta held. */
 export function useShortcuts(shortcuts: readonly Shortcut[]) {
   const [open, setOpen] = useState(false);
-  const now = useRef(shortcuts);
-  useEffect(() => {
-    now.current = shortcuts;
-  });
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent): void => {
-      if (e.ctrlKey || e.altKey || e.metaKey || e.repeat || typing(e.target)) return;
-      if (e.key === '?') setOpen(true);
-      const found = now.current.find((s) => s.key === e.key.toLowerCase());
-      if (!found) return;
-      e.preventDefault();
-      found.run();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  const all = [...shortcuts, { key: '?', run: () => setOpen(true) }];
+  useHotkeys(
+    all.flatMap(({ key, run }) =>
+      hotkeysOf(key).map((hotkey): HotkeyItem => [
+        hotkey,
+        (e) => {
+          if (e.repeat || typing(e.target)) return;
+          e.preventDefault();
+          run();
+        },
+        { preventDefault: false },
+      ]),
+    ),
+    [],
+    true,
+  );
   // While it is closed, the list is not drawn anew with every change of the page.
   const listed = open ? shortcuts : null;
   return useMemo(
