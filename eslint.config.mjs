@@ -3,6 +3,9 @@ import hooks from 'eslint-plugin-react-hooks';
 import { defineConfig, globalIgnores } from 'eslint/config';
 import ts from 'typescript-eslint';
 
+/** Attributes whose text is shown or read out. */
+const SHOWN = 'JSXAttribute[name.name=/^(label|description|placeholder|aria-label|title|alt|caption|less|more|what)$/]';
+
 export default defineConfig(
   globalIgnores(['.next/**', 'public/**', 'next-env.d.ts', 'test-results/**', 'coverage/**', 'data/**']),
   ts.configs.recommended,
@@ -19,6 +22,24 @@ export default defineConfig(
       '**/*.test.ts',
     ],
     rules: { 'max-lines': ['error', { max: 400, skipBlankLines: true }], 'no-console': 'error' },
+  },
+  {
+    // Wording lives in messages/: a screen, a border and a use case say what they say by code.
+    files: ['src/{features,app,contract,server,solver,workers,offline}/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...[
+          'JSXText[value=/[a-z]{3}|[a-z] [a-z]/]',
+          `${SHOWN} > Literal[value=/[a-z]{2}/]`,
+          `${SHOWN} TemplateElement[value.raw=/[a-z]{2}/]`,
+          'Property[key.name=/^(label|hint|title|message|does)$/] > Literal[value=/^[A-Z]|[a-z] [a-z]/]',
+          'Literal[value=/^expected /]',
+          'TemplateElement[value.raw=/^expected /]',
+        ].map((selector) => ({ selector, message: 'Wording lives in messages/.' })),
+      ],
+    },
   },
   {
     // What computes and decides is read function by function; a drawing's JSX is as long as what it draws.

@@ -50,8 +50,8 @@ describe('planning any movement of the book', () => {
   it.each<[object, string[]]>([
     [{ stationId: '' }, ['stationId: expected a choice']],
     [{ attachmentId: 'nothing' }, ['attachmentId: expected one of the list']],
-    [{ side: 'both' }, ['side: expected left or right: it is done one side at a time']],
-    [{ movement: 'barbell-curl' }, ['side: expected both: it is done with both sides']],
+    [{ side: 'both' }, ['side: expected left or right: this movement is done one side at a time']],
+    [{ movement: 'barbell-curl' }, ['side: expected both: this movement is done with both sides']],
     [
       { movement: 'barbell-curl', side: 'both', load: 21 },
       ['load: expected a load that is here; the nearest is 20 kg'],

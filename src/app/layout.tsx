@@ -7,10 +7,11 @@ import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
 import { SheetProvider } from '@/features/shell/sheet-provider';
 import { TitleBar } from '@/features/shell/title-bar';
+import { WORDS } from '@/messages/screens/pages';
 
 export const metadata: Metadata = {
-  title: 'Jorvix',
-  description: 'Sets up, paces and remembers each client’s training.',
+  title: WORDS.jorvix,
+  description: WORDS.setsUpPacesAndRemembers,
 };
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 

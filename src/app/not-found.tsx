@@ -1,12 +1,12 @@
 import Link from 'next/link';
+import { WORDS } from '@/messages/screens/pages';
 
 export default function NotFound() {
   return (
     <div className="page">
-      <h1>Nothing on this sheet</h1>
+      <h1>{WORDS.nothingOnThisSheet}</h1>
       <p>
-        There is no client, movement or column under this address; it may have been on another database.{' '}
-        <Link href="/">Back to the floor</Link>
+        {WORDS.thereIsNoClientMovement} <Link href="/">{WORDS.backToTheFloor}</Link>
       </p>
     </div>
   );

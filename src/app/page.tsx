@@ -6,6 +6,7 @@ import { loadFloor } from '@/server/floor';
 import { listPlanChoices } from '@/server/plan';
 import { openUseCase } from '@/server/use-case';
 import { planTodayAction } from './actions';
+import { WORDS } from '@/messages/screens/pages';
 
 export default async function FloorPage({
   searchParams,
@@ -19,7 +20,7 @@ export default async function FloorPage({
   const asked = movement ? { movement, variantId: variant ?? '', clientId: client ?? '' } : null;
   return (
     <>
-      <h1 className="visually-hidden">Floor</h1>
+      <h1 className="visually-hidden">{WORDS.floor}</h1>
       <FloorBoard view={loadFloor(uc)} />
       <div className="page">
         <PlanForm key={`${plan}-${variant}`} choices={listPlanChoices(uc)} action={planTodayAction} asked={asked} />

@@ -1,5 +1,6 @@
 import type { ECOption } from './echarts-core';
 import { REST_BELOW } from '@/core/mechanics/line-profile';
+import { WORDS } from '@/messages/screens/charts';
 
 /** Colours a chart needs, read from the page's theme. */
 export interface ChartInk {
@@ -75,7 +76,7 @@ function axes(r: ResistanceInput, { min, max, step }: MomentSpan): Pick<ECOption
       splitLine: { show: false },
       axisLabel: {
         ...label,
-        formatter: (v: number) => (v === 0 ? 'stretch' : v === 0.5 ? 'half way' : v === 1 ? 'finish' : ''),
+        formatter: (v: number) => (v === 0 ? 'stretch' : v === 0.5 ? WORDS.halfWay : v === 1 ? 'finish' : ''),
         alignMinLabel: 'left',
         alignMaxLabel: 'right',
       },

@@ -9,6 +9,7 @@ import { MEASURE_LABEL } from '@/messages/measures';
 import { findMeasureSlips, MASS_MAX_KG, MASS_MIN_KG } from './body-schema';
 import { numberBetween, objectOf, oneOf, text } from './field';
 import { unlessEmpty } from './kit-spec';
+import { EXPECTED } from '@/messages/expected';
 
 const measuredCm = objectOf(MEASURE_NAMES, () => unlessEmpty(numberBetween(1, Math.round(STATURE_MAX_M * 100), 'cm')));
 const rangeDeg = objectOf(SIDES, () =>
@@ -17,9 +18,9 @@ const rangeDeg = objectOf(SIDES, () =>
 
 /** A day as typed or picked: 2026-11-24, to whole days since 1970 (UTC). */
 const dayText = z
-  .string({ error: 'expected a day like 2026-11-24' })
+  .string({ error: EXPECTED.day })
   .refine((t) => /^\d{4}-\d{2}-\d{2}$/.test(t) && !Number.isNaN(Date.parse(`${t}T00:00:00Z`)), {
-    error: 'expected a day like 2026-11-24',
+    error: EXPECTED.day,
   })
   .transform((t) => Date.parse(`${t}T00:00:00Z`) / 86_400_000);
 
@@ -43,10 +44,10 @@ const limit = z
       ctx.addIssue({
         code: 'custom',
         path: ['most'],
-        message: `expected 0 to ${RANGE_MAX_DEG[l.subject]} degrees`,
+        message: EXPECTED.degreesUpTo(RANGE_MAX_DEG[l.subject]),
       });
     if (l.until !== undefined && l.until < l.from)
-      ctx.addIssue({ code: 'custom', path: ['until'], message: 'expected a day on or after the first' });
+      ctx.addIssue({ code: 'custom', path: ['until'], message: EXPECTED.dayOnOrAfter });
   });
 
 /** Rows left wholly empty were not tried. */
@@ -54,7 +55,7 @@ const trials = z.preprocess(
   (v) => (Array.isArray(v) ? v.filter((t) => t?.behindCm !== '') : v),
   z
     .array(z.object({ belowDeg: numberBetween(-10, 60, 'degrees'), behindCm: numberBetween(-30, 50, 'cm') }))
-    .max(9, 'expected at most nine paths'),
+    .max(9, EXPECTED.atMost(9, 'paths')),
 );
 
 /** The client sheet as typed: centimetres, kilograms, degrees, days; boxes left empty were not measured. */
@@ -68,7 +69,7 @@ export const clientFormSchema = z
     rangeDeg,
     notes: z.array(oneOf(CLIENT_NOTES)),
     unfelt: z.array(oneOf(REGIONS)),
-    limits: z.array(limit).max(20, 'expected at most twenty limits'),
+    limits: z.array(limit).max(20, EXPECTED.atMost(20, 'limits')),
     armPath: objectOf(SIDES, () => trials),
     chestLineDeg: unlessEmpty(numberBetween(0, 80, 'degrees')),
   })
@@ -79,14 +80,14 @@ export const clientFormSchema = z
     for (const slip of findMeasureSlips(c.statureCm / 100, measuredM)) {
       const expected =
         slip.kind === 'span'
-          ? `${Math.ceil(slip.minM * 100)} to ${Math.floor(slip.maxM * 100)} cm for ${c.statureCm} cm of stature`
-          : `a height ${slip.above ? 'above' : 'below'} ${MEASURE_LABEL[slip.than].toLowerCase()}`;
-      ctx.addIssue({ code: 'custom', path: ['measuredCm', slip.name], message: `expected ${expected}` });
+          ? EXPECTED.spanCm(slip.minM, slip.maxM, c.statureCm)
+          : EXPECTED.heightBeside(slip.above, MEASURE_LABEL[slip.than].toLowerCase());
+      ctx.addIssue({ code: 'custom', path: ['measuredCm', slip.name], message: expected });
     }
     for (const side of SIDES) {
       c.armPath[side].forEach((t, i) => {
         if (c.armPath[side].findIndex((x) => x.belowDeg === t.belowDeg) < i)
-          ctx.addIssue({ code: 'custom', path: ['armPath', side, i, 'behindCm'], message: 'expected each path once' });
+          ctx.addIssue({ code: 'custom', path: ['armPath', side, i, 'behindCm'], message: EXPECTED.eachPathOnce });
       });
     }
   });

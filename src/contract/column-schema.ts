@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { ArmColumn, Column, HoleColumn } from '@/core/kit/column';
 import { numberBetween, oneOf, wholeBetween } from './field';
+import { EXPECTED } from '@/messages/expected';
 
 export const COLUMN_KINDS = ['twin', 'single', 'arms'] as const;
 const NUMBERED_FROM = ['bottom', 'top'] as const;
@@ -49,7 +50,7 @@ export function columnGaps(c: ColumnCase): { readonly path: string; readonly mes
     if (!checked.success) gaps.push({ path, message: checked.error.issues[0]!.message });
   };
   if (c.kind === 'arms') {
-    if (c.arms === undefined) gaps.push({ path: 'arms', message: 'expected an object' });
+    if (c.arms === undefined) gaps.push({ path: 'arms', message: EXPECTED.anObject });
   } else {
     need('firstHoleM', firstHoleM, c.firstHoleM);
     need('pitchM', pitchM, c.pitchM);

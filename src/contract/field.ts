@@ -1,22 +1,23 @@
 import { z } from 'zod';
+import { EXPECTED } from '@/messages/expected';
 
 /** A number with its span and unit in the message, so that every border says the same thing. */
 export const numberBetween = (min: number, max: number, unit = '') => {
-  const expected = `expected a number from ${min} to ${max}${unit ? ` ${unit}` : ''}`;
+  const expected = EXPECTED.between(min, max, unit);
   return z.number({ error: expected }).min(min, { error: expected }).max(max, { error: expected });
 };
 
 /** A whole number with its span in the message. */
 export const wholeBetween = (min: number, max: number) => {
-  const expected = `expected a whole number from ${min} to ${max}`;
+  const expected = EXPECTED.wholeBetween(min, max);
   return z.int({ error: expected }).min(min, { error: expected }).max(max, { error: expected });
 };
 
 export const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
-  z.enum(values, { error: `expected one of ${values.join(', ')}` });
+  z.enum(values, { error: EXPECTED.oneOf(values.join(', ')) });
 
 export const text = (min: number, max: number) => {
-  const expected = min > 0 ? `expected ${min} to ${max} characters` : `expected at most ${max} characters`;
+  const expected = min > 0 ? EXPECTED.characters(min, max) : EXPECTED.atMostCharacters(max);
   return z.string({ error: expected }).trim().min(min, { error: expected }).max(max, { error: expected });
 };
 
@@ -37,11 +38,14 @@ export function toFieldIssues(error: z.ZodError): FieldIssue[] {
     if (issue.code === 'unrecognized_keys') {
       return {
         path: [path, issue.keys[0]].filter(Boolean).join('.'),
-        message: `unknown key; expected only what the format lists`,
+        message: EXPECTED.unknownKey,
       };
     }
     if (issue.code === 'invalid_type' && issue.message.startsWith('Invalid input')) {
-      return { path, message: `expected ${issue.expected === 'object' ? 'an object' : `a ${issue.expected}`}` };
+      return {
+        path,
+        message: issue.expected === 'object' ? EXPECTED.anObject : EXPECTED.asSaid(`a ${issue.expected}`),
+      };
     }
     return { path, message: issue.message };
   });

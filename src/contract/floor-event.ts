@@ -7,8 +7,9 @@ import { FAULT_CODES } from '@/core/movement/fault-code';
 import { SCHEMES } from '@/core/tempo/scheme';
 import { movementSchema, placementSchema } from './case';
 import { numberBetween, oneOf, text, wholeBetween, type FieldIssue } from './field';
+import { EXPECTED } from '@/messages/expected';
 
-const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/, { error: 'expected an id of 1 to 64 letters, digits, - or _' });
+const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/, { error: EXPECTED.eventId });
 
 const base = {
   id,

@@ -8,15 +8,14 @@ import { MACHINE_KINDS } from '@/core/kit/machine';
 import { LOAD_UNITS } from '@/core/units/mass';
 import { COLUMN_KINDS } from './column-schema';
 import { numberBetween, oneOf, text, wholeBetween } from './field';
+import { EXPECTED } from '@/messages/expected';
 
 /** Each kind is kept as it is typed: centimetres, degrees, and loads in the unit of the plates. */
 const NUMBERED_FROM = ['bottom', 'top'] as const;
 
 /** Numbers typed in one box with spaces or commas between; an empty box is none. */
 const numbers = (min: number, max: number, unit: string, least = 1) => {
-  const expected =
-    `expected ${least > 0 ? '' : 'nothing, or '}numbers from ${min} ` +
-    `to ${max}${unit && ` ${unit}`} with spaces between`;
+  const expected = least > 0 ? EXPECTED.numberList(min, max, unit) : EXPECTED.numberListOrNothing(min, max, unit);
   return z.preprocess(
     (v) =>
       typeof v === 'string'
@@ -30,7 +29,7 @@ const numbers = (min: number, max: number, unit: string, least = 1) => {
         error: expected,
       })
       .min(least, { error: expected })
-      .max(80, { error: 'expected at most 80 numbers' }),
+      .max(80, { error: EXPECTED.atMost(80, 'numbers') }),
   );
 };
 const loads = (least = 1) => numbers(0.1, 500, '', least);
@@ -39,18 +38,18 @@ export const unlessEmpty = <T extends z.ZodType>(schema: T) =>
   z.preprocess((v) => (v === '' || v === null ? undefined : v), schema.optional());
 const cm = (min: number, max: number) => numberBetween(min, max, 'cm');
 const reading = z.object({ hole: wholeBetween(1, 60), heightCm: cm(0, 400) });
-const readings = z.array(reading).min(2, 'expected two measured holes').max(6, 'expected at most six measured holes');
+const readings = z.array(reading).min(2, EXPECTED.twoHoles).max(6, EXPECTED.atMost(6, 'measured holes'));
 /** Rows left wholly empty were not measured. */
 const fewReadings = z.preprocess(
   (v) => (Array.isArray(v) ? v.filter((r) => r?.hole !== '' || r?.heightCm !== '') : v),
-  z.array(reading).max(6, 'expected at most six measured holes'),
+  z.array(reading).max(6, EXPECTED.atMost(6, 'measured holes')),
 );
 
 const MISFIT: Readonly<Record<RulerMisfit['reason'], string>> = {
-  'too-few': 'expected two measured holes',
-  'same-hole': 'expected two different holes: the same one twice gives no spacing',
-  'wrong-direction': 'expected heights that rise the way the numbers run; check the numbering or the two heights',
-  'below-floor': 'expected heights that keep the lowest hole above the floor',
+  'too-few': EXPECTED.twoHoles,
+  'same-hole': EXPECTED.differentHoles,
+  'wrong-direction': EXPECTED.risingHeights,
+  'below-floor': EXPECTED.lowestAboveFloor,
 };
 
 interface TypedRuler {
@@ -66,15 +65,15 @@ type Report = (path: (string | number)[], message: string) => void;
 /** What is wrong with measured holes, told at the field that shows it. */
 function checkRuler(r: TypedRuler, at: string, report: Report): void {
   r.readings.forEach((x, i) => {
-    if (x.hole > r.holes) report([at, i, 'hole'], `expected a hole from 1 to ${r.holes}`);
+    if (x.hole > r.holes) report([at, i, 'hole'], EXPECTED.holeUpTo(r.holes));
   });
   const last = r.readings.length - 1;
   const fit = calibrateRuler(toReadings(r.readings), r.holes, r.numberedFrom);
   if (!fit.ok) report([at, last, fit.reason === 'same-hole' ? 'hole' : 'heightCm'], MISFIT[fit.reason]);
   else if (new Set(r.readings.map((x) => x.hole)).size < r.readings.length)
-    report([at, last, 'hole'], 'expected each hole once');
+    report([at, last, 'hole'], EXPECTED.eachHoleOnce);
   else if (fit.pitchM < 0.01 || fit.pitchM > 0.5)
-    report([at, last, 'heightCm'], `expected holes 1 to 50 cm apart; these are ${(fit.pitchM * 100).toFixed(1)} cm`);
+    report([at, last, 'heightCm'], EXPECTED.pitch((fit.pitchM * 100).toFixed(1)));
 }
 
 const issueAt =
@@ -110,22 +109,18 @@ const column = z
     const need = (path: keyof typeof s, expected: string): void => {
       if (s[path] === undefined) report([path], expected);
     };
-    if (s.columnKind !== 'single') need('twinSpacingCm', 'expected a number from 30 to 800 cm');
+    if (s.columnKind !== 'single') need('twinSpacingCm', EXPECTED.between(30, 800, 'cm'));
     if (s.columnKind === 'arms') {
-      need('pivotHeightCm', 'expected a number from 0 to 300 cm');
-      need('armCm', 'expected a number from 20 to 200 cm');
+      need('pivotHeightCm', EXPECTED.between(0, 300, 'cm'));
+      need('armCm', EXPECTED.between(20, 200, 'cm'));
       const fit =
         s.pivotHeightCm === undefined || s.armCm === undefined
           ? 'unknown'
           : calibrateArms(toReadings(s.readings), s.pivotHeightCm / 100, s.armCm / 100, s.numberedFrom);
-      if (fit === null)
-        report(
-          ['readings', s.readings.length - 1, 'heightCm'],
-          'expected heights of two notches, within the arm’s reach of its pivot and rising the way the numbers run',
-        );
+      if (fit === null) report(['readings', s.readings.length - 1, 'heightCm'], EXPECTED.armNotches);
     } else checkRuler(s, 'readings', report);
     if (s.columnKind === 'twin' && s.leftNumbering === 'own') {
-      if (s.leftHoles === undefined) report(['leftHoles'], 'expected a whole number from 2 to 60');
+      if (s.leftHoles === undefined) report(['leftHoles'], EXPECTED.wholeBetween(2, 60));
       else
         checkRuler(
           { holes: s.leftHoles, numberedFrom: s.leftNumberedFrom, readings: s.leftReadings },
@@ -133,7 +128,7 @@ const column = z
           report,
         );
     }
-    if (s.minDistanceCm >= s.maxDistanceCm) report(['maxDistanceCm'], 'expected more than the nearest place to stand');
+    if (s.minDistanceCm >= s.maxDistanceCm) report(['maxDistanceCm'], EXPECTED.overNearestPlace);
   });
 
 const attachment = z
@@ -146,12 +141,9 @@ const attachment = z
   })
   .superRefine((a, ctx) => {
     if ((a.handsFromCm === undefined) !== (a.handsToCm === undefined))
-      issueAt(ctx)(
-        [a.handsFromCm === undefined ? 'handsFromCm' : 'handsToCm'],
-        'expected both hand distances, or neither for one hand',
-      );
+      issueAt(ctx)([a.handsFromCm === undefined ? 'handsFromCm' : 'handsToCm'], EXPECTED.bothHandDistances);
     else if (a.handsFromCm !== undefined && a.handsFromCm > a.handsToCm!)
-      issueAt(ctx)(['handsToCm'], 'expected no less than the narrowest');
+      issueAt(ctx)(['handsToCm'], EXPECTED.overNarrowest);
   });
 
 const bench = z
@@ -160,8 +152,8 @@ const bench = z
     notches: wholeBetween(1, 20),
     notchReadings: z
       .array(z.object({ notch: wholeBetween(1, 20), deg: numberBetween(-30, 95, 'degrees') }))
-      .min(1, 'expected at least one measured notch')
-      .max(20, 'expected at most twenty notches'),
+      .min(1, EXPECTED.oneNotch)
+      .max(20, EXPECTED.atMost(20, 'notches')),
     seatDeg: numbers(-10, 45, 'degrees', 0),
     feetApartCm: cm(40, 250),
     blocksCm: numbers(0.5, 60, 'cm', 0),
@@ -169,14 +161,14 @@ const bench = z
   .superRefine((b, ctx) => {
     const report = issueAt(ctx);
     b.notchReadings.forEach((r, i) => {
-      if (r.notch > b.notches) report(['notchReadings', i, 'notch'], `expected a notch from 1 to ${b.notches}`);
+      if (r.notch > b.notches) report(['notchReadings', i, 'notch'], EXPECTED.notchUpTo(b.notches));
       if (b.notchReadings.findIndex((x) => x.notch === r.notch) < i)
-        report(['notchReadings', i, 'notch'], 'expected each notch once');
+        report(['notchReadings', i, 'notch'], EXPECTED.eachNotchOnce);
     });
     if (b.notches > 1 && !calibrateNotches(b.notchReadings, b.notches))
-      report(['notchReadings', b.notchReadings.length - 1, 'notch'], 'expected two different notches');
+      report(['notchReadings', b.notchReadings.length - 1, 'notch'], EXPECTED.differentNotches);
     b.blocksCm.forEach((x) => {
-      if (x >= b.feetApartCm) report(['blocksCm'], 'expected blocks lower than the bench is long');
+      if (x >= b.feetApartCm) report(['blocksCm'], EXPECTED.blocksUnderBench);
     });
   });
 
@@ -202,7 +194,7 @@ const machine = z
       (v) => (Array.isArray(v) ? v.filter((r) => r?.deg !== '' || r?.cm !== '') : v),
       z
         .array(z.object({ deg: numberBetween(-180, 180, 'degrees'), cm: cm(0, 100) }))
-        .max(12, 'expected at most twelve rows'),
+        .max(12, EXPECTED.atMost(12, 'rows')),
     ),
     guideDeg: unlessEmpty(numberBetween(-90, 90, 'degrees')),
     guideRatio: unlessEmpty(numberBetween(0.1, 4)),
@@ -222,20 +214,19 @@ const machine = z
         );
     }
     const legs = m.machineKind === 'leg-extension' || m.machineKind === 'leg-curl';
-    if (legs && m.axisOverSeatCm === undefined) report(['axisOverSeatCm'], 'expected a number from -20 to 60 cm');
-    if (legs && m.backHoles === undefined) report(['backHoles'], 'expected a whole number from 2 to 30');
+    if (legs && m.axisOverSeatCm === undefined) report(['axisOverSeatCm'], EXPECTED.between(-20, 60, 'cm'));
+    if (legs && m.backHoles === undefined) report(['backHoles'], EXPECTED.wholeBetween(2, 30));
     if (!legs && m.machineKind !== 'leg-press' && m.handleHeightCm === undefined)
-      report(['handleHeightCm'], 'expected a number from 20 to 250 cm');
+      report(['handleHeightCm'], EXPECTED.between(20, 250, 'cm'));
     if (m.pathKind === 'arc') {
-      if (m.radiusCm === undefined) report(['radiusCm'], 'expected a number from 10 to 150 cm');
-      if (m.momentArms.length === 0)
-        report(['momentArms', 0, 'cm'], 'expected at least one row; one is enough for a round pulley');
+      if (m.radiusCm === undefined) report(['radiusCm'], EXPECTED.between(10, 150, 'cm'));
+      if (m.momentArms.length === 0) report(['momentArms', 0, 'cm'], EXPECTED.oneRow);
       m.momentArms.forEach((r, i) => {
-        if (i > 0 && r.deg <= m.momentArms[i - 1]!.deg) report(['momentArms', i, 'deg'], 'expected angles that rise');
+        if (i > 0 && r.deg <= m.momentArms[i - 1]!.deg) report(['momentArms', i, 'deg'], EXPECTED.risingAngles);
       });
     } else {
-      if (m.guideDeg === undefined) report(['guideDeg'], 'expected a number from -90 to 90 degrees');
-      if (m.guideRatio === undefined) report(['guideRatio'], 'expected a number from 0.1 to 4');
+      if (m.guideDeg === undefined) report(['guideDeg'], EXPECTED.between(-90, 90, 'degrees'));
+      if (m.guideRatio === undefined) report(['guideRatio'], EXPECTED.between(0.1, 4));
     }
   });
 
@@ -244,13 +235,13 @@ const band = z
     restCm: cm(5, 300),
     table: z
       .array(z.object({ stretchCm: cm(0, 400), kg: numberBetween(0, 150, 'kg') }))
-      .min(2, 'expected two or more rows')
-      .max(12, 'expected at most twelve rows'),
+      .min(2, EXPECTED.twoRows)
+      .max(12, EXPECTED.atMost(12, 'rows')),
   })
   .superRefine((b, ctx) => {
     b.table.forEach((r, i) => {
       if (i > 0 && r.stretchCm <= b.table[i - 1]!.stretchCm)
-        issueAt(ctx)(['table', i, 'stretchCm'], 'expected stretches that rise');
+        issueAt(ctx)(['table', i, 'stretchCm'], EXPECTED.risingStretches);
     });
   });
 

@@ -8,6 +8,7 @@ import { followsArmPath } from '@/core/book/arm-path';
 import { PEAK_TARGETS } from '@/core/movement/peak-target';
 import { FRONT_FEET } from '@/core/movement/sweep-path';
 import { numberBetween, objectOf, oneOf, wholeBetween } from './field';
+import { EXPECTED } from '@/messages/expected';
 
 /** Sides taken where practitioners differ, each of its own question's. */
 const practicesSchema = objectOf(PRACTICE_QUESTIONS, (q) =>
@@ -56,12 +57,9 @@ export function optionGaps(
   const report = (path: string[], message: string): void => void gaps.push({ path, message });
   if (o.tiltDeg !== undefined) {
     if (e.path.kind !== 'sweep') {
-      if (o.tiltDeg !== 0) report(['tiltDeg'], 'expected none: this movement is not a fly’s sweep');
+      if (o.tiltDeg !== 0) report(['tiltDeg'], EXPECTED.notASweep);
     } else if (o.tiltDeg < e.path.tiltDeg.min || o.tiltDeg > e.path.tiltDeg.max)
-      report(
-        ['tiltDeg'],
-        `expected a number from ${e.path.tiltDeg.min} to ${e.path.tiltDeg.max} degrees for this movement`,
-      );
+      report(['tiltDeg'], EXPECTED.tiltBetween(e.path.tiltDeg.min, e.path.tiltDeg.max));
   }
   // A question may be raised by the curve or by a note: ask as openly as can be.
   const raised = [...practicesOf(e, [], 0), ...practicesOf(e, [], 1)];
@@ -69,27 +67,18 @@ export function optionGaps(
     const side = sidesTaken(o)[q];
     if (side === undefined) continue;
     const own = raised.find((s) => s.question === q);
-    if (!own)
-      report([o.practices ? 'practices' : 'schools', q], 'expected none: this movement does not raise the question');
+    if (!own) report([o.practices ? 'practices' : 'schools', q], EXPECTED.questionNotRaised);
     else if (!own.options.includes(side))
-      report([o.practices ? 'practices' : 'schools', q], `expected one of ${own.options.join(', ')}`);
+      report([o.practices ? 'practices' : 'schools', q], EXPECTED.oneOf(own.options.join(', ')));
   }
   if (o.grip != null && !e.grips.includes(o.grip))
-    report(
-      ['grip'],
-      e.grips.length > 0
-        ? `expected one of ${e.grips.join(', ')} for this movement`
-        : 'expected none for this movement',
-    );
-  if (o.armPathDeg != null && !followsArmPath(e))
-    report(['armPathDeg'], 'expected none: only rear-deltoid pulls on a cable follow an arm path');
+    report(['grip'], e.grips.length > 0 ? EXPECTED.oneOfForMovement(e.grips.join(', ')) : EXPECTED.noneForMovement);
+  if (o.armPathDeg != null && !followsArmPath(e)) report(['armPathDeg'], EXPECTED.noArmPath);
   if (o.tuckDeg !== undefined && o.tuckDeg !== 0 && e.path.kind !== 'arm')
-    report(['tuckDeg'], 'expected none for this movement');
-  if (o.backDeg != null && !hasNotch(e)) report(['backDeg'], 'expected none: no bench angle is set for this movement');
-  if (o.seatHole != null && !hasSeatHole(e))
-    report(['seatHole'], 'expected none: no seat or back pad hole is set for this movement');
-  if ((o.stopAt ?? 1) - (o.startAt ?? 0) < SHORTEST_SHARE)
-    report(['stopAt'], `expected at least ${SHORTEST_SHARE} more than startAt`);
+    report(['tuckDeg'], EXPECTED.noneForMovement);
+  if (o.backDeg != null && !hasNotch(e)) report(['backDeg'], EXPECTED.noBenchAngle);
+  if (o.seatHole != null && !hasSeatHole(e)) report(['seatHole'], EXPECTED.noSeatHole);
+  if ((o.stopAt ?? 1) - (o.startAt ?? 0) < SHORTEST_SHARE) report(['stopAt'], EXPECTED.moreThanStart(SHORTEST_SHARE));
   return gaps;
 }
 

@@ -6,10 +6,11 @@ import { LOAD_UNITS, type LoadUnit } from '@/core/units/mass';
 import { movementSchema } from './case';
 import { oneOf, text, wholeBetween } from './field';
 import { unlessEmpty } from './kit-spec';
+import { EXPECTED } from '@/messages/expected';
 
 /** Heaviest load that is taken for one and not for a slip. */
 const MOST_LOAD: Readonly<Record<LoadUnit, number>> = { kg: 500, lb: 1100 };
-const chosen = z.string({ error: 'expected a choice' }).min(1, { error: 'expected a choice' });
+const chosen = z.string({ error: EXPECTED.choice }).min(1, { error: EXPECTED.choice });
 
 /** A movement added to today, as typed; column and handle are asked for where it hangs on a cable. */
 export const planFormSchema = z
@@ -20,20 +21,14 @@ export const planFormSchema = z
     side: oneOf(['both', 'left', 'right']),
     stationId: unlessEmpty(z.string()),
     attachmentId: unlessEmpty(z.string()),
-    startsAt: z
-      .string({ error: 'expected a time like 14:30' })
-      .regex(/^([01]?\d|2[0-3]):[0-5]\d$/, { error: 'expected a time like 14:30' }),
+    startsAt: z.string({ error: EXPECTED.time }).regex(/^([01]?\d|2[0-3]):[0-5]\d$/, { error: EXPECTED.time }),
     sets: wholeBetween(1, 12),
     reps: wholeBetween(1, 60),
     tempo: text(1, 60).refine((t) => parseTempo(t) !== null, {
-      error:
-        'expected four parts like 3-1-2-1: lowering, pause, lifting, pause; X for fast; then, if wanted, ' +
-        '“, lower first” or “, 30-65deg: 4s”',
+      error: EXPECTED.tempo,
     }),
-    load: unlessEmpty(z.number({ error: 'expected a number' })).describe(
-      'as stamped; nothing where the body is the load',
-    ),
-    unit: z.enum(LOAD_UNITS, { error: `expected ${LOAD_UNITS.join(' or ')}` }),
+    load: unlessEmpty(z.number({ error: EXPECTED.number })).describe('as stamped; nothing where the body is the load'),
+    unit: z.enum(LOAD_UNITS, { error: EXPECTED.asSaid(LOAD_UNITS.join(' or ')) }),
   })
   .superRefine((f, ctx) => {
     const entry = findEntry(f.movement);
@@ -41,18 +36,12 @@ export const planFormSchema = z
     const report = (path: string, message: string): void => ctx.addIssue({ code: 'custom', path: [path], message });
     const wants = entry.load.kind !== 'body' && entry.load.kind !== 'none';
     if (f.load === undefined ? wants : !(f.load >= 0 && f.load <= MOST_LOAD[f.unit]))
-      report('load', `expected a number from 0 to ${MOST_LOAD[f.unit]} ${f.unit}`);
+      report('load', EXPECTED.between(0, MOST_LOAD[f.unit], f.unit));
     if (entry.load.kind === 'cable') {
-      if (f.stationId === undefined) report('stationId', 'expected a choice');
-      if (f.attachmentId === undefined) report('attachmentId', 'expected a choice');
+      if (f.stationId === undefined) report('stationId', EXPECTED.choice);
+      if (f.attachmentId === undefined) report('attachmentId', EXPECTED.choice);
     }
-    if (!worksOn(entry, f.side))
-      report(
-        'side',
-        entry.hands === 'two'
-          ? 'expected both: it is done with both sides'
-          : 'expected left or right: it is done one side at a time',
-      );
+    if (!worksOn(entry, f.side)) report('side', entry.hands === 'two' ? EXPECTED.bothSides : EXPECTED.oneSide);
   });
 
 /** A plan form as checked. */

@@ -5,6 +5,7 @@ import type { StationKit } from '@/core/book/station-kit';
 import { USUAL_KIT } from '@/core/book/station-kit';
 import { columnSchema, rulerSchema } from './column-schema';
 import { numberBetween, oneOf } from './field';
+import { EXPECTED } from '@/messages/expected';
 
 /** Where a client may stand when a case does not say. */
 const DEFAULT_ROOM = { minDistanceM: -0.3, maxDistanceM: 2 } as const;
@@ -37,8 +38,8 @@ const benchSchema = z.strictObject({
   seatHeightM: numberBetween(0.2, 0.8, 'm'),
   backDeg: z
     .array(numberBetween(-30, 95, 'degrees'))
-    .min(1, { error: 'expected at least one notch angle' })
-    .max(20, { error: 'expected at most twenty notches' })
+    .min(1, { error: EXPECTED.oneNotch })
+    .max(20, { error: EXPECTED.atMost(20, 'notches') })
     .describe('back above level by notch, notch 1 first'),
   seatDeg: z
     .array(numberBetween(-10, 45, 'degrees'))
@@ -68,11 +69,11 @@ const bandSchema = z
     restM: numberBetween(0.05, 3, 'm'),
     table: z
       .array(z.strictObject({ stretchM: numberBetween(0, 4, 'm'), forceN: numberBetween(0, 1500, 'N') }))
-      .min(2, 'expected two or more rows'),
+      .min(2, EXPECTED.twoRows),
   })
   .refine((b) => b.table.every((r, i) => i === 0 || r.stretchM > b.table[i - 1]!.stretchM), {
     path: ['table'],
-    error: 'expected stretches that rise',
+    error: EXPECTED.risingStretches,
   });
 
 /**

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { MOST_POINTS, type TracePoint } from '@/core/trace/segment-reps';
 import type { FieldIssue } from './field';
+import { EXPECTED } from '@/messages/expected';
 
 export type TraceCsv =
   | { readonly ok: true; readonly points: readonly TracePoint[] }
@@ -18,17 +19,17 @@ export function parseTraceCsv(text: string): TraceCsv {
   });
   const missing = HEAD.filter((h) => !(meta.fields ?? []).includes(h));
   if (missing.length > 0)
-    return { ok: false, issues: missing.map((h) => ({ path: h, message: `expected a column named ${h}` })) };
-  if (data.length < 2) return { ok: false, issues: [{ path: 't_s', message: 'expected at least two readings' }] };
+    return { ok: false, issues: missing.map((h) => ({ path: h, message: EXPECTED.columnNamed(h) })) };
+  if (data.length < 2) return { ok: false, issues: [{ path: 't_s', message: EXPECTED.twoReadings }] };
   if (data.length > MOST_POINTS)
-    return { ok: false, issues: [{ path: 't_s', message: `expected at most ${MOST_POINTS} readings` }] };
+    return { ok: false, issues: [{ path: 't_s', message: EXPECTED.atMost(MOST_POINTS, 'readings') }] };
   const points: TracePoint[] = [];
   for (const [i, row] of data.entries()) {
     for (const h of HEAD)
       if (!Number.isFinite(Number(row[h])) || (row[h] ?? '').trim() === '')
         return {
           ok: false,
-          issues: [{ path: `line ${i + 2}, ${h}`, message: `expected a number, got “${row[h] ?? ''}”` }],
+          issues: [{ path: `line ${i + 2}, ${h}`, message: EXPECTED.numberNot(row[h] ?? '') }],
         };
     points.push({ tS: Number(row['t_s']), xM: Number(row['x_m']) });
   }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { EXPECTED } from '@/messages/expected';
 
 /**
  * The stack-line protocol: how a sensor on a stack speaks to this application. `docs/tracker.md` describes it for
@@ -6,7 +7,7 @@ import { z } from 'zod';
  */
 export const TRACKER_PROTOCOL = { name: 'stack-line', version: 1 } as const;
 
-const shortId = z.string().regex(/^[a-z0-9-]{1,40}$/, { error: 'expected 1 to 40 small letters, digits or -' });
+const shortId = z.string().regex(/^[a-z0-9-]{1,40}$/, { error: EXPECTED.sensorId });
 
 export const sensorListSchema = z.object({
   protocol: z.literal(TRACKER_PROTOCOL.name),

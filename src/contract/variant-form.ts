@@ -3,6 +3,7 @@ import { findEntry } from '@/core/book/book';
 import { movementSchema } from './case';
 import { text } from './field';
 import { optionGaps, optionsSchema } from './options-schema';
+import { EXPECTED } from '@/messages/expected';
 
 /** Words that a client takes in one breath. */
 const MOST_WORDS = 10;
@@ -14,7 +15,7 @@ export const variantFormSchema = z
     movement: movementSchema,
     name: text(1, 60),
     cue: text(0, 60).refine((c) => c.split(/\s+/).filter(Boolean).length <= MOST_WORDS, {
-      error: `expected at most ${MOST_WORDS} words: one breath`,
+      error: EXPECTED.oneBreath(MOST_WORDS),
     }),
     options: optionsSchema,
   })

@@ -5,6 +5,7 @@ import { holeHeightM, pulleyAt, type Column } from '@/core/kit/column';
 import type { TablePoint } from '@/core/kit/force-table';
 import type { Machine, PreacherBench } from '@/core/kit/machine';
 import { toRad } from '@/core/units/angle';
+import { WORDS } from '@/messages/screens/drawing';
 
 /** A point of a piece's own side view: metres right and up from its corner on the floor, or table units. */
 type P = readonly [number, number];
@@ -121,7 +122,7 @@ export function attachmentScene(a: AttachmentShape): KitScene {
       );
     }
   }
-  shapes.push(label([mid + 0.1, top + 0.02], `cable end; ${cm(a.lengthM)} to the grip`));
+  shapes.push(label([mid + 0.1, top + 0.02], WORDS.cableEndToTheGrip(cm(a.lengthM))));
   if (a.handsM) shapes.push(label([mid, 0.02], `hands ${cm(a.handsM[0])} to ${cm(a.handsM[1])} apart`, 'middle'));
   return { shapes, width: 1.2, height: top + 0.2, across: CM, up: CM };
 }
@@ -189,7 +190,7 @@ export function preacherScene(p: PreacherBench, measured: ReadonlySet<number>): 
       ...post(0.4, p.seat, measured),
       line([0.95, 0], [0.95, p.padTopM - 0.15]),
       pad(edge, ray(edge, -p.padDeg, p.padM)),
-      label([edge[0] - 0.02, edge[1] + 0.07], `pad edge ${cm(p.padTopM)}, ${p.padDeg}° down`),
+      label([edge[0] - 0.02, edge[1] + 0.07], WORDS.padEdgeDown(cm(p.padTopM), p.padDeg)),
     ],
     width: 1.75,
     height: Math.max(p.padTopM, 0.8) + 0.25,
@@ -209,7 +210,7 @@ export function machineScene(
     shapes.push(
       label(
         [0.35, holePositionM(m.seat, m.seat.numberedFrom === 'bottom' ? m.seat.holes : 1) + 0.09],
-        'seat hole, cm',
+        WORDS.seatHoleCm,
         'middle',
       ),
     );

@@ -24,3 +24,6 @@ export function settingsNoteText(found: {
 /** Where it stood the last time. */
 export const lastTimeText = (last: Placement): string =>
   `last time hole ${last.hole}, ${Math.round(last.standX * 100)} cm`;
+
+/** What the handle is called where it is one of the settings. */
+export const HANDLE_LABEL = 'Handle';

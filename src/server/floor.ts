@@ -8,7 +8,7 @@ import type { SettingView } from '@/contract/views/setting';
 import { findClient } from '@/data/queries/clients';
 import { listSessions } from '@/data/queries/sessions';
 import { clock } from '@/messages/day';
-import { lastTimeText, progressText, settingsNoteText } from '@/messages/floor';
+import { HANDLE_LABEL, lastTimeText, progressText, settingsNoteText } from '@/messages/floor';
 import { loadLabel, loadNumber } from '@/messages/loads';
 import { replacedText } from '@/messages/replaced';
 import { dayOf } from './clock';
@@ -58,7 +58,7 @@ function loadViews({ item, unit, attachment }: ItemContext): SettingView[] {
     ? [{ kind: 'load', label, value: loadNumber(item.loadG, unit), unit, estimated: false }]
     : [];
   const handle: SettingView[] = attachment
-    ? [{ kind: 'handle', label: 'Handle', value: attachment.name, unit: '', estimated: false }]
+    ? [{ kind: 'handle', label: HANDLE_LABEL, value: attachment.name, unit: '', estimated: false }]
     : [];
   return [...load, ...handle];
 }

@@ -12,6 +12,7 @@ import { FIRST_GYM_NAME } from '@/messages/kit';
 import type { UseCase } from './use-case';
 import type { SaveResult } from '@/contract/save-result';
 import { z } from 'zod';
+import { EXPECTED } from '@/messages/expected';
 
 /** The client whose shoulders ask for the widest station. */
 function findBroadest({ db }: UseCase): { readonly name: string; readonly needM: number } | null {
@@ -59,14 +60,12 @@ export function savePieceForm(uc: UseCase, gymId: string | null, id: string | nu
   if (!outer.success || !inner?.success) return { ok: false, issues };
   const known = id === null ? null : findKit(uc.db, id);
   if (known && known.kind !== outer.data.kind)
-    return { ok: false, issues: [{ path: 'kind', message: `expected ${known.kind}: a piece keeps its kind` }] };
+    return { ok: false, issues: [{ path: 'kind', message: EXPECTED.keptKind(known.kind) }] };
   if (outer.data.kind === 'column') {
     const spec = inner.data as KitSpec<'column'>;
     const broadest = findBroadest(uc);
     if (spec.columnKind === 'twin' && broadest && spec.twinSpacingCm! / 100 < broadest.needM) {
-      const expected =
-        `expected at least ${Math.ceil(broadest.needM * 100)} cm: wider than the shoulders ` +
-        `of ${broadest.name}, with room for the hands`;
+      const expected = EXPECTED.spacingOverShouldersCm(Math.ceil(broadest.needM * 100), broadest.name);
       return { ok: false, issues: [{ path: 'spec.twinSpacingCm', message: expected }] };
     }
   }

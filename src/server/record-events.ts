@@ -5,6 +5,8 @@ import { toFieldIssues, type FieldIssue } from '@/contract/field';
 import { readFloorEvent } from '@/contract/records/floor-event-record';
 import { appendFloorEvents } from '@/data/queries/floor-events';
 import type { UseCase } from './use-case';
+import { EXPECTED } from '@/messages/expected';
+import { STORAGE_TROUBLE } from '@/messages/taps';
 
 export type RecordResult =
   | { readonly ok: true; readonly reply: DeliveryReply }
@@ -12,9 +14,9 @@ export type RecordResult =
 
 /** What the database says when its disk cannot be written, by SQLite's code. */
 const STORAGE: readonly (readonly [RegExp, string])[] = [
-  [/^SQLITE_FULL/, 'the server’s disk is full: free some space there'],
-  [/^SQLITE_READONLY/, 'the server’s database is read-only: give it leave to write'],
-  [/^SQLITE_(IOERR|CANTOPEN|BUSY|LOCKED)/, 'the server’s database cannot be written now'],
+  [/^SQLITE_FULL/, STORAGE_TROUBLE.full],
+  [/^SQLITE_READONLY/, STORAGE_TROUBLE.readOnly],
+  [/^SQLITE_(IOERR|CANTOPEN|BUSY|LOCKED)/, STORAGE_TROUBLE.unwritable],
 ];
 
 /**
@@ -42,7 +44,7 @@ export function recordEvents({ db, actor, nowMs }: UseCase, delivery: unknown): 
           ...unknown.map((id) => ({
             id,
             path: 'itemId',
-            message: 'expected a client and a planned movement that this server has',
+            message: EXPECTED.knownClientAndItem,
           })),
         ],
       },

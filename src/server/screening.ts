@@ -9,15 +9,15 @@ import { appendScreening, findClient, findScreening } from '@/data/queries/clien
 import { listGyms } from '@/data/queries/gyms';
 import { toLocalDay } from './clock';
 import type { UseCase } from './use-case';
+import { EXPECTED } from '@/messages/expected';
 
 /** Keep that a screening was done; records are only added. It cannot lie ahead of today. */
 export function saveScreening({ db, actor, nowMs }: UseCase, clientId: string, typed: unknown): SaveResult {
   const parsed = screeningFormSchema.safeParse(typed);
   if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
-  if (!findClient(db, clientId))
-    return { ok: false, issues: [{ path: 'doneBy', message: 'expected a client who is on record' }] };
+  if (!findClient(db, clientId)) return { ok: false, issues: [{ path: 'doneBy', message: EXPECTED.knownClient }] };
   if (parsed.data.day > toLocalDay(nowMs))
-    return { ok: false, issues: [{ path: 'day', message: 'expected today or a day before' }] };
+    return { ok: false, issues: [{ path: 'day', message: EXPECTED.dayNotAhead }] };
   const id = randomUUID();
   appendScreening(db, { ...parsed.data, id, clientId, actorId: actor.id, recordedAtMs: nowMs });
   return { ok: true, id };

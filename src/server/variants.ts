@@ -6,6 +6,7 @@ import type { SaveResult } from '@/contract/save-result';
 import { variantFormSchema } from '@/contract/variant-form';
 import { findVariant, listVariants, saveVariant } from '@/data/queries/variants';
 import type { UseCase } from './use-case';
+import { EXPECTED } from '@/messages/expected';
 
 /** Keep a trainer's variant; a null id makes a new one. Names are told apart within a movement. */
 export function keepVariant({ db, actor, nowMs }: UseCase, typed: unknown): SaveResult {
@@ -14,11 +15,11 @@ export function keepVariant({ db, actor, nowMs }: UseCase, typed: unknown): Save
   const { id, movement, name, cue, options } = parsed.data;
   const known = id === null ? null : findVariant(db, id);
   if (id !== null && known?.movement !== movement)
-    return { ok: false, issues: [{ path: 'id', message: 'expected a variant of this movement' }] };
+    return { ok: false, issues: [{ path: 'id', message: EXPECTED.variantOfMovement }] };
   if (listVariants(db, movement).rows.some((v) => v.id !== id && v.name.toLowerCase() === name.toLowerCase()))
     return {
       ok: false,
-      issues: [{ path: 'name', message: 'expected a name that no other variant of this movement has' }],
+      issues: [{ path: 'name', message: EXPECTED.freshName }],
     };
   const variant = {
     id: id ?? randomUUID(),

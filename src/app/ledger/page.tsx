@@ -4,21 +4,22 @@ import forms from '@/features/shell/forms.module.css';
 import { FAULT_TEXT } from '@/messages/faults';
 import { listLedgers } from '@/server/ledger';
 import { openUseCase } from '@/server/use-case';
+import { WORDS } from '@/messages/screens/pages';
 
 export default async function LedgerIndexPage() {
   await connection();
   const lines = listLedgers(openUseCase());
   return (
     <div className="page">
-      <h1>Ledger</h1>
-      {lines.length === 0 && <p>No clients yet.</p>}
+      <h1>{WORDS.ledger}</h1>
+      {lines.length === 0 && <p>{WORDS.noClientsYet}</p>}
       <ul className={forms.list}>
         {lines.map((line) => (
           <li key={line.id}>
             <Link href={`/ledger/${line.id}`}>
               <b>{line.name}</b>
               <span>{line.top ? FAULT_TEXT[line.top].seen : ''}</span>
-              <span>{line.sets} sets</span>
+              <span>{WORDS.sets(line.sets)}</span>
             </Link>
           </li>
         ))}

@@ -2,6 +2,7 @@ import { connection } from 'next/server';
 import { MovementList } from '@/features/movements/movement-list';
 import { loadChoosing } from '@/server/choosing';
 import { openUseCase } from '@/server/use-case';
+import { WORDS } from '@/messages/screens/pages';
 
 export default async function MovementsPage({
   searchParams,
@@ -12,7 +13,7 @@ export default async function MovementsPage({
   const data = loadChoosing(openUseCase(), await searchParams);
   return (
     <div className="page">
-      <h1>Movements</h1>
+      <h1>{WORDS.movements}</h1>
       <MovementList key={`${data.clientId}-${data.gymId}`} data={data} />
     </div>
   );

@@ -1,17 +1,15 @@
 import type { Metadata } from 'next';
+import { WORDS } from '@/messages/screens/pages';
 import styles from '@/features/shell/shell.module.css';
 
-export const metadata: Metadata = { title: 'No network, Jorvix' };
+export const metadata: Metadata = { title: WORDS.noNetworkJorvix };
 
 /** Shown for a page that this device has not seen while there is no network. */
 export default function OfflinePage() {
   return (
     <div className={styles.offline}>
-      <h1>No network, and this page was not opened here before</h1>
-      <p>
-        Sets and set-ups that were opened on this device today work without it: go back, or open one of them. Every tap
-        is kept here and sent when the network returns.
-      </p>
+      <h1>{WORDS.noNetworkAndThisPage}</h1>
+      <p>{WORDS.setsAndSetUpsThat}</p>
     </div>
   );
 }

@@ -4,6 +4,7 @@ import { BUILT_IN_TRAINER } from '../actor';
 import { floorEventSchema } from '../floor-event';
 import { completeOptions } from './options-record';
 import { readRecord, type Json, type ReadRecord, type Upcast } from './record';
+import { EXPECTED } from '@/messages/expected';
 
 const isObject = (value: unknown): value is Json => typeof value === 'object' && value !== null;
 
@@ -36,7 +37,7 @@ export type WrittenEvent = FloorEvent & { readonly version: number };
 
 /** Read an event as it was written; one without a version was written by the first. */
 export function readFloorEvent(written: unknown): ReadRecord<FloorEvent> {
-  if (!isObject(written)) return { ok: false, issues: [{ path: '', message: 'expected an object' }] };
+  if (!isObject(written)) return { ok: false, issues: [{ path: '', message: EXPECTED.anObject }] };
   const { version = 1, ...event } = written;
   return readRecord(floorEventSchema, UPCASTS, Number(version), event);
 }

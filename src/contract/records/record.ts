@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { toFieldIssues, type FieldIssue } from '../field';
+import { EXPECTED } from '@/messages/expected';
 
 /** A kept value as plain JSON, before anything is known of it. */
 export type Json = Readonly<Record<string, unknown>>;
@@ -41,8 +42,8 @@ export function readRecord<T>(
 ): ReadRecord<T> {
   const newest = upcasts.length + 1;
   if (!Number.isInteger(version) || version < 1 || version > newest)
-    return { ok: false, issues: [{ path: 'version', message: `expected a whole number from 1 to ${newest}` }] };
-  if (!isObject(value)) return { ok: false, issues: [{ path: '', message: 'expected an object' }] };
+    return { ok: false, issues: [{ path: 'version', message: EXPECTED.wholeBetween(1, newest) }] };
+  if (!isObject(value)) return { ok: false, issues: [{ path: '', message: EXPECTED.anObject }] };
   let current: Json = value;
   for (const upcast of upcasts.slice(version - 1)) current = upcast(current);
   const parsed = schema.safeParse(current);

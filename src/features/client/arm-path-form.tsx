@@ -4,15 +4,16 @@ import { NumberInput } from '@mantine/core';
 import type { UseFormReturnType } from '@mantine/form';
 import { findArmPath } from '@/core/body/arm-path-test';
 import type { ClientValues, TrialValues } from './client-form-values';
+import { WORDS } from '@/messages/screens/client';
 import styles from './client.module.css';
 
 function resultText(trials: readonly TrialValues[]): string {
   const done = trials.flatMap((t) => (t.behindCm === '' ? [] : [{ belowDeg: t.belowDeg, behindM: t.behindCm / 100 }]));
-  if (done.length < 3) return `${done.length} of 3 paths tried`;
+  if (done.length < 3) return WORDS.ofPathsTried(done.length);
   const best = findArmPath(done);
   if (!best) return '';
-  const at = `Furthest at ${Math.round(best.belowDeg)}° below level: ${(best.behindM * 100).toFixed(1)} cm behind.`;
-  return best.source === 'edge' ? `${at} That is the last path tried: try one further.` : at;
+  const at = WORDS.furthestAtBelowLevelCm(Math.round(best.belowDeg), (best.behindM * 100).toFixed(1));
+  return best.source === 'edge' ? WORDS.thatIsTheLastPath(at) : at;
 }
 
 /** The rear-deltoid path test, step by step and side by side. */
@@ -21,12 +22,12 @@ export function ArmPathForm({ form }: { readonly form: UseFormReturnType<ClientV
     <div className={styles.armPath}>
       {SIDES.map((side) => (
         <fieldset key={side}>
-          <legend>{side} arm</legend>
+          <legend>{WORDS.arm(side)}</legend>
           {form.values.armPath[side].map((t, i) => (
             <NumberInput
               key={t.belowDeg}
-              label={t.belowDeg === 0 ? 'Level with the shoulder' : `${t.belowDeg}° below level`}
-              aria-label={`Elbow behind the back, ${side}, ${t.belowDeg} degrees below level`}
+              label={t.belowDeg === 0 ? WORDS.levelWithTheShoulder : WORDS.belowLevel(t.belowDeg)}
+              aria-label={WORDS.elbowBehindTheBackDegrees(side, t.belowDeg)}
               suffix=" cm"
               decimalScale={1}
               allowNegative

@@ -14,6 +14,7 @@ import { buildStandingFigure } from '@/drawing/standing-figure';
 import { px } from '@/drawing/svg-number';
 import drawing from '@/drawing/drawing.module.css';
 import { MEASURE_LABEL } from '@/messages/measures';
+import { WORDS } from '@/messages/screens/client';
 import styles from './client.module.css';
 
 const HEIGHT = 430;
@@ -57,7 +58,7 @@ function Shown({
       <circle className={drawing.carriage} cx={px(a.u)} cy={px(a.v)} r={5} />
       <circle className={drawing.carriage} cx={px(b.u)} cy={px(b.v)} r={5} />
       <text className={styles.tapeText} x={WIDTH / 2} y={14} textAnchor="middle">
-        tape: {MEASURE_LABEL[name].toLowerCase()}, now {cm}
+        {WORDS.tapeNow(MEASURE_LABEL[name].toLowerCase(), cm)}
       </text>
     </g>
   );
@@ -87,7 +88,7 @@ export function BodyFigure({
         width="100%"
         style={{ maxWidth: WIDTH }}
         data-testid="body-figure"
-        aria-label="Figure to scale with heights"
+        aria-label={WORDS.figureToScaleWithHeights}
       >
         <line className={drawing.rule} x1={70} x2={WIDTH - 70} y1={px(figure.floorV)} y2={px(figure.floorV)} />
         {figure.lines.map((l) => {
@@ -138,7 +139,7 @@ export function BodyFigure({
         viewBox={`0 0 ${WIDTH} ${SEATED_HEIGHT}`}
         width="100%"
         style={{ maxWidth: WIDTH }}
-        aria-label="Seated figure to scale with heights above the seat"
+        aria-label={WORDS.seatedFigureToScaleWith}
       >
         <line className={drawing.rule} x1={20} x2={WIDTH - 70} y1={px(seated.floorV)} y2={px(seated.floorV)} />
         <path className={drawing.rule} d={`M${px(seated.backU)} ${px(seated.seatV)}H${px(seated.seatEndU)}`} />
@@ -157,7 +158,7 @@ export function BodyFigure({
             />
             <rect x={WIDTH - 176} y={px(l.labelV - 12)} width={170} height={20} fill="transparent" />
             <text className={drawing.figure} x={WIDTH - 170} y={px(l.labelV + 4.5)}>
-              {MEASURE_LABEL[l.name].replace(', seated', ' above the seat')}{' '}
+              {MEASURE_LABEL[l.name].replace(WORDS.seated, WORDS.aboveTheSeat)}{' '}
               <tspan className={numberLook(l.source)}>{l.cm.toFixed(1)}</tspan>
             </text>
           </g>

@@ -24,6 +24,7 @@ import { LimitsForm } from './limits-form';
 import { MeasuringGuide } from './measuring-guide';
 import { NotesForm } from './notes-form';
 import { RangeTable } from './range-table';
+import { WORDS } from '@/messages/screens/client';
 import styles from './client.module.css';
 
 interface Props {
@@ -41,11 +42,11 @@ const check = (v: ClientValues) => {
 const PARTS = [
   ['measure', 'Measure'],
   ['range', 'Range'],
-  ['path', 'Rear-deltoid path'],
-  ['chest', 'Chest line'],
+  ['path', WORDS.rearDeltoidPath],
+  ['chest', WORDS.chestLine],
   ['notes', 'Notes'],
   ['limits', 'Limits'],
-  ['setup-book', 'Set-up book'],
+  ['setup-book', WORDS.setUpBook],
   ['screening', 'Screening'],
 ] as const;
 
@@ -109,12 +110,11 @@ function FigureSide(props: {
       {props.body ? (
         <BodyFigure body={props.body} shown={props.shown} onMeasure={props.onMeasure} />
       ) : (
-        <p className={styles.noFigure}>Enter a stature to draw the figure.</p>
+        <p className={styles.noFigure}>{WORDS.enterAStatureToDraw}</p>
       )}
       <p className={styles.legend}>
-        <span className={styles.measuredNumber}>solid</span> measured,{' '}
-        <span className={styles.estimatedNumber}>dashed</span> estimated from the stature or from what was measured. Tap
-        a number to measure it.
+        <span className={styles.measuredNumber}>{WORDS.solid}</span> {WORDS.measured}{' '}
+        <span className={styles.estimatedNumber}>{WORDS.dashed}</span> {WORDS.estimatedFromTheStatureOr}
       </p>
     </div>
   );
@@ -123,7 +123,7 @@ function FigureSide(props: {
 /** Where on the sheet what stands; a client not yet kept has no records. */
 function PartsOfSheet({ known }: { readonly known: boolean }) {
   return (
-    <nav className={styles.parts} aria-label="Parts of the sheet">
+    <nav className={styles.parts} aria-label={WORDS.partsOfTheSheet}>
       {PARTS.filter(([id]) => known || (id !== 'screening' && id !== 'setup-book')).map(([id, name]) => (
         <a key={id} href={`#${id}`}>
           {name}
@@ -147,22 +147,22 @@ function MeasuredParts(props: {
   return (
     <>
       <div className={forms.grid}>
-        <TextInput label="Name" {...form.getInputProps('name')} />
-        <NumberInput label="Stature" suffix=" cm" decimalScale={1} {...form.getInputProps('statureCm')} />
-        <NumberInput label="Mass" suffix=" kg" decimalScale={1} {...form.getInputProps('massKg')} />
-        <Textarea className={forms.wide} label="Note, shown on the floor" {...form.getInputProps('note')} />
+        <TextInput label={WORDS.name} {...form.getInputProps('name')} />
+        <NumberInput label={WORDS.stature} suffix=" cm" decimalScale={1} {...form.getInputProps('statureCm')} />
+        <NumberInput label={WORDS.mass} suffix=" kg" decimalScale={1} {...form.getInputProps('massKg')} />
+        <Textarea className={forms.wide} label={WORDS.noteShownOnTheFloor} {...form.getInputProps('note')} />
       </div>
-      <h2 id="measure">Measure next</h2>
+      <h2 id="measure">{WORDS.measureNext}</h2>
       <MeasuringGuide guide={guide} done={done} onMeasure={onMeasure} />
-      <h2>Heights above the floor, standing</h2>
+      <h2>{WORDS.heightsAboveTheFloorStanding}</h2>
       <MeasureBoxes names={HEIGHT_NAMES.toReversed()} body={body} form={form} onShow={onShow} />
-      <h2>Heights above the seat, sitting tall</h2>
+      <h2>{WORDS.heightsAboveTheSeatSitting}</h2>
       <MeasureBoxes names={SEATED_NAMES} body={body} form={form} onShow={onShow} />
-      <h2>Lengths</h2>
+      <h2>{WORDS.lengths}</h2>
       <MeasureBoxes names={LENGTH_NAMES} body={body} form={form} onShow={onShow} />
       {body && (
         <>
-          <h2>Hinge by eye</h2>
+          <h2>{WORDS.hingeByEye}</h2>
           <HingeTable body={body} />
         </>
       )}
@@ -174,35 +174,25 @@ function MeasuredParts(props: {
 function AllowedParts({ form, today }: { readonly form: ClientForm; readonly today: string }) {
   return (
     <>
-      <h2 id="range">Active range</h2>
-      <p className={styles.hint}>
-        How far the client goes without help. Every set-up stops here, also where the weight could push further.
-      </p>
+      <h2 id="range">{WORDS.activeRange}</h2>
+      <p className={styles.hint}>{WORDS.howFarTheClientGoes}</p>
       <RangeTable form={form} />
-      <h2 id="path">Rear-deltoid path</h2>
-      <p className={styles.hint}>
-        Arm out to the side, elbow drawn straight back as far as it goes without help; the tape from the line of the
-        back to the elbow. Once on each path, at least three a side. Sides may differ.
-      </p>
+      <h2 id="path">{WORDS.rearDeltoidPath}</h2>
+      <p className={styles.hint}>{WORDS.armOutToTheSide}</p>
       <ArmPathForm form={form} />
-      <h2 id="chest">Lower-chest line</h2>
-      <p className={styles.hint}>
-        The lower border of the chest from the breastbone towards the armpit, below level. High-to-low flies sweep along
-        it; left empty, the movement’s own 55° is used.
-      </p>
+      <h2 id="chest">{WORDS.lowerChestLine}</h2>
+      <p className={styles.hint}>{WORDS.theLowerBorderOfThe}</p>
       <NumberInput
-        label="Below level"
+        label={WORDS.belowLevelLabel}
         suffix="°"
         decimalScale={0}
         className={styles.chestLine}
         {...form.getInputProps('chestLineDeg')}
       />
-      <h2 id="notes">Notes that change defaults</h2>
+      <h2 id="notes">{WORDS.notesThatChangeDefaults}</h2>
       <NotesForm form={form} />
-      <h2 id="limits">Clinician’s limits</h2>
-      <p className={styles.hint}>
-        As the clinician named them, with the role and the days. Nothing solved, planned or set goes past them.
-      </p>
+      <h2 id="limits">{WORDS.cliniciansLimits}</h2>
+      <p className={styles.hint}>{WORDS.asTheClinicianNamedThem}</p>
       <LimitsForm form={form} today={today} />
     </>
   );
@@ -240,7 +230,7 @@ export function ClientSheet({ client, guide, today, save }: Props) {
         <PartsOfSheet known={client !== null} />
         <MeasuredParts form={form} body={body} guide={guide} onShow={setShown} onMeasure={measure} />
         <AllowedParts form={form} today={today} />
-        <SaveRow label="Save client" busy={busy} said={saved ? 'Saved' : null} trouble={trouble} />
+        <SaveRow label={WORDS.saveClient} busy={busy} said={saved ? WORDS.saved : null} trouble={trouble} />
       </div>
     </SheetForm>
   );

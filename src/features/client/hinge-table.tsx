@@ -3,6 +3,7 @@ import { NumberInput, Table } from '@mantine/core';
 import { useState } from 'react';
 import type { Body } from '@/core/body/body-model';
 import { findHingeDeg, knucklesOverKneesM, SOFT_KNEES_DEG } from '@/core/fit/hinge-fit';
+import { WORDS } from '@/messages/screens/client';
 import styles from './client.module.css';
 
 const ANGLES = [60, 45, 20, 0] as const;
@@ -21,15 +22,15 @@ export function HingeTable({ body }: { readonly body: Body }) {
   return (
     <div className={styles.hingeBox}>
       <Table className={styles.hinge}>
-        <Table.Caption>Knees bent about {SOFT_KNEES_DEG}°, arms hanging</Table.Caption>
+        <Table.Caption>{WORDS.kneesBentAboutArmsHanging(SOFT_KNEES_DEG)}</Table.Caption>
         <Table.Tbody>
           {ANGLES.map((deg) => {
             const cm = knucklesOverKneesM(body, deg) * 100;
             return (
               <Table.Tr key={deg}>
-                <Table.Th scope="row">{deg === 0 ? 'trunk level' : `trunk ${deg}° up`}</Table.Th>
+                <Table.Th scope="row">{deg === 0 ? WORDS.trunkLevel : WORDS.trunkUp(deg)}</Table.Th>
                 <Table.Td className={look}>{Math.abs(cm).toFixed(0)} cm</Table.Td>
-                <Table.Td>{cm >= 0 ? 'above' : 'below'} the kneecaps</Table.Td>
+                <Table.Td>{WORDS.theKneecaps(cm >= 0 ? WORDS.above : WORDS.below)}</Table.Td>
               </Table.Tr>
             );
           })}
@@ -37,19 +38,15 @@ export function HingeTable({ body }: { readonly body: Body }) {
       </Table>
       <div>
         <NumberInput
-          label="Knuckles above the kneecaps, as seen"
-          description="negative is below"
+          label={WORDS.knucklesAboveTheKneecapsAs}
+          description={WORDS.negativeIsBelow}
           suffix=" cm"
           decimalScale={0}
           value={seenCm}
           onChange={(v) => setSeenCm(typeof v === 'number' ? v : '')}
         />
         <p className={styles.result} role="status" data-testid="hinge-seen">
-          {seenCm === ''
-            ? ''
-            : seenDeg === null
-              ? 'No hinge with soft knees does that.'
-              : `Trunk ${Math.round(seenDeg)}° up.`}
+          {seenCm === '' ? '' : seenDeg === null ? WORDS.noHingeWithSoftKnees : WORDS.trunkSeenUp(Math.round(seenDeg))}
         </p>
       </div>
     </div>

@@ -4,6 +4,7 @@ import type { UseFormReturnType } from '@mantine/form';
 import { LIMIT_SUBJECTS } from '@/contract/client-form';
 import { LIMIT_SUBJECT_NAME } from '@/messages/measures';
 import { newLimit, type ClientValues } from './client-form-values';
+import { WORDS } from '@/messages/screens/client';
 import styles from './client.module.css';
 
 /** What a clinician allows. Nothing that is solved, planned or set goes past it while it stands. */
@@ -19,27 +20,35 @@ export function LimitsForm({
       {form.values.limits.map((l, i) => (
         <div key={i} className={styles.limit}>
           <NativeSelect
-            label="Limits"
+            label={WORDS.limits}
             data={LIMIT_SUBJECTS.map((s) => ({ value: s, label: LIMIT_SUBJECT_NAME[s] }))}
             {...form.getInputProps(`limits.${i}.subject`)}
           />
-          <NativeSelect label="Side" data={['both', 'left', 'right']} {...form.getInputProps(`limits.${i}.side`)} />
+          <NativeSelect
+            label={WORDS.side}
+            data={['both', 'left', 'right']}
+            {...form.getInputProps(`limits.${i}.side`)}
+          />
           <NumberInput
-            label="At most"
+            label={WORDS.atMost}
             suffix={l.subject.startsWith('load-') ? ' kg' : '°'}
             decimalScale={1}
             {...form.getInputProps(`limits.${i}.most`)}
           />
-          <TextInput label="Set by (role)" placeholder="physiotherapist" {...form.getInputProps(`limits.${i}.setBy`)} />
-          <TextInput type="date" label="From" {...form.getInputProps(`limits.${i}.from`)} />
-          <TextInput type="date" label="Until, if it ends" {...form.getInputProps(`limits.${i}.until`)} />
-          <button type="button" aria-label={`Remove limit ${i + 1}`} onClick={() => form.removeListItem('limits', i)}>
-            Remove
+          <TextInput
+            label={WORDS.setByRole}
+            placeholder={WORDS.physiotherapist}
+            {...form.getInputProps(`limits.${i}.setBy`)}
+          />
+          <TextInput type="date" label={WORDS.from} {...form.getInputProps(`limits.${i}.from`)} />
+          <TextInput type="date" label={WORDS.untilIfItEnds} {...form.getInputProps(`limits.${i}.until`)} />
+          <button type="button" aria-label={WORDS.removeLimit(i + 1)} onClick={() => form.removeListItem('limits', i)}>
+            {WORDS.remove}
           </button>
         </div>
       ))}
       <button type="button" className={styles.addLimit} onClick={() => form.insertListItem('limits', newLimit(today))}>
-        Add a clinician’s limit
+        {WORDS.addACliniciansLimit}
       </button>
     </div>
   );

@@ -6,6 +6,7 @@ import { REGIONS, type Region } from '@/core/body/region-line';
 import { REGION_NAME } from '@/messages/movements';
 import { NOTE_TEXT } from '@/messages/notes';
 import type { ClientValues } from './client-form-values';
+import { WORDS } from '@/messages/screens/client';
 import styles from './client.module.css';
 
 /** Observations that change defaults, each with what it changes. */
@@ -25,7 +26,7 @@ export function NotesForm({ form }: { readonly form: UseFormReturnType<ClientVal
       </div>
       {notes.includes('does-not-feel') && (
         <MultiSelect
-          label="Regions not felt yet"
+          label={WORDS.regionsNotFeltYet}
           data={REGIONS.map((r) => ({ value: r, label: REGION_NAME[r] }))}
           value={form.values.unfelt}
           onChange={(v) => form.setFieldValue('unfelt', v as Region[] as never)}

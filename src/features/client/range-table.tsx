@@ -5,6 +5,7 @@ import type { UseFormReturnType } from '@mantine/form';
 import { RANGE_NAMES, RANGE_NORM_DEG } from '@/core/body/active-range';
 import { RANGE_LABEL } from '@/messages/measures';
 import type { ClientValues } from './client-form-values';
+import { WORDS } from '@/messages/screens/client';
 import styles from './client.module.css';
 
 /** Active range left and right beside the norm; a difference between the sides shows as a difference in length. */
@@ -20,7 +21,7 @@ export function RangeTable({ form }: { readonly form: UseFormReturnType<ClientVa
               {s}
             </Table.Th>
           ))}
-          <Table.Th scope="col">norm</Table.Th>
+          <Table.Th scope="col">{WORDS.norm}</Table.Th>
         </Table.Tr>
       </Table.Thead>
       <Table.Tbody>

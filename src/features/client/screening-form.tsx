@@ -12,6 +12,7 @@ import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
 import { dayText } from './client-form-values';
+import { WORDS } from '@/messages/screens/client';
 import styles from './client.module.css';
 
 interface Props {
@@ -40,19 +41,25 @@ export function ScreeningForm({ clientId, view, today, save }: Props) {
   const { screening, state } = view;
   return (
     <SheetForm id="screening" onSubmit={onSubmit} className={styles.screening} onChange={() => setSaved(false)}>
-      <h2>Screening</h2>
+      <h2>{WORDS.screening}</h2>
       <ScreeningWarning screening={view} clientId={clientId} />
       {screening && (
         <p className={styles.hint}>
-          Last done {dayText(screening.day)} by {screening.doneBy}: {screening.procedure}.
-          {state.state === 'done' && ` Asked again after ${dayText(state.dueDay)}.`}
+          {WORDS.lastDoneBy(dayText(screening.day), screening.doneBy, screening.procedure)}
+          {state.state === 'done' && WORDS.askedAgainAfter(dayText(state.dueDay))}
         </p>
       )}
       <div className={forms.grid}>
-        <TextInput type="date" label="Done on" {...form.getInputProps('day')} />
-        <TextInput label="Done by" {...form.getInputProps('doneBy')} />
-        <TextInput label="By which procedure" {...form.getInputProps('procedure')} />
-        <SaveRow outlined label="Add to the record" busy={busy} said={saved ? 'Added' : null} trouble={trouble} />
+        <TextInput type="date" label={WORDS.doneOn} {...form.getInputProps('day')} />
+        <TextInput label={WORDS.doneBy} {...form.getInputProps('doneBy')} />
+        <TextInput label={WORDS.byWhichProcedure} {...form.getInputProps('procedure')} />
+        <SaveRow
+          outlined
+          label={WORDS.addToTheRecord}
+          busy={busy}
+          said={saved ? WORDS.added : null}
+          trouble={trouble}
+        />
       </div>
     </SheetForm>
   );

@@ -1,4 +1,5 @@
 import type { SetupEntryView, SetupPageView } from '@/contract/views/setup-book';
+import { WORDS } from '@/messages/screens/client';
 import styles from './client.module.css';
 
 function Entry({ e }: { readonly e: SetupEntryView }) {
@@ -8,7 +9,7 @@ function Entry({ e }: { readonly e: SetupEntryView }) {
       <span>
         {e.when}
         {e.where && `, ${e.where}`}
-        {e.off && ', off the solved one'}
+        {e.off && WORDS.offTheSolvedOne}
       </span>
       {e.changed && <span>{e.changed}</span>}
     </li>
@@ -19,10 +20,8 @@ function Entry({ e }: { readonly e: SetupEntryView }) {
 export function SetupBook({ pages }: { readonly pages: readonly SetupPageView[] }) {
   return (
     <section className={styles.setupBook} aria-labelledby="setup-book">
-      <h2 id="setup-book">Set-up book</h2>
-      {pages.length === 0 && (
-        <p className={styles.hint}>Nothing saved yet. What is saved as used on the bench is kept here.</p>
-      )}
+      <h2 id="setup-book">{WORDS.setUpBook}</h2>
+      {pages.length === 0 && <p className={styles.hint}>{WORDS.nothingSavedYetWhatIs}</p>}
       {pages.map((p) => (
         <div key={p.key} data-testid="setup-page">
           <h3>{p.name}</h3>
@@ -31,7 +30,7 @@ export function SetupBook({ pages }: { readonly pages: readonly SetupPageView[] 
           </ul>
           {p.entries.length > 1 && (
             <details>
-              <summary>{p.entries.length === 2 ? 'the one before' : `${p.entries.length - 1} before it`}</summary>
+              <summary>{p.entries.length === 2 ? WORDS.theOneBefore : WORDS.beforeIt(p.entries.length - 1)}</summary>
               <ul>
                 {p.entries.slice(1).map((e) => (
                   <Entry key={e.id} e={e} />

@@ -7,17 +7,18 @@ import { KeepAhead } from '@/offline/keep-pages';
 import { ScreeningWarning } from '@/features/shell/screening-warning';
 import type { FloorItemView, FloorSessionView, FloorView } from '@/contract/views/floor';
 import type { SettingKind } from '@/contract/views/setting';
+import { WORDS } from '@/messages/screens/floor';
 import styles from './floor.module.css';
 
 const STATE_WORD: Readonly<Record<FloorItemView['state'], string>> = {
-  'to-do': 'to do',
-  'under-way': 'under way',
+  'to-do': WORDS.toDo,
+  'under-way': WORDS.underWay,
   done: 'done',
-  stopped: 'stopped for pain',
+  stopped: WORDS.stoppedForPain,
 };
 
 /** Settings that are words and no figure. */
-const WORDS: readonly SettingKind[] = ['handle'];
+const IN_WORDS: readonly SettingKind[] = ['handle'];
 
 /** From here on the time stands left of its line: there is no room on its right. */
 const LATE_SHARE = 90;
@@ -30,7 +31,7 @@ function DayStrip({ view }: { readonly view: FloorView }) {
   const span = Math.max(last - first, 1);
   const share = (ms: number): number => ((ms - first) / span) * 100;
   return (
-    <nav className={styles.strip} aria-label="Today">
+    <nav className={styles.strip} aria-label={WORDS.today}>
       <ol>
         {sessions.map((s) => (
           <li
@@ -42,8 +43,7 @@ function DayStrip({ view }: { readonly view: FloorView }) {
             <a href={`#${s.id}`}>
               <b>{s.clientName}</b>
               <span>
-                {s.starts} to {s.ends}
-                {s.done ? ', done' : s.id === view.nextId ? ', next' : ''}
+                {WORDS.sessionFromTo(s.starts, s.ends, s.done ? WORDS.done : s.id === view.nextId ? WORDS.next : '')}
               </span>
             </a>
           </li>
@@ -55,7 +55,7 @@ function DayStrip({ view }: { readonly view: FloorView }) {
         data-late={share(view.nowMs) > LATE_SHARE || undefined}
         aria-hidden
       >
-        <span>{view.nowMs < first ? `${view.now}, nobody yet` : view.now}</span>
+        <span>{view.nowMs < first ? WORDS.nobodyYet(view.now) : view.now}</span>
       </div>
     </nav>
   );
@@ -64,9 +64,9 @@ function DayStrip({ view }: { readonly view: FloorView }) {
 function Watch({ item }: { readonly item: FloorItemView }) {
   return (
     <div className={styles.watch}>
-      <h4>Watch</h4>
+      <h4>{WORDS.watch}</h4>
       {item.watch.length === 0 ? (
-        <p className={styles.quiet}>nothing on record yet</p>
+        <p className={styles.quiet}>{WORDS.nothingOnRecordYet}</p>
       ) : (
         <ul>
           {item.watch.map((w) => (
@@ -78,7 +78,7 @@ function Watch({ item }: { readonly item: FloorItemView }) {
       )}
       {item.since && (
         <p className={styles.since}>
-          <b>Changed:</b> {item.since}
+          <b>{WORDS.changed}</b> {item.since}
         </p>
       )}
     </div>
@@ -109,7 +109,7 @@ function NextItem({ item }: { readonly item: FloorItemView }) {
           <div key={p.label} className={styles.plate}>
             <div className={styles.plateLabel}>{p.label}</div>
             <div
-              className={WORDS.includes(p.kind) ? styles.plateWords : styles.plateValue}
+              className={IN_WORDS.includes(p.kind) ? styles.plateWords : styles.plateValue}
               data-estimated={p.estimated || undefined}
               data-span={p.kind === 'stops' || undefined}
             >
@@ -122,15 +122,15 @@ function NextItem({ item }: { readonly item: FloorItemView }) {
       <p className={styles.platesNote}>{item.settingsNote}</p>
       <Watch item={item} />
       <div className={styles.go}>
-        <Link href={`/setup/${item.id}`}>Set up</Link>
-        <Link href={`/set/${item.id}`}>To the set</Link>
+        <Link href={`/setup/${item.id}`}>{WORDS.setUp}</Link>
+        <Link href={`/set/${item.id}`}>{WORDS.toTheSet}</Link>
       </div>
     </article>
   );
 }
 
 function LaterItem({ item }: { readonly item: FloorItemView }) {
-  const big = item.settings.filter((p) => !WORDS.includes(p.kind));
+  const big = item.settings.filter((p) => !IN_WORDS.includes(p.kind));
   return (
     <li className={styles.later}>
       <Link href={`/setup/${item.id}`}>
@@ -144,7 +144,7 @@ function LaterItem({ item }: { readonly item: FloorItemView }) {
         </span>
       </Link>
       <span className={styles.laterPlates}>
-        {item.blocked ? 'blocked' : item.replaced ? 'other kit' : big.map(settingInLine).join('   ')}
+        {item.blocked ? WORDS.blocked : item.replaced ? WORDS.otherKit : big.map(settingInLine).join('   ')}
       </span>
     </li>
   );
@@ -160,13 +160,11 @@ function SessionBlock({ session, isNext }: { readonly session: FloorSessionView;
     <section id={session.id} className={isNext ? styles.nextBlock : styles.block}>
       <div className={styles.who}>
         <h2>{session.clientName}</h2>
-        <p className={styles.quiet}>
-          {session.starts} to {session.ends}
-        </p>
+        <p className={styles.quiet}>{WORDS.fromTo(session.starts, session.ends)}</p>
         {session.note && <p className={styles.note}>{session.note}</p>}
         <ScreeningWarning screening={session.screening} clientId={session.clientId} />
-        <Link href={`/clients/${session.clientId}`}>Client sheet</Link>
-        <Link href={`/ledger/${session.clientId}`}>Ledger</Link>
+        <Link href={`/clients/${session.clientId}`}>{WORDS.clientSheet}</Link>
+        <Link href={`/ledger/${session.clientId}`}>{WORDS.ledger}</Link>
       </div>
       <div>
         {isNext && first && <NextItem item={first} />}
@@ -185,12 +183,7 @@ function SessionBlock({ session, isNext }: { readonly session: FloorSessionView;
 /** Who is next, what to set first, what to watch. */
 export function FloorBoard({ view }: { readonly view: FloorView }) {
   if (view.sessions.length === 0) {
-    return (
-      <p className={styles.empty}>
-        Nobody is planned for today. Enter your columns under Kit and a client under Clients, then add them to today
-        below.
-      </p>
-    );
+    return <p className={styles.empty}>{WORDS.nobodyIsPlannedForToday}</p>;
   }
   const ordered = [
     ...view.sessions.filter((s) => s.id === view.nextId),

@@ -14,6 +14,7 @@ import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
 import { GROUP_NAME, movementName } from '@/messages/book';
 import { loadLabel } from '@/messages/loads';
+import { WORDS } from '@/messages/screens/floor';
 
 interface Props {
   readonly choices: PlanChoices;
@@ -102,9 +103,9 @@ function WhoAndWhat({ form, choices }: { readonly form: PlanFields; readonly cho
   const variants = choices.variants.filter((v) => v.movement === values.movement);
   return (
     <>
-      <NativeSelect label="Client" data={choices.clients.map(plainChoice)} {...form.getInputProps('clientId')} />
+      <NativeSelect label={WORDS.client} data={choices.clients.map(plainChoice)} {...form.getInputProps('clientId')} />
       <NativeSelect
-        label="Movement"
+        label={WORDS.movement}
         data={MOVEMENTS}
         {...form.getInputProps('movement')}
         onChange={(e) =>
@@ -116,18 +117,18 @@ function WhoAndWhat({ form, choices }: { readonly form: PlanFields; readonly cho
       />
       {variants.length > 0 && (
         <NativeSelect
-          label="Done"
-          data={[{ value: '', label: 'as in the book' }, ...variants.map(plainChoice)]}
+          label={WORDS.doneAs}
+          data={[{ value: '', label: WORDS.asInTheBook }, ...variants.map(plainChoice)]}
           {...form.getInputProps('variantId')}
         />
       )}
       {sides.length > 1 && (
         <NativeSelect
-          label="Working"
-          description={oneArm && sweep ? 'one arm first: does not feel a region yet' : undefined}
+          label={WORDS.working}
+          description={oneArm && sweep ? WORDS.oneArmFirstDoesNot : undefined}
           data={sides.map((s) => ({
             value: s,
-            label: s === 'both' ? 'both arms' : `${s} ${sweep ? 'arm' : 'side'}`,
+            label: s === 'both' ? WORDS.bothArms : `${s} ${sweep ? 'arm' : 'side'}`,
           }))}
           {...form.getInputProps('side')}
         />
@@ -143,10 +144,14 @@ function CableChoice({ form, choices }: { readonly form: PlanFields; readonly ch
   const handles = choices.attachments.filter((a) => a.kind === 'own' || load.attachments.includes(a.kind));
   return (
     <>
-      <NativeSelect label="Columns" data={choices.stations.map(plainChoice)} {...form.getInputProps('stationId')} />
       <NativeSelect
-        label="Handle"
-        description={handles.length === 0 ? 'none here is made for it' : undefined}
+        label={WORDS.columns}
+        data={choices.stations.map(plainChoice)}
+        {...form.getInputProps('stationId')}
+      />
+      <NativeSelect
+        label={WORDS.handle}
+        description={handles.length === 0 ? WORDS.noneHereIsMadeFor : undefined}
         data={(handles.length > 0 ? handles : choices.attachments).map(plainChoice)}
         {...form.getInputProps('attachmentId')}
       />
@@ -162,21 +167,21 @@ export function PlanForm(props: Props) {
   const label = loadOf(form.values);
   return (
     <details className={forms.fold} id="plan" open={asked !== null || undefined}>
-      <summary>Add a movement to today</summary>
+      <summary>{WORDS.addAMovementToToday}</summary>
       <SheetForm onSubmit={onSubmit} className={forms.grid} onChange={() => setAdded(false)}>
         <WhoAndWhat form={form} choices={choices} />
         <CableChoice form={form} choices={choices} />
-        <TextInput label="Starts" placeholder="14:30" {...form.getInputProps('startsAt')} />
-        <NumberInput label="Sets" {...form.getInputProps('sets')} />
-        <NumberInput label="Reps" {...form.getInputProps('reps')} />
+        <TextInput label={WORDS.starts} placeholder="14:30" {...form.getInputProps('startsAt')} />
+        <NumberInput label={WORDS.sets} {...form.getInputProps('sets')} />
+        <NumberInput label={WORDS.reps} {...form.getInputProps('reps')} />
         <TextInput
-          label="Tempo: lowering-pause-lifting-pause"
+          label={WORDS.tempoLoweringPauseLiftingPause}
           inputWrapperOrder={['label', 'input', 'description', 'error']}
-          description="may go on: “, lower first” or “, 30-65deg: 4s”"
+          description={WORDS.mayGoOnLowerFirst}
           {...form.getInputProps('tempo')}
         />
         {label && <NumberInput label={`${label}, ${unitOf(form.values, choices)}`} {...form.getInputProps('load')} />}
-        <SaveRow label="Add to today" busy={busy} said={added ? 'Added' : null} trouble={trouble} />
+        <SaveRow label={WORDS.addToToday} busy={busy} said={added ? WORDS.added : null} trouble={trouble} />
       </SheetForm>
     </details>
   );

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm } from '@/features/shell/use-saved-form';
+import { WORDS } from '@/messages/screens/kit';
 import forms from '@/features/shell/forms.module.css';
 
 interface Props {
@@ -32,15 +33,15 @@ export function GymForm({ gym, save }: Props) {
   );
   return (
     <details className={forms.fold}>
-      <summary>{gym ? 'This gym' : 'Another gym'}</summary>
+      <summary>{gym ? WORDS.thisGym : WORDS.anotherGym}</summary>
       <SheetForm onSubmit={onSubmit} className={forms.grid} onChange={() => setSaved(false)}>
-        <TextInput label="Gym" {...form.getInputProps('name')} />
-        <NumberInput label="Screening is asked again after" suffix=" days" {...form.getInputProps('screeningDays')} />
+        <TextInput label={WORDS.gym} {...form.getInputProps('name')} />
+        <NumberInput label={WORDS.screeningIsAskedAgainAfter} suffix=" days" {...form.getInputProps('screeningDays')} />
         <SaveRow
           outlined
-          label={gym ? 'Save gym' : 'Add gym'}
+          label={gym ? WORDS.saveGym : WORDS.addGym}
           busy={busy}
-          said={saved ? 'Saved' : null}
+          said={saved ? WORDS.saved : null}
           trouble={trouble}
         />
       </SheetForm>

@@ -4,6 +4,7 @@ import type { UseFormReturnType } from '@mantine/form';
 import forms from '@/features/shell/forms.module.css';
 import type { KitField } from './kit-fields';
 import { newRow, type KitValues } from './kit-values';
+import { WORDS } from '@/messages/screens/kit';
 import styles from './kit.module.css';
 
 const suffix = (unit: string | undefined): string | undefined =>
@@ -33,10 +34,10 @@ function RowsBox({ field, form }: { readonly field: Extract<KitField, { type: 'r
             <button
               type="button"
               className={styles.small}
-              aria-label={`Remove ${oneOf} ${i + 1}`}
+              aria-label={WORDS.removeNumbered(oneOf, i + 1)}
               onClick={() => form.removeListItem(path, i)}
             >
-              Remove
+              {WORDS.remove}
             </button>
           )}
         </div>

@@ -2,6 +2,7 @@ import { ATTACHMENT_KINDS } from '@/core/kit/attachment';
 import { MACHINE_KINDS } from '@/core/kit/machine';
 import type { KitKind } from '@/core/kit/kit-kind';
 import { ATTACHMENT_NAME, MACHINE_NAME } from '@/messages/kit';
+import { WORDS } from '@/messages/screens/kit';
 
 export type SpecValues = Record<string, unknown>;
 
@@ -33,16 +34,16 @@ export interface KitSection {
 }
 
 const ENDS = [
-  { value: 'bottom', label: 'bottom' },
-  { value: 'top', label: 'top' },
+  { value: 'bottom', label: WORDS.bottom },
+  { value: 'top', label: WORDS.top },
 ];
 const NEAR_FAR = [
-  { value: 'bottom', label: 'near end' },
-  { value: 'top', label: 'far end' },
+  { value: 'bottom', label: WORDS.nearEnd },
+  { value: 'top', label: WORDS.farEnd },
 ];
 const YES_NO = [
-  { value: 'no', label: 'no' },
-  { value: 'yes', label: 'yes' },
+  { value: 'no', label: WORDS.no },
+  { value: 'yes', label: WORDS.yes },
 ];
 const UNITS = [
   { value: 'kg', label: 'kg' },
@@ -51,10 +52,10 @@ const UNITS = [
 const HOLE_ROWS = {
   type: 'rows',
   columns: [
-    { key: 'hole', label: 'Hole' },
-    { key: 'heightCm', label: 'Height', unit: 'cm' },
+    { key: 'hole', label: WORDS.hole },
+    { key: 'heightCm', label: WORDS.height, unit: 'cm' },
   ],
-  add: 'Another hole',
+  add: WORDS.anotherHole,
   least: 2,
   most: 6,
 } as const;
@@ -65,158 +66,160 @@ const forLegs = (s: SpecValues): boolean => s.machineKind === 'leg-extension' ||
 const hasBack = (s: SpecValues): boolean => forLegs(s) || s.machineKind === 'leg-press';
 const hasHandles = (s: SpecValues): boolean => !hasBack(s);
 
-const MEASURE_HINT =
-  'Floor to the middle of the pulley’s pivot, with the carriage in two holes far apart. A third ' +
-  'one shows how well they fit.';
+const MEASURE_HINT = WORDS.floorToTheMiddleOf;
 
 /** What each kind of kit is asked, in the order it is measured. */
 export const KIT_FIELDS: Readonly<Record<KitKind, readonly KitSection[]>> = {
   column: [
     {
-      title: 'Measured holes',
+      title: WORDS.measuredHoles,
       hint: MEASURE_HINT,
       fields: [
         {
           key: 'columnKind',
-          label: 'Kind',
+          label: WORDS.kind,
           type: 'choice',
           of: [
-            { value: 'twin', label: 'twin columns' },
-            { value: 'single', label: 'single column' },
-            { value: 'arms', label: 'swinging arms' },
+            { value: 'twin', label: WORDS.twinColumns },
+            { value: 'single', label: WORDS.singleColumn },
+            { value: 'arms', label: WORDS.swingingArms },
           ],
         },
-        { key: 'holes', label: 'Holes', type: 'number' },
-        { key: 'numberedFrom', label: 'Hole 1 is at the', type: 'choice', of: ENDS },
+        { key: 'holes', label: WORDS.holes, type: 'number' },
+        { key: 'numberedFrom', label: WORDS.holeIsAtThe, type: 'choice', of: ENDS },
         {
           key: 'pivotHeightCm',
-          label: 'Floor to the arm’s pivot',
+          label: WORDS.floorToTheArmsPivot,
           type: 'number',
           unit: 'cm',
           decimals: 1,
           when: isArms,
         },
-        { key: 'armCm', label: 'Pivot to pulley', type: 'number', unit: 'cm', decimals: 1, when: isArms },
-        { key: 'swingDeg', label: 'Arms swung apart', type: 'number', unit: '°', when: isArms },
+        { key: 'armCm', label: WORDS.pivotToPulley, type: 'number', unit: 'cm', decimals: 1, when: isArms },
+        { key: 'swingDeg', label: WORDS.armsSwungApart, type: 'number', unit: '°', when: isArms },
         { key: 'readings', label: '', ...HOLE_ROWS },
         {
           key: 'leftNumbering',
-          label: 'Left column’s numbers',
+          label: WORDS.leftColumnsNumbers,
           type: 'choice',
           of: [
-            { value: 'same', label: 'the same' },
-            { value: 'own', label: 'its own' },
+            { value: 'same', label: WORDS.theSame },
+            { value: 'own', label: WORDS.itsOwn },
           ],
           when: (s) => s.columnKind === 'twin',
         },
-        { key: 'leftHoles', label: 'Holes, left', type: 'number', when: ownLeft },
-        { key: 'leftNumberedFrom', label: 'Left hole 1 is at the', type: 'choice', of: ENDS, when: ownLeft },
+        { key: 'leftHoles', label: WORDS.holesLeft, type: 'number', when: ownLeft },
+        { key: 'leftNumberedFrom', label: WORDS.leftHoleIsAtThe, type: 'choice', of: ENDS, when: ownLeft },
         {
           key: 'leftReadings',
           label: '',
           ...HOLE_ROWS,
           columns: [
-            { key: 'hole', label: 'Left hole' },
-            { key: 'heightCm', label: 'Left height', unit: 'cm' },
+            { key: 'hole', label: WORDS.leftHole },
+            { key: 'heightCm', label: WORDS.leftHeight, unit: 'cm' },
           ],
           when: ownLeft,
         },
       ],
     },
     {
-      title: 'Cable and floor',
+      title: WORDS.cableAndFloor,
       fields: [
         {
           key: 'twinSpacingCm',
-          label: 'Pulley to pulley',
-          hint: 'pivot to pivot for arms',
+          label: WORDS.pulleyToPulley,
+          hint: WORDS.pivotToPivotForArms,
           type: 'number',
           unit: 'cm',
           when: (s) => s.columnKind !== 'single',
         },
         {
           key: 'pulleyRatio',
-          label: 'Pulley ratio, stack over hand',
-          hint: '2 when the hand feels half',
+          label: WORDS.pulleyRatioStackOverHand,
+          hint: WORDS.whenTheHandFeelsHalf,
           type: 'number',
           decimals: 2,
         },
-        { key: 'clearanceCm', label: 'Cable out before the stack lifts', type: 'number', unit: 'cm' },
-        { key: 'travelCm', label: 'Longest cable', type: 'number', unit: 'cm' },
+        { key: 'clearanceCm', label: WORDS.cableOutBeforeTheStack, type: 'number', unit: 'cm' },
+        { key: 'travelCm', label: WORDS.longestCable, type: 'number', unit: 'cm' },
         {
           key: 'minDistanceCm',
-          label: 'Nearest place to stand',
-          hint: 'negative is behind the pulleys',
+          label: WORDS.nearestPlaceToStand,
+          hint: WORDS.negativeIsBehindThePulleys,
           type: 'number',
           unit: 'cm',
         },
-        { key: 'maxDistanceCm', label: 'Furthest place to stand', type: 'number', unit: 'cm' },
+        { key: 'maxDistanceCm', label: WORDS.furthestPlaceToStand, type: 'number', unit: 'cm' },
       ],
     },
     {
-      title: 'Stack',
+      title: WORDS.stack,
       fields: [
-        { key: 'stack', label: 'Loads, each side, with spaces between', type: 'list', wide: true },
-        { key: 'addOns', label: 'Add-on plates', hint: 'small ones laid on top; may stay empty', type: 'list' },
-        { key: 'stackUnit', label: 'in', type: 'choice', of: UNITS },
+        { key: 'stack', label: WORDS.loadsEachSideWithSpaces, type: 'list', wide: true },
+        { key: 'addOns', label: WORDS.addOnPlates, hint: WORDS.smallOnesLaidOnTop, type: 'list' },
+        { key: 'stackUnit', label: WORDS.in, type: 'choice', of: UNITS },
       ],
     },
   ],
   attachment: [
     {
-      title: 'Shape',
-      hint: 'Its length is cable that the column need not pay out.',
+      title: WORDS.shape,
+      hint: WORDS.itsLengthIsCableThat,
       fields: [
         {
           key: 'attachmentKind',
-          label: 'Kind',
+          label: WORDS.kind,
           type: 'choice',
           of: ATTACHMENT_KINDS.map((k) => ({ value: k, label: ATTACHMENT_NAME[k] })),
         },
-        { key: 'lengthCm', label: 'Cable end to grip', type: 'number', unit: 'cm', decimals: 1 },
-        { key: 'handsFromCm', label: 'Hands apart, narrowest', hint: 'empty for one hand', type: 'number', unit: 'cm' },
-        { key: 'handsToCm', label: 'Hands apart, widest', type: 'number', unit: 'cm' },
-        { key: 'swivels', label: 'Turns in the hand', type: 'choice', of: YES_NO },
+        { key: 'lengthCm', label: WORDS.cableEndToGrip, type: 'number', unit: 'cm', decimals: 1 },
+        {
+          key: 'handsFromCm',
+          label: WORDS.handsApartNarrowest,
+          hint: WORDS.emptyForOneHand,
+          type: 'number',
+          unit: 'cm',
+        },
+        { key: 'handsToCm', label: WORDS.handsApartWidest, type: 'number', unit: 'cm' },
+        { key: 'swivels', label: WORDS.turnsInTheHand, type: 'choice', of: YES_NO },
       ],
     },
   ],
   bench: [
     {
-      title: 'Back',
-      hint:
-        'A phone or angle meter flat on the back pad. Two notches give the rest if they are even; ' +
-        'measure them all if they are not.',
+      title: WORDS.back,
+      hint: WORDS.aPhoneOrAngleMeter,
       fields: [
-        { key: 'notches', label: 'Notches of the back', type: 'number' },
+        { key: 'notches', label: WORDS.notchesOfTheBack, type: 'number' },
         {
           key: 'notchReadings',
           label: '',
           type: 'rows',
           columns: [
-            { key: 'notch', label: 'Notch' },
-            { key: 'deg', label: 'Above level', unit: '°' },
+            { key: 'notch', label: WORDS.notch },
+            { key: 'deg', label: WORDS.aboveLevel, unit: '°' },
           ],
-          add: 'Another notch',
+          add: WORDS.anotherNotch,
           least: 1,
           most: 20,
         },
       ],
     },
     {
-      title: 'Seat, feet and blocks',
+      title: WORDS.seatFeetAndBlocks,
       fields: [
-        { key: 'seatHeightCm', label: 'Seat above the floor', type: 'number', unit: 'cm', decimals: 1 },
+        { key: 'seatHeightCm', label: WORDS.seatAboveTheFloor, type: 'number', unit: 'cm', decimals: 1 },
         {
           key: 'seatDeg',
-          label: 'Seat angles by notch, degrees',
-          hint: 'with spaces between; may stay empty',
+          label: WORDS.seatAnglesByNotchDegrees,
+          hint: WORDS.withSpacesBetweenMayStay,
           type: 'list',
         },
-        { key: 'feetApartCm', label: 'Foot to foot along the bench', type: 'number', unit: 'cm' },
+        { key: 'feetApartCm', label: WORDS.footToFootAlongThe, type: 'number', unit: 'cm' },
         {
           key: 'blocksCm',
-          label: 'Blocks and plates to put under, cm high',
-          hint: 'with spaces between; may stay empty',
+          label: WORDS.blocksAndPlatesToPut,
+          hint: WORDS.withSpacesBetweenMayStay,
           type: 'list',
         },
       ],
@@ -224,44 +227,44 @@ export const KIT_FIELDS: Readonly<Record<KitKind, readonly KitSection[]>> = {
   ],
   preacher: [
     {
-      title: 'Seat',
-      hint: 'Floor to the top of the seat, in two holes far apart.',
+      title: WORDS.seat,
+      hint: WORDS.floorToTheTopOf,
       fields: [
-        { key: 'holes', label: 'Seat holes', type: 'number' },
-        { key: 'numberedFrom', label: 'Hole 1 is at the', type: 'choice', of: ENDS },
+        { key: 'holes', label: WORDS.seatHoles, type: 'number' },
+        { key: 'numberedFrom', label: WORDS.holeIsAtThe, type: 'choice', of: ENDS },
         { key: 'readings', label: '', ...HOLE_ROWS },
       ],
     },
     {
-      title: 'Pad',
+      title: WORDS.pad,
       fields: [
-        { key: 'padTopCm', label: 'Floor to the pad’s top edge', type: 'number', unit: 'cm', decimals: 1 },
-        { key: 'padDeg', label: 'Pad slopes down', type: 'number', unit: '°' },
-        { key: 'padCm', label: 'Pad length', type: 'number', unit: 'cm' },
+        { key: 'padTopCm', label: WORDS.floorToThePadsTop, type: 'number', unit: 'cm', decimals: 1 },
+        { key: 'padDeg', label: WORDS.padSlopesDown, type: 'number', unit: '°' },
+        { key: 'padCm', label: WORDS.padLength, type: 'number', unit: 'cm' },
       ],
     },
   ],
   machine: [
     {
-      title: 'Machine',
+      title: WORDS.machine,
       fields: [
         {
           key: 'machineKind',
-          label: 'Kind',
+          label: WORDS.kind,
           type: 'choice',
           of: MACHINE_KINDS.map((k) => ({ value: k, label: MACHINE_NAME[k] })),
         },
-        { key: 'independentArms', label: 'Sides move on their own', type: 'choice', of: YES_NO },
+        { key: 'independentArms', label: WORDS.sidesMoveOnTheirOwn, type: 'choice', of: YES_NO },
       ],
     },
     {
-      title: 'Seat',
-      hint: 'Floor to the top of the seat. Leave the holes empty where the seat is fixed.',
+      title: WORDS.seat,
+      hint: WORDS.seatMayBeFixed,
       fields: [
-        { key: 'seatHoles', label: 'Seat holes', type: 'number' },
+        { key: 'seatHoles', label: WORDS.seatHoles, type: 'number' },
         {
           key: 'seatNumberedFrom',
-          label: 'Hole 1 is at the',
+          label: WORDS.holeIsAtThe,
           type: 'choice',
           of: ENDS,
           when: (s) => s.seatHoles !== '',
@@ -270,25 +273,32 @@ export const KIT_FIELDS: Readonly<Record<KitKind, readonly KitSection[]>> = {
       ],
     },
     {
-      title: 'Back pad',
-      hint: 'From the machine’s axis to the face of the back pad.',
+      title: WORDS.backPad,
+      hint: WORDS.fromTheMachinesAxisTo,
       fields: [
-        { key: 'backHoles', label: 'Back-pad holes', type: 'number', when: hasBack },
-        { key: 'backNumberedFrom', label: 'Back hole 1 is at the', type: 'choice', of: NEAR_FAR, when: hasBack },
+        { key: 'backHoles', label: WORDS.backPadHoles, type: 'number', when: hasBack },
+        { key: 'backNumberedFrom', label: WORDS.backHoleIsAtThe, type: 'choice', of: NEAR_FAR, when: hasBack },
         {
           key: 'backReadings',
           label: '',
           ...HOLE_ROWS,
           columns: [
-            { key: 'hole', label: 'Back hole' },
-            { key: 'heightCm', label: 'Axis to back pad', unit: 'cm' },
+            { key: 'hole', label: WORDS.backHole },
+            { key: 'heightCm', label: WORDS.axisToBackPad, unit: 'cm' },
           ],
           when: hasBack,
         },
-        { key: 'axisOverSeatCm', label: 'Axis above the seat', type: 'number', unit: 'cm', decimals: 1, when: forLegs },
+        {
+          key: 'axisOverSeatCm',
+          label: WORDS.axisAboveTheSeat,
+          type: 'number',
+          unit: 'cm',
+          decimals: 1,
+          when: forLegs,
+        },
         {
           key: 'handleHeightCm',
-          label: 'Floor to the handles',
+          label: WORDS.floorToTheHandles,
           type: 'number',
           unit: 'cm',
           decimals: 1,
@@ -297,23 +307,21 @@ export const KIT_FIELDS: Readonly<Record<KitKind, readonly KitSection[]>> = {
       ],
     },
     {
-      title: 'How it moves',
-      hint:
-        'An arc turns about an axis with the stack’s moment arm by angle (one row when it is round). A ' +
-        'guide runs straight.',
+      title: WORDS.howItMoves,
+      hint: WORDS.anArcTurnsAboutAn,
       fields: [
         {
           key: 'pathKind',
-          label: 'Path',
+          label: WORDS.path,
           type: 'choice',
           of: [
-            { value: 'arc', label: 'arc about an axis' },
-            { value: 'guide', label: 'straight guide' },
+            { value: 'arc', label: WORDS.arcAboutAnAxis },
+            { value: 'guide', label: WORDS.straightGuide },
           ],
         },
         {
           key: 'radiusCm',
-          label: 'Axis to roller or handle',
+          label: WORDS.axisToRollerOrHandle,
           type: 'number',
           unit: 'cm',
           decimals: 1,
@@ -324,18 +332,24 @@ export const KIT_FIELDS: Readonly<Record<KitKind, readonly KitSection[]>> = {
           label: '',
           type: 'rows',
           columns: [
-            { key: 'deg', label: 'Angle', unit: '°' },
-            { key: 'cm', label: 'Moment arm', unit: 'cm' },
+            { key: 'deg', label: WORDS.angle, unit: '°' },
+            { key: 'cm', label: WORDS.momentArm, unit: 'cm' },
           ],
-          add: 'Another angle',
+          add: WORDS.anotherAngle,
           least: 1,
           most: 12,
           when: (s) => s.pathKind === 'arc',
         },
-        { key: 'guideDeg', label: 'Guide above level', type: 'number', unit: '°', when: (s) => s.pathKind === 'guide' },
+        {
+          key: 'guideDeg',
+          label: WORDS.guideAboveLevel,
+          type: 'number',
+          unit: '°',
+          when: (s) => s.pathKind === 'guide',
+        },
         {
           key: 'guideRatio',
-          label: 'Force over stack',
+          label: WORDS.forceOverStack,
           type: 'number',
           decimals: 2,
           when: (s) => s.pathKind === 'guide',
@@ -343,67 +357,67 @@ export const KIT_FIELDS: Readonly<Record<KitKind, readonly KitSection[]>> = {
       ],
     },
     {
-      title: 'Stack',
+      title: WORDS.stack,
       fields: [
-        { key: 'stack', label: 'Loads, with spaces between', hint: 'empty for plates', type: 'list', wide: true },
-        { key: 'stackUnit', label: 'in', type: 'choice', of: UNITS },
+        { key: 'stack', label: WORDS.loadsWithSpacesBetween, hint: WORDS.emptyForPlates, type: 'list', wide: true },
+        { key: 'stackUnit', label: WORDS.in, type: 'choice', of: UNITS },
       ],
     },
   ],
   dumbbells: [
     {
-      title: 'Rack',
+      title: WORDS.rack,
       fields: [
-        { key: 'loads', label: 'Dumbbells, with spaces between', type: 'list', wide: true },
-        { key: 'unit', label: 'in', type: 'choice', of: UNITS },
+        { key: 'loads', label: WORDS.dumbbellsWithSpacesBetween, type: 'list', wide: true },
+        { key: 'unit', label: WORDS.in, type: 'choice', of: UNITS },
       ],
     },
   ],
   plates: [
     {
-      title: 'Plates',
+      title: WORDS.plates,
       fields: [
-        { key: 'loads', label: 'Sizes, with spaces between', type: 'list', wide: true },
-        { key: 'pairs', label: 'Pairs of each', type: 'number' },
-        { key: 'unit', label: 'in', type: 'choice', of: UNITS },
+        { key: 'loads', label: WORDS.sizesWithSpacesBetween, type: 'list', wide: true },
+        { key: 'pairs', label: WORDS.pairsOfEach, type: 'number' },
+        { key: 'unit', label: WORDS.in, type: 'choice', of: UNITS },
       ],
     },
   ],
   bar: [
     {
-      title: 'Bar',
+      title: WORDS.bar,
       fields: [
-        { key: 'massKg', label: 'Mass', type: 'number', unit: 'kg', decimals: 2 },
-        { key: 'lengthCm', label: 'Length', type: 'number', unit: 'cm' },
+        { key: 'massKg', label: WORDS.mass, type: 'number', unit: 'kg', decimals: 2 },
+        { key: 'lengthCm', label: WORDS.length, type: 'number', unit: 'cm' },
       ],
     },
   ],
   landmine: [
     {
-      title: 'Pivot and bar',
+      title: WORDS.pivotAndBar,
       fields: [
-        { key: 'pivotHeightCm', label: 'Floor to the pivot', type: 'number', unit: 'cm', decimals: 1 },
-        { key: 'barKg', label: 'Bar', type: 'number', unit: 'kg', decimals: 2 },
-        { key: 'barCm', label: 'Bar length from the pivot', type: 'number', unit: 'cm' },
-        { key: 'platesAtCm', label: 'Pivot to the middle of the plates', type: 'number', unit: 'cm' },
+        { key: 'pivotHeightCm', label: WORDS.floorToThePivot, type: 'number', unit: 'cm', decimals: 1 },
+        { key: 'barKg', label: WORDS.bar, type: 'number', unit: 'kg', decimals: 2 },
+        { key: 'barCm', label: WORDS.barLengthFromThePivot, type: 'number', unit: 'cm' },
+        { key: 'platesAtCm', label: WORDS.pivotToTheMiddleOf, type: 'number', unit: 'cm' },
       ],
     },
   ],
   band: [
     {
-      title: 'Band',
-      hint: 'Hang known loads on it, or pull it with a luggage scale.',
+      title: WORDS.band,
+      hint: WORDS.hangKnownLoadsOnIt,
       fields: [
-        { key: 'restCm', label: 'Length at rest', type: 'number', unit: 'cm' },
+        { key: 'restCm', label: WORDS.lengthAtRest, type: 'number', unit: 'cm' },
         {
           key: 'table',
           label: '',
           type: 'rows',
           columns: [
-            { key: 'stretchCm', label: 'Stretched by', unit: 'cm' },
-            { key: 'kg', label: 'Pull', unit: 'kg' },
+            { key: 'stretchCm', label: WORDS.stretchedBy, unit: 'cm' },
+            { key: 'kg', label: WORDS.pull, unit: 'kg' },
           ],
-          add: 'Another stretch',
+          add: WORDS.anotherStretch,
           least: 2,
           most: 12,
         },
@@ -411,6 +425,6 @@ export const KIT_FIELDS: Readonly<Record<KitKind, readonly KitSection[]>> = {
     },
   ],
   'strap-anchor': [
-    { title: 'Anchor', fields: [{ key: 'heightCm', label: 'Floor to the anchor', type: 'number', unit: 'cm' }] },
+    { title: WORDS.anchor, fields: [{ key: 'heightCm', label: WORDS.floorToTheAnchor, type: 'number', unit: 'cm' }] },
   ],
 };

@@ -8,6 +8,7 @@ import { KIT_NAME } from '@/messages/kit';
 import { GymForm } from './gym-form';
 import styles from './kit.module.css';
 import { pieceLine } from './piece-line';
+import { WORDS } from '@/messages/screens/kit';
 
 interface Props {
   readonly view: KitView;
@@ -20,9 +21,9 @@ export function KitList({ view, saveGym }: Props) {
   const query = gym ? `&gym=${gym.id}` : '';
   return (
     <div className="page">
-      <h1>Kit{gym ? `, ${gym.name}` : ''}</h1>
+      <h1>{WORDS.kit(gym ? `, ${gym.name}` : '')}</h1>
       {gyms.length > 1 && (
-        <nav className={styles.gyms} aria-label="Gyms">
+        <nav className={styles.gyms} aria-label={WORDS.gyms}>
           {gyms.map((g) => (
             <Link key={g.id} href={`/kit?gym=${g.id}`} aria-current={g.id === gym?.id ? 'page' : undefined}>
               {g.name}
@@ -30,7 +31,7 @@ export function KitList({ view, saveGym }: Props) {
           ))}
         </nav>
       )}
-      {pieces.length === 0 && <p>No kit yet. A cable column needs two measured holes and its spacing to start.</p>}
+      {pieces.length === 0 && <p>{WORDS.noKitYetACable}</p>}
       {KIT_KINDS.filter((k) => pieces.some((p) => p.kind === k)).map((kind) => (
         <section key={kind}>
           <h2>{KIT_NAME[kind].many}</h2>
@@ -43,7 +44,7 @@ export function KitList({ view, saveGym }: Props) {
                     <b>{p.name}</b>
                     <span>{pieceLine(kind, p.spec)}</span>
                     <span className={p.outOfOrder ? styles.broken : undefined}>
-                      {p.outOfOrder ? 'out of order' : ''}
+                      {p.outOfOrder ? WORDS.outOfOrder : ''}
                     </span>
                   </Link>
                 </li>
@@ -52,8 +53,8 @@ export function KitList({ view, saveGym }: Props) {
         </section>
       ))}
       <UnreadableNote rows={unreadable} />
-      <h2>Add</h2>
-      <nav className={styles.kinds} aria-label="Add kit">
+      <h2>{WORDS.add}</h2>
+      <nav className={styles.kinds} aria-label={WORDS.addKit}>
         {KIT_KINDS.map((kind) => (
           <Link key={kind} href={`/kit/new?kind=${kind}${query}`}>
             {KIT_NAME[kind].one}

@@ -10,6 +10,7 @@ import { KIT_SPEC, type KitSpec } from '@/contract/kit-spec';
 import { toAttachmentShape, toBench, toMachine, toPreacher } from '@/contract/to-kit';
 import * as draw from '@/drawing/kit-scene';
 import type { SpecValues } from './kit-fields';
+import { WORDS } from '@/messages/screens/kit';
 
 export interface KitPreview {
   /** The fit of what was measured, live, in a sentence; null for kinds without one. */
@@ -31,16 +32,16 @@ function fitText(
   worst: number,
   worstUnit: string,
   from = 'Hole 1 at',
-  each = 'from hole to hole',
+  each: string = WORDS.fromHoleToHole,
 ): string {
   const spread = `${from} ${first.toFixed(1)} ${unit}, ${pitch.toFixed(2)} ${unit} ${each}.`;
   return exact
-    ? `${spread} Two readings fit exactly: measure a third to check them.`
-    : `${spread} Furthest reading ${worst.toFixed(1)} ${worstUnit} off the fit.`;
+    ? WORDS.twoReadingsFitExactlyMeasure(spread)
+    : WORDS.furthestReadingOffTheFit(spread, worst.toFixed(1), worstUnit);
 }
 
-const NOT_YET = 'These readings make no fit yet.';
-const TWO = 'Two measured holes give the fit.';
+const NOT_YET = WORDS.theseReadingsMakeNoFit;
+const TWO = WORDS.twoMeasuredHolesGiveThe;
 
 /** Live fit of the holes typed so far. */
 function rulerFit(
@@ -64,7 +65,7 @@ function columnPreview(s: SpecValues): KitPreview {
   const base = { holes, numberedFrom, twinSpacingM: 1, pulleyRatio: 1, clearanceM: 0.05, travelM: 3 } as const;
   if (s.columnKind === 'arms') {
     if (typeof s.pivotHeightCm !== 'number' || typeof s.armCm !== 'number' || readings.length < 2 || holes < 2)
-      return { fit: 'The pivot’s height, the arm’s length and two measured notches give the fit.', scene: null };
+      return { fit: WORDS.thePivotsHeightTheArms, scene: null };
     const fit = calibrateArms(readings, s.pivotHeightCm / 100, s.armCm / 100, numberedFrom);
     if (!fit) return { fit: NOT_YET, scene: null };
     const column: Column = {
@@ -85,7 +86,7 @@ function columnPreview(s: SpecValues): KitPreview {
         fit.worstResidualM * 100,
         'cm',
         'Notch 1 at',
-        'from notch to notch',
+        WORDS.fromNotchToNotch,
       ),
       scene: draw.columnScene(column, measured),
     };
@@ -112,14 +113,14 @@ function notchFit(s: SpecValues): string {
   const rows = (Array.isArray(s.notchReadings) ? s.notchReadings : []).filter(
     (r: { notch?: unknown; deg?: unknown }) => typeof r.notch === 'number' && typeof r.deg === 'number',
   ) as { notch: number; deg: number }[];
-  if (typeof s.notches !== 'number' || rows.length < 2) return 'Two measured notches give the rest.';
+  if (typeof s.notches !== 'number' || rows.length < 2) return WORDS.twoMeasuredNotchesGiveThe;
   const fit = calibrateNotches(rows, s.notches);
   if (!fit) return NOT_YET;
   const list = fit.anglesDeg.map((d, i) => `${i + 1}: ${Math.round(d)}°`).join(', ');
-  if (rows.length >= s.notches) return `All notches measured: ${list}.`;
+  if (rows.length >= s.notches) return WORDS.allNotchesMeasured(list);
   return fit.worstResidualDeg > 3
-    ? `${list}. The notches are uneven (${fit.worstResidualDeg.toFixed(1)}° off an even spacing): measure them all.`
-    : `${list}. Furthest reading ${fit.worstResidualDeg.toFixed(1)}° off an even spacing.`;
+    ? WORDS.theNotchesAreUnevenOff(list, fit.worstResidualDeg.toFixed(1))
+    : WORDS.furthestReadingOffAnEven(list, fit.worstResidualDeg.toFixed(1));
 }
 
 /** Fit and drawing of a piece as typed so far. */
@@ -155,7 +156,7 @@ export function previewKit(kind: KitKind, spec: SpecValues): KitPreview {
     case 'machine': {
       const parts = [
         ['Seat', rulerFit(spec.seatReadings, spec.seatHoles, spec.seatNumberedFrom)],
-        ['Back pad', rulerFit(spec.backReadings, spec.backHoles, spec.backNumberedFrom)],
+        [WORDS.backPad, rulerFit(spec.backReadings, spec.backHoles, spec.backNumberedFrom)],
       ] as const;
       const fits = parts.filter(([, p]) => p.fit).map(([name, p]) => `${name}: ${p.text}`);
       return {
@@ -207,11 +208,11 @@ export function fitClients(
       const best = fitPreacher(body, toPreacher(parsed.data as KitSpec<'preacher'>))[0]!;
       const says =
         Math.abs(best.gapM) <= SNUG_M
-          ? 'armpit on the pad’s edge'
+          ? WORDS.armpitOnThePadsEdge
           : best.gapM > 0
-            ? `still ${cm(best.gapM)} too low: a gap stays`
-            : `${cm(best.gapM)} above the edge`;
-      return [{ name: c.name, setting: `seat ${best.hole}`, says, estimated: best.estimated }];
+            ? WORDS.stillTooLowAGap(cm(best.gapM))
+            : WORDS.aboveTheEdge(cm(best.gapM));
+      return [{ name: c.name, setting: WORDS.seatNumber(best.hole), says, estimated: best.estimated }];
     }
     if (kind !== 'machine') return [];
     const m = toMachine(parsed.data as KitSpec<'machine'>);
@@ -221,10 +222,13 @@ export function fitClients(
       return [
         {
           name: c.name,
-          setting: `back pad ${axis.hole}`,
-          says:
-            `knee ${cm(axis.offM)} off the axis` +
-            (Math.abs(axis.aheadM) > 0.005 ? `, ${cm(axis.aheadM)} ${axis.aheadM > 0 ? 'beyond' : 'short of'} it` : ''),
+          setting: WORDS.backPadNumber(axis.hole),
+          says: WORDS.kneeOffTheAxis(
+            cm(axis.offM),
+            Math.abs(axis.aheadM) > 0.005
+              ? WORDS.offIt(cm(axis.aheadM), axis.aheadM > 0 ? WORDS.beyond : WORDS.shortOf)
+              : '',
+          ),
           estimated: axis.estimated,
         },
       ];
@@ -232,8 +236,8 @@ export function fitClients(
       return [
         {
           name: c.name,
-          setting: `seat ${handles.hole}`,
-          says: `handles ${cm(handles.gapM)} ${handles.gapM > 0 ? 'above' : 'below'} their mark`,
+          setting: WORDS.seatNumber(handles.hole),
+          says: WORDS.handlesTheirMark(cm(handles.gapM), handles.gapM > 0 ? WORDS.above : WORDS.below),
           estimated: handles.estimated,
         },
       ];

@@ -21,6 +21,7 @@ import { KIT_FIELDS } from './kit-fields';
 import { KitFieldBox } from './kit-field-box';
 import { fitClients, notchesFor, previewKit } from './kit-preview';
 import { toKitValues, usualAttachment, type KitValues } from './kit-values';
+import { WORDS } from '@/messages/screens/kit';
 import styles from './kit.module.css';
 
 interface Props {
@@ -75,16 +76,16 @@ function Drawn({ kind, spec, clients, scene }: Pick<Props, 'kind' | 'clients'> &
   return (
     <div className={styles.drawing}>
       {scene ? (
-        <KitDrawing scene={scene} label={`${KIT_NAME[kind].one}, to scale`} />
+        <KitDrawing scene={scene} label={WORDS.toScale(KIT_NAME[kind].one)} />
       ) : (
-        <p className={styles.hint}>Drawn to scale once enough is measured.</p>
+        <p className={styles.hint}>{WORDS.drawnToScaleOnceEnough}</p>
       )}
-      <SettingTable caption="Where each client goes" rows={fits} />
+      <SettingTable caption={WORDS.whereEachClientGoes} rows={fits} />
       <SettingTable
-        caption="Nearest notch"
+        caption={WORDS.nearestNotch}
         rows={notches.map((n) => ({
           name: n.name,
-          setting: `notch ${n.notch}`,
+          setting: WORDS.notchNumber(n.notch),
           says: notchOffText(n.offDeg),
           estimated: false,
         }))}
@@ -160,17 +161,22 @@ export function KitSheet({ kind, piece, clients, save }: Props) {
       <div>
         <RestoredNote restored={restored} onStartOver={startOver} />
         <div className={forms.grid}>
-          <TextInput label="Name" {...form.getInputProps('name')} />
-          <NativeSelect label="Out of order" data={['no', 'yes']} {...form.getInputProps('outOfOrder')} />
+          <TextInput label={WORDS.name} {...form.getInputProps('name')} />
+          <NativeSelect label={WORDS.outOfOrderLabel} data={['no', 'yes']} {...form.getInputProps('outOfOrder')} />
         </div>
         {form.values.outOfOrder === 'yes' && (
           <p className={styles.caution}>
-            <b>Stands in meanwhile:</b> {KIT_STAND_IN[kind]}
+            <b>{WORDS.standsInMeanwhile}</b> {KIT_STAND_IN[kind]}
           </p>
         )}
         <Sections kind={kind} form={form} fit={preview.fit} />
         <p className={styles.caution}>{KIT_CAUTION[kind]}</p>
-        <SaveRow label={`Save ${KIT_NAME[kind].one}`} busy={busy} said={saved ? 'Saved' : null} trouble={trouble} />
+        <SaveRow
+          label={WORDS.save(KIT_NAME[kind].one)}
+          busy={busy}
+          said={saved ? WORDS.saved : null}
+          trouble={trouble}
+        />
       </div>
       <Drawn kind={kind} spec={spec} clients={clients} scene={preview.scene} />
     </SheetForm>

@@ -2,29 +2,33 @@ import { MACHINE_KINDS } from '@/core/kit/machine';
 import type { KitKind } from '@/core/kit/kit-kind';
 import { ATTACHMENT_NAME, MACHINE_NAME } from '@/messages/kit';
 import type { SpecValues } from './kit-fields';
+import { WORDS } from '@/messages/screens/kit';
 
-const COLUMN_WORD: Readonly<Record<string, string>> = { twin: 'twin', single: 'single', arms: 'swinging arms' };
+const COLUMN_WORD: Readonly<Record<string, string>> = { twin: 'twin', single: 'single', arms: WORDS.swingingArms };
 
 /** A piece in one line of its own figures. */
 export function pieceLine(kind: KitKind, s: SpecValues): string {
   const list = (v: unknown): number[] => (Array.isArray(v) ? (v as number[]) : []);
   switch (kind) {
     case 'column':
-      return (
-        `${COLUMN_WORD[String(s.columnKind)]}, ${s.holes} holes, hole 1 at the ${s.numberedFrom}` +
-        (s.columnKind === 'single' ? '' : `, ${s.twinSpacingCm} cm apart`) +
-        `, ${list(s.stack).length} loads in ${s.stackUnit}`
+      return WORDS.holesHoleAtTheLoads(
+        COLUMN_WORD[String(s.columnKind)],
+        s.holes,
+        s.numberedFrom,
+        s.columnKind === 'single' ? '' : WORDS.cmApart(s.twinSpacingCm),
+        list(s.stack).length,
+        s.stackUnit,
       );
     case 'attachment':
-      return `${ATTACHMENT_NAME[s.attachmentKind as keyof typeof ATTACHMENT_NAME]}, ${s.lengthCm} cm to the grip`;
+      return WORDS.cmToTheGrip(ATTACHMENT_NAME[s.attachmentKind as keyof typeof ATTACHMENT_NAME], s.lengthCm);
     case 'bench':
-      return `${s.notches} notches, seat ${s.seatHeightCm} cm`;
+      return WORDS.notchesSeatCm(s.notches, s.seatHeightCm);
     case 'preacher':
-      return `${s.holes} seat holes, pad edge ${s.padTopCm} cm`;
+      return WORDS.seatHolesPadEdgeCm(s.holes, s.padTopCm);
     case 'machine':
       return (
         MACHINE_NAME[s.machineKind as (typeof MACHINE_KINDS)[number]] +
-        (s.independentArms === 'yes' ? ', sides on their own' : '')
+        (s.independentArms === 'yes' ? WORDS.sidesOnTheirOwn : '')
       );
     case 'dumbbells':
     case 'plates': {
@@ -34,10 +38,10 @@ export function pieceLine(kind: KitKind, s: SpecValues): string {
     case 'bar':
       return `${s.massKg} kg, ${s.lengthCm} cm`;
     case 'landmine':
-      return `${s.barKg} kg bar, pivot ${s.pivotHeightCm} cm`;
+      return WORDS.kgBarPivotCm(s.barKg, s.pivotHeightCm);
     case 'band':
-      return `${s.restCm} cm at rest, ${list(s.table).length} points`;
+      return WORDS.cmAtRestPoints(s.restCm, list(s.table).length);
     case 'strap-anchor':
-      return `${s.heightCm} cm above the floor`;
+      return WORDS.cmAboveTheFloor(s.heightCm);
   }
 }

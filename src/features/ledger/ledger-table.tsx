@@ -2,6 +2,7 @@ import { Table } from '@mantine/core';
 import { CAUSE_NAME, CORRECTION_TEXT, FAULT_TEXT, OUTCOME_TEXT } from '@/messages/faults';
 import { movementName } from '@/messages/book';
 import type { LedgerCell, LedgerMovementView } from '@/contract/views/ledger';
+import { WORDS } from '@/messages/screens/ledger';
 import styles from './ledger.module.css';
 
 /** How a correction fared, as a shape: full when it held, half, crossed out, open while nobody looked. */
@@ -24,7 +25,7 @@ function Cell({ cell }: { readonly cell: LedgerCell }) {
           title={`${CORRECTION_TEXT[cell.correction.code]}: ${OUTCOME_TEXT[outcome].toLowerCase()}`}
         >
           <span aria-hidden>{OUTCOME_SHAPE[outcome]}</span>
-          <span className="visually-hidden">corrected, {OUTCOME_TEXT[outcome].toLowerCase()}</span>
+          <span className="visually-hidden">{WORDS.corrected(OUTCOME_TEXT[outcome].toLowerCase())}</span>
         </span>
       )}
     </Table.Td>
@@ -49,7 +50,7 @@ function SetHeads({ ledger }: LedgerProps) {
           ))}
       </Table.Tr>
       <Table.Tr>
-        <Table.Th scope="row">set</Table.Th>
+        <Table.Th scope="row">{WORDS.set}</Table.Th>
         {sets.map((s) => (
           <Table.Th key={s.setId} scope="col">
             {s.setNo}
@@ -58,7 +59,7 @@ function SetHeads({ ledger }: LedgerProps) {
         ))}
       </Table.Tr>
       <Table.Tr className={styles.did}>
-        <Table.Th scope="row">load, reps</Table.Th>
+        <Table.Th scope="row">{WORDS.loadReps}</Table.Th>
         {sets.map((s) => (
           <Table.Td key={s.setId}>
             {s.load}
@@ -67,11 +68,11 @@ function SetHeads({ ledger }: LedgerProps) {
         ))}
       </Table.Tr>
       <Table.Tr className={styles.did}>
-        <Table.Th scope="row">set-up used</Table.Th>
+        <Table.Th scope="row">{WORDS.setUpUsed}</Table.Th>
         {sets.map((s) => (
           <Table.Td key={s.setId}>
-            {s.setup ?? 'not saved'}
-            {s.setupOff && <b> off</b>}
+            {s.setup ?? WORDS.notSaved}
+            {s.setupOff && <b> {WORDS.off}</b>}
           </Table.Td>
         ))}
       </Table.Tr>
@@ -97,7 +98,7 @@ function FaultRows({ ledger }: LedgerProps) {
       ))}
       {ledger.faults.length === 0 && (
         <Table.Tr>
-          <Table.Th scope="row">no faults on record</Table.Th>
+          <Table.Th scope="row">{WORDS.noFaultsOnRecord}</Table.Th>
         </Table.Tr>
       )}
     </Table.Tbody>
@@ -109,18 +110,16 @@ function Corrections({ ledger }: LedgerProps) {
   if (ledger.corrections.length === 0) return null;
   return (
     <>
-      <h3>Corrections given</h3>
+      <h3>{WORDS.correctionsGiven}</h3>
       <ul className={styles.corrections}>
         {ledger.corrections.map((c) => (
           <li key={c.id}>
             <span>{c.when}</span>
             <b>{CORRECTION_TEXT[c.code]}</b>
-            <span>
-              for: {FAULT_TEXT[c.fault].seen}; judged {CAUSE_NAME[c.cause]}
-            </span>
+            <span>{WORDS.forJudged(FAULT_TEXT[c.fault].seen, CAUSE_NAME[c.cause])}</span>
             <b>
               <span aria-hidden>{OUTCOME_SHAPE[c.outcome ?? 'not-checked']}</span>{' '}
-              {c.outcome ? OUTCOME_TEXT[c.outcome].toLowerCase() : 'not asked yet'}
+              {c.outcome ? OUTCOME_TEXT[c.outcome].toLowerCase() : WORDS.notAskedYet}
             </b>
           </li>
         ))}
@@ -140,14 +139,11 @@ export function LedgerTable({ ledger }: LedgerProps) {
       <h2>{name}</h2>
       {pains.map((p) => (
         <p key={p.id} className={styles.pain}>
-          <b>
-            {p.date}: stopped for pain{p.rep > 0 ? ` at rep ${p.rep}` : ''}.
-          </b>{' '}
-          {p.note || 'No note.'}
+          <b>{WORDS.stoppedForPain(p.date, p.rep > 0 ? WORDS.atRep(p.rep) : '')}</b> {p.note || WORDS.noNote}
         </p>
       ))}
       {ledger.sessions.some((s) => s.sets.length > 0) && (
-        <div className={styles.scroll} tabIndex={0} role="region" aria-label={`Ledger of ${name}`}>
+        <div className={styles.scroll} tabIndex={0} role="region" aria-label={WORDS.ledgerOf(name)}>
           <Table className={styles.table}>
             <SetHeads ledger={ledger} />
             <FaultRows ledger={ledger} />

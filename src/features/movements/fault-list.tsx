@@ -6,6 +6,7 @@ import { FAULT_BOOK } from '@/core/fault/fault-book';
 import { costOfFault } from '@/core/fault/fault-cost';
 import { PERTURBATION } from '@/core/fault/perturbation';
 import { CORRECTION_TEXT, FAULT_CAUSE_NAME, faultCostText, FAULT_TEXT, PHASE_NAME } from '@/messages/faults';
+import { WORDS } from '@/messages/screens/movements';
 import styles from './movements.module.css';
 
 interface Props {
@@ -30,16 +31,18 @@ export function FaultList({ answer, own }: Props) {
   if (faults.length === 0) return null;
   return (
     <details className={styles.faults}>
-      <summary>What goes wrong, what it costs, and what to try first</summary>
+      <summary>{WORDS.whatGoesWrongWhatIt}</summary>
       <ul>
         {faults.map((f) => (
           <li key={f}>
             <b>{FAULT_TEXT[f].seen}</b>
             {costs.has(f) && <em>{costs.get(f)}</em>}
             <span>
-              {PHASE_NAME[FAULT_BOOK[f].phase]}; rule out{' '}
-              {FAULT_BOOK[f].causes.map((c) => FAULT_CAUSE_NAME[c]).join(', then ')}.{' '}
-              {FAULT_BOOK[f].corrections.map((c) => CORRECTION_TEXT[c].replace('Cue: ', '')).join('; ')}
+              {WORDS.ruleOut(
+                PHASE_NAME[FAULT_BOOK[f].phase],
+                FAULT_BOOK[f].causes.map((c) => FAULT_CAUSE_NAME[c]).join(WORDS.then),
+                FAULT_BOOK[f].corrections.map((c) => CORRECTION_TEXT[c].replace('Cue: ', '')).join('; '),
+              )}
             </span>
           </li>
         ))}

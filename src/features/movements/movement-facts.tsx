@@ -6,6 +6,7 @@ import { ATTACHMENT_NAME, missingName } from '@/messages/kit';
 import { hardestText, PLACE_TEXT, REGION_NAME } from '@/messages/movements';
 import { regionChangeText, regionText, settingText } from '@/messages/settings';
 import type { ChosenMovement } from './movement-answer';
+import { WORDS } from '@/messages/screens/movements';
 import styles from './movements.module.css';
 
 interface Props {
@@ -39,8 +40,9 @@ function SetFacts({ movement }: Pick<Props, 'movement'>) {
     <>
       {answer.ok && answer.placement && column && (
         <Fact name="Set" testId="entry-plates">
-          <b className={styles.setThis}>hole {answer.placement.hole}</b>, {Math.round(answer.placement.standX * 100)} cm
-          out, {column.name}, {load?.kind === 'cable' && facingText(load.facing)}
+          <b className={styles.setThis}>{WORDS.hole(answer.placement.hole)}</b>
+          {WORDS.markedOut(Math.round(answer.placement.standX * 100), column.name)}{' '}
+          {load?.kind === 'cable' && facingText(load.facing)}
         </Fact>
       )}
       {settings.map(settingText).map((t) => (
@@ -60,9 +62,7 @@ function RangeFacts({ movement: { answer } }: Pick<Props, 'movement'>) {
     <>
       <Fact name="Hardest">{hardestText(answer.metrics)}</Fact>
       {(range.cutStart || range.cutFinish) && (
-        <Fact name="Left of it">
-          cut to what this client’s joints allow: {Math.round((range.to - range.from) * 100)} % of it is left
-        </Fact>
+        <Fact name="Left of it">{WORDS.cutToWhatThisClients(Math.round((range.to - range.from) * 100))}</Fact>
       )}
     </>
   );
@@ -82,7 +82,7 @@ export function MovementFacts({ movement, who, variant }: Props) {
       <Fact name="For">{who}</Fact>
       <Fact name="Loads">
         <b>{REGION_NAME[entry.target]}</b>
-        {entry.secondary.length > 0 && `, beside it ${entry.secondary.map((r) => REGION_NAME[r]).join(', ')}`}
+        {entry.secondary.length > 0 && WORDS.besideIt(entry.secondary.map((r) => REGION_NAME[r]).join(', '))}
       </Fact>
       {region && (
         <Fact name="Why" testId="region">
@@ -91,10 +91,10 @@ export function MovementFacts({ movement, who, variant }: Props) {
       )}
       <SetFacts movement={movement} />
       <Fact name="Body">{postureText(entry.posture)}</Fact>
-      <Fact name="Kit">{kit.join(', ') || 'none'}</Fact>
+      <Fact name="Kit">{kit.join(', ') || WORDS.none}</Fact>
       <RangeFacts movement={movement} />
       <Fact name="Pace">
-        {entry.reps.min} to {entry.reps.max} reps at {entry.tempo}, {entry.restS} s rest, {PLACE_TEXT[entry.place]}
+        {WORDS.repsAndRest(entry.reps.min, entry.reps.max, entry.tempo, entry.restS, PLACE_TEXT[entry.place])}
       </Fact>
       <Fact name="Cue">“{variant?.cue || own.text.cue}”</Fact>
     </dl>

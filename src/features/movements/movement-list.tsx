@@ -15,6 +15,7 @@ import type { ChoiceData } from '@/workers/choose-protocol';
 import { useChoose } from '@/workers/use-choose';
 import { choosingQuery } from './choosing-query';
 import { SHOWN_KG } from './movement-answer';
+import { WORDS } from '@/messages/screens/movements';
 import styles from './movements.module.css';
 
 const WITH = Object.entries(WITH_TEXT).map(([value, label]) => ({ value, label }));
@@ -59,12 +60,12 @@ function Line({ choice, query, data }: LineProps) {
         </span>
       )}
       <Names
-        says="your own"
+        says={WORDS.yourOwn}
         names={own.map((v) => ({ href: `/movements/${id}${query}&variant=${v.id}`, name: v.name }))}
       />
       {objection && (
         <Names
-          says="instead"
+          says={WORDS.instead}
           names={choice.standIns.map((s) => ({ href: `/movements/${s}${query}`, name: movementName(s) }))}
         />
       )}
@@ -88,23 +89,23 @@ function Asked({ data, using, onUsing, region, onRegion }: AskedProps) {
   return (
     <fieldset disabled={!listening} className={styles.side}>
       <NativeSelect
-        label="For"
+        label={WORDS.for}
         data={[
-          { value: '', label: 'anybody of middle height' },
+          { value: '', label: WORDS.anybodyOfMiddleHeight },
           ...data.clients.map((c) => ({ value: c.id, label: c.name })),
         ]}
         value={data.clientId ?? ''}
         onChange={(e) => go(e.currentTarget.value, data.gymId ?? '')}
       />
       <NativeSelect
-        label="At"
+        label={WORDS.at}
         data={data.gyms.map((g) => ({ value: g.id, label: g.name }))}
         value={data.gymId ?? ''}
         onChange={(e) => go(data.clientId ?? '', e.currentTarget.value)}
       />
-      <NativeSelect label="With" data={WITH} value={using} onChange={(e) => onUsing(e.currentTarget.value)} />
+      <NativeSelect label={WORDS.with} data={WITH} value={using} onChange={(e) => onUsing(e.currentTarget.value)} />
       <ChoiceRow
-        label="Region"
+        label={WORDS.region}
         className={styles.regions}
         value={region}
         options={REGIONS.map((r) => ({ value: r, label: REGION_NAME[r] }))}
@@ -130,10 +131,10 @@ export function MovementList({ data }: { readonly data: ChoosingView }) {
   return (
     <div className={styles.choosing}>
       <Asked data={data} using={using} onUsing={setUsing} region={region} onRegion={setRegion} />
-      <section aria-label={`Movements for the ${REGION_NAME[region]}`} aria-busy={progress !== null}>
+      <section aria-label={WORDS.movementsForThe(REGION_NAME[region])} aria-busy={progress !== null}>
         <h2 className={styles.heading}>
-          What loads the {REGION_NAME[region]}
-          <span role="status">{progress === null ? '' : `solving, ${Math.round(progress * 100)} %`}</span>
+          {WORDS.whatLoadsThe(REGION_NAME[region])}
+          <span role="status">{progress === null ? '' : WORDS.solving(Math.round(progress * 100))}</span>
         </h2>
         {failed && <Alert className={styles.blocked}>{NOT_WORKED_OUT}</Alert>}
         {shown?.length === 0 && <p className={styles.quiet}>{nothingText(choices!.length)}</p>}

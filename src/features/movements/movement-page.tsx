@@ -22,6 +22,7 @@ import { MovementPlayer } from './movement-player';
 import { PracticeFields } from './practice-fields';
 import { StandIns } from './stand-ins';
 import { VariantEditor } from './variant-editor';
+import { WORDS } from '@/messages/screens/movements';
 import styles from './movements.module.css';
 
 interface Props {
@@ -73,7 +74,7 @@ function Pickers(props: {
       {sides.length > 1 && (
         <ChoiceRow
           className={styles.sides}
-          label="Working side"
+          label={WORDS.workingSide}
           value={side}
           options={sides.map((s) => ({ value: s, label: s }))}
           onChange={onSide}
@@ -82,9 +83,9 @@ function Pickers(props: {
       {variants.length > 0 && (
         <ChoiceRow
           className={styles.variants}
-          label="Variant"
+          label={WORDS.variant}
           value={variant?.id ?? ''}
-          options={[{ value: '', label: 'As in the book' }, ...variants.map((v) => ({ value: v.id, label: v.name }))]}
+          options={[{ value: '', label: WORDS.bookVariant }, ...variants.map((v) => ({ value: v.id, label: v.name }))]}
           onChange={(id) => pick(id === '' ? null : id)}
         />
       )}
@@ -109,7 +110,7 @@ function Facts(
   const { answer } = movement;
   const mounted = useMounted();
   return (
-    <aside aria-label="Facts">
+    <aside aria-label={WORDS.facts}>
       <UnreadableNote rows={data.unreadable} />
       <Pickers sides={sidesOf(own)} side={side} onSide={onSide} chosen={chosen} />
       <MovementFacts movement={movement} who={who} variant={variant} />
@@ -132,7 +133,7 @@ function Facts(
         />
       )}
       <Link className={styles.planIt} href={planQuery(data, entryId, variant?.id ?? null)}>
-        Add it to today
+        {WORDS.addItToToday}
       </Link>
       <ul className={styles.cautions}>
         {cautionsOf(answer.ok ? answer.from.entry : own).map((c) => (
@@ -167,19 +168,17 @@ export function MovementPage(props: Props) {
   );
   const { answer } = movement;
   const standIn = useStandInCurve(data, side);
-  const who = data.clients.find((c) => c.id === data.clientId)?.name ?? 'a body of middle height';
+  const who = data.clients.find((c) => c.id === data.clientId)?.name ?? WORDS.aBodyOfMiddleHeight;
   return (
     <div className={styles.page}>
-      <section aria-label="Movement">
+      <section aria-label={WORDS.movement}>
         <h1>{own.text.name}</h1>
         <p className={styles.how}>{own.text.how}</p>
         {answer.ok ? (
           <MovementPlayer key={`${entryId}-${side}`} answer={answer} beside={standIn.curve} />
         ) : (
           <Alert className={styles.blocked}>
-            {answer.reason === 'range'
-              ? `Too little of the range is left to ${who}.`
-              : 'No column here serves this movement for this body.'}
+            {answer.reason === 'range' ? WORDS.tooLittleOfTheRange(who) : WORDS.noColumnHereServesThis}
           </Alert>
         )}
       </section>

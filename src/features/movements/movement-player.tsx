@@ -14,6 +14,7 @@ import { SHOWN_KG } from './movement-answer';
 import { MovementFigure } from './movement-figure';
 import { useMovementScene } from './use-movement-scene';
 import { usePlaying, type Playing } from './use-playing';
+import { WORDS } from '@/messages/screens/movements';
 import styles from './movements.module.css';
 
 const ResistanceChart = dynamic(() => import('@/charts/resistance-chart'), {
@@ -46,7 +47,7 @@ function Scrubber({
   const { i, moveTo, toggle } = playing;
   return (
     <div className={styles.scrub}>
-      <button type="button" onClick={toggle} aria-label={playing.playing ? 'Pause' : `Play at ${entry.tempo}`}>
+      <button type="button" onClick={toggle} aria-label={playing.playing ? WORDS.pause : WORDS.playAt(entry.tempo)}>
         {playing.playing ? <IconPlayerPause stroke={1.5} aria-hidden /> : <IconPlayerPlay stroke={1.5} aria-hidden />}
         <span>{entry.tempo}</span>
       </button>
@@ -56,8 +57,8 @@ function Scrubber({
         max={LAST_SAMPLE}
         step={1}
         value={i}
-        aria-label="Place in the range"
-        aria-valuetext={`${Math.round((i / LAST_SAMPLE) * 100)} percent of the way, ${nowNm} newton metres`}
+        aria-label={WORDS.placeInTheRange}
+        aria-valuetext={WORDS.percentOfTheWayNewton(Math.round((i / LAST_SAMPLE) * 100), nowNm)}
         onChange={(e) => moveTo(Number(e.currentTarget.value))}
         onKeyDown={(e) => {
           const by = e.key === 'PageUp' ? PAGE : e.key === 'PageDown' ? -PAGE : 0;
@@ -80,10 +81,11 @@ function MovementCurve({ answer, beside, loadSays }: Pick<Props, 'answer' | 'bes
   return (
     <>
       <h2 className={styles.curveTitle}>
-        Resistance at the {jointName(posed)}
-        {entry.hands === 'two' ? ', each side' : ''}
-        {loadIn(entry, loadSays)}
-        <span>hatched: rest zone{metrics.rightAngleAt !== null && '; dotted: pull at a right angle'}</span>
+        {WORDS.resistanceAtThe(jointName(posed), entry.hands === 'two' ? WORDS.eachSide : '', loadIn(entry, loadSays))}
+        <span>
+          {WORDS.hatchedRestZone}
+          {metrics.rightAngleAt !== null && WORDS.dottedPullAtARight}
+        </span>
       </h2>
       <ResistanceChart
         main={main}
@@ -112,10 +114,10 @@ export function MovementPlayer({ answer, beside, loadSays = `${SHOWN_KG} kg`, pa
           {...common}
           scene={scene.elevation}
           view={elevation}
-          label="Side view, to scale"
+          label={WORDS.sideViewToScale}
           handles={handles?.(scene.elevation, elevation)}
         />
-        <MovementFigure {...common} scene={scene.plan} view={plan} label="View from above, same scale" />
+        <MovementFigure {...common} scene={scene.plan} view={plan} label={WORDS.viewFromAboveSameScale} />
       </div>
       <Scrubber entry={entry} playing={playing} nowNm={Math.round(answer.samples.resistanceNm[playing.i]!)} />
       <MovementCurve answer={answer} beside={beside} loadSays={loadSays} />

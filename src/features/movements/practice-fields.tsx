@@ -2,6 +2,7 @@
 import { NativeSelect } from '@mantine/core';
 import type { Practice, PracticeChoice } from '@/core/book/practice';
 import { PRACTICE_TEXT } from '@/messages/practices';
+import { WORDS } from '@/messages/screens/movements';
 import styles from './movements.module.css';
 
 interface Props {
@@ -15,7 +16,7 @@ interface Props {
 export function PracticeFields({ practices, chosen, disabled, onChoose }: Props) {
   if (practices.length === 0) return null;
   return (
-    <section aria-label="Where practitioners differ">
+    <section aria-label={WORDS.wherePractitionersDiffer}>
       <fieldset className={styles.practices} disabled={disabled}>
         {practices.map(({ question, options, preset }) => (
           <div key={question}>

@@ -4,6 +4,7 @@ import type { QuestionAnswer } from '@/core/book/answer-question';
 import type { BookEntry } from '@/core/book/book-entry';
 import { movementName } from '@/messages/book';
 import { standInCurveText } from '@/messages/movements';
+import { WORDS } from '@/messages/screens/movements';
 import styles from './movements.module.css';
 
 interface Props {
@@ -21,7 +22,7 @@ export function StandIns({ own, query, shown, answer, disabled, onShow }: Props)
   if (own.standIns.length === 0) return null;
   return (
     <>
-      <h2>Stands in for it</h2>
+      <h2>{WORDS.standsInForIt}</h2>
       <ul className={styles.standInList}>
         {own.standIns.map((s) => (
           <li key={s}>
@@ -30,10 +31,10 @@ export function StandIns({ own, query, shown, answer, disabled, onShow }: Props)
               type="button"
               aria-pressed={s === shown}
               disabled={disabled}
-              aria-label={`Curve of ${movementName(s)} beside this one`}
+              aria-label={WORDS.curveOfBesideThisOne(movementName(s))}
               onClick={() => onShow(s === shown ? null : s)}
             >
-              curve
+              {WORDS.curve}
             </button>
             {s === shown && answer && <span>{standInCurveText(answer)}</span>}
           </li>

@@ -13,6 +13,7 @@ import { GRIP_NAME, VARIANT_NOT_KEPT } from '@/messages/movements';
 import { WordedSlider } from '@/features/shell/worded-slider';
 import styles from './movements.module.css';
 import { percent } from '@/messages/numbers';
+import { WORDS } from '@/messages/screens/movements';
 
 interface Props {
   readonly entry: BookEntry;
@@ -27,7 +28,7 @@ interface Props {
 
 const tiltText = (t: number): string => (t === 0 ? 'level' : `${Math.abs(t)}° ${t > 0 ? 'down' : 'up'}`);
 const tuckText = (t: number): string =>
-  t === 0 ? 'as in the book' : t > 0 ? `${t}° nearer to the side` : `${-t}° further out`;
+  t === 0 ? WORDS.asInTheBook : t > 0 ? WORDS.nearerToTheSide(t) : WORDS.furtherOut(-t);
 
 type Sliders = Pick<Props, 'entry' | 'options' | 'armPathDeg' | 'onOptions'>;
 
@@ -38,7 +39,7 @@ function PathSliders({ entry, options, armPathDeg, onOptions }: Sliders) {
     <>
       {entry.path.kind === 'sweep' && (
         <WordedSlider
-          label="Sweep"
+          label={WORDS.sweep}
           value={options.tiltDeg}
           min={entry.path.tiltDeg.min}
           max={entry.path.tiltDeg.max}
@@ -49,7 +50,7 @@ function PathSliders({ entry, options, armPathDeg, onOptions }: Sliders) {
       )}
       {followsArmPath(entry) && ownPath !== null && (
         <WordedSlider
-          label="Arm path, below shoulder level"
+          label={WORDS.armPathBelowShoulderLevel}
           value={options.armPathDeg ?? armPathDeg ?? ownPath}
           min={0}
           max={45}
@@ -57,7 +58,7 @@ function PathSliders({ entry, options, armPathDeg, onOptions }: Sliders) {
           words={
             options.armPathDeg === null
               ? `${Math.round(armPathDeg ?? ownPath)}°, ` +
-                (armPathDeg === undefined ? 'as in the book' : 'the client’s')
+                (armPathDeg === undefined ? WORDS.asInTheBook : WORDS.theClients)
               : `${options.armPathDeg}°`
           }
           onChange={(deg) => onOptions({ armPathDeg: deg })}
@@ -65,7 +66,7 @@ function PathSliders({ entry, options, armPathDeg, onOptions }: Sliders) {
       )}
       {entry.path.kind === 'arm' && (
         <WordedSlider
-          label="Elbow at the finish"
+          label={WORDS.elbowAtTheFinish}
           value={options.tuckDeg}
           min={-45}
           max={45}
@@ -84,7 +85,7 @@ function StopSliders({ entry, options, onOptions }: Sliders) {
   return (
     <>
       <WordedSlider
-        label="Begin at"
+        label={WORDS.beginAt}
         value={options.startAt}
         min={0}
         max={1 - SHORTEST_SHARE}
@@ -93,7 +94,7 @@ function StopSliders({ entry, options, onOptions }: Sliders) {
         onChange={(startAt) => onOptions({ startAt, stopAt: Math.max(options.stopAt, startAt + SHORTEST_SHARE) })}
       />
       <WordedSlider
-        label="Stop at"
+        label={WORDS.stopAt}
         value={options.stopAt}
         min={SHORTEST_SHARE}
         max={1}
@@ -142,27 +143,27 @@ export function VariantEditor(props: Props) {
   };
   return (
     <details className={styles.faults} open={variant !== null || undefined}>
-      <summary>Make it your own</summary>
+      <summary>{WORDS.makeItYourOwn}</summary>
       <div className={styles.editor}>
         <PathSliders {...props} onOptions={change} />
         <StopSliders {...props} onOptions={change} />
         {entry.grips.length > 1 && (
           <NativeSelect
-            label="Grip"
+            label={WORDS.grip}
             value={options.grip ?? entry.grips[0]}
             data={entry.grips.map((g) => ({ value: g, label: GRIP_NAME[g] }))}
             onChange={(e) => change({ grip: e.currentTarget.value as Grip })}
           />
         )}
         <TextInput
-          label="Cue, one breath"
-          placeholder="the movement’s own"
+          label={WORDS.cueOneBreath}
+          placeholder={WORDS.theMovementsOwn}
           value={cue}
           error={issue('cue')}
           onChange={(e) => setCue(e.currentTarget.value)}
         />
         <TextInput
-          label="Name of your variant"
+          label={WORDS.nameOfYourVariant}
           value={name}
           error={issue('name')}
           onChange={(e) => setName(e.currentTarget.value)}
@@ -177,14 +178,14 @@ export function VariantEditor(props: Props) {
         <div className={styles.keep}>
           {variant && (
             <Button onClick={() => submit(variant.id)} loading={busy}>
-              Keep changes
+              {WORDS.keepChanges}
             </Button>
           )}
           <Button variant={variant ? 'outline' : 'filled'} onClick={() => submit(null)} loading={busy}>
-            Keep as a new variant
+            {WORDS.keepAsANewVariant}
           </Button>
         </div>
-        {kept && <p role="status">Kept. It can be chosen above and planned.</p>}
+        {kept && <p role="status">{WORDS.keptItCanBeChosen}</p>}
       </div>
     </details>
   );

@@ -16,6 +16,7 @@ import type { LiveSet } from './live-set-view';
 import { TracePanel } from './trace-panel';
 import type { Give, LiveSetControl } from './use-live-set';
 import type { Tracker } from './use-tracker';
+import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
 interface AskProps {
@@ -27,9 +28,10 @@ interface AskProps {
 /** Whether the last correction held, in one tap. */
 function AskOutcome({ asked, setId, give }: AskProps) {
   return (
-    <section className={styles.ask} aria-label="Outcome of the last correction">
+    <section className={styles.ask} aria-label={WORDS.outcomeOfTheLastCorrection}>
       <p>
-        <b>{CORRECTION_TEXT[asked.correction]}</b>, for: {FAULT_TEXT[asked.fault].seen}. Did it hold?
+        <b>{CORRECTION_TEXT[asked.correction]}</b>
+        {WORDS.forDidItHold(FAULT_TEXT[asked.fault].seen)}
       </p>
       <div className={styles.row}>
         {OUTCOMES.map((outcome) => (
@@ -52,7 +54,7 @@ function SetNote({ set, give }: { readonly set: SetRecord; readonly give: Give }
   const [note, setNote] = useState(set.note);
   return (
     <label className={styles.note}>
-      Note on this set, for next time
+      {WORDS.noteOnThisSetFor}
       <textarea
         value={note}
         maxLength={1000}
@@ -76,12 +78,18 @@ function DoneSet({ set, live, plan }: { readonly set: SetRecord; readonly live: 
   const tension = Math.round(each.reduce((a, b) => a + b, 0));
   return (
     <p className={styles.done}>
-      Set {set.setNo}: <b>{set.reps} reps</b> with <b>{loadText(set.loadG, unit)}</b>, {tension} s under tension as
-      paced{set.cleanTo > 0 ? `, watched clean to rep ${set.cleanTo}` : ''}.
+      {WORDS.setNumber(set.setNo)} <b>{WORDS.repsCounted(set.reps)}</b> {WORDS.with} <b>{loadText(set.loadG, unit)}</b>
+      {WORDS.sUnderTensionAsPaced(tension, set.cleanTo > 0 ? WORDS.watchedCleanToRep(set.cleanTo) : '')}
       {most && twenty && (
         <span className={styles.estimate} data-testid="estimate">
-          If that was the limit: {whole(most.least)} to {whole(most.most)} {unit} once, {whole(twenty.least)} to{' '}
-          {whole(twenty.most)} {unit} twenty times.
+          {WORDS.ifThatWasTheLimit(
+            whole(most.least),
+            whole(most.most),
+            unit,
+            whole(twenty.least),
+            whole(twenty.most),
+            unit,
+          )}
         </span>
       )}
     </p>
@@ -110,22 +118,22 @@ export function BetweenSets({ set, control, tracker, plan }: Props) {
       {live.openCorrection && <AskOutcome asked={live.openCorrection} setId={set.setId} give={give} />}
       {given && (
         <p className={styles.given} data-testid="given">
-          For the next set: <b>{CORRECTION_TEXT[given.correction]}</b>
+          {WORDS.forTheNextSet} <b>{CORRECTION_TEXT[given.correction]}</b>
           {CORRECTION_KIND[given.correction] === 'set-up' && (
             <Link className={styles.strong} href={`/setup/${plan.item.id}`}>
-              Back to the plates
+              {WORDS.backToThePlates}
             </Link>
           )}
         </p>
       )}
       {judged.length > 0 ? (
-        <ul className={styles.judgedList} aria-label="Faults seen">
+        <ul className={styles.judgedList} aria-label={WORDS.faultsSeen}>
           {judged.map((j) => (
             <FaultToCorrect key={j.fault} judged={j} set={set} control={control} stackG={plan.stackG} />
           ))}
         </ul>
       ) : (
-        <p className={styles.done}>No faults tapped in this set.</p>
+        <p className={styles.done}>{WORDS.noFaultsTappedInThis}</p>
       )}
       <SetNote key={`note-${set.setId}-${set.note}`} set={set} give={give} />
       <TracePanel key={`trace-${set.setId}`} set={set} live={live} give={give} tracker={tracker} />

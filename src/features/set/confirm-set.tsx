@@ -6,6 +6,7 @@ import type { SetView } from '@/contract/views/set';
 import { loadNumber } from '@/messages/loads';
 import { Steppers } from './steppers';
 import type { Give } from './use-live-set';
+import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
 interface Props {
@@ -24,30 +25,33 @@ export function ConfirmSet({ set, give, plan }: Props) {
     if (next !== null) setLoadG(next);
   };
   return (
-    <section className={styles.confirm} aria-label="Confirm load and reps">
+    <section className={styles.confirm} aria-label={WORDS.confirmLoadAndReps}>
       <div className={styles.confirmCell}>
-        <span>Reps done</span>
+        <span>{WORDS.repsDone}</span>
         <b data-testid="confirm-reps">{reps}</b>
         <Steppers
-          less="One rep less"
-          more="One rep more"
+          less={WORDS.oneRepLess}
+          more={WORDS.oneRepMore}
           onLess={() => setReps(Math.max(0, reps - 1))}
           onMore={() => setReps(Math.min(200, reps + 1))}
         />
       </div>
       <div className={styles.confirmCell}>
-        <span>
-          {plan.loadLabel ?? 'Load'}, used, {plan.unit}
-        </span>
+        <span>{WORDS.used(plan.loadLabel ?? WORDS.load, plan.unit)}</span>
         <b data-testid="confirm-load">{loadNumber(loadG, plan.unit)}</b>
-        <Steppers less="Used one step less" more="Used one step more" onLess={() => step(-1)} onMore={() => step(1)} />
+        <Steppers
+          less={WORDS.usedOneStepLess}
+          more={WORDS.usedOneStepMore}
+          onLess={() => step(-1)}
+          onMore={() => step(1)}
+        />
       </div>
       <button
         type="button"
         className={styles.strong}
         onClick={() => void give({ do: 'confirm', setId: set.setId, loadG, reps })}
       >
-        Keep this
+        {WORDS.keepThis}
       </button>
     </section>
   );

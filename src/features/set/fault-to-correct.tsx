@@ -6,6 +6,7 @@ import type { CorrectionCode } from '@/core/movement/correction-code';
 import type { SetRecord } from '@/core/record/set-log';
 import { CAUSE_NAME, CORRECTION_TEXT, FAULT_TEXT, repText, SIGN_TEXT } from '@/messages/faults';
 import type { LiveSetControl } from './use-live-set';
+import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
 interface Props {
@@ -31,8 +32,12 @@ export function FaultToCorrect({ judged, set, control, stackG }: Props) {
       <p>
         <b>{FAULT_TEXT[fault].seen}</b>
         <span>
-          {repText(marks.map((m) => m.rep))}
-          {judged.onlySide ? `, ${judged.onlySide} only` : ''}. Likely {CAUSE_NAME[cause]}: {SIGN_TEXT[judged.sign]}.
+          {WORDS.likely(
+            repText(marks.map((m) => m.rep)),
+            judged.onlySide ? WORDS.only(judged.onlySide) : '',
+            CAUSE_NAME[cause],
+            SIGN_TEXT[judged.sign],
+          )}
         </span>
       </p>
       {set.corrections.length === 0 && (
@@ -52,9 +57,9 @@ export function FaultToCorrect({ judged, set, control, stackG }: Props) {
               type="button"
               className={styles.plain}
               onClick={() => setAll(true)}
-              aria-label={`Other corrections for ${FAULT_TEXT[fault].seen}`}
+              aria-label={WORDS.otherCorrectionsFor(FAULT_TEXT[fault].seen)}
             >
-              Other
+              {WORDS.other}
             </button>
           )}
         </div>

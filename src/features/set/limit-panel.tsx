@@ -5,6 +5,7 @@ import { useState } from 'react';
 import type { LimitNote } from '@/core/body/client-note';
 import { NOTE_TEXT } from '@/messages/notes';
 import type { Give } from './use-live-set';
+import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
 interface Props {
@@ -21,15 +22,11 @@ export function LimitPanel({ missing, clientId, give }: Props) {
   const [why, setWhy] = useState('');
   const names = missing.map((n) => NOTE_TEXT[n].name.toLowerCase()).join(' and ');
   return (
-    <section className={styles.pain} role="alert" aria-label="Clinician’s limit missing">
-      <h2>No clinician’s limit covers this movement</h2>
-      <p>
-        {names.charAt(0).toUpperCase()}
-        {names.slice(1)} noted: it is done only within the clinician’s limits. Enter the one that holds for it, or
-        record why it goes ahead without.
-      </p>
+    <section className={styles.pain} role="alert" aria-label={WORDS.cliniciansLimitMissing}>
+      <h2>{WORDS.noCliniciansLimitCoversThis}</h2>
+      <p>{WORDS.notedItIsDoneOnly(names.charAt(0).toUpperCase(), names.slice(1))}</p>
       <Textarea
-        label="Why it goes ahead today"
+        label={WORDS.whyItGoesAheadToday}
         value={why}
         maxLength={400}
         onChange={(e) => setWhy(e.currentTarget.value)}
@@ -41,10 +38,10 @@ export function LimitPanel({ missing, clientId, give }: Props) {
           disabled={why.trim().length < SHORTEST}
           onClick={() => void give({ do: 'go-ahead', why: why.trim() })}
         >
-          Record and go ahead
+          {WORDS.recordAndGoAhead}
         </button>
         <Link className={styles.plain} href={`/clients/${clientId}#limits`}>
-          Enter a limit
+          {WORDS.enterALimit}
         </Link>
       </div>
     </section>

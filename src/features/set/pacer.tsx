@@ -3,6 +3,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { buildRep, paceAt, repSeconds, type Pace, type PaceAt } from '@/core/tempo/pace';
 import type { Phase } from '@/core/tempo/tempo';
 import { px } from '@/drawing/svg-number';
+import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
 interface Props {
@@ -45,7 +46,7 @@ const PHASE_WORD: Readonly<Record<Phase | 'ready', string>> = {
   finish: 'hold',
   lowering: 'lower',
   stretch: 'stretch',
-  ready: 'get set',
+  ready: WORDS.getSet,
 };
 
 const xOf = (secondsFromNow: number): number => ((secondsFromNow + BEFORE_S) / (BEFORE_S + AFTER_S)) * WIDTH;
@@ -175,16 +176,16 @@ export function Pacer(props: Props) {
           className={styles.rep}
           data-testid="rep-count"
           disabled={counted === null}
-          aria-label={`Rep ${rep}, done: the pacer follows`}
+          aria-label={WORDS.repDoneThePacerFollows(rep)}
           onClick={onTap}
         >
           {rep}
         </button>
         <div className={styles.phase}>
-          <span>{shown ? (running ? 'now' : 'paused') : 'press start'}</span>
-          <b data-testid="phase">{shown ? PHASE_WORD[shown.phase] : 'ready'}</b>
-          <span className={styles.left}>{shown ? `${shown.left} s left` : ''}</span>
-          {running && <span>rep done? tap the count</span>}
+          <span>{shown ? (running ? WORDS.now : WORDS.paused) : WORDS.pressStart}</span>
+          <b data-testid="phase">{shown ? PHASE_WORD[shown.phase] : WORDS.ready}</b>
+          <span className={styles.left}>{shown ? WORDS.sLeft(shown.left) : ''}</span>
+          {running && <span>{WORDS.repDoneTapTheCount}</span>}
         </div>
       </div>
       <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className={styles.track} aria-hidden>

@@ -16,6 +16,7 @@ import { StackReadout } from './stack-readout';
 import type { LiveSetControl } from './use-live-set';
 import type { useSound } from './use-sound';
 import type { Tracker } from './use-tracker';
+import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
 /** How many reps at the end of a set are its last. */
@@ -54,10 +55,10 @@ function PartLine({ plan, live }: { readonly plan: SetView; readonly live: LiveS
   if (parts.length < 2) return null;
   return (
     <p className={styles.part} data-testid="part">
-      Part {index + 1} of {parts.length}: {partText(part)}
+      {WORDS.partOf(index + 1, parts.length, partText(part))}
       {next && (
         <span>
-          next <b>{partChange(next, part, plan.unit)}</b> {partText(next)}
+          {WORDS.next} <b>{partChange(next, part, plan.unit)}</b> {partText(next)}
         </span>
       )}
     </p>
@@ -84,9 +85,7 @@ function UnderPacer({ plan, control, tracker, phase }: Omit<Props, 'sound'> & { 
           {c}
         </p>
       ))}
-      {open && mode === 'left' && (
-        <p className={styles.done}>This set was left after rep {open.reps}. Go on from there, or end it.</p>
-      )}
+      {open && mode === 'left' && <p className={styles.done}>{WORDS.thisSetWasLeftAfter(open.reps)}</p>}
       {open && mode !== 'running' && (
         <button
           type="button"
@@ -94,12 +93,12 @@ function UnderPacer({ plan, control, tracker, phase }: Omit<Props, 'sound'> & { 
           data-testid="tap-rep"
           onClick={() => void give({ do: 'count-rep' })}
         >
-          Rep {open.reps + 1} done <span>count by tap while the pacer rests</span>
+          {WORDS.repDone(open.reps + 1)} <span>{WORDS.countByTapWhileThe}</span>
         </button>
       )}
       {!open && live.lastNote && (
         <p className={styles.done}>
-          <b>Noted last time:</b> {live.lastNote}
+          <b>{WORDS.notedLastTime}</b> {live.lastNote}
         </p>
       )}
     </>
@@ -129,9 +128,7 @@ export function Pacing({ plan, control, sound, tracker }: Props) {
   return (
     <>
       {stopSign && (
-        <Alert className={styles.blocked}>
-          {FAULT_TEXT[stopSign.fault].seen}, rep {stopSign.rep}: stop the set.
-        </Alert>
+        <Alert className={styles.blocked}>{WORDS.repStopTheSet(FAULT_TEXT[stopSign.fault].seen, stopSign.rep)}</Alert>
       )}
       <div className={styles.pacing} data-idle={!open || undefined}>
         <Pacer

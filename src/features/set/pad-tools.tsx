@@ -3,6 +3,7 @@ import { ChoiceRow } from '@/features/shell/choice-row';
 import { FAULT_TEXT, SEVERITY_TEXT } from '@/messages/faults';
 import type { LiveSet } from './live-set-view';
 import type { Give } from './use-live-set';
+import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
 const SEVERITIES = ['1', '2', '3'] as const;
@@ -18,7 +19,7 @@ export function PadTools({ live, give }: { readonly live: LiveSet; readonly give
         <ChoiceRow
           className={styles.sides}
           optionClassName={styles.plain}
-          label={`How bad: ${FAULT_TEXT[marked.fault].pad}`}
+          label={WORDS.howBad(FAULT_TEXT[marked.fault].pad)}
           value={String(marked.severity) as (typeof SEVERITIES)[number]}
           options={SEVERITIES.map((value) => ({ value, label: SEVERITY_TEXT[toSeverity(value)] }))}
           onChange={(s) => void give({ do: 'remark', severity: toSeverity(s) })}
@@ -26,7 +27,7 @@ export function PadTools({ live, give }: { readonly live: LiveSet; readonly give
       )}
       {open && (
         <button type="button" className={styles.plain} data-testid="clean" onClick={() => void give({ do: 'clean' })}>
-          {open.cleanTo > 0 ? `Clean to rep ${open.cleanTo}` : 'Clean so far'}
+          {open.cleanTo > 0 ? WORDS.cleanToRep(open.cleanTo) : WORDS.cleanSoFar}
         </button>
       )}
     </div>

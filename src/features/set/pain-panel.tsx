@@ -5,6 +5,7 @@ import { useState } from 'react';
 import type { PainMark } from '@/core/record/set-log';
 import { PAIN_ADVICE } from '@/messages/cautions';
 import type { Give } from './use-live-set';
+import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
 /** After a stop for pain: what to do, what the client said, and no more of this movement today. */
@@ -12,15 +13,15 @@ export function PainPanel({ pain, give }: { readonly pain: PainMark; readonly gi
   const [note, setNote] = useState(pain.note);
   const kept = note.trim() === pain.note && note.trim() !== '';
   return (
-    <section className={styles.pain} role="alert" aria-label="Stopped for pain">
-      <h2>Stopped{pain.rep > 0 ? ` at rep ${pain.rep}` : ''}. This movement is over for today.</h2>
+    <section className={styles.pain} role="alert" aria-label={WORDS.stoppedForPain}>
+      <h2>{WORDS.stoppedThisMovementIsOver(pain.rep > 0 ? WORDS.atRep(pain.rep) : '')}</h2>
       <ul>
         {PAIN_ADVICE.map((line) => (
           <li key={line}>{line}</li>
         ))}
       </ul>
       <Textarea
-        label="What the client says, where and when in the rep"
+        label={WORDS.whatTheClientSaysWhere}
         value={note}
         maxLength={1000}
         onChange={(e) => setNote(e.currentTarget.value)}
@@ -35,10 +36,10 @@ export function PainPanel({ pain, give }: { readonly pain: PainMark; readonly gi
           disabled={kept || note.trim() === ''}
           onClick={() => void give({ do: 'pain-note', painId: pain.id, note: note.trim() })}
         >
-          {kept ? 'Note kept' : 'Keep the note'}
+          {kept ? WORDS.noteKept : WORDS.keepTheNote}
         </button>
         <Link className={styles.plain} href="/">
-          To the floor
+          {WORDS.toTheFloor}
         </Link>
       </div>
     </section>

@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
+import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
 const clock = (s: number): string => `${Math.floor(s / 60)}:${String(Math.floor(s % 60)).padStart(2, '0')}`;
@@ -19,9 +20,9 @@ export function RestClock({ sinceMs, restS }: { readonly sinceMs: number; readon
   const rested = now === null ? 0 : Math.max(0, (now - sinceMs) / 1000);
   return (
     <div className={styles.rest}>
-      <span>resting</span>
-      <b>{rested < 3600 ? clock(rested) : 'over an hour'}</b>
-      <span>{rested >= restS ? `planned ${clock(restS)}: ready` : `of ${clock(restS)} planned`}</span>
+      <span>{WORDS.resting}</span>
+      <b>{rested < 3600 ? clock(rested) : WORDS.overAnHour}</b>
+      <span>{rested >= restS ? WORDS.plannedReady(clock(restS)) : WORDS.ofPlanned(clock(restS))}</span>
     </div>
   );
 }

@@ -6,6 +6,7 @@ import { BetweenSets } from './between-sets';
 import { RestClock } from './rest-clock';
 import type { LiveSetControl } from './use-live-set';
 import type { Tracker } from './use-tracker';
+import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
 interface Props {
@@ -23,12 +24,12 @@ export function Resting({ last, plan, control, tracker }: Props) {
       <RestClock sinceMs={last.endedAtMs ?? 0} restS={otherSide ? 0 : control.live.movement.restS} />
       {otherSide && (
         <Link className={styles.otherSide} href={`/set/${otherSide.itemId}`}>
-          Now the {otherSide.side} side
+          {WORDS.nowTheSide(otherSide.side)}
         </Link>
       )}
       {opposites.length > 0 && (
-        <nav className={styles.opposites} aria-label="Opposite muscle meanwhile">
-          <span>Opposite muscle meanwhile</span>
+        <nav className={styles.opposites} aria-label={WORDS.oppositeMuscleMeanwhile}>
+          <span>{WORDS.oppositeMuscleMeanwhile}</span>
           {opposites.map((o) => (
             <Link key={o.itemId} className={styles.otherSide} href={`/set/${o.itemId}`}>
               {movementName(o.movement)}

@@ -1,4 +1,5 @@
 import type { Tracker } from './use-tracker';
+import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
 /** What the line to the sensor says, in words; `off` is offered, not said. */
@@ -21,12 +22,12 @@ export function SensorBar({ tracker }: { readonly tracker: Tracker }) {
       role="status"
     >
       {sensors.length > 0 ? (
-        <span>Which stack?</span>
+        <span>{WORDS.whichStack}</span>
       ) : (
         <span>
           {link === 'connected' ? (
             <>
-              <b>Stack</b> drawn from sensor {id}
+              <b>{WORDS.stack}</b> {WORDS.drawnFromSensor} {id}
             </>
           ) : (
             LINK_TEXT[link]
@@ -40,17 +41,17 @@ export function SensorBar({ tracker }: { readonly tracker: Tracker }) {
       ))}
       {sensors.length > 0 && (
         <button type="button" className={styles.plain} onClick={() => choose(null)}>
-          None of them
+          {WORDS.noneOfThem}
         </button>
       )}
       {id === null && sensors.length === 0 && (
         <button type="button" className={styles.plain} disabled={link === 'asking'} onClick={() => void find()}>
-          Find a sensor
+          {WORDS.findASensor}
         </button>
       )}
       {id !== null && (
         <button type="button" className={styles.plain} onClick={() => choose(null)}>
-          Leave it
+          {WORDS.leaveIt}
         </button>
       )}
     </div>

@@ -8,6 +8,7 @@ import { partChange } from '@/messages/schemes';
 import type { SetView } from '@/contract/views/set';
 import type { LiveSetControl } from './use-live-set';
 import type { useSound } from './use-sound';
+import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
 /** Sides of a fault in the order they stand on the body. */
@@ -30,7 +31,7 @@ function PaceButton({ control }: Pick<Props, 'control'>) {
     case 'running':
       return (
         <button type="button" className={look} onClick={() => void give({ do: 'pause' })}>
-          Pause
+          {WORDS.pause}
         </button>
       );
     case 'paused':
@@ -41,7 +42,7 @@ function PaceButton({ control }: Pick<Props, 'control'>) {
           className={look}
           onClick={() => void give({ do: live.mode === 'paused' ? 'resume' : 'go-on' })}
         >
-          Go on
+          {WORDS.goOn}
         </button>
       );
     default:
@@ -63,11 +64,11 @@ function StartAndEnd({ plan, control }: Pick<Props, 'plan' | 'control'>) {
             data-testid="next-part"
             onClick={() => void give({ do: 'next-part', from: index })}
           >
-            Now {partChange(next, part, plan.unit)}
+            {WORDS.nowPart(partChange(next, part, plan.unit))}
           </button>
         )}
         <button type="button" className={next ? styles.plain : styles.strong} onClick={() => void give({ do: 'end' })}>
-          End set
+          {WORDS.endSet}
         </button>
       </>
     );
@@ -80,7 +81,7 @@ function StartAndEnd({ plan, control }: Pick<Props, 'plan' | 'control'>) {
       onClick={() => void give({ do: 'start', setId: crypto.randomUUID() })}
       disabled={blocked}
     >
-      {mode !== 'resting' ? 'Start set' : finished ? 'One more set' : `Start set ${here.length + 1}`}
+      {mode !== 'resting' ? WORDS.startSet : finished ? WORDS.oneMoreSet : WORDS.startSetNumber(here.length + 1)}
     </button>
   );
 }
@@ -93,7 +94,7 @@ export function SetBar({ plan, control, side, onSide, sound, keys }: Props) {
     <footer className={styles.bar}>
       {!pain && (
         <button type="button" className={styles.painButton} onClick={() => void give({ do: 'pain' })}>
-          Pain: stop
+          {WORDS.painStop}
         </button>
       )}
       <button
@@ -104,14 +105,14 @@ export function SetBar({ plan, control, side, onSide, sound, keys }: Props) {
         data-testid="undo"
         data-row="2"
       >
-        {undoable ? undoText(undoable) : 'Nothing to undo'}
+        {undoable ? undoText(undoable) : WORDS.nothingToUndo}
       </button>
       {plan.item.side === 'both' && !pain && last && (
         <ChoiceRow
           className={styles.sides}
           optionClassName={styles.plain}
           data-row="2"
-          label="Side of the fault"
+          label={WORDS.sideOfTheFault}
           value={side}
           options={FAULT_SIDES.map((s) => ({ value: s, label: s }))}
           onChange={onSide}
@@ -125,7 +126,7 @@ export function SetBar({ plan, control, side, onSide, sound, keys }: Props) {
         data-narrow
         onClick={sound.toggle}
         aria-pressed={sound.on}
-        aria-label="Sound at each change of phase"
+        aria-label={WORDS.soundAtEachChangeOf}
       >
         {sound.on ? <IconVolume stroke={1.5} aria-hidden /> : <IconVolumeOff stroke={1.5} aria-hidden />}
       </button>

@@ -21,6 +21,7 @@ import { useLiveSet, type LiveSetControl } from './use-live-set';
 import { useSetKeys } from './use-set-keys';
 import { useSound } from './use-sound';
 import { useTracker, type Tracker } from './use-tracker';
+import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
 interface MiddleProps {
@@ -43,9 +44,9 @@ function Middle({ plan, control, sound, tracker }: MiddleProps) {
 }
 
 const MIDDLE_NAME: Partial<Readonly<Record<LiveSetControl['live']['mode'], string>>> = {
-  stopped: 'Stopped',
-  resting: 'Rest',
-  'wants-limit': 'Limits',
+  stopped: WORDS.stopped,
+  resting: WORDS.rest,
+  'wants-limit': WORDS.limits,
 };
 
 function SetHead({ plan, control }: { readonly plan: SetView; readonly control: LiveSetControl }) {
@@ -57,8 +58,8 @@ function SetHead({ plan, control }: { readonly plan: SetView; readonly control: 
         {client.name} <span>{movementName(item.movement)}</span>
       </h1>
       <p>
-        {live.pain ? 'stopped for today' : `set ${live.setNo} of ${item.sets}`},{' '}
-        {item.side === 'both' ? 'both sides' : `${item.side} side`}
+        {live.pain ? WORDS.stoppedForToday : WORDS.setOf(live.setNo, item.sets)},{' '}
+        {item.side === 'both' ? WORDS.bothSides : WORDS.onSide(item.side)}
         {stationName && `, ${stationName}`}
       </p>
     </header>
@@ -80,15 +81,15 @@ export function SetScreen({ plan }: { readonly plan: SetView }) {
     <div className={styles.screen}>
       <SetHead plan={plan} control={control} />
       <SetSettings plan={plan} control={control} />
-      <section className={styles.middle} tabIndex={0} aria-label={MIDDLE_NAME[live.mode] ?? 'Pacer'}>
+      <section className={styles.middle} tabIndex={0} aria-label={MIDDLE_NAME[live.mode] ?? WORDS.pacer}>
         {!live.open && <ScreeningWarning screening={plan.screening} clientId={client.id} />}
         {!live.open && <UnreadableNote rows={plan.unreadable} />}
         <Middle plan={plan} control={control} sound={sound} tracker={tracker} />
         {trouble && <Alert className={styles.blocked}>{TAP_TROUBLE[trouble]}</Alert>}
       </section>
       {!live.pain && (
-        <section className={styles.padArea} aria-label="Faults seen">
-          {live.mode === 'resting' && <p className={styles.padNote}>Missed one? A tap now counts for the whole set.</p>}
+        <section className={styles.padArea} aria-label={WORDS.faultsSeen}>
+          {live.mode === 'resting' && <p className={styles.padNote}>{WORDS.missedOneATapNow}</p>}
           <FaultPad
             faults={live.faults}
             ranked={live.ranked}

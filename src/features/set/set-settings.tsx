@@ -14,6 +14,7 @@ import { SCHEME_TEXT, tempoExtras, tempoNumbers } from '@/messages/schemes';
 import { markLabel, shortLabel } from '@/messages/settings';
 import { Steppers } from './steppers';
 import type { LiveSetControl } from './use-live-set';
+import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
 interface Props {
@@ -49,7 +50,7 @@ function LoadSetting({ plan, control, label }: Props & { readonly label: string 
       {unit === 'lb' && <span data-testid="other-unit">{loadText(loadG, 'kg')}</span>}
       {sides && (
         <span data-testid="per-side">
-          {sides.length > 0 ? `each end ${sides.map((g) => loadNumber(g, unit)).join(' + ')}` : 'bar alone'}
+          {sides.length > 0 ? WORDS.eachEnd(sides.map((g) => loadNumber(g, unit)).join(' + ')) : WORDS.barAlone}
         </span>
       )}
       {advice && canChange && (
@@ -63,9 +64,9 @@ function LoadSetting({ plan, control, label }: Props & { readonly label: string 
           <b>{loadText(advice.loadG, unit)}</b> {PROGRESS_TEXT[advice.why]}
         </button>
       )}
-      {limits.mostLoadG !== null && <span>clinician’s limit {loadText(limits.mostLoadG, unit)}</span>}
+      {limits.mostLoadG !== null && <span>{WORDS.cliniciansLimit(loadText(limits.mostLoadG, unit))}</span>}
       {canChange && (
-        <Steppers less="One step lighter" more="One step heavier" onLess={to(lighter)} onMore={to(heavier)} />
+        <Steppers less={WORDS.oneStepLighter} more={WORDS.oneStepHeavier} onLess={to(lighter)} onMore={to(heavier)} />
       )}
     </div>
   );
@@ -79,10 +80,10 @@ function AimSetting({ control }: { readonly control: LiveSetControl }) {
   const { part, schemes, scheme } = live;
   return (
     <div className={styles.plate}>
-      <span>Aim</span>
+      <span>{WORDS.aim}</span>
       <b>
         {part.reps}
-        <small>at {tempoNumbers(part.tempo)}</small>
+        <small>{WORDS.atTempo(tempoNumbers(part.tempo))}</small>
       </b>
       {tempoExtras(part.tempo).map((x) => (
         <span key={x}>{x}</span>
@@ -91,7 +92,7 @@ function AimSetting({ control }: { readonly control: LiveSetControl }) {
         <NativeSelect
           className={styles.scheme}
           disabled={!listening}
-          aria-label="How the set is done"
+          aria-label={WORDS.howTheSetIsDone}
           value={scheme}
           data={schemes.map((s) => ({ value: s, label: SCHEME_TEXT[s] }))}
           onChange={(e) => chooseScheme(e.currentTarget.value as Scheme)}
@@ -105,7 +106,7 @@ function AimSetting({ control }: { readonly control: LiveSetControl }) {
 export function SetSettings({ plan, control }: Props) {
   const { standX } = control.live.part;
   return (
-    <section className={styles.plates} aria-label="Settings">
+    <section className={styles.plates} aria-label={WORDS.settings}>
       {plan.settings
         .map((s) => withMark(s, standX))
         .map((s) => (
@@ -131,7 +132,7 @@ export function SetSettings({ plan, control }: Props) {
       {plan.loadLabel && <LoadSetting plan={plan} control={control} label={plan.loadLabel} />}
       <AimSetting control={control} />
       <Link href={`/setup/${plan.item.id}`} className={styles.toPlates}>
-        {plan.setupSaved ? 'Change set-up' : 'Set-up not saved yet'}
+        {plan.setupSaved ? WORDS.changeSetUp : WORDS.setUpNotSavedYet}
       </Link>
     </section>
   );

@@ -5,6 +5,7 @@ import { segmentReps } from '@/core/trace/segment-reps';
 import { askedOfRep } from './trace-panel';
 import type { LiveSet } from './live-set-view';
 import type { Tracker } from './use-tracker';
+import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
 /** What the sensor has seen of this set, brought up to date with every rep. */
@@ -28,9 +29,13 @@ export function StackReadout({
       const last = seen?.at(-1);
       if (seen && last)
         setSays(
-          `Stack: ${seen.length} ${seen.length === 1 ? 'rep' : 'reps'}, the last lifted ` +
-            `in ${last.liftingS.toFixed(1)} s, lowered in ${last.loweringS.toFixed(1)} s ` +
-            `of ${askedOfRep(live, set, seen.length).loweringS.toFixed(1)}`,
+          WORDS.stackTheLastLiftedIn(
+            seen.length,
+            seen.length === 1 ? WORDS.repWord : WORDS.reps,
+            last.liftingS.toFixed(1),
+            last.loweringS.toFixed(1),
+            askedOfRep(live, set, seen.length).loweringS.toFixed(1),
+          ),
         );
     }, 200);
     return () => clearTimeout(timer);
@@ -39,7 +44,7 @@ export function StackReadout({
   }, [reps, startedAtMs, readings, paceOfRep]);
   return (
     <p className={styles.breath} data-testid="stack-readout" role="status">
-      {says || 'Stack: drawn over the pacer'}
+      {says || WORDS.stackDrawnOverThePacer}
     </p>
   );
 }

@@ -1,5 +1,6 @@
 import type { TracePoint, TraceRep } from '@/core/trace/segment-reps';
 import { px } from '@/drawing/svg-number';
+import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
 /** A trace with the reps that it was cut into. */
@@ -30,7 +31,7 @@ export function TraceLine({ points, reps }: Trace) {
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       className={styles.trace}
       role="img"
-      aria-label={`Trace of ${reps.length} reps`}
+      aria-label={WORDS.traceOfReps(reps.length)}
     >
       {reps.map((r) => (
         <line key={r.startS} x1={u(r.startS)} x2={u(r.startS)} y1={0} y2={HEIGHT} />

@@ -15,6 +15,7 @@ import { TraceLine, type Trace } from './trace-line';
 import type { Give } from './use-live-set';
 import { useSetTrace } from './use-set-trace';
 import type { Tracker } from './use-tracker';
+import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
 /** Asked of a rep of a set: seconds each way, share of the range. */
@@ -49,9 +50,14 @@ function Findings({ trace, set, live, give }: Omit<Props, 'tracker'> & { readonl
     <>
       <TraceLine {...trace} />
       <p className={styles.done} data-testid="trace-reps">
-        {reps.length} reps. Lifted in {meanOf(reps, 'liftingS')} s of {meanOf(asked, 'liftingS')} asked, lowered in{' '}
-        {meanOf(reps, 'loweringS')} s of {meanOf(asked, 'loweringS')}; {Math.round(100 * speedLoss(reps))} % of the
-        fastest rep’s speed lost by the last.
+        {WORDS.repsLiftedInSOf(
+          reps.length,
+          meanOf(reps, 'liftingS'),
+          meanOf(asked, 'liftingS'),
+          meanOf(reps, 'loweringS'),
+          meanOf(asked, 'loweringS'),
+          Math.round(100 * speedLoss(reps)),
+        )}
       </p>
       {findings.map((f) => {
         const { says, fault } = FINDING[f.kind];
@@ -59,12 +65,10 @@ function Findings({ trace, set, live, give }: Omit<Props, 'tracker'> & { readonl
         const taken = f.reps.every((rep) => set.faults.some((x) => x.fault === offered && x.rep === rep));
         return (
           <div key={f.kind} className={styles.finding} data-testid={`finding-${f.kind}`}>
-            <span>
-              Rep {f.reps.join(', ')}: {says}.
-            </span>
+            <span>{WORDS.repsSay(f.reps.join(', '), says)}</span>
             {offered && (
               <button type="button" className={styles.plain} disabled={taken} onClick={() => take(offered, f.reps)}>
-                {taken ? 'Taken' : `Take: ${FAULT_TEXT[offered].pad}`}
+                {taken ? WORDS.taken : WORDS.take(FAULT_TEXT[offered].pad)}
               </button>
             )}
           </div>
@@ -80,11 +84,11 @@ export function TracePanel({ set, live, give, tracker }: Props) {
   const { opened, wrong, open } = useSetTrace(set, live.paceOfRep(set, 1).startsWith, tracker);
   return (
     <details className={styles.tracePanel} open={opened !== null || undefined}>
-      <summary>Trace of the stack, from a sensor or a file</summary>
+      <summary>{WORDS.traceOfTheStackFrom}</summary>
       {opened && <Findings trace={opened} set={set} live={live} give={give} />}
       <SensorBar tracker={tracker} />
       <label className={styles.note}>
-        CSV with the columns t_s and x_m: seconds and metres, up while lifting
+        {WORDS.csvWithTheColumnsT}
         <input
           type="file"
           accept=".csv,text/csv"

@@ -7,6 +7,7 @@ import { FAULT_TEXT } from '@/messages/faults';
 import { padOrder } from './fault-pad';
 import { FAULT_SIDES } from './set-bar';
 import type { LiveSetControl } from './use-live-set';
+import { WORDS } from '@/messages/screens/set';
 
 /** Keys of the pad's buttons in their order: those that stand for nothing else here. */
 const FAULT_KEYS = [...'123456789asdfghjkqwztyvm'] as const;
@@ -28,19 +29,19 @@ export function useSetKeys({ control, twoSides, onSide, onFault }: Asked) {
   const keys = useShortcuts([
     {
       key: 'e',
-      does: live.open ? 'end the set' : 'start the set',
+      does: live.open ? WORDS.endTheSet : WORDS.startTheSet,
       run: () => void give(live.open ? { do: 'end' } : { do: 'start', setId: crypto.randomUUID() }),
     },
-    { key: 'p', does: 'pause, go on', run: () => void give({ do: pace }) },
-    { key: 'n', does: 'next part', run: () => void give({ do: 'next-part', from: live.index }) },
-    { key: 'r', does: 'a rep is done: the pacer follows', run: () => void give({ do: 'count-rep' }) },
-    { key: 'c', does: 'clean so far', run: () => void give({ do: 'clean' }) },
-    { key: 'u', does: 'undo', run: () => void give({ do: 'undo' }) },
-    { key: 'x', does: 'pain: stop', run: () => void give({ do: 'pain' }) },
+    { key: 'p', does: WORDS.pauseGoOn, run: () => void give({ do: pace }) },
+    { key: 'n', does: WORDS.nextPart, run: () => void give({ do: 'next-part', from: live.index }) },
+    { key: 'r', does: WORDS.aRepIsDoneThe, run: () => void give({ do: 'count-rep' }) },
+    { key: 'c', does: WORDS.keyCleanSoFar, run: () => void give({ do: 'clean' }) },
+    { key: 'u', does: WORDS.undo, run: () => void give({ do: 'undo' }) },
+    { key: 'x', does: WORDS.keyPainStop, run: () => void give({ do: 'pain' }) },
     ...(twoSides
       ? FAULT_SIDES.map((s, i) => ({
           key: SIDE_KEYS[i]!,
-          does: `faults on ${s === 'both' ? 'both sides' : `the ${s}`}`,
+          does: WORDS.faultsOn(s === 'both' ? WORDS.bothSides : WORDS.onTheSide(s)),
           run: () => onSide(s),
         }))
       : []),

@@ -6,6 +6,7 @@ import { segmentReps } from '@/core/trace/segment-reps';
 import { parseTraceCsv } from '@/contract/trace-csv';
 import type { Trace } from './trace-line';
 import type { Tracker } from './use-tracker';
+import { WORDS } from '@/messages/screens/set';
 
 /** The last reading of a set is here by then, milliseconds. */
 const SETTLED_MS = 600;
@@ -37,7 +38,7 @@ export function useSetTrace(set: SetRecord, startsWith: StartPhase, { readings, 
     setOpened(parsed.ok && reps ? { points: parsed.points, reps } : null);
     if (!parsed.ok) setWrong(`${file.name}: ${parsed.issues.map((i) => `${i.path}: ${i.message}`).join('; ')}`);
     else if (reps) setWrong(null);
-    else setWrong(`${file.name}: expected a trace without gaps that starts at rest and holds at least one rep`);
+    else setWrong(WORDS.expectedATraceWithoutGaps(file.name));
   };
   return { opened, wrong, open };
 }

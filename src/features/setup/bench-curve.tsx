@@ -10,6 +10,7 @@ import { REGION_NAME } from '@/messages/movements';
 import { RepScrubber } from './rep-scrubber';
 import type { Beside } from './use-beside';
 import type { BenchSetup } from './use-setup';
+import { WORDS } from '@/messages/screens/setup';
 import styles from './setup.module.css';
 
 const ResistanceChart = dynamic(() => import('@/charts/resistance-chart'), {
@@ -71,11 +72,15 @@ export const BenchCurve = memo(function BenchCurve({ setup, other, loadSays, wid
     <div className={styles.curve}>
       <h2 className={styles.curveTitle}>
         <span>
-          Resistance at the {jointName(limbOf(problem, shown.worse))}
-          {problem.sides.length === 2 ? ', each side' : ''}, {loadSays} on the stack
+          {WORDS.resistanceAtTheOnThe(
+            jointName(limbOf(problem, shown.worse)),
+            problem.sides.length === 2 ? WORDS.eachSide : '',
+            loadSays,
+          )}
           <small>
-            hatched: rest zone{shown.metrics.rightAngleAt !== null && '; dotted: right angle'}; dashes on the body: line
-            of the {REGION_NAME[problem.region]}, approximate
+            {WORDS.hatchedRestZone}
+            {shown.metrics.rightAngleAt !== null && WORDS.dottedRightAngle}
+            {WORDS.dashesOnTheBodyLine(REGION_NAME[problem.region])}
           </small>
         </span>
         {tools}
@@ -83,11 +88,11 @@ export const BenchCurve = memo(function BenchCurve({ setup, other, loadSays, wid
       <div className={styles.chart}>
         <Axes
           {...span}
-          label={
-            `Resistance over the rep: peak ${Math.round(told.peakResistanceNm)} newton metres ` +
-            `at ${Math.round(told.peakAt * 100)} percent of the range, rest ` +
-            `zone ${Math.round(told.restShare * 100)} percent`
-          }
+          label={WORDS.resistanceOverTheRepPeak(
+            Math.round(told.peakResistanceNm),
+            Math.round(told.peakAt * 100),
+            Math.round(told.restShare * 100),
+          )}
         />
         <LiveCurve
           main={curveOf(setup)}

@@ -8,6 +8,7 @@ import { px } from '@/drawing/svg-number';
 import styles from '@/drawing/drawing.module.css';
 import type { FitMoves } from './fit-plates';
 import { useDrag } from './use-drag';
+import { WORDS } from '@/messages/screens/setup';
 
 interface Props {
   readonly settings: readonly FitSetting[];
@@ -54,11 +55,11 @@ export function BenchHandles({ settings, moves, back, seat }: Props) {
           role="slider"
           tabIndex={0}
           className={styles.grab}
-          aria-label="Bench back, notch"
+          aria-label={WORDS.benchBackNotch}
           aria-valuenow={notch.notch}
           aria-valuemin={1}
           aria-valuemax={moves.notchesDeg.length}
-          aria-valuetext={`notch ${notch.notch} of ${moves.notchesDeg.length}, ${Math.round(notch.deg)} degrees`}
+          aria-valuetext={WORDS.notchOfDegrees(notch.notch, moves.notchesDeg.length, Math.round(notch.deg))}
           data-testid="drag-back"
           onKeyDown={(e) =>
             step(
@@ -78,11 +79,11 @@ export function BenchHandles({ settings, moves, back, seat }: Props) {
           role="slider"
           tabIndex={0}
           className={styles.grab}
-          aria-label="Seat, hole"
+          aria-label={WORDS.seatHole}
           aria-valuenow={hole.hole}
           aria-valuemin={1}
           aria-valuemax={hole.holes}
-          aria-valuetext={`hole ${hole.hole} of ${hole.holes}`}
+          aria-valuetext={WORDS.holeOf(hole.hole, hole.holes)}
           data-testid="drag-seat"
           onKeyDown={(e) =>
             step(

@@ -11,6 +11,7 @@ import { UnreadableNote } from '@/features/shell/unreadable-note';
 import { LimitNotes } from './limit-notes';
 import { ScreeningWarning } from '@/features/shell/screening-warning';
 import type { SetupBenchView } from '@/contract/views/setup';
+import { WORDS } from '@/messages/screens/setup';
 import styles from './setup.module.css';
 
 /** Cautions that concern what is set on steel. */
@@ -35,8 +36,8 @@ export const BenchNotices = memo(function BenchNotices({
       ))}
       {converted && (
         <p className={styles.atPlates} data-testid="converted">
-          <b>{loadText(item.loadG, unit)} here</b> for the {loadText(converted.plannedG, converted.plannedUnit)} planned
-          on {converted.plannedOn}: the nearest step with the same pull in the hand.
+          <b>{WORDS.loadHere(loadText(item.loadG, unit))}</b>{' '}
+          {WORDS.forThePlannedOnThe(loadText(converted.plannedG, converted.plannedUnit), converted.plannedOn)}
         </p>
       )}
       <LimitNotes limits={context.limits} unit={unit} />
@@ -55,7 +56,7 @@ export const BenchNotices = memo(function BenchNotices({
 export const ClientNotes = memo(function ClientNotes({ notes }: { readonly notes: readonly ClientNote[] }) {
   if (notes.length === 0) return null;
   return (
-    <ul className={styles.notes} aria-label="Notes on this client">
+    <ul className={styles.notes} aria-label={WORDS.notesOnThisClient}>
       {notes.map((n) => (
         <li key={n}>
           <b>{NOTE_TEXT[n].name}:</b> {NOTE_TEXT[n].does}

@@ -17,6 +17,7 @@ import { StanceDropsPanel } from './stance-drops-panel';
 import type { Beside } from './use-beside';
 import type { BenchSetup } from './use-setup';
 import { VerdictLines } from './verdict-lines';
+import { WORDS } from '@/messages/screens/setup';
 
 interface Props {
   readonly context: SetupBenchView;
@@ -66,7 +67,7 @@ export const BenchPanels = memo(function BenchPanels({ context, question, setup,
       <LineCheckPanel
         simulated={context.simulatedTilt}
         check={(deg) => checkLine(problem, placement, shown.worse, now, deg)}
-        where={now === LAST_SAMPLE ? 'hands at the finish' : `at ${Math.round((now / LAST_SAMPLE) * 100)} % of the rep`}
+        where={now === LAST_SAMPLE ? WORDS.handsAtTheFinish : WORDS.atOfTheRep(Math.round((now / LAST_SAMPLE) * 100))}
         hole={placement.hole}
         shoulderMeasured={problem.body.height.shoulderHeight.source === 'measured'}
       />

@@ -6,6 +6,7 @@ import type { LineMetrics } from '@/core/mechanics/line-profile';
 import type { Comparison, ShownComparison } from './comparison';
 import styles from './setup.module.css';
 import { percent } from '@/messages/numbers';
+import { WORDS } from '@/messages/screens/setup';
 
 interface Props {
   readonly comparisons: readonly Comparison[];
@@ -17,10 +18,10 @@ interface Props {
 }
 
 const ROWS: readonly (readonly [string, (m: LineMetrics) => string])[] = [
-  ['off the line', (m) => `${m.offPlaneRmsDeg.toFixed(1)}°`],
-  ['hardest at', (m) => percent(m.peakAt)],
+  [WORDS.offTheLine, (m) => `${m.offPlaneRmsDeg.toFixed(1)}°`],
+  [WORDS.hardestAt, (m) => percent(m.peakAt)],
   ['peak', (m) => `${Math.round(m.peakResistanceNm)} Nm`],
-  ['loaded over', (m) => percent(m.loadedShare)],
+  [WORDS.loadedOver, (m) => percent(m.loadedShare)],
   ['rests', (m) => percent(m.restShare)],
 ];
 
@@ -39,19 +40,19 @@ export const ComparisonPanel = memo(function ComparisonPanel({
   return (
     <fieldset className={styles.tool} disabled={!mounted}>
       <NativeSelect
-        label="Beside it"
+        label={WORDS.besideIt}
         value={chosen}
-        data={[{ value: '', label: 'nothing' }, ...comparisons.map((r) => ({ value: r.key, label: r.label }))]}
+        data={[{ value: '', label: WORDS.nothing }, ...comparisons.map((r) => ({ value: r.key, label: r.label }))]}
         onChange={(e) => onChoose(e.currentTarget.value)}
       />
-      {chosen !== '' && !comparison && <p role="status">That has no set-up on this column.</p>}
+      {chosen !== '' && !comparison && <p role="status">{WORDS.thatHasNoSetUp}</p>}
       {comparison && own && (
         <Table className={styles.beside} data-testid="beside">
           <Table.Thead>
             <Table.Tr>
               <Table.Td />
-              <Table.Th scope="col">now</Table.Th>
-              <Table.Th scope="col">beside</Table.Th>
+              <Table.Th scope="col">{WORDS.now}</Table.Th>
+              <Table.Th scope="col">{WORDS.beside}</Table.Th>
             </Table.Tr>
           </Table.Thead>
           <Table.Tbody>

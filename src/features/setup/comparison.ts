@@ -11,6 +11,7 @@ import { solveSetup } from '@/core/setup/solve-setup';
 import { PRACTICE_TEXT } from '@/messages/practices';
 import type { SetupState } from './setup-machine';
 import type { BenchSetup } from './use-setup';
+import { WORDS } from '@/messages/screens/setup';
 
 /** What can be laid beside the set-up that is shown. */
 type Compared =
@@ -48,9 +49,9 @@ export function comparisonsOf(
   const { lastUsed } = question;
   const solved: Omit<Comparison, 'key'>[] = solution.feasible
     ? [
-        { label: `solved: ${placeText(solution.best.placement)}`, of: { kind: 'solved' } },
+        { label: WORDS.solved(placeText(solution.best.placement)), of: { kind: 'solved' } },
         ...solution.alternatives.map(({ placement }) => ({
-          label: `also solved: ${placeText(placement)}`,
+          label: WORDS.alsoSolved(placeText(placement)),
           of: { kind: 'alternative' as const, placement },
         })),
       ]
@@ -65,7 +66,7 @@ export function comparisonsOf(
       }));
   });
   const last: Omit<Comparison, 'key'>[] = lastUsed
-    ? [{ label: `last used: ${placeText(lastUsed)}`, of: { kind: 'last' } }]
+    ? [{ label: WORDS.lastUsed(placeText(lastUsed)), of: { kind: 'last' } }]
     : [];
   return [...last, ...solved, ...practices].map((c) => ({ ...c, key: c.label }));
 }

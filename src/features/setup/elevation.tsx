@@ -19,6 +19,7 @@ import { Layer, Sheet } from './sheet';
 import { useDrag } from './use-drag';
 import { useScene } from './use-scene';
 import type { BenchSetup } from './use-setup';
+import { WORDS } from '@/messages/screens/setup';
 
 interface Props {
   readonly setup: BenchSetup;
@@ -104,25 +105,25 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
           side: 'left' as const,
           drag: leftCarriage,
           at: view.project(problem.pulley(placement, 'left')),
-          label: 'Left carriage, hole',
+          label: WORDS.leftCarriageHole,
           testId: 'drag-carriage-left',
         },
         {
           side: 'right' as const,
           drag: carriage,
           at: view.project(problem.pulley(placement, 'right')),
-          label: 'Right carriage, hole',
+          label: WORDS.rightCarriageHole,
           testId: 'drag-carriage',
         },
       ]
-    : [{ side: undefined, drag: carriage, at: cable.from, label: 'Carriage, hole', testId: 'drag-carriage' }];
+    : [{ side: undefined, drag: carriage, at: cable.from, label: WORDS.carriageHole, testId: 'drag-carriage' }];
   // The end of the cable where it is shortest: a stroke square to it.
   const { from: q, to: end } = marks.clearance;
   const run = Math.max(1, Math.hypot(end.u - q.u, end.v - q.v));
   const [nu, nv] = [(-7 * (end.v - q.v)) / run, (7 * (end.u - q.u)) / run];
   const across = `M${px(end.u - nu)} ${px(end.v - nv)}L${px(end.u + nu)} ${px(end.v + nv)}`;
   return (
-    <Sheet view={view} label="Side view, to scale" zoomed={zoomed}>
+    <Sheet view={view} label={WORDS.sideViewToScale} zoomed={zoomed}>
       <Layer view={view}>
         <ColumnRuler view={view} column={column} hole={placement.hole} />
         {!zoomed && <FloorRuler view={view} window={w} at="floor" />}
@@ -147,8 +148,10 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
             d={`M0 ${px(floor.v)}V${px(cable.shoulder.v)}H${px(cable.shoulder.u - shift.u - rulerX)}`}
           />
           <text className={styles.quiet} transform={`translate(14 ${px(floor.v - 14)}) rotate(-90)`}>
-            shoulder {Math.round(problem.pose.shoulder.right[1] * 100)} in stance,{' '}
-            {shoulderSource === 'measured' ? 'measured' : 'estimated'}
+            {WORDS.shoulderInStance(
+              Math.round(problem.pose.shoulder.right[1] * 100),
+              shoulderSource === 'measured' ? WORDS.measured : WORDS.estimated,
+            )}
           </text>
         </g>
         {!ghost && range}
@@ -156,12 +159,12 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
           role="slider"
           tabIndex={0}
           className={styles.grab}
-          aria-label="Client, distance from the columns"
+          aria-label={WORDS.clientDistanceFromTheColumns}
           aria-valuenow={Math.round(placement.standX * 100)}
-          aria-valuetext={
-            `${Math.abs(Math.round(placement.standX * 100))} ` +
-            `centimetres ${placement.standX < 0 ? 'behind' : 'in front'}`
-          }
+          aria-valuetext={WORDS.centimetres(
+            Math.abs(Math.round(placement.standX * 100)),
+            placement.standX < 0 ? WORDS.behind : WORDS.inFront,
+          )}
           aria-valuemin={Math.round(problem.input.room.minDistanceM * 100)}
           aria-valuemax={Math.round(problem.input.room.maxDistanceM * 100)}
           data-testid="drag-client"
@@ -251,7 +254,7 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
               aria-valuenow={holeOf(placement, side ?? 'right')}
               aria-valuemin={1}
               aria-valuemax={column.holes}
-              aria-valuetext={`hole ${holeOf(placement, side ?? 'right')} of ${column.holes}`}
+              aria-valuetext={WORDS.holeOfColumn(holeOf(placement, side ?? 'right'), column.holes)}
               data-testid={testId}
               onKeyDown={(e) =>
                 keys(e, {
@@ -296,7 +299,7 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
         <g className={styles.clearance}>
           <path d={across} />
           <g transform={`translate(${px(marks.clearance.from.u + 30)} ${px(marks.clearance.from.v - 18)})`}>
-            <text>{marks.clearance.cm} cm clear</text>
+            <text>{WORDS.cmClear(marks.clearance.cm)}</text>
           </g>
         </g>
         {zoomed && <FloorRuler view={view} window={w} at="floor" />}

@@ -9,6 +9,7 @@ import type { BookEntry } from '@/core/book/book-entry';
 import type { FaultCode } from '@/core/movement/fault-code';
 import { WordedSlider } from '@/features/shell/worded-slider';
 import { faultCostText, FAULT_TEXT, TOO_MUCH_FAULT, TOUCHES_DOWN } from '@/messages/faults';
+import { WORDS } from '@/messages/screens/setup';
 import styles from './setup.module.css';
 
 export interface ShownFault {
@@ -37,9 +38,12 @@ export const FaultPanel = memo(function FaultPanel({ entry, fault, cost, needM, 
   return (
     <fieldset className={styles.tool} disabled={!mounted}>
       <NativeSelect
-        label="What a fault costs"
+        label={WORDS.whatAFaultCosts}
         value={fault?.code ?? ''}
-        data={[{ value: '', label: 'none shown' }, ...geometric.map((f) => ({ value: f, label: FAULT_TEXT[f].seen }))]}
+        data={[
+          { value: '', label: WORDS.noneShown },
+          ...geometric.map((f) => ({ value: f, label: FAULT_TEXT[f].seen })),
+        ]}
         onChange={(e) => {
           const code = e.currentTarget.value as FaultCode | '';
           onFault(code === '' ? null : { code, size: PERTURBATION[code]!.usual });
@@ -48,7 +52,7 @@ export const FaultPanel = memo(function FaultPanel({ entry, fault, cost, needM, 
       {fault && p && (
         <>
           <WordedSlider
-            label="Size of the fault"
+            label={WORDS.sizeOfTheFault}
             value={Math.abs(fault.size)}
             min={0}
             max={Math.abs(most)}

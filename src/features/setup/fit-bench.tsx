@@ -33,6 +33,7 @@ import { FitPlates, type FitMoves } from './fit-plates';
 import { OptionsBar } from './options-bar';
 import { RegionLines } from './region-lines';
 import { reduceSetup, type SetupEvent, type SetupState } from './setup-machine';
+import { WORDS } from '@/messages/screens/setup';
 import styles from './setup.module.css';
 
 /** The answer with everything said of it; the question is one whose range is known to leave enough. */
@@ -121,7 +122,7 @@ function FitDrawing({ context, fit, moves }: FitProps) {
   const { answer, entry, settings } = fit;
   const seatPitchM = seatPitchOf(entry, answer.from.question.kit);
   return (
-    <section className={styles.fitSheet} aria-label="Set-up drawing">
+    <section className={styles.fitSheet} aria-label={WORDS.setUpDrawing}>
       <h1 className={styles.fitWho}>
         {client.name}{' '}
         <span>
@@ -168,7 +169,7 @@ function SetPlates({ context, fit, moves, state }: FitProps & { readonly state: 
         </div>
       )}
       <div className={styles.plate}>
-        <div className={styles.plateLabel}>Body and grip</div>
+        <div className={styles.plateLabel}>{WORDS.bodyAndGrip}</div>
         <div className={styles.plateWords}>
           {postureText(entry.posture)}
           {entry.grips[0] ? `, ${GRIP_NAME[entry.grips[0]]}` : ''}
@@ -193,7 +194,7 @@ function FitAnswer({ context, question, floor, fit, moves, tooShort, state, disp
   const cautionsAt = (...places: CautionPlace[]): string[] =>
     cautionsOf(fit.entry).flatMap((c) => (places.includes(CAUTION[c].at) ? [CAUTION[c].text] : []));
   return (
-    <aside className={styles.answer} aria-label="Answer">
+    <aside className={styles.answer} aria-label={WORDS.answer}>
       <SetPlates context={context} fit={fit} moves={moves} state={state} />
       <BenchNotices context={context} entry={fit.entry} />
       {tooShort && <Alert className={styles.blocked}>{CHOICE_TOO_SHORT}</Alert>}
@@ -225,7 +226,7 @@ function FitAnswer({ context, question, floor, fit, moves, tooShort, state, disp
         dispatch={dispatch}
         finishShare={finishShare}
       />
-      <ul className={styles.cautions} aria-label="Cautions">
+      <ul className={styles.cautions} aria-label={WORDS.cautions}>
         {cautionsAt('set').map((text) => (
           <li key={text}>{text}</li>
         ))}
@@ -264,14 +265,14 @@ function SaveButtons({ itemId, floor, state, tooShort }: SaveProps) {
         <button type="button" className={styles.strong} onClick={save} disabled={saved || tooShort}>
           {saved ? (
             <>
-              <IconCheck stroke={2} size={20} aria-hidden /> Saved
+              <IconCheck stroke={2} size={20} aria-hidden /> {WORDS.saved}
             </>
           ) : (
-            'Save as used'
+            WORDS.saveAsUsed
           )}
         </button>
         <Link className={saved ? styles.strong : styles.plain} href={`/set/${itemId}`}>
-          To the set
+          {WORDS.toTheSet}
         </Link>
       </div>
       {trouble && <Alert className={styles.blocked}>{TAP_TROUBLE[trouble]}</Alert>}

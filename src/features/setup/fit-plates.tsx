@@ -2,6 +2,7 @@ import { clamp } from '@mantine/hooks';
 import type { FitSetting } from '@/core/book/fit-entry';
 import { settingText } from '@/messages/settings';
 import { FittedButton, SteppedPlate } from './stepped-plate';
+import { WORDS } from '@/messages/screens/setup';
 import styles from './setup.module.css';
 
 /** Moves a setting by rule or fit to what is really there; null lets it go back. */
@@ -18,18 +19,18 @@ function stepsOf(s: FitSetting, moves: FitMoves) {
     const { notch } = s;
     const to = (n: number): void => moves.onBack(moves.notchesDeg[clamp(n, 1, moves.notchesDeg.length) - 1]!);
     return {
-      less: 'One notch lower',
-      more: 'One notch higher',
+      less: WORDS.oneNotchLower,
+      more: WORDS.oneNotchHigher,
       onLess: () => to(notch - 1),
       onMore: () => to(notch + 1),
-      middle: <FittedButton what="Notch" disabled={s.ruleDeg === null} onFitted={() => moves.onBack(null)} />,
+      middle: <FittedButton what={WORDS.notch} disabled={s.ruleDeg === null} onFitted={() => moves.onBack(null)} />,
     };
   }
   if (s.kind === 'seat-hole' || s.kind === 'back-hole') {
     const to = (hole: number): void => moves.onSeat(clamp(hole, 1, s.holes));
     return {
-      less: 'Lower hole number',
-      more: 'Higher hole number',
+      less: WORDS.lowerHoleNumber,
+      more: WORDS.higherHoleNumber,
       onLess: () => to(s.hole - 1),
       onMore: () => to(s.hole + 1),
       middle: (

@@ -5,6 +5,7 @@ import type { LimitsView } from '@/contract/views/limits';
 import { loadText } from '@/messages/loads';
 import { missingLimitText } from '@/messages/notes';
 import { ON_PART } from '@/messages/reasons';
+import { WORDS } from '@/messages/screens/setup';
 import styles from './setup.module.css';
 
 /** What a clinician allows today, and which notes want a limit that is not there. */
@@ -16,7 +17,7 @@ export function LimitNotes({ limits, unit }: { readonly limits: LimitsView; read
         const kg = limitsKg[part];
         return kg === null ? null : (
           <p key={part} className={styles.atPlates}>
-            <b>Clinician’s limit:</b> {loadText(kgToGrams(kg), unit)} {ON_PART[part]}.
+            <b>{WORDS.cliniciansLimit}</b> {loadText(kgToGrams(kg), unit)} {ON_PART[part]}.
           </p>
         );
       })}

@@ -4,6 +4,7 @@ import { useMounted } from '@mantine/hooks';
 import { useRef, useState } from 'react';
 import type { LineCheck } from '@/core/setup/line-check';
 import { holdSimulated, readSlope } from './tilt-sensor';
+import { WORDS } from '@/messages/screens/setup';
 import styles from './setup.module.css';
 
 interface Props {
@@ -20,12 +21,17 @@ const cm = (m: number): string => `${Math.abs(Math.round(m * 100))} cm`;
 
 function doubtText(c: LineCheck, hole: number, shoulderMeasured: boolean): string {
   const causes = [
-    c.hole === hole ? null : `the pin sits in hole ${c.hole}, not ${hole}`,
-    `the hand is ${cm(c.handHigherM)} ${c.handHigherM > 0 ? 'higher' : 'lower'} than ` +
-      `computed${shoulderMeasured ? '' : ', and the shoulder with it: it is only estimated'}`,
-    c.furtherM === null ? null : `the client stands ${cm(c.furtherM)} ${c.furtherM > 0 ? 'further out' : 'nearer'}`,
+    c.hole === hole ? null : WORDS.thePinSitsInHole(c.hole, hole),
+    WORDS.theHandIsThanComputed(
+      cm(c.handHigherM),
+      c.handHigherM > 0 ? WORDS.higher : WORDS.lower,
+      shoulderMeasured ? '' : WORDS.andTheShoulderWithIt,
+    ),
+    c.furtherM === null
+      ? null
+      : WORDS.theClientStands(cm(c.furtherM), c.furtherM > 0 ? WORDS.furtherOut : WORDS.nearer),
   ].filter((t) => t !== null);
-  return `Which measurement to distrust? Either ${causes.join(', or ')}.`;
+  return WORDS.whichMeasurementToDistrustEither(causes.join(WORDS.or));
 }
 
 /** Hold an inclinometer, or this device, along the cable and compare. */
@@ -47,32 +53,28 @@ export function LineCheckPanel({ check, where, hole, shoulderMeasured, simulated
   };
   return (
     <details className={styles.more}>
-      <summary>Check the line with an inclinometer</summary>
-      <p>
-        Along the cable, {where}: computed {computed.toFixed(0)}° {computed < 0 ? 'down' : 'up'} to the pulley.
-      </p>
+      <summary>{WORDS.checkTheLineWithAn}</summary>
+      <p>{WORDS.alongTheCableComputedTo(where, computed.toFixed(0), computed < 0 ? WORDS.down : WORDS.up)}</p>
       <div className={styles.reading}>
-        <button type="button" aria-label="One degree less" onClick={() => setMeasured(Math.max(-89, shown - 1))}>
+        <button type="button" aria-label={WORDS.oneDegreeLess} onClick={() => setMeasured(Math.max(-89, shown - 1))}>
           <IconMinus stroke={1.5} aria-hidden />
         </button>
-        <output data-testid="line-reading">{measured === null ? 'not read' : `${measured.toFixed(0)}°`}</output>
-        <button type="button" aria-label="One degree more" onClick={() => setMeasured(Math.min(89, shown + 1))}>
+        <output data-testid="line-reading">{measured === null ? WORDS.notRead : `${measured.toFixed(0)}°`}</output>
+        <button type="button" aria-label={WORDS.oneDegreeMore} onClick={() => setMeasured(Math.min(89, shown + 1))}>
           <IconPlus stroke={1.5} aria-hidden />
         </button>
         {mounted && 'DeviceOrientationEvent' in window && (
           <button type="button" onClick={() => void fromDevice()} disabled={sensor === 'listening'}>
-            <IconDeviceMobileRotated stroke={1.5} aria-hidden /> {simulated ? 'simulated' : 'this device'}
+            <IconDeviceMobileRotated stroke={1.5} aria-hidden /> {simulated ? WORDS.simulated : WORDS.thisDevice}
           </button>
         )}
       </div>
-      {sensor === 'silent' && (
-        <p role="status">This device tells no tilt. Hold any inclinometer along the cable and step to what it reads.</p>
-      )}
+      {sensor === 'silent' && <p role="status">{WORDS.thisDeviceTellsNoTilt}</p>}
       {result && (
         <p role="status" data-testid="line-verdict">
           {result.agrees
-            ? `Agrees within ${Math.abs(result.differsDeg).toFixed(0)}°.`
-            : `${Math.abs(result.differsDeg).toFixed(0)}° apart. ${doubtText(result, hole, shoulderMeasured)}`}
+            ? WORDS.agreesWithin(Math.abs(result.differsDeg).toFixed(0))
+            : WORDS.apart(Math.abs(result.differsDeg).toFixed(0), doubtText(result, hole, shoulderMeasured))}
         </p>
       )}
     </details>

@@ -14,9 +14,14 @@ import { PRACTICE_TEXT } from '@/messages/practices';
 import type { Question } from '@/core/book/question';
 import type { SetupBenchView } from '@/contract/views/setup';
 import type { SetupEvent, SetupState } from './setup-machine';
+import { WORDS } from '@/messages/screens/setup';
 import styles from './setup.module.css';
 
-const SIDE_NAME: Readonly<Record<WorkingSide, string>> = { both: 'both arms', left: 'left arm', right: 'right arm' };
+const SIDE_NAME: Readonly<Record<WorkingSide, string>> = {
+  both: WORDS.bothArms,
+  left: 'left arm',
+  right: WORDS.rightArm,
+};
 const tiltText = (t: number): string => (t === 0 ? 'level' : t > 0 ? `${t}° down` : `${-t}° up`);
 const ARM_PATHS = [0, 5, 10, 15, 20, 25, 30, 35, 40] as const;
 
@@ -41,13 +46,13 @@ function ColumnChoice({ context }: Pick<Props, 'context'>) {
   return (
     <NativeSelect
       className={styles.wideOption}
-      label="Columns"
+      label={WORDS.columns}
       value={station.id}
       data={[...new Set(stations.map((s) => s.gym))].map((group) => ({
         group,
         items: stations
           .filter((s) => s.gym === group)
-          .map((s) => ({ value: s.id, label: s.outOfOrder ? `${s.name} (out of order)` : s.name })),
+          .map((s) => ({ value: s.id, label: s.outOfOrder ? WORDS.outOfOrder(s.name) : s.name })),
       }))}
       onChange={(e) => router.push(`/setup/${item.id}?station=${e.currentTarget.value}`)}
     />
@@ -64,13 +69,13 @@ function SweepChoice({ question, options, choose, dispatch }: Asked & Pick<Props
   return (
     <>
       <NativeSelect
-        label="Sweep, along the chest’s border"
+        label={WORDS.sweepAlongTheChestsBorder}
         value={String(options.tiltDeg)}
         data={tilts.toSorted((a, b) => a - b).map((t) => ({ value: String(t), label: tiltText(t) }))}
         onChange={(e) => choose({ tiltDeg: Number(e.currentTarget.value) })}
       />
       <NativeSelect
-        label="Foot in front, either will do"
+        label={WORDS.footInFrontEitherWill}
         value={options.frontFoot}
         data={FRONT_FEET.map((f) => ({ value: f, label: f }))}
         onChange={(e) => dispatch({ type: 'foot-chosen', foot: e.currentTarget.value as FrontFoot })}
@@ -91,7 +96,7 @@ function ArmChoice({ question, options, side, choose }: Asked) {
     <>
       {own.grips.length > 1 && (
         <NativeSelect
-          label="Grip"
+          label={WORDS.grip}
           value={options.grip ?? own.grips[0]}
           data={own.grips.map((g) => ({ value: g, label: GRIP_NAME[g] }))}
           onChange={(e) => choose({ grip: e.currentTarget.value as Grip })}
@@ -99,15 +104,15 @@ function ArmChoice({ question, options, side, choose }: Asked) {
       )}
       {followsArmPath(own) && (
         <NativeSelect
-          label="Arm path, below shoulder level"
+          label={WORDS.armPathBelowShoulderLevel}
           value={options.armPathDeg === null ? '' : String(options.armPathDeg)}
           data={[
             {
               value: '',
               label:
                 measured === undefined
-                  ? `the movement’s, ${Math.round(ownArmPathDeg(own)!)}°`
-                  : `the client’s, ${Math.round(measured)}°`,
+                  ? WORDS.theMovements(Math.round(ownArmPathDeg(own)!))
+                  : WORDS.theClients(Math.round(measured)),
             },
             ...paths.map((a) => ({ value: String(a), label: `${a}°` })),
           ]}
@@ -133,7 +138,7 @@ export const OptionsBar = memo(function OptionsBar({ context, question, options,
       <ColumnChoice context={context} />
       {own.path.kind === 'sweep' && (
         <NativeSelect
-          label="Working"
+          label={WORDS.working}
           value={side}
           data={(['both', 'left', 'right'] as const).map((s) => ({ value: s, label: SIDE_NAME[s] }))}
           onChange={(e) => dispatch({ type: 'side-chosen', side: e.currentTarget.value as WorkingSide })}
@@ -141,7 +146,7 @@ export const OptionsBar = memo(function OptionsBar({ context, question, options,
       )}
       {own.load.kind === 'cable' && (
         <NativeSelect
-          label="Hardest"
+          label={WORDS.hardest}
           value={options.peak}
           data={PEAK_TARGETS.map((p) => ({ value: p, label: PEAK_NAME[p] }))}
           onChange={(e) => choose({ peak: e.currentTarget.value as PeakTarget })}

@@ -2,6 +2,7 @@ import type { BookEntry } from '@/core/book/book-entry';
 import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
 import { facingText } from '@/messages/book';
 import { toCm } from '@/messages/numbers';
+import { WORDS } from '@/messages/screens/setup';
 
 /** Both hands pull a cable of their own. */
 export const twoCables = (problem: SetupProblem): boolean => problem.sides.length === 2 && !problem.shared;
@@ -14,11 +15,14 @@ export function sidewaysText(problem: SetupProblem, placement: Placement): strin
   const at = problem.pulley(placement, problem.sides[0]!)[2];
   const off = Math.abs(problem.bounds.standZ) > OWN_PULLEY_M;
   const by = toCm(placement.standZ - (off ? at : 0));
-  const from = off ? `before the ${at > 0 ? 'right' : 'left'} pulley` : 'midway';
+  const from = off ? WORDS.beforeThePulley(at > 0 ? WORDS.right : WORDS.left) : 'midway';
   return by === 0
     ? from
-    : `${Math.abs(by)} cm to the ${by > 0 ? 'right' : 'left'} ` +
-        `of ${off ? `the ${at > 0 ? 'right' : 'left'} pulley` : 'midway'}`;
+    : WORDS.cmToTheOf(
+        Math.abs(by),
+        by > 0 ? WORDS.right : WORDS.left,
+        off ? WORDS.thePulley(at > 0 ? WORDS.right : WORDS.left) : WORDS.midway,
+      );
 }
 
 /** Which way a client faces, and how far turned from square. */
@@ -27,5 +31,5 @@ export function facingNote(entry: BookEntry, problem: SetupProblem, placement: P
   const facing = entry.load.kind === 'cable' ? facingText(entry.load.facing) : '';
   return turn === 0
     ? `square, ${facing}`
-    : `${facing}, turned ${Math.abs(Math.round(turn))}° ${turn > 0 ? 'left' : 'right'}`;
+    : WORDS.turned(facing, Math.abs(Math.round(turn)), turn > 0 ? WORDS.left : WORDS.right);
 }

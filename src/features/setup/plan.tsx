@@ -18,6 +18,7 @@ import { useDrag } from './use-drag';
 import { useScene } from './use-scene';
 import type { BenchSetup } from './use-setup';
 import { pulleyAt, type Column } from '@/core/kit/column';
+import { WORDS } from '@/messages/screens/setup';
 
 interface Props {
   readonly setup: BenchSetup;
@@ -125,7 +126,7 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
     })
     .join();
   return (
-    <Sheet view={view} label="View from above, same scale" zoomed={zoomed}>
+    <Sheet view={view} label={WORDS.viewFromAboveSameScale} zoomed={zoomed}>
       <Layer view={view}>
         <line
           className={styles.hair}
@@ -150,7 +151,7 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
           y2={px(view.project([0, 0, w.maxZ]).v)}
         />
         <text className={styles.quiet} x={px(view.width - 14)} y={26} textAnchor="end">
-          from above, same scale, cm
+          {WORDS.fromAboveSameScaleCm}
         </text>
         {tolerance && (
           <rect
@@ -175,7 +176,7 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
           role="slider"
           tabIndex={0}
           className={styles.grab}
-          aria-label="Client, sideways place"
+          aria-label={WORDS.clientSidewaysPlace}
           aria-valuenow={sideways}
           aria-valuemin={Math.round(problem.bounds.standZ * 100) - 60}
           aria-valuemax={Math.round(problem.bounds.standZ * 100) + 60}
@@ -214,7 +215,7 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
           role="slider"
           tabIndex={0}
           className={styles.grab}
-          aria-label="Client, facing"
+          aria-label={WORDS.clientFacing}
           aria-valuenow={placement.yawDeg}
           aria-valuemin={-180}
           aria-valuemax={180}

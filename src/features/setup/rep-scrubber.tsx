@@ -5,6 +5,7 @@ import { CURVE_GRID } from '@/charts/resistance-series';
 
 import { ArmStrip } from './arm-strip';
 import type { BenchSetup } from './use-setup';
+import { WORDS } from '@/messages/screens/setup';
 import styles from './setup.module.css';
 
 interface Props {
@@ -27,9 +28,7 @@ export function RepScrubber({ setup, width, now, curvePx, onNow }: Props) {
     <div className={styles.scrubber}>
       <ArmStrip setup={setup} width={width} />
       <div className={styles.marker} style={{ left, top: -curvePx }} aria-hidden>
-        <span data-left={now > LAST_SAMPLE * 0.75 || undefined}>
-          {nm} Nm, lever {leverCm} cm
-        </span>
+        <span data-left={now > LAST_SAMPLE * 0.75 || undefined}>{WORDS.nmLeverCm(nm, leverCm)}</span>
       </div>
       <input
         type="range"
@@ -38,11 +37,8 @@ export function RepScrubber({ setup, width, now, curvePx, onNow }: Props) {
         step={1}
         value={now}
         style={{ left: CURVE_GRID.left - 14, width: width - CURVE_GRID.left - CURVE_GRID.right + 28 }}
-        aria-label="Place in the rep"
-        aria-valuetext={
-          `${Math.round((now / LAST_SAMPLE) * 100)} percent of the way: ${nm} newton metres, ` +
-          `lever ${leverCm} centimetres`
-        }
+        aria-label={WORDS.placeInTheRep}
+        aria-valuetext={WORDS.percentOfTheWayNewton(Math.round((now / LAST_SAMPLE) * 100), nm, leverCm)}
         onChange={(e) => onNow(Number(e.currentTarget.value))}
       />
     </div>
@@ -64,7 +60,7 @@ export function PlayButton({
       type="button"
       className={styles.play}
       onClick={onToggle}
-      aria-label={playing ? 'Pause the rep' : `Play the rep at ${tempo}`}
+      aria-label={playing ? WORDS.pauseTheRep : WORDS.playTheRepAt(tempo)}
     >
       {playing ? <IconPlayerPause stroke={1.5} aria-hidden /> : <IconPlayerPlay stroke={1.5} aria-hidden />}
       {tempo}

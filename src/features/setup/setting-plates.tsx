@@ -12,6 +12,7 @@ import { HoldButton, SteppedPlate } from './stepped-plate';
 import type { BenchSetup } from './use-setup';
 import styles from './setup.module.css';
 import { toCm } from '@/messages/numbers';
+import { WORDS } from '@/messages/screens/setup';
 
 interface Props {
   readonly context: SetupBenchView;
@@ -30,21 +31,21 @@ function HolePlate({ setup, onMove, side }: Pick<Props, 'setup' | 'onMove'> & { 
   const was = holeOf(base.placement, side ?? 'right');
   return (
     <SteppedPlate
-      label={side ? `Hole, ${side}` : twoCables(problem) ? 'Hole, both sides' : 'Hole'}
+      label={side ? WORDS.holeOfSide(side) : twoCables(problem) ? WORDS.holeBothSides : WORDS.holeLabel}
       testId={side === 'left' ? 'plate-hole-left' : 'plate-hole'}
       middle={
         <HoldButton
-          what="hole"
+          what={WORDS.holeUnit}
           held={state.held.hole !== undefined}
           onHold={() => dispatch({ type: 'hold-toggled', at: { hole: placement.hole, leftBy: placement.leftBy ?? 0 } })}
         />
       }
       estimated={problem.body.height.shoulderHeight.source !== 'measured'}
-      less={`Lower hole number${side ? `, ${side}` : ''}`}
-      more={`Higher hole number${side ? `, ${side}` : ''}`}
+      less={WORDS.lowerHoleNumberOf(side ? `, ${side}` : '')}
+      more={WORDS.higherHoleNumberOf(side ? `, ${side}` : '')}
       onLess={() => onMove({ what: 'hole', to: own - 1, only: side })}
       onMore={() => onMove({ what: 'hole', to: own + 1, only: side })}
-      note={own === was ? `of ${column.holes}, hole 1 at the ${column.numberedFrom}` : `solved: ${was}`}
+      note={own === was ? WORDS.ofHoleAtThe(column.holes, column.numberedFrom) : WORDS.solvedWas(was)}
     >
       {holeText(column, placement, side ?? state.side)}
     </SteppedPlate>
@@ -57,24 +58,24 @@ function MarkPlate({ setup, onMove }: Pick<Props, 'setup' | 'onMove'>) {
   const { standX } = placement;
   const solved = base.placement.standX;
   const span = tolerance
-    ? `${toCm(solved + tolerance.standXM[0])} to ${toCm(solved + tolerance.standXM[1])} cm will do`
+    ? WORDS.toCmWillDo(toCm(solved + tolerance.standXM[0]), toCm(solved + tolerance.standXM[1]))
     : '';
   return (
     <SteppedPlate
-      label={standX < 0 ? 'Mark, behind the pulleys' : 'Mark, in front of the pulleys'}
+      label={standX < 0 ? WORDS.markBehindThePulleys : WORDS.markInFrontOfThe}
       testId="plate-mark"
       middle={
         <HoldButton
-          what="mark"
+          what={WORDS.mark}
           held={state.held.standX !== undefined}
           onHold={() => dispatch({ type: 'hold-toggled', at: { standX } })}
         />
       }
-      less="One centimetre nearer"
-      more="One centimetre further"
+      less={WORDS.oneCentimetreNearer}
+      more={WORDS.oneCentimetreFurther}
       onLess={() => onMove({ what: 'stand', x: standX - 0.01 })}
       onMore={() => onMove({ what: 'stand', x: standX + 0.01 })}
-      note={off && toCm(standX) !== toCm(solved) ? `solved: ${toCm(solved)}` : span}
+      note={off && toCm(standX) !== toCm(solved) ? WORDS.solvedAt(toCm(solved)) : span}
     >
       {Math.abs(toCm(standX))}
       <small>cm</small>
@@ -92,25 +93,25 @@ export function SettingPlates({ context, setup, onMove, apart, onApart, moves }:
       ))}
       <MarkPlate setup={setup} onMove={onMove} />
       <div className={styles.plate}>
-        <div className={styles.plateLabel}>Handle</div>
+        <div className={styles.plateLabel}>{WORDS.handle}</div>
         <div className={styles.plateWords}>
           {context.attachment?.name}
           {entry.grips[0] ? `, ${GRIP_NAME[entry.grips[0]]}` : ''}
         </div>
       </div>
       <div className={styles.plate} data-wide={apart || undefined}>
-        <div className={styles.plateLabel}>Stance</div>
+        <div className={styles.plateLabel}>{WORDS.stance}</div>
         <div className={styles.plateWords}>
           {postureText(entry.posture)}
-          {entry.path.kind === 'sweep' ? ', either in front' : ''}
+          {entry.path.kind === 'sweep' ? WORDS.eitherInFront : ''}
         </div>
         <div className={styles.placeNote}>
-          mark {sidewaysText(problem, placement)}, {facingNote(entry, problem, placement)}
+          {WORDS.markPlace(sidewaysText(problem, placement), facingNote(entry, problem, placement))}
         </div>
       </div>
       {twoCables(problem) && (
         <button type="button" className={styles.apart} aria-pressed={apart} onClick={() => onApart(!apart)}>
-          {apart ? 'Left and right alike again' : 'Left and right hole apart'}
+          {apart ? WORDS.leftAndRightAlikeAgain : WORDS.leftAndRightHoleApart}
         </button>
       )}
       <FitPlates settings={settings.filter((s) => s.kind !== 'stops')} moves={moves} />

@@ -33,6 +33,7 @@ import { useSetup, type BenchSetup } from './use-setup';
 import { useBenchViews } from './use-bench-views';
 import { ZoomSteps } from './zoom-steps';
 import type { Question } from '@/core/book/question';
+import { WORDS } from '@/messages/screens/setup';
 import styles from './setup.module.css';
 
 interface Props {
@@ -131,14 +132,18 @@ function useTools({ item }: SetupBenchView, setup: BenchSetup, sheet: ReturnType
   const play = useLatest(toggle);
   const whole = useLatest(showWhole);
   const keys = useShortcuts([
-    { key: '+', does: 'look closer', run: () => closerBy(1) },
-    { key: '-', does: 'look from further', run: () => closerBy(-1) },
-    { key: '0', does: 'whole drawing', run: showWhole },
-    { key: 'p', does: playing ? 'pause the rep' : 'play the rep', run: toggle },
-    { key: 'r', does: 'put it right', run: () => setup.dispatch({ type: 'put-right' }) },
-    { key: 's', does: 'save as used', run: save },
-    { key: 't', does: 'to the set', run: () => router.push(`/set/${item.id}`) },
-    { key: 'k', does: 'station card', run: () => window.open(`/api/v1/cards/${item.id}`, '_blank', 'noreferrer') },
+    { key: '+', does: WORDS.keyLookCloser, run: () => closerBy(1) },
+    { key: '-', does: WORDS.keyLookFromFurther, run: () => closerBy(-1) },
+    { key: '0', does: WORDS.keyWholeDrawing, run: showWhole },
+    { key: 'p', does: playing ? WORDS.keyPauseTheRep : WORDS.keyPlayTheRep, run: toggle },
+    { key: 'r', does: WORDS.keyPutItRight, run: () => setup.dispatch({ type: 'put-right' }) },
+    { key: 's', does: WORDS.keySaveAsUsed, run: save },
+    { key: 't', does: WORDS.keyToTheSet, run: () => router.push(`/set/${item.id}`) },
+    {
+      key: 'k',
+      does: WORDS.keyStationCard,
+      run: () => window.open(`/api/v1/cards/${item.id}`, '_blank', 'noreferrer'),
+    },
   ]);
   return useMemo(
     () => (
@@ -173,7 +178,7 @@ function Bench(props: BenchProps) {
   const drawn = { setup, window: window3, onMove, now, ghost: beside.ghost, zoomed: times > 1 };
   return (
     <div className={styles.bench}>
-      <section className={styles.sheet} aria-label="Set-up drawing">
+      <section className={styles.sheet} aria-label={WORDS.setUpDrawing}>
         <h1 className={styles.who}>
           {client.name}{' '}
           <span>
@@ -195,7 +200,7 @@ function Bench(props: BenchProps) {
           tools={tools}
         />
       </section>
-      <aside className={styles.answer} aria-label="Answer">
+      <aside className={styles.answer} aria-label={WORDS.answer}>
         <SettingPlates context={context} setup={setup} onMove={onMove} apart={apart} onApart={onApart} moves={moves} />
         <BenchNotices context={context} entry={entry} />
         <SidePanel context={context} setup={late} onSave={keep} trouble={floor.trouble} />

@@ -9,6 +9,7 @@ import type { SetupBenchView } from '@/contract/views/setup';
 import { FitBench } from './fit-bench';
 import { SetupBench } from './setup-bench';
 import { checkCase } from './use-setup';
+import { WORDS } from '@/messages/screens/setup';
 import styles from './setup.module.css';
 
 interface Props {
@@ -33,7 +34,7 @@ export function SetupPage({ setupCase, bench: context, measureLink, kitLink }: P
     ? [
         {
           path: 'client.activeRangeDeg',
-          message: 'the measured range or a clinician’s limit leaves too little of this movement; choose another one',
+          message: WORDS.theMeasuredRangeOrA,
         },
       ]
     : checked.issues;
@@ -41,7 +42,7 @@ export function SetupPage({ setupCase, bench: context, measureLink, kitLink }: P
     <div className="page">
       <h1>{title}</h1>
       <Alert className={styles.blocked}>
-        <p>This cannot be set up{context.station ? ` on ${context.station.name}` : ''} yet:</p>
+        <p>{WORDS.thisCannotBeSetUp(context.station ? WORDS.onStation(context.station.name) : '')}</p>
         <ul>
           {issues.map((i) => (
             <li key={i.path}>
@@ -50,12 +51,12 @@ export function SetupPage({ setupCase, bench: context, measureLink, kitLink }: P
           ))}
         </ul>
         <p>
-          Mend it in the {measureLink} or under {kitLink}.
+          {WORDS.mendItInThe} {measureLink} {WORDS.orUnder} {kitLink}.
         </p>
         {/* Nothing is planned on a column that serves one arm of two: it was only looked at. */}
         {issues.some((i) => i.path === 'side') && (
           <p>
-            <Link href={`/setup/${context.item.id}`}>Back to the columns as planned</Link>
+            <Link href={`/setup/${context.item.id}`}>{WORDS.backToTheColumnsAs}</Link>
           </p>
         )}
       </Alert>

@@ -15,32 +15,33 @@ import type { BenchSetup } from './use-setup';
 import { CHOICE_TOO_SHORT, NOT_WORKED_OUT } from '@/messages/choosing';
 import { TAP_TROUBLE } from '@/messages/taps';
 import type { TapTrouble } from '@/offline/use-floor-log';
+import { WORDS } from '@/messages/screens/setup';
 import styles from './setup.module.css';
 
 function changeText(change: LeastChangeData): string {
-  if (change.changes.length === 0) return 'Nothing needs changing: this stands as well as the solved one.';
+  if (change.changes.length === 0) return WORDS.nothingNeedsChangingThisStands;
   const words = change.changes.map((c) => {
     switch (c.setting) {
       case 'hole':
         return `hole ${c.from} to ${c.to}`;
       case 'leftBy':
-        return c.to === 0 ? 'both carriages alike' : `left carriage ${c.to} from the right`;
+        return c.to === 0 ? WORDS.bothCarriagesAlike : WORDS.leftCarriageFromTheRight(c.to);
       case 'standX':
-        return `${Math.round(Math.abs(c.to - c.from) * 100)} cm ${c.to > c.from ? 'further out' : 'further in'}`;
+        return `${Math.round(Math.abs(c.to - c.from) * 100)} cm ${c.to > c.from ? WORDS.furtherOut : WORDS.furtherIn}`;
       case 'standZ':
-        return `${Math.round(Math.abs(c.to - c.from) * 100)} cm to the ${c.to > c.from ? 'right' : 'left'}`;
+        return WORDS.cmToThe(Math.round(Math.abs(c.to - c.from) * 100), c.to > c.from ? WORDS.right : WORDS.left);
       case 'yawDeg':
         return `turn ${Math.round(Math.abs(c.to - c.from))}° ${c.to > c.from ? 'left' : 'right'}`;
     }
   });
-  return `Least change: ${words.join(', ')}.`;
+  return WORDS.leastChange(words.join(', '));
 }
 
 /** What works here instead, with the stack for the peak of what is drawn, where it turns about the same joint. */
 function standInText({ standIn, solution, entry }: BenchSetup, context: SetupBenchView): string {
-  if (!standIn) return 'Nothing in the book works on this column.';
+  if (!standIn) return WORDS.nothingInTheBookWorks;
   const name = movementName(standIn.entry.id).toLowerCase();
-  if (!standIn.solution) return `What works instead, without a column: ${name}.`;
+  if (!standIn.solution) return WORDS.whatWorksInsteadWithoutA(name);
   const { placement, metrics } = standIn.solution.best;
   const sameJoint = jointOf(entry.action) === jointOf(standIn.entry.action);
   const load =
@@ -52,11 +53,12 @@ function standInText({ standIn, solution, entry }: BenchSetup, context: SetupBen
           metrics.peakResistanceNm,
           context.stackG,
         );
-  return (
-    `Nearest that works here: ${name}, ` +
-    (standIn.tiltDeg === null ? '' : `sweep at ${standIn.tiltDeg}°, `) +
-    `hole ${placement.hole}, mark ${Math.round(placement.standX * 100)} cm` +
-    (load ? `, ${loadText(load.loadG, context.unit)} for the same peak as drawn.` : '.')
+  return WORDS.nearestThatWorksHereHole(
+    name,
+    standIn.tiltDeg === null ? '' : WORDS.sweepAt(standIn.tiltDeg),
+    placement.hole,
+    Math.round(placement.standX * 100),
+    load ? WORDS.forTheSamePeakAs(loadText(load.loadG, context.unit)) : '.',
   );
 }
 
@@ -74,12 +76,12 @@ function Blocked({ context, setup }: PanelProps) {
   return (
     <Alert className={styles.blocked}>
       <p>
-        <b>{context.station?.name ?? 'This'} cannot serve this.</b>{' '}
+        <b>{WORDS.cannotServeThis(context.station?.name ?? WORDS.this)}</b>{' '}
         {solution.nearest.violations.map((v) => limitText(v)).join(' ')}
       </p>
       <p>
         {standInText(setup, context)}
-        {others.length > 0 && ` Or choose ${others.map((o) => o.name).join(' or ')} below.`}
+        {others.length > 0 && WORDS.orChooseBelow(others.map((o) => o.name).join(' or '))}
       </p>
       {standIn && standIn.tiltDeg !== null && standIn.entry.id === context.item.movement && (
         <button
@@ -87,12 +89,12 @@ function Blocked({ context, setup }: PanelProps) {
           className={styles.plain}
           onClick={() => dispatch({ type: 'options-chosen', options: { tiltDeg: standIn.tiltDeg ?? 0 } })}
         >
-          Use the {standIn.tiltDeg}° sweep
+          {WORDS.takeTheSweep(standIn.tiltDeg)}
         </button>
       )}
       {standIn && standIn.entry.id !== context.item.movement && (
         <Link className={styles.plain} href={`/?plan=${standIn.entry.id}&client=${context.client.id}`}>
-          Plan it for today
+          {WORDS.planItForToday}
         </Link>
       )}
     </Alert>
@@ -144,19 +146,19 @@ export const SidePanel = memo(function SidePanel({
           onClick={() => dispatch({ type: 'put-right' })}
           disabled={state.moved === null}
         >
-          Put it right
+          {WORDS.putItRight}
         </button>
         <button type="button" className={styles.strong} onClick={onSave} disabled={saved}>
           {saved ? (
             <>
-              <IconCheck stroke={2} size={20} aria-hidden /> Saved
+              <IconCheck stroke={2} size={20} aria-hidden /> {WORDS.saved}
             </>
           ) : (
-            'Save as used'
+            WORDS.saveAsUsed
           )}
         </button>
         <Link className={saved ? styles.strong : styles.plain} href={`/set/${context.item.id}`}>
-          To the set
+          {WORDS.toTheSet}
         </Link>
       </div>
       {trouble && <Alert className={styles.blocked}>{TAP_TROUBLE[trouble]}</Alert>}

@@ -6,16 +6,17 @@ import { findStanceDrops, findStepIns, type DropBlock, type DropThird } from '@/
 import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
 import styles from './setup.module.css';
 import { toCm } from '@/messages/numbers';
+import { WORDS } from '@/messages/screens/setup';
 
 const NAME: Readonly<Record<DropThird, string>> = {
-  contracted: 'Hardest at the finish',
-  mid: 'Hardest in the middle',
-  lengthened: 'Hardest in the stretch',
+  contracted: WORDS.hardestAtTheFinish,
+  mid: WORDS.hardestInTheMiddle,
+  lengthened: WORDS.hardestInTheStretch,
 };
 const WHY: Readonly<Record<DropBlock, string>> = {
-  stack: 'the stack would touch down',
-  line: 'the line would leave the sweep',
-  room: 'no mark in this room does it',
+  stack: WORDS.theStackWouldTouchDown,
+  line: WORDS.theLineWouldLeaveThe,
+  room: WORDS.noMarkInThisRoom,
 };
 
 interface Props {
@@ -40,7 +41,7 @@ export function StanceDropsPanel({ problem, placement, onPlace }: Props) {
   );
   return (
     <details className={styles.more} onToggle={(e) => setOpen(e.currentTarget.open)}>
-      <summary>Stance drops at hole {placement.hole}</summary>
+      <summary>{WORDS.stanceDropsAtHole(placement.hole)}</summary>
       <ul className={styles.drops} data-testid="stance-drops">
         {drops.map((d) => (
           <li key={d.third}>
@@ -55,26 +56,28 @@ export function StanceDropsPanel({ problem, placement, onPlace }: Props) {
                   <small>cm</small>
                 </b>
                 <span>
-                  {NAME[d.third]}: peak {Math.round(d.peakAt * 100)} %, {toCm(d.clearanceM)} cm of cable out,{' '}
-                  {d.offPlaneRmsDeg.toFixed(1)}° off
+                  {WORDS.peakCmOfCableOut(
+                    NAME[d.third],
+                    Math.round(d.peakAt * 100),
+                    toCm(d.clearanceM),
+                    d.offPlaneRmsDeg.toFixed(1),
+                  )}
                 </span>
               </button>
             ) : (
-              <p>
-                {NAME[d.third]}: left out, {WHY[d.blocked ?? 'room']}.
-              </p>
+              <p>{WORDS.leftOut(NAME[d.third], WHY[d.blocked ?? 'room'])}</p>
             )}
           </li>
         ))}
       </ul>
       {steps.length > 1 && (
         <p>
-          Stepping in, each step against the first:{' '}
-          {steps
-            .slice(1)
-            .map((s) => `${toCm(s.standX)} cm ${Math.round(s.share * 100)} %`)
-            .join(', ')}
-          .
+          {WORDS.steppingInEachStepAgainst(
+            steps
+              .slice(1)
+              .map((s) => `${toCm(s.standX)} cm ${Math.round(s.share * 100)} %`)
+              .join(', '),
+          )}
         </p>
       )}
     </details>

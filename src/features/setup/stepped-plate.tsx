@@ -1,5 +1,6 @@
 import { IconLock, IconLockOpen, IconMinus, IconPlus, IconRotate } from '@tabler/icons-react';
 import type { ReactNode } from 'react';
+import { WORDS } from '@/messages/screens/setup';
 import styles from './setup.module.css';
 
 interface Props {
@@ -65,7 +66,7 @@ export function HoldButton({
       className={styles.stepper}
       onClick={onHold}
       aria-pressed={held}
-      aria-label={`Hold the ${what} where it is`}
+      aria-label={WORDS.holdTheWhereItIs(what)}
     >
       {held ? <IconLock stroke={1.5} aria-hidden /> : <IconLockOpen stroke={1.5} aria-hidden />}
     </button>
@@ -87,7 +88,7 @@ export function FittedButton({
       className={styles.stepper}
       onClick={onFitted}
       disabled={disabled}
-      aria-label={`${what} back to what fits`}
+      aria-label={WORDS.backToWhatFits(what)}
     >
       <IconRotate stroke={1.5} aria-hidden />
     </button>

@@ -12,6 +12,7 @@ import type { ShownFault } from './fault-panel';
 import { findComparison, comparisonsOf } from './comparison';
 import { samePlacement } from './setup-machine';
 import type { BenchSetup } from './use-setup';
+import { WORDS } from '@/messages/screens/setup';
 
 const curveAt = (problem: SetupProblem, name: string, p: Placement, side: Side) => ({
   name,
@@ -57,7 +58,7 @@ export function useBeside(question: Question, setup: BenchSetup, notes: readonly
     [problem, base, worse],
   );
   const last = useMemo(
-    () => lastUsed && curveAt(problem, `last used: hole ${lastUsed.hole}`, lastUsed, worse),
+    () => lastUsed && curveAt(problem, WORDS.lastUsedHole(lastUsed.hole), lastUsed, worse),
     [problem, lastUsed, worse],
   );
   const other = withFault ?? comparison ?? (off ? solved : samePlacement(lastUsed, placement) ? null : last);

@@ -7,6 +7,7 @@ import { cautionsOf } from '@/core/book/entry-cautions';
 import { CAUTION, type CautionPlace } from '@/messages/cautions';
 import { RegionLines } from './region-lines';
 import type { BenchSetup } from './use-setup';
+import { WORDS } from '@/messages/screens/setup';
 import styles from './setup.module.css';
 
 /** Pull of the cable when lifted at the planned tempo, beside that of holding it still; newtons, seconds. */
@@ -27,14 +28,14 @@ function Sensitivity({ setup, clientId }: { readonly setup: BenchSetup; readonly
   const says =
     lower && higher
       ? lower.hole === hole && higher.hole === hole
-        ? 'same hole.'
+        ? WORDS.sameHole
         : `hole ${lower.hole} to ${higher.hole}.`
-      : 'could leave the column’s reach.';
+      : WORDS.couldLeaveTheColumnsReach;
   return (
     <div className={styles.verdict}>
-      <dt className={styles.estimated}>±2 cm</dt>
+      <dt className={styles.estimated}>{WORDS.twoCentimetres}</dt>
       <dd>
-        in the estimated shoulder height: {says} <Link href={`/clients/${clientId}`}>Measure it</Link>
+        {WORDS.inTheEstimatedShoulderHeight(says)} <Link href={`/clients/${clientId}`}>{WORDS.measureIt}</Link>
       </dd>
     </div>
   );
@@ -45,7 +46,7 @@ function Alternatives({ setup }: { readonly setup: BenchSetup }) {
   const { solution, placement, dispatch } = setup;
   if (!solution.feasible || solution.alternatives.length === 0) return null;
   return (
-    <div className={styles.alternatives} aria-label="Next best set-ups">
+    <div className={styles.alternatives} aria-label={WORDS.nextBestSetUps}>
       {solution.alternatives.map((a) => (
         <button
           type="button"
@@ -54,10 +55,8 @@ function Alternatives({ setup }: { readonly setup: BenchSetup }) {
           aria-pressed={a.placement.hole === placement.hole && a.placement.standX === placement.standX}
           onClick={() => dispatch({ type: 'placed', placement: a.placement })}
         >
-          <b>Hole {a.placement.hole}</b>, {markText(a.placement.standX)}
-          <span>
-            {a.metrics.offPlaneRmsDeg.toFixed(1)}° off, peak {Math.round(a.metrics.peakAt * 100)} %
-          </span>
+          <b>{WORDS.hole(a.placement.hole)}</b>, {markText(a.placement.standX)}
+          <span>{WORDS.offPeak(a.metrics.offPlaneRmsDeg.toFixed(1), Math.round(a.metrics.peakAt * 100))}</span>
         </button>
       ))}
     </div>
@@ -98,17 +97,14 @@ export function VerdictLines({
         {fast && (
           <div className={styles.verdict}>
             <dt>{Math.round(fast.peakN)} N</dt>
-            <dd>
-              at most when lifted in {fast.timeS} s: {Math.round((fast.peakN / fast.restN - 1) * 100)} % over the cable
-              standing still.
-            </dd>
+            <dd>{WORDS.atMostWhenLiftedIn(fast.timeS, Math.round((fast.peakN / fast.restN - 1) * 100))}</dd>
           </div>
         )}
         <Sensitivity setup={setup} clientId={clientId} />
       </dl>
       <RegionLines region={region} />
       <Alternatives setup={setup} />
-      <ul className={styles.cautions} aria-label="Cautions">
+      <ul className={styles.cautions} aria-label={WORDS.cautions}>
         {cautionsAt('set').map((text) => (
           <li key={text}>{text}</li>
         ))}

@@ -1,4 +1,5 @@
 'use client';
+import { WORDS } from '@/messages/screens/shell';
 import forms from './forms.module.css';
 
 /** Says that what was typed before and not saved is back, and offers to start from what is kept. */
@@ -12,9 +13,9 @@ export function RestoredNote({
   if (!restored) return null;
   return (
     <p className={forms.restored} role="status">
-      What you had typed here and not saved is back.
+      {WORDS.whatYouHadTypedHere}
       <button type="button" onClick={onStartOver}>
-        Start from what is kept
+        {WORDS.startFromWhatIsKept}
       </button>
     </p>
   );

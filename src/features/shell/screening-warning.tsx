@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import type { ScreeningView } from '@/contract/views/client';
 import { screeningText } from '@/messages/notes';
+import { WORDS } from '@/messages/screens/shell';
 import forms from './forms.module.css';
 
 /** A missing or old screening, plainly, wherever loading is near; it stays until one is entered. */
@@ -15,7 +16,7 @@ export function ScreeningWarning({
   if (text === null) return null;
   return (
     <p className={forms.warning} data-testid="screening-warning">
-      {text} <Link href={`/clients/${clientId}#screening`}>Enter it</Link>
+      {text} <Link href={`/clients/${clientId}#screening`}>{WORDS.enterIt}</Link>
     </p>
   );
 }

@@ -4,6 +4,7 @@ import { IconMoon, IconSun } from '@tabler/icons-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useOutboxState } from '@/offline/use-outbox';
+import { WORDS } from '@/messages/screens/shell';
 import styles from './shell.module.css';
 
 const PLACES = [
@@ -24,15 +25,17 @@ const TROUBLE = {
 function Waiting() {
   const { waiting, refused, trouble } = useOutboxState();
   const words =
-    waiting === null ? 'counting' : waiting === 0 ? 'all sent' : `${waiting} ${waiting === 1 ? 'tap' : 'taps'} waiting`;
+    waiting === null
+      ? 'counting'
+      : waiting === 0
+        ? WORDS.allSent
+        : `${waiting} ${waiting === 1 ? 'tap' : 'taps'} waiting`;
   return (
     <span className={styles.waiting} role="status" data-testid="waiting" data-waiting={waiting ?? undefined}>
       {words}
       {waiting !== null && waiting > 0 && trouble && <small>{TROUBLE[trouble]}</small>}
       {refused > 0 && (
-        <small>
-          {refused} kept here only: the server does not know what {refused === 1 ? 'it belongs' : 'they belong'} to
-        </small>
+        <small>{WORDS.keptHereOnlyTheServer(refused, refused === 1 ? WORDS.itBelongs : WORDS.theyBelong)}</small>
       )}
     </span>
   );
@@ -46,8 +49,8 @@ export function TitleBar() {
     path === p.href || p.within.some((w) => path === w || path.startsWith(`${w}/`));
   return (
     <header className={styles.bar}>
-      <span className={styles.mark}>Jorvix</span>
-      <nav aria-label="Places" className={styles.places}>
+      <span className={styles.mark}>{WORDS.jorvix}</span>
+      <nav aria-label={WORDS.places} className={styles.places}>
         {PLACES.map((p) => (
           <Link key={p.href} href={p.href} aria-current={isAt(p) ? 'page' : undefined}>
             {p.name}
@@ -59,7 +62,7 @@ export function TitleBar() {
         type="button"
         className={styles.light}
         onClick={toggleColorScheme}
-        aria-label="Change between day and night sheet"
+        aria-label={WORDS.changeBetweenDayAndNight}
       >
         <IconMoon className={styles.moon} stroke={1.5} aria-hidden />
         <IconSun className={styles.sun} stroke={1.5} aria-hidden />

@@ -3,6 +3,7 @@ import { useForm } from '@mantine/form';
 import type { FieldIssue } from '@/contract/field';
 import type { SaveResult } from '@/contract/save-result';
 import { useEffect, useRef, useState, useTransition } from 'react';
+import { WORDS } from '@/messages/screens/shell';
 
 const keyOf = (sheet: string): string => `jorvix-sheet:${sheet}`;
 
@@ -81,7 +82,7 @@ export function useSavedForm<T extends Record<string, unknown>>(
           onSaved(result.id, form.reset);
         } else show(result.issues);
       } catch {
-        setTrouble('Not saved: the server did not answer. Everything typed is still here; try again.');
+        setTrouble(WORDS.notSavedTheServerDid);
       }
     });
   });

@@ -2,6 +2,7 @@
 import { Modal } from '@mantine/core';
 import { useHotkeys, type HotkeyItem } from '@mantine/hooks';
 import { useMemo, useState } from 'react';
+import { WORDS } from '@/messages/screens/shell';
 import styles from './shell.module.css';
 
 /** A key of this page and what it does. Keys are what the keyboard types, lower case. */
@@ -49,7 +50,7 @@ export function useShortcuts(shortcuts: readonly Shortcut[]) {
           type="button"
           className={styles.keysButton}
           onClick={() => setOpen(true)}
-          aria-label="Keys of this page"
+          aria-label={WORDS.keysOfThisPage}
         >
           ?
         </button>
@@ -57,11 +58,11 @@ export function useShortcuts(shortcuts: readonly Shortcut[]) {
           <Modal
             opened
             onClose={() => setOpen(false)}
-            title="Keys of this page"
-            closeButtonProps={{ 'aria-label': 'Close' }}
+            title={WORDS.keysOfThisPage}
+            closeButtonProps={{ 'aria-label': WORDS.close }}
           >
             <dl className={styles.keys}>
-              {[...listed, { key: '?', does: 'this list' }].map((s) => (
+              {[...listed, { key: '?', does: WORDS.thisList }].map((s) => (
                 <div key={s.key}>
                   <dt>
                     <kbd>{s.key.toUpperCase()}</kbd>

@@ -8,6 +8,7 @@ import { UnreadableNote } from '@/features/shell/unreadable-note';
 import { loadClient } from '@/server/clients';
 import { openUseCase } from '@/server/use-case';
 import { saveClientAction, saveScreeningAction } from '../../actions';
+import { WORDS } from '@/messages/screens/pages';
 
 export default async function ClientPage({ params }: { readonly params: Promise<{ clientId: string }> }) {
   const { clientId } = await params;
@@ -18,7 +19,7 @@ export default async function ClientPage({ params }: { readonly params: Promise<
     <div className="page">
       <div className={forms.head}>
         <h1>{client.name}</h1>
-        <Link href={`/ledger/${client.id}`}>Ledger</Link>
+        <Link href={`/ledger/${client.id}`}>{WORDS.ledger}</Link>
       </div>
       <ClientSheet key={client.id} client={client} guide={guide} today={today} save={saveClientAction} />
       <SetupBook pages={setupBook} />

@@ -3,12 +3,13 @@ import { ClientSheet } from '@/features/client/client-sheet';
 import { loadNewClient } from '@/server/clients';
 import { openUseCase } from '@/server/use-case';
 import { saveClientAction } from '../../actions';
+import { WORDS } from '@/messages/screens/pages';
 
 export default async function NewClientPage() {
   await connection();
   return (
     <div className="page">
-      <h1>New client</h1>
+      <h1>{WORDS.newClient}</h1>
       <ClientSheet client={null} {...loadNewClient(openUseCase())} save={saveClientAction} />
     </div>
   );

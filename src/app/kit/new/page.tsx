@@ -5,6 +5,7 @@ import { KIT_NAME } from '@/messages/kit';
 import { loadKitSheet } from '@/server/kit';
 import { openUseCase } from '@/server/use-case';
 import { savePieceAction } from '../../actions';
+import { WORDS } from '@/messages/screens/pages';
 
 export default async function NewPiecePage({
   searchParams,
@@ -17,7 +18,7 @@ export default async function NewPiecePage({
   const { clients } = loadKitSheet(openUseCase(), null)!;
   return (
     <div className="page">
-      <h1>New {KIT_NAME[known].one}</h1>
+      <h1>{WORDS.new(KIT_NAME[known].one)}</h1>
       <KitSheet kind={known} piece={null} clients={clients} save={savePieceAction.bind(null, gym ?? null)} />
     </div>
   );

@@ -5,6 +5,7 @@ import forms from '@/features/shell/forms.module.css';
 import { UnreadableNote } from '@/features/shell/unreadable-note';
 import { loadLedger } from '@/server/ledger';
 import { openUseCase } from '@/server/use-case';
+import { WORDS } from '@/messages/screens/pages';
 
 export default async function LedgerPage({ params }: { readonly params: Promise<{ clientId: string }> }) {
   const { clientId } = await params;
@@ -14,11 +15,11 @@ export default async function LedgerPage({ params }: { readonly params: Promise<
   return (
     <div className="page">
       <div className={forms.head}>
-        <h1>Ledger of {client.name}</h1>
-        <Link href={`/clients/${client.id}`}>Client sheet</Link>
+        <h1>{WORDS.ledgerOf(client.name)}</h1>
+        <Link href={`/clients/${client.id}`}>{WORDS.clientSheet}</Link>
       </div>
       <UnreadableNote rows={unreadable} />
-      {movements.length === 0 && <p>Nothing recorded yet. What is tapped during a set shows here.</p>}
+      {movements.length === 0 && <p>{WORDS.nothingRecordedYetWhatIs}</p>}
       {movements.map((m) => (
         <LedgerTable key={m.movement} ledger={m} />
       ))}

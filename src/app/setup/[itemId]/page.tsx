@@ -3,6 +3,7 @@ import { notFound } from 'next/navigation';
 import { SetupPage } from '@/features/setup/setup-page';
 import { loadSetup } from '@/server/setup';
 import { openUseCase } from '@/server/use-case';
+import { WORDS } from '@/messages/screens/pages';
 
 export default async function SetupRoute({
   params,
@@ -21,8 +22,8 @@ export default async function SetupRoute({
       key={bench.station?.id ?? bench.item.id}
       setupCase={setupCase}
       bench={bench}
-      measureLink={<Link href={`/clients/${bench.client.id}`}>Client sheet</Link>}
-      kitLink={<Link href={bench.station ? `/kit/${bench.station.id}` : '/kit'}>Kit</Link>}
+      measureLink={<Link href={`/clients/${bench.client.id}`}>{WORDS.clientSheet}</Link>}
+      kitLink={<Link href={bench.station ? `/kit/${bench.station.id}` : '/kit'}>{WORDS.kit}</Link>}
     />
   );
 }

@@ -1,0 +1,5 @@
+/** Names on charts. */
+export const WORDS = {
+  // resistance-series
+  halfWay: 'half way',
+} as const;

@@ -1,0 +1,7 @@
+/** Names on drawings. */
+export const WORDS = {
+  // kit-scene
+  cableEndToTheGrip: (cm: string): string => `cable end; ${cm} to the grip`,
+  padEdgeDown: (cm: string, padDeg: number): string => `pad edge ${cm}, ${padDeg}° down`,
+  seatHoleCm: 'seat hole, cm',
+} as const;

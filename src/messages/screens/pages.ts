@@ -1,0 +1,41 @@
+/** Titles and headings of the pages. */
+export const WORDS = {
+  // layout.tsx
+  jorvix: 'Jorvix',
+  setsUpPacesAndRemembers: 'Sets up, paces and remembers each client’s training.',
+  // not-found.tsx
+  nothingOnThisSheet: 'Nothing on this sheet',
+  thereIsNoClientMovement:
+    'There is no client, movement or column under this address; it may have been on another database.',
+  backToTheFloor: 'Back to the floor',
+  // page.tsx
+  floor: 'Floor',
+  // clients/page.tsx
+  clients: 'Clients',
+  noClientsYet: 'No clients yet.',
+  cmKgMeasured: (statureM: number, massKg: number, length: number): string =>
+    `${statureM} cm, ${massKg} kg, ${length} measured`,
+  addAClient: 'Add a client',
+  // clients/[clientId]/page.tsx
+  ledger: 'Ledger',
+  // clients/new/page.tsx
+  newClient: 'New client',
+  // kit/new/page.tsx
+  new: (one: string): string => `New ${one}`,
+  // ledger/page.tsx
+  sets: (sets: number): string => `${sets} sets`,
+  // ledger/[clientId]/page.tsx
+  ledgerOf: (name: string): string => `Ledger of ${name}`,
+  clientSheet: 'Client sheet',
+  nothingRecordedYetWhatIs: 'Nothing recorded yet. What is tapped during a set shows here.',
+  // movements/page.tsx
+  movements: 'Movements',
+  // offline/page.tsx
+  noNetworkJorvix: 'No network, Jorvix',
+  noNetworkAndThisPage: 'No network, and this page was not opened here before',
+  setsAndSetUpsThat:
+    'Sets and set-ups that were opened on this device today work without it: go back, or open one of them. ' +
+    'Every tap is kept here and sent when the network returns.',
+  // setup/[itemId]/page.tsx
+  kit: 'Kit',
+} as const;

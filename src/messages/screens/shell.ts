@@ -1,0 +1,23 @@
+/** What all places share. */
+export const WORDS = {
+  // use-saved-form
+  notSavedTheServerDid: 'Not saved: the server did not answer. Everything typed is still here; try again.',
+  // title-bar
+  allSent: 'all sent',
+  keptHereOnlyTheServer: (refused: number, word: string): string =>
+    `${refused} kept here only: the server does not know what ${word} to`,
+  itBelongs: 'it belongs',
+  theyBelong: 'they belong',
+  jorvix: 'Jorvix',
+  places: 'Places',
+  changeBetweenDayAndNight: 'Change between day and night sheet',
+  // screening-warning
+  enterIt: 'Enter it',
+  // restored-note
+  whatYouHadTypedHere: 'What you had typed here and not saved is back.',
+  startFromWhatIsKept: 'Start from what is kept',
+  // use-shortcuts
+  keysOfThisPage: 'Keys of this page',
+  close: 'Close',
+  thisList: 'this list',
+} as const;
