@@ -241,6 +241,15 @@ export const KIT: readonly KitPiece[] = [
       { stretchCm: 120, kg: 24 },
     ],
   }),
+  piece('band', 'rust-band', 'Rust band', {
+    restCm: 104,
+    table: [
+      { stretchCm: 0, kg: 0 },
+      { stretchCm: 40, kg: 19 },
+      { stretchCm: 80, kg: 29 },
+      { stretchCm: 120, kg: 41 },
+    ],
+  }),
   piece('strap-anchor', 'beam', 'Beam over the mats', { heightCm: 248 }),
   column(
     'yard-pair',

@@ -124,6 +124,7 @@ const plan = (movement: Plan['movement'], stationId: string, loadKg: number, rep
   side: 'both',
   stationId,
   attachmentId: 'd-handle',
+  bandId: null,
   sets: 3,
   reps,
   tempo,
@@ -137,6 +138,7 @@ const own = (movement: SessionItem['movement'], change: Partial<Plan>): Plan => 
   side: 'right',
   stationId: null,
   attachmentId: null,
+  bandId: null,
   sets: 3,
   reps: 12,
   tempo: '3-1-1-1',
@@ -154,6 +156,7 @@ const PLANS: Readonly<Record<string, readonly Plan[]>> = {
     own('preacher-curl-neutral', { loadG: 9000, tempo: '3-0-1-1, 40-75deg: 3s' }),
     own('leg-extension', { side: 'both', loadG: 40_823, tempo: '3-0-1-1' }),
     own('dumbbell-row-hinged', { side: 'both', loadG: 14_000 }),
+    own('pull-up-band-assisted', { side: 'both', loadG: 0, bandId: 'grey-band' }),
   ],
 };
 

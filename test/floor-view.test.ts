@@ -125,11 +125,15 @@ describe('the live set’s context', () => {
   it('names the opposite muscle’s movements while they have sets left, and what the load is stamped in', () => {
     const db = world();
     const of = (n: number) => loadSet(at(db), `wilhelmina-${DAY}-${n}`)!;
-    expect(of(1).opposites.map((o) => o.movement)).toEqual(['cable-row-level-one-arm', 'dumbbell-row-hinged']);
+    expect(of(1).opposites.map((o) => o.movement)).toEqual([
+      'cable-row-level-one-arm',
+      'dumbbell-row-hinged',
+      'pull-up-band-assisted',
+    ]);
     expect(of(3).opposites).toEqual([]);
     expect([of(2).unit, of(4).unit]).toEqual(['kg', 'lb']);
     for (const [k, id] of ['a', 'b', 'c'].entries()) tap(db, 'wilhelmina', 5, started(id, k + 1), ended(id));
-    expect(of(1).opposites.map((o) => o.movement)).toEqual(['cable-row-level-one-arm']);
+    expect(of(1).opposites.map((o) => o.movement)).toEqual(['cable-row-level-one-arm', 'pull-up-band-assisted']);
   });
   it('the joint’s angle over the range is what a tempo’s section is held against', () => {
     const degs = loadSet(at(world()), `wilhelmina-${DAY}-3`)!.rep.jointDegs!;

@@ -49,6 +49,7 @@ export const floorEventSchema = z.discriminatedUnion('kind', [
     targetReps: wholeBetween(1, 200),
     tempo: text(1, 60),
     scheme: oneOf(SCHEMES).optional(),
+    bandId: id.optional(),
   }),
   z.strictObject({
     ...base,

@@ -21,6 +21,7 @@ export const planFormSchema = z
     side: oneOf(['both', 'left', 'right']),
     stationId: unlessEmpty(z.string()),
     attachmentId: unlessEmpty(z.string()),
+    bandId: unlessEmpty(z.string()),
     startsAt: z.string({ error: EXPECTED.time }).regex(/^([01]?\d|2[0-3]):[0-5]\d$/, { error: EXPECTED.time }),
     sets: wholeBetween(1, 12),
     reps: wholeBetween(1, 60),

@@ -27,3 +27,5 @@ export const lastTimeText = (last: Placement): string =>
 
 /** What the handle is called where it is one of the settings. */
 export const HANDLE_LABEL = 'Handle';
+/** What the band is called there. */
+export const BAND_LABEL = 'Band';

@@ -1,3 +1,4 @@
+import type { BandChoice } from '@/core/load/choose-band';
 import type { ProgressReason } from '@/core/load/progress';
 
 /** Why a load is offered for today, after "15 kg". */
@@ -11,3 +12,9 @@ export const PROGRESS_TEXT: Readonly<Record<ProgressReason, string>> = {
   'form-first': 'the same: clean sets first',
   down: 'one step down: faults from the load in two sessions',
 };
+
+/** What a band should leave, and by which set; `reps` were done with the band called `by`. */
+export function bandAdviceText({ reps, more, within }: BandChoice, done: number, by: string): string {
+  const left = reps === 0 ? 'not one strict rep yet' : more ? '20 strict reps or more' : `about ${reps} strict reps`;
+  return `${within ? left : `nearest here: ${left}`}, by ${done} with the ${by.toLowerCase()}`;
+}

@@ -21,14 +21,14 @@ export async function printCard(uc: UseCase, itemId: string, origin: string): Pr
   const found = findSettings(context);
   if (found.from === 'blocked') return { ok: false, reason: 'blocked', says: found.says };
   if (!found.posed) return { ok: false, reason: 'outdated' };
-  const { client, variant, station, attachment, unit } = context;
+  const { client, variant, station, attachment, band, unit } = context;
   const content = {
     client: client.name,
     variant,
     posed: found.posed,
     placement: found.placement,
     station: station?.name ?? null,
-    handle: attachment?.name ?? null,
+    handle: (attachment ?? band)?.name ?? null,
     unit,
   };
   return { ok: true, pdf: await cardPdf(buildCard(content, `${origin}/setup/${itemId}`)) };

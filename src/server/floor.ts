@@ -8,7 +8,7 @@ import type { SettingView } from '@/contract/views/setting';
 import { findClient } from '@/data/queries/clients';
 import { listSessions } from '@/data/queries/sessions';
 import { clock } from '@/messages/day';
-import { HANDLE_LABEL, lastTimeText, progressText, settingsNoteText } from '@/messages/floor';
+import { BAND_LABEL, HANDLE_LABEL, lastTimeText, progressText, settingsNoteText } from '@/messages/floor';
 import { loadLabel, loadNumber } from '@/messages/loads';
 import { replacedText } from '@/messages/replaced';
 import { dayOf } from './clock';
@@ -52,7 +52,7 @@ function sinceLast({ item, log, station }: ItemContext, found: FoundSettings): s
 }
 
 /** What is lifted, and by what. */
-function loadViews({ item, unit, attachment }: ItemContext): SettingView[] {
+function loadViews({ item, unit, attachment, band }: ItemContext): SettingView[] {
   const label = loadLabel(entryOf(item.movement), item.side);
   const load: SettingView[] = label
     ? [{ kind: 'load', label, value: loadNumber(item.loadG, unit), unit, estimated: false }]
@@ -60,7 +60,10 @@ function loadViews({ item, unit, attachment }: ItemContext): SettingView[] {
   const handle: SettingView[] = attachment
     ? [{ kind: 'handle', label: HANDLE_LABEL, value: attachment.name, unit: '', estimated: false }]
     : [];
-  return [...load, ...handle];
+  const hung: SettingView[] = band
+    ? [{ kind: 'band', label: BAND_LABEL, value: band.name, unit: '', estimated: false }]
+    : [];
+  return [...load, ...handle, ...hung];
 }
 
 function toItem(context: ItemContext): FloorItemView {

@@ -25,15 +25,16 @@ export function gymKit(db: Db, gymId: string | null): GymKit {
 }
 
 /**
- * What movements without a column are set on in a gym: its first working piece of each kind, what is usual where it has
- * none.
+ * What movements without a column are set on in a gym: its first working piece of each kind, or the band that is asked
+ * for; what is usual where it has none.
  */
-export function stationKit(db: Db, gymId: string | null): StationKit {
+export function stationKit(db: Db, gymId: string | null, bandId: string | null = null): StationKit {
   const pieces = workingKit(db, gymId);
   const [bench] = ofKind(pieces, 'bench').map((p) => toBench(p.spec));
   const [preacher] = ofKind(pieces, 'preacher').map((p) => toPreacher(p.spec));
   const [landmine] = ofKind(pieces, 'landmine').map((p) => toLandmine(p.spec));
-  const [band] = ofKind(pieces, 'band').map((p) => toBand(p.spec));
+  const bands = ofKind(pieces, 'band');
+  const band = bands.find((p) => p.id === bandId) ?? bands[0];
   const machines = ofKind(pieces, 'machine').map((p) => toMachine(p.spec));
   return {
     ...USUAL_KIT,
@@ -42,6 +43,6 @@ export function stationKit(db: Db, gymId: string | null): StationKit {
     preacher: preacher ?? null,
     machines: Object.fromEntries(machines.toReversed().map((m) => [m.kind, m])),
     landmine: landmine ?? USUAL_KIT.landmine,
-    band: band ?? null,
+    band: band ? toBand(band.spec) : null,
   };
 }

@@ -2,6 +2,7 @@ import 'server-only';
 import { noteDefaults } from '@/core/body/client-note';
 import { limitRange, limitsOn } from '@/core/body/clinician-limit';
 import { entryOf } from '@/core/book/book';
+import { takesBand } from '@/core/book/book-entry';
 import type { EntryOptions } from '@/core/book/entry-options';
 import type { StationKit } from '@/core/book/station-kit';
 import { retargetLoad } from '@/core/load/retarget-load';
@@ -14,13 +15,14 @@ import { fromColumn } from '@/contract/column-schema';
 import type { UnreadableRow } from '@/contract/records/record';
 import { fromStationKit } from '@/contract/station-schema';
 import type { Client, ScreeningView } from '@/contract/views/client';
+import type { KitPiece } from '@/contract/views/kit';
 import type { LimitsView } from '@/contract/views/limits';
 import type { Session, SessionItem, Variant } from '@/contract/views/plan';
 import type { Attachment, ConvertedLoad, ReplacedKit, Station } from '@/contract/views/station';
 import type { Db } from '@/data/open-db';
 import { findClient } from '@/data/queries/clients';
 import { listFloorEvents } from '@/data/queries/floor-events';
-import { findAttachment, findKit, findStation, listAttachments, listStations } from '@/data/queries/kit';
+import { findAttachment, findKit, findStation, listAttachments, listBands, listStations } from '@/data/queries/kit';
 import { findItem, findSession, plannedItemsOf } from '@/data/queries/sessions';
 import { findVariant } from '@/data/queries/variants';
 import { fitOf } from './client-fit';
@@ -45,6 +47,8 @@ export interface ItemContext {
   /** Column and what hangs on it; null for a movement without a cable. */
   readonly station: Station | null;
   readonly attachment: Attachment | null;
+  /** The band under the feet; null where none is hung. */
+  readonly band: KitPiece<'band'> | null;
   /** Planned kit that is out of order, or in another gym, and what stands in for it here; empty when all is well. */
   readonly replaced: readonly ReplacedKit[];
   /** Everything tapped for this client and movement, oldest first. */
@@ -56,6 +60,14 @@ export interface ItemContext {
   readonly setupCase: CaseInput;
   readonly limits: LimitsView;
   readonly screening: ScreeningView;
+}
+
+/** The band under the feet: of the last set today, else as planned, else the first of the gym. */
+function findBand(db: Db, gymId: string, log: SetLog, item: SessionItem): KitPiece<'band'> | null {
+  if (!takesBand(entryOf(item.movement))) return null;
+  const bands = listBands(db, gymId);
+  const used = log.sets.findLast((s) => s.itemId === item.id)?.bandId;
+  return [used, item.bandId].flatMap((id) => bands.find((b) => b.id === id) ?? [])[0] ?? bands[0] ?? null;
 }
 
 /** The set-up last used for this movement on this station, whichever session. */
@@ -194,7 +206,9 @@ export function loadItem(uc: UseCase, itemId: string, stationId?: string): ItemC
   const { item, converted } = onColumn(db, found, station);
   const variant = item.variantId === null ? null : findVariant(db, item.variantId);
   const limits = limitsToday(uc, client, item, station);
-  const kit = stationKit(db, station?.gymId ?? session.gymId);
+  const gymId = station?.gymId ?? session.gymId;
+  const band = findBand(db, gymId, log, item);
+  const kit = stationKit(db, gymId, band?.id);
   return {
     client,
     session,
@@ -202,6 +216,7 @@ export function loadItem(uc: UseCase, itemId: string, stationId?: string): ItemC
     converted,
     unit: loadUnit(db, session.gymId, entryOf(item.movement), station),
     variant,
+    band,
     ...kitFor,
     events,
     planned,

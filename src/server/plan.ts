@@ -5,6 +5,7 @@ import { noteDefaults } from '@/core/body/client-note';
 import { limitsOn, loadLimits } from '@/core/body/clinician-limit';
 import { workingSides } from '@/core/body/side';
 import { BOOK, entryOf } from '@/core/book/book';
+import { takesBand } from '@/core/book/book-entry';
 import { findOverload } from '@/core/book/load-limit';
 import { findNearestStep } from '@/core/load/stack-steps';
 import { gramsToKg, kgToGrams } from '@/core/units/mass';
@@ -17,7 +18,7 @@ import type { PlanChoices, SessionItem, Variant } from '@/contract/views/plan';
 import type { Station } from '@/contract/views/station';
 import { findClient, listClients } from '@/data/queries/clients';
 import { listGyms } from '@/data/queries/gyms';
-import { findAttachment, findStation, listAttachments, listStations } from '@/data/queries/kit';
+import { findAttachment, findStation, listAttachments, listBands, listStations } from '@/data/queries/kit';
 import { addItem, addSession, listSessions } from '@/data/queries/sessions';
 import { findVariant, listVariants } from '@/data/queries/variants';
 import { loadNumber } from '@/messages/loads';
@@ -58,6 +59,7 @@ export function listPlanChoices(uc: UseCase): PlanChoices {
       .filter((s) => !s.outOfOrder)
       .map((s) => ({ value: s.id, label: s.name, unit: s.stackUnit })),
     attachments: listAttachments(db).map((a) => ({ value: a.id, label: a.name, kind: a.kind })),
+    bands: listBands(db).map((b) => ({ value: b.id, label: b.name })),
     variants: listVariants(db).rows.map((v) => ({ value: v.id, label: v.name, movement: v.movement })),
   };
 }
@@ -82,6 +84,12 @@ function findNamed(uc: UseCase, form: PlanForm): Planning | Refusal {
   const station = onCable ? findStation(db, form.stationId!) : null;
   if (onCable && !station) return missing('stationId');
   if (onCable && !findAttachment(db, form.attachmentId!)) return missing('attachmentId');
+  if (
+    takesBand(entryOf(form.movement)) &&
+    form.bandId !== undefined &&
+    !listBands(db).some((b) => b.id === form.bandId)
+  )
+    return missing('bandId');
   const variant = form.variantId === undefined ? null : findVariant(db, form.variantId);
   if (form.variantId !== undefined && variant?.movement !== form.movement)
     return { path: 'variantId', message: PLAN_REFUSAL.otherVariant };
@@ -129,6 +137,7 @@ export function planToday(uc: UseCase, typed: unknown): SaveResult {
     side: form.side,
     stationId: station?.id ?? null,
     attachmentId: load.kind === 'cable' ? form.attachmentId! : null,
+    bandId: takesBand(entryOf(form.movement)) ? (form.bandId ?? null) : null,
     sets: form.sets,
     reps: form.reps,
     tempo: form.tempo.toUpperCase(),

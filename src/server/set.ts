@@ -1,23 +1,28 @@
 import 'server-only';
 import { areOpposite } from '@/core/body/opposite';
 import { entryOf } from '@/core/book/book';
+import { takesBand } from '@/core/book/book-entry';
+import { bandHelpN } from '@/core/book/entry-load';
 import type { PracticeChoice } from '@/core/book/practice';
 import { shownLimb, type PosedQuestion } from '@/core/book/posed-question';
 import { REST_BELOW, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
 import { jointDegAt } from '@/core/movement/joint-action';
 import { foldSetLog } from '@/core/record/set-log';
+import { GRAVITY_MS2 } from '@/core/units/mass';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
 import { findStanceDrops, findStepIns } from '@/core/setup/stance-drops';
 import type { Session, SessionItem } from '@/contract/views/plan';
-import type { DropMarks, OtherItem, RepView, SetView } from '@/contract/views/set';
+import { toBand } from '@/contract/to-kit';
+import type { BandView, DropMarks, OtherItem, RepView, SetView } from '@/contract/views/set';
 import { listFloorEvents } from '@/data/queries/floor-events';
+import { listBands } from '@/data/queries/kit';
 import { plannedItemsOf } from '@/data/queries/sessions';
 import { loadLabel } from '@/messages/loads';
 import { dropTexts } from '@/messages/schemes';
 import { loadItem } from './item-context';
 import { findBar, loadSteps } from './load-steps';
-import { findSettings, settingViews } from './settings';
+import { findSettings, settingViews, type FoundSettings } from './settings';
 import type { UseCase } from './use-case';
 
 const NO_DROPS: DropMarks = { stances: [], stepIns: [], says: [] };
@@ -68,6 +73,13 @@ function repOf(posed: PosedQuestion, at: Placement | null, pulleyRatio: number):
   };
 }
 
+/** The gym's bands, each by what it takes off this client's hands where the movement is posed. */
+function bandViews({ db }: UseCase, gymId: string, found: FoundSettings): BandView[] {
+  if (found.from === 'blocked' || !found.posed) return [];
+  const { posed } = shownLimb(found.posed);
+  return listBands(db, gymId).map(({ id, name, spec }) => ({ id, name, helpN: bandHelpN(toBand(spec), posed) }));
+}
+
 const toOther = ({ id, movement, side }: SessionItem): OtherItem => ({ itemId: id, movement, side });
 
 /** Planned sets of a movement that are neither done nor stopped for pain. */
@@ -113,6 +125,8 @@ export function loadSet(uc: UseCase, itemId: string): SetView | null {
     stackG: loadSteps(uc.db, session.gymId, entry, station),
     bar: findBar(uc.db, session.gymId, entry),
     settings: settingViews(found, station, item.side),
+    bands: takesBand(entry) ? bandViews(uc, session.gymId, found) : [],
+    weightN: client.massKg * GRAVITY_MS2,
     drops,
     rep,
     unit,

@@ -27,6 +27,7 @@ export function loadSetup(uc: UseCase, itemId: string, stationId?: string): Plan
       client,
       item,
       attachment,
+      bandName: loaded.band?.name ?? null,
       converted,
       unit,
       variant,

@@ -16,6 +16,8 @@ export interface SessionItem {
   /** Column and what hangs on it; null for a movement without a cable. */
   readonly stationId: string | null;
   readonly attachmentId: string | null;
+  /** Band under the feet; null where none is hung. */
+  readonly bandId: string | null;
   readonly sets: number;
   readonly reps: number;
   readonly tempo: string;
@@ -55,5 +57,7 @@ export interface PlanChoices {
   readonly clients: readonly (Choice & { readonly oneArm: boolean; readonly inPounds: readonly string[] })[];
   readonly stations: readonly (Choice & { readonly unit: LoadUnit })[];
   readonly attachments: readonly (Choice & { readonly kind: AttachmentKind })[];
+  /** Measured bands. */
+  readonly bands: readonly Choice[];
   readonly variants: readonly (Choice & { readonly movement: string })[];
 }

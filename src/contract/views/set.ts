@@ -44,6 +44,13 @@ export interface RepView {
   readonly jointDegs: readonly number[] | null;
 }
 
+/** A band of the gym: what it takes off both hands on the way up, newtons. */
+export interface BandView {
+  readonly id: string;
+  readonly name: string;
+  readonly helpN: number;
+}
+
 /** What the live set needs: the settings as they stand, how the rep is loaded, the plan and the records. */
 export interface SetView {
   readonly client: Pick<Client, 'id' | 'name' | 'note'>;
@@ -55,6 +62,10 @@ export interface SetView {
   readonly bar: BarKit | null;
   /** What stands on steel, biggest first; empty when it is blocked. */
   readonly settings: readonly SettingView[];
+  /** Bands that can be hung for this movement; empty for all others. */
+  readonly bands: readonly BandView[];
+  /** The client's weight, newtons. */
+  readonly weightN: number;
   readonly drops: DropMarks;
   readonly rep: RepView;
   /** What the load is stamped in. */

@@ -1,7 +1,7 @@
 import type { FitSetting } from '@/core/book/fit-entry';
 
-/** What a setting is of: the carriage, the floor mark, what is set by rule or fit, the load or the handle. */
-export type SettingKind = 'hole' | 'mark' | FitSetting['kind'] | 'load' | 'handle';
+/** What a setting is of: the carriage, the floor mark, what is set by rule or fit, the load, the handle or the band. */
+export type SettingKind = 'hole' | 'mark' | FitSetting['kind'] | 'load' | 'handle' | 'band';
 
 /** One thing to set on steel, as a plate shows it. */
 export interface SettingView {

@@ -15,6 +15,8 @@ export interface SetupBenchView {
   /** Null for a movement without a cable. */
   readonly station: Pick<Station, 'id' | 'name'> | null;
   readonly attachment: Attachment | null;
+  /** Name of the band under the feet; null where none is hung. */
+  readonly bandName: string | null;
   /** The stack as planned elsewhere, when it was converted for this column. */
   readonly converted: ConvertedLoad | null;
   /** What the load is stamped in. */

@@ -6,6 +6,7 @@ import type { KitKind } from '@/core/kit/kit-kind';
 import type { MachineKind } from '@/core/kit/machine';
 import { BOOK } from './book';
 import { sidesOf, type BookEntry } from './book-entry';
+import { takesBand } from './book-entry';
 import { rangeDegOf } from './range-deg';
 import { answerQuestion, type NoAnswer } from './answer-question';
 import { askQuestion, type Question } from './question';
@@ -59,7 +60,7 @@ export function needsOf(e: BookEntry): readonly (KitKind | MachineKind)[] {
   if (load.kind === 'weight') needs.push(load.kit);
   if (load.kind === 'landmine') needs.push('landmine', 'plates');
   if (load.kind === 'machine') needs.push(load.machine);
-  if (load.kind === 'body' && load.band) needs.push('band');
+  if (takesBand(e)) needs.push('band');
   if (load.kind === 'body' && load.on === 'straps') needs.push('strap-anchor');
   if (
     load.kind !== 'machine' &&

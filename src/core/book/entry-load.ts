@@ -6,7 +6,7 @@ import type { BodyPose } from '@/core/body/posture';
 import type { Band } from '@/core/kit/band';
 import type { Machine, MachineKind } from '@/core/kit/machine';
 import { readTable } from '@/core/kit/force-table';
-import type { Load } from '@/core/mechanics/load';
+import { forceAt, type Load } from '@/core/mechanics/load';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import type { BookEntry, LoadRule } from './book-entry';
 import type { PosedEntry } from './pose-entry';
@@ -111,6 +111,13 @@ function bandUnderHand({ restM, table }: Band, { path, pose }: PosedEntry): Load
   const { heel } = pose.leg[path.side];
   const anchor: Vec3 = [heel[0], heel[1], path.contact[0]![2]];
   return { kind: 'band', anchor, restM, table: table.map(({ x, y }) => ({ x, y: y / 2 })) };
+}
+
+/** What a band takes off both hands on the way up, newtons: its upward pull, the mean over the rep. */
+export function bandHelpN(band: Band, posed: PosedEntry): number {
+  const load = bandUnderHand(band, posed);
+  const { contact } = posed.path;
+  return contact.reduce((sum, at) => sum - 2 * forceAt(load, at)[1], 0) / contact.length;
 }
 
 /** Hanging from a bar with all of the body's weight, or with what a band leaves of it. */

@@ -49,6 +49,8 @@ export type FloorEventBody =
       readonly targetReps: number;
       readonly tempo: string;
       readonly scheme?: Scheme | undefined;
+      /** Band under the feet. */
+      readonly bandId?: string | undefined;
     }
   /** The set goes on with another part of its scheme; `reps` were done before it. */
   | {

@@ -46,6 +46,8 @@ export interface SetRecord {
   readonly startedAtMs: number;
   readonly endedAtMs: number | null;
   readonly loadG: number;
+  /** Band under the feet; null where none was hung. */
+  readonly bandId: string | null;
   readonly reps: number;
   readonly targetReps: number;
   readonly tempo: string;
@@ -139,6 +141,7 @@ function foldStart(log: Folding, e: Of<'set-started'>): void {
     startedAtMs: e.atMs,
     endedAtMs: null,
     loadG: e.loadG,
+    bandId: e.bandId ?? null,
     reps: 0,
     targetReps: e.targetReps,
     tempo: e.tempo,

@@ -80,6 +80,10 @@ const toAttachment = ({ id, gymId, name, spec }: KitPiece<'attachment'>): Attach
 export const listAttachments = (db: Db): Attachment[] =>
   ofKind(listKit(db).rows, 'attachment').flatMap((p) => (p.outOfOrder ? [] : [toAttachment(p)]));
 
+/** Working bands of one gym, or of all. */
+export const listBands = (db: Db, gymId: string | null = null): KitPiece<'band'>[] =>
+  ofKind(listKit(db, gymId).rows, 'band').filter((p) => !p.outOfOrder);
+
 export function findAttachment(db: Db, id: string): Attachment | null {
   const piece = findKit(db, id);
   return isKind(piece, 'attachment') ? toAttachment(piece) : null;

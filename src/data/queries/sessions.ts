@@ -4,7 +4,7 @@ import type { Db } from '../open-db';
 
 const ITEM =
   'SELECT i.id, i.session_id AS sessionId, i.position, i.movement, i.variant_id AS variantId, ' +
-  'i.side, i.station_id AS stationId, i.attachment_id AS attachmentId, i.sets, i.reps, i.tempo, ' +
+  'i.side, i.station_id AS stationId, i.attachment_id AS attachmentId, i.band_id AS bandId, i.sets, i.reps, i.tempo, ' +
   'i.load_g AS loadG FROM session_item i';
 const SESSION = 'SELECT id, gym_id AS gymId, client_id AS clientId, starts_at_ms AS startsAtMs, minutes FROM session';
 
@@ -49,11 +49,11 @@ export function plannedItemsOf(db: Db, clientId: string): PlannedItems {
 /** Add one planned movement to a session; `actorId`: who planned it. */
 export function addItem(db: Db, i: SessionItem, actorId: string): void {
   db.prepare(
-    `INSERT INTO session_item (id, session_id, position, movement, variant_id, side, station_id, attachment_id, sets,
-       reps, tempo, load_g, actor_id)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    `INSERT INTO session_item (id, session_id, position, movement, variant_id, side, station_id, attachment_id, band_id,
+       sets, reps, tempo, load_g, actor_id)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   ).run(
-    ...[i.id, i.sessionId, i.position, i.movement, i.variantId, i.side, i.stationId, i.attachmentId],
+    ...[i.id, i.sessionId, i.position, i.movement, i.variantId, i.side, i.stationId, i.attachmentId, i.bandId],
     ...[i.sets, i.reps, i.tempo, i.loadG, actorId],
   );
 }

@@ -18,7 +18,7 @@ const STATE_WORD: Readonly<Record<FloorItemView['state'], string>> = {
 };
 
 /** Settings that are words and no figure. */
-const IN_WORDS: readonly SettingKind[] = ['handle'];
+const IN_WORDS: readonly SettingKind[] = ['handle', 'band'];
 
 /** From here on the time stands left of its line: there is no room on its right. */
 const LATE_SHARE = 90;

@@ -1,4 +1,3 @@
-import { Table } from '@mantine/core';
 import { CAUSE_NAME, CORRECTION_TEXT, FAULT_TEXT, OUTCOME_TEXT } from '@/messages/faults';
 import { movementName } from '@/messages/book';
 import type { LedgerCell, LedgerMovementView } from '@/contract/views/ledger';
@@ -12,7 +11,7 @@ function Cell({ cell }: { readonly cell: LedgerCell }) {
   const n = cell.reps.length;
   const outcome = cell.correction?.outcome ?? 'not-checked';
   return (
-    <Table.Td>
+    <td>
       {n > 0 && (
         <span className={styles.mark} style={{ fontSize: `${Math.min(22, 14 + n)}px` }}>
           {cell.reps.map((r) => (r === 0 ? 'all' : r)).join(' ')}
@@ -28,7 +27,7 @@ function Cell({ cell }: { readonly cell: LedgerCell }) {
           <span className="visually-hidden">{WORDS.corrected(OUTCOME_TEXT[outcome].toLowerCase())}</span>
         </span>
       )}
-    </Table.Td>
+    </td>
   );
 }
 
@@ -38,45 +37,45 @@ type LedgerProps = { readonly ledger: LedgerMovementView };
 function SetHeads({ ledger }: LedgerProps) {
   const sets = ledger.sessions.flatMap((s) => s.sets);
   return (
-    <Table.Thead>
-      <Table.Tr>
-        <Table.Td />
+    <thead>
+      <tr>
+        <td />
         {ledger.sessions
           .filter((s) => s.sets.length > 0)
           .map((s) => (
-            <Table.Th key={s.sessionId} colSpan={s.sets.length} scope="colgroup" className={styles.session}>
+            <th key={s.sessionId} colSpan={s.sets.length} scope="colgroup" className={styles.session}>
               {s.date}
-            </Table.Th>
+            </th>
           ))}
-      </Table.Tr>
-      <Table.Tr>
-        <Table.Th scope="row">{WORDS.set}</Table.Th>
+      </tr>
+      <tr>
+        <th scope="row">{WORDS.set}</th>
         {sets.map((s) => (
-          <Table.Th key={s.setId} scope="col">
+          <th key={s.setId} scope="col">
             {s.setNo}
             {s.side && <small>{s.side === 'left' ? ' L' : ' R'}</small>}
-          </Table.Th>
+          </th>
         ))}
-      </Table.Tr>
-      <Table.Tr className={styles.did}>
-        <Table.Th scope="row">{WORDS.loadReps}</Table.Th>
+      </tr>
+      <tr className={styles.did}>
+        <th scope="row">{WORDS.loadReps}</th>
         {sets.map((s) => (
-          <Table.Td key={s.setId}>
+          <td key={s.setId}>
             {s.load}
             <br />× {s.reps}
-          </Table.Td>
+          </td>
         ))}
-      </Table.Tr>
-      <Table.Tr className={styles.did}>
-        <Table.Th scope="row">{WORDS.setUpUsed}</Table.Th>
+      </tr>
+      <tr className={styles.did}>
+        <th scope="row">{WORDS.setUpUsed}</th>
         {sets.map((s) => (
-          <Table.Td key={s.setId}>
+          <td key={s.setId}>
             {s.setup ?? WORDS.notSaved}
             {s.setupOff && <b> {WORDS.off}</b>}
-          </Table.Td>
+          </td>
         ))}
-      </Table.Tr>
-    </Table.Thead>
+      </tr>
+    </thead>
   );
 }
 
@@ -84,24 +83,24 @@ function SetHeads({ ledger }: LedgerProps) {
 function FaultRows({ ledger }: LedgerProps) {
   const sets = ledger.sessions.flatMap((s) => s.sets);
   return (
-    <Table.Tbody>
+    <tbody>
       {ledger.faults.map((f) => (
-        <Table.Tr key={f.fault} data-cleared={f.cleared || undefined}>
-          <Table.Th scope="row">
+        <tr key={f.fault} data-cleared={f.cleared || undefined}>
+          <th scope="row">
             {FAULT_TEXT[f.fault].seen}
             <small>{f.summary}</small>
-          </Table.Th>
+          </th>
           {f.cells.map((c, i) => (
             <Cell key={sets[i]!.setId} cell={c} />
           ))}
-        </Table.Tr>
+        </tr>
       ))}
       {ledger.faults.length === 0 && (
-        <Table.Tr>
-          <Table.Th scope="row">{WORDS.noFaultsOnRecord}</Table.Th>
-        </Table.Tr>
+        <tr>
+          <th scope="row">{WORDS.noFaultsOnRecord}</th>
+        </tr>
       )}
-    </Table.Tbody>
+    </tbody>
   );
 }
 
@@ -144,10 +143,10 @@ export function LedgerTable({ ledger }: LedgerProps) {
       ))}
       {ledger.sessions.some((s) => s.sets.length > 0) && (
         <div className={styles.scroll} tabIndex={0} role="region" aria-label={WORDS.ledgerOf(name)}>
-          <Table className={styles.table}>
+          <table className={styles.table}>
             <SetHeads ledger={ledger} />
             <FaultRows ledger={ledger} />
-          </Table>
+          </table>
         </div>
       )}
       <Corrections ledger={ledger} />

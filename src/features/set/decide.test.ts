@@ -15,6 +15,7 @@ const PLAN: SetPlan = {
     variantId: null,
     side: 'both',
     stationId: 's',
+    bandId: null,
     attachmentId: 'a',
     sets: 3,
     reps: 10,
@@ -22,12 +23,14 @@ const PLAN: SetPlan = {
     loadG: 10_000,
   },
   stackG: [5000, 7500, 10_000, 12_500],
+  bands: [],
+  weightN: 800,
   drops: { stances: [], stepIns: [], says: [] },
   rep: { stackTravelM: 0.6, peakAt: 0.5, loaded: null, jointDegs: null },
   limits: { limitsKg: NO_LOAD_LIMITS, mostLoadG: null, missing: [] },
   blocked: null,
 };
-const IDLE: LiveSetState = { pacer: { mode: 'idle' }, chosenLoadG: null, chosenScheme: null };
+const IDLE: LiveSetState = { pacer: { mode: 'idle' }, chosenLoadG: null, chosenScheme: null, chosenBandId: null };
 const NOW: Moment = { nowMs: 1000, paced: null };
 const START: Command = { do: 'start', setId: 'A' };
 const SHRUGS: Command = { do: 'fault', fault: 'shrugs', side: 'both', severity: 2 };
@@ -49,6 +52,45 @@ function page(plan = PLAN, state = IDLE) {
   return { give, events, view: () => liveSetView(records(), plan, state), log: () => records().log };
 }
 const kinds = (events: readonly FloorEventBody[]): string => events.map((e) => e.kind).join(' ');
+
+describe('a band under the feet', () => {
+  const bands = [
+    { id: 'light', name: 'Light', helpN: 100 },
+    { id: 'strong', name: 'Strong', helpN: 180 },
+  ];
+  const item = {
+    ...PLAN.item,
+    movement: 'pull-up-band-assisted',
+    stationId: null,
+    attachmentId: null,
+    loadG: 0,
+  } as const;
+  const plan: SetPlan = { ...PLAN, item, bands };
+  const set: readonly Command[] = [START, { do: 'end' }, { do: 'confirm', setId: 'A', loadG: 0, reps: 6 }];
+  it.each([
+    ['the first there is', plan, IDLE, 'light'],
+    ['as planned', { ...plan, item: { ...item, bandId: 'strong' } }, IDLE, 'strong'],
+    ['another than the one that is gone', { ...plan, item: { ...item, bandId: 'torn' } }, IDLE, 'light'],
+    ['as chosen', plan, { ...IDLE, chosenBandId: 'strong' }, 'strong'],
+  ])('goes on record with the start: %s', (_, p, state, bandId) => {
+    const { give, view } = page(p, state);
+    set.forEach((c) => give(c));
+    expect(view().last).toMatchObject({ bandId, reps: 6 });
+  });
+  it('six with the light one say: the strong one, for the 10 to 12 of the book', () => {
+    const { give, view } = page(plan);
+    expect(view().bandAdvice).toBeNull();
+    set.forEach((c) => give(c));
+    expect(view().bandAdvice).toMatchObject({ bandId: 'strong', within: true, by: { bandId: 'light', reps: 6 } });
+    expect(view().bandAdvice!.reps).toBeGreaterThanOrEqual(10);
+  });
+  it('a movement without bands names none', () => {
+    const { give, view } = page();
+    give(START);
+    expect(view()).toMatchObject({ bandId: null, bandAdvice: null });
+    expect(view().open!.bandId).toBeNull();
+  });
+});
 
 describe('what follows from a command', () => {
   it.each<[string, readonly Command[], string]>([

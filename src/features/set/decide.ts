@@ -77,10 +77,11 @@ function start(live: SetNow, plan: SetPlan, setId: string, nowMs: number): Decis
   // Asked for twice, or where nothing may start, it starts nothing.
   if (live.mode !== 'ready' && live.mode !== 'resting') return NOTHING;
   if (plan.blocked !== null || live.overLimit) return NOTHING;
-  const { parts, here, scheme } = live;
+  const { parts, here, scheme, bandId } = live;
   const targetReps = parts.reduce((sum, p) => sum + p.reps, 0);
   const body = { setId, setNo: here.length + 1, loadG: parts[0]!.loadG, targetReps, tempo: plan.item.tempo, scheme };
-  return { events: [{ kind: 'set-started', ...body }], pacer: paceFrom(live, setId, nowMs, LEAD_IN_MS, 0) };
+  const band = bandId === null ? {} : { bandId };
+  return { events: [{ kind: 'set-started', ...body, ...band }], pacer: paceFrom(live, setId, nowMs, LEAD_IN_MS, 0) };
 }
 
 /** On with the next part: at once where nothing has to be changed, else with time to change it. */

@@ -3,6 +3,7 @@ import type { BookEntry } from '@/core/book/book-entry';
 import { faultsOf } from '@/core/book/entry-faults';
 import { sessionResults } from '@/core/fault/judge-set';
 import { rankFaults, watchList, type WatchEntry } from '@/core/fault/watch-list';
+import { chooseBand, type BandChoice } from '@/core/load/choose-band';
 import { dropsInRow } from '@/core/load/drop-steps';
 import { loadForReps } from '@/core/load/one-rep-max';
 import { nextLoad, type NextLoad } from '@/core/load/progress';
@@ -24,7 +25,7 @@ import type { Records } from '@/offline/tap-queue';
 import type { SetState } from './set-machine';
 
 /** What a set is made of beside its records: the plan as the server gives it. */
-export type SetPlan = Pick<SetView, 'item' | 'stackG' | 'drops' | 'rep' | 'limits' | 'blocked'>;
+export type SetPlan = Pick<SetView, 'item' | 'stackG' | 'bands' | 'weightN' | 'drops' | 'rep' | 'limits' | 'blocked'>;
 
 /** What the page itself holds: the pacer, and what was chosen for the next set. */
 export interface LiveSetState {
@@ -32,6 +33,8 @@ export interface LiveSetState {
   /** Null: as last used, else as planned. */
   readonly chosenLoadG: number | null;
   readonly chosenScheme: Scheme | null;
+  /** Band chosen for the next set. */
+  readonly chosenBandId: string | null;
 }
 
 /** Where a movement stands: nothing done yet, a set under way or left, resting, stopped, or waiting for a limit. */
@@ -51,6 +54,8 @@ export interface SetNow {
   readonly setNo: number;
   readonly finished: boolean;
   readonly loadG: number;
+  /** Band under the feet; null where none is hung. */
+  readonly bandId: string | null;
   readonly scheme: Scheme;
   /** Ways to do the set that can be done with what is here. */
   readonly schemes: readonly Scheme[];
@@ -67,6 +72,11 @@ export interface SetNow {
   readonly overLimit: boolean;
 }
 
+/** A band to hang, and the set that says so. */
+export interface BandAdvice extends BandChoice {
+  readonly by: { readonly bandId: string; readonly reps: number };
+}
+
 /** What is judged of the records: what to look for, what to lift, what to ask. */
 export interface SetJudgement {
   readonly faults: readonly FaultCode[];
@@ -74,6 +84,8 @@ export interface SetJudgement {
   readonly watch: readonly WatchEntry[];
   /** Offered before the first set; null once one was begun. */
   readonly advice: NextLoad | null;
+  /** The band for the movement's reps, by the last set that was done with one. */
+  readonly bandAdvice: BandAdvice | null;
   readonly openCorrection: CorrectionMark | null;
   readonly undoable: FloorEvent | null;
   readonly lastNote: string;
@@ -148,6 +160,19 @@ function adviceOf({ item, stackG, limits }: SetPlan, log: SetLog, here: readonly
   return nextLoad(sessionResults(own, session), item.loadG, stackG, limits.mostLoadG);
 }
 
+/** The band of the last set today, else as planned, else the first there is. */
+const bandBefore = ({ item, bands }: SetPlan, last: SetRecord | null): string | null =>
+  [last?.bandId, item.bandId].find((id) => bands.some((b) => b.id === id)) ?? bands[0]?.id ?? null;
+
+/** The band that leaves the movement's own reps, by the newest set that was done with a band of this gym. */
+function bandAdviceOf({ item, bands, weightN }: SetPlan, log: SetLog): BandAdvice | null {
+  const done = log.sets.findLast((s) => s.confirmed && s.reps > 0 && bands.some((b) => b.id === s.bandId));
+  const band = bands.find((b) => b.id === done?.bandId);
+  if (!done || !band) return null;
+  const choice = chooseBand(bands, weightN, { helpN: band.helpN, reps: done.reps }, entryOf(item.movement).reps);
+  return choice && { ...choice, by: { bandId: band.id, reps: done.reps } };
+}
+
 /** Where a set stands, from the records, the plan and what the page holds. */
 export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: LiveSetState): SetNow {
   const { item, limits } = plan;
@@ -175,6 +200,7 @@ export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: Live
     setNo: open?.setNo ?? Math.min(here.length + 1, Math.max(item.sets, here.length + (finished ? 0 : 1))),
     finished,
     loadG,
+    bandId: plan.bands.length === 0 ? null : (open?.bandId ?? state.chosenBandId ?? bandBefore(plan, last)),
     scheme,
     schemes: SCHEMES.filter((s) => all[s].length > 0),
     parts,
@@ -202,6 +228,7 @@ export function judgeSets({ log, events }: Records, plan: SetPlan): SetJudgement
     ranked: rankFaults(log.sets),
     watch: watchList(log.sets),
     advice: adviceOf(plan, log, here),
+    bandAdvice: bandAdviceOf(plan, log),
     openCorrection: findOpenCorrection(here.slice(0, -1)),
     undoable: findUndoable(events, item.id),
     lastNote: log.sets.findLast((s) => s.note !== '')?.note ?? '',

@@ -103,6 +103,7 @@ describe('judging a set', () => {
     startedAtMs: 1,
     endedAtMs: 2,
     loadG: 15000,
+    bandId: null,
     reps: 12,
     targetReps: 12,
     tempo: '3-1-2-1',

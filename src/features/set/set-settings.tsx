@@ -1,15 +1,15 @@
 'use client';
-import { Alert } from '@mantine/core';
-import { NativeSelect } from '@mantine/core';
+import { Alert, NativeSelect } from '@mantine/core';
 import { useMounted } from '@mantine/hooks';
 import Link from 'next/link';
 import { platesPerSide } from '@/core/load/plates-per-side';
 import { findNeighbourStep } from '@/core/load/stack-steps';
 import type { Scheme } from '@/core/tempo/scheme';
+import { GRAVITY_MS2 } from '@/core/units/mass';
 import type { SettingView } from '@/contract/views/setting';
 import type { SetView } from '@/contract/views/set';
 import { loadNumber, loadText } from '@/messages/loads';
-import { PROGRESS_TEXT } from '@/messages/progress';
+import { bandAdviceText, PROGRESS_TEXT } from '@/messages/progress';
 import { SCHEME_TEXT, tempoExtras, tempoNumbers } from '@/messages/schemes';
 import { markLabel, shortLabel } from '@/messages/settings';
 import { Steppers } from './steppers';
@@ -67,6 +67,48 @@ function LoadSetting({ plan, control, label }: Props & { readonly label: string 
       {limits.mostLoadG !== null && <span>{WORDS.cliniciansLimit(loadText(limits.mostLoadG, unit))}</span>}
       {canChange && (
         <Steppers less={WORDS.oneStepLighter} more={WORDS.oneStepHeavier} onLess={to(lighter)} onMore={to(heavier)} />
+      )}
+    </div>
+  );
+}
+
+/** Which band is under the feet, what it takes off, and the one that leaves the movement's reps. */
+function BandSetting({ plan, control }: Props) {
+  const listening = useMounted();
+  const { live, chooseBand } = control;
+  const { bands } = plan;
+  const hung = bands.find((b) => b.id === live.bandId);
+  if (!hung) return null;
+  const canChange = !live.open && !live.pain;
+  const advice = live.bandAdvice;
+  const nameOf = (id: string): string => bands.find((b) => b.id === id)!.name;
+  return (
+    <div className={styles.plate}>
+      <span>{WORDS.band}</span>
+      <b data-span data-testid="set-band">
+        {hung.name}
+      </b>
+      <span>{WORDS.bandTakes(Math.round(hung.helpN / GRAVITY_MS2))}</span>
+      {canChange && advice && (
+        <button
+          type="button"
+          className={styles.advice}
+          data-testid="band-advice"
+          disabled={advice.bandId === hung.id}
+          onClick={() => chooseBand(advice.bandId)}
+        >
+          <b>{nameOf(advice.bandId)}</b> {bandAdviceText(advice, advice.by.reps, nameOf(advice.by.bandId))}
+        </button>
+      )}
+      {canChange && bands.length > 1 && (
+        <NativeSelect
+          className={styles.scheme}
+          disabled={!listening}
+          aria-label={WORDS.whichBand}
+          value={hung.id}
+          data={bands.map((b) => ({ value: b.id, label: b.name }))}
+          onChange={(e) => chooseBand(e.currentTarget.value)}
+        />
       )}
     </div>
   );
@@ -130,6 +172,7 @@ export function SetSettings({ plan, control }: Props) {
         </Alert>
       )}
       {plan.loadLabel && <LoadSetting plan={plan} control={control} label={plan.loadLabel} />}
+      <BandSetting plan={plan} control={control} />
       <AimSetting control={control} />
       <Link href={`/setup/${plan.item.id}`} className={styles.toPlates}>
         {plan.setupSaved ? WORDS.changeSetUp : WORDS.setUpNotSavedYet}

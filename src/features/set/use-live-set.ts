@@ -19,6 +19,7 @@ export interface LiveSetControl {
   readonly give: Give;
   readonly chooseLoad: (loadG: number) => void;
   readonly chooseScheme: (scheme: Scheme) => void;
+  readonly chooseBand: (bandId: string) => void;
   /** Pace now, straight from the clock; the drawing asks for it every frame. */
   readonly paceNow: () => PaceAt | null;
 }
@@ -31,7 +32,11 @@ export function useLiveSet(plan: SetView, nowMs: () => number): LiveSetControl {
   const [pacer, dispatch] = useReducer(reduceSet, { mode: 'idle' });
   const [chosenLoadG, chooseLoad] = useState<number | null>(null);
   const [chosenScheme, chooseScheme] = useState<Scheme | null>(null);
-  const state = useMemo(() => ({ pacer, chosenLoadG, chosenScheme }), [pacer, chosenLoadG, chosenScheme]);
+  const [chosenBandId, chooseBand] = useState<string | null>(null);
+  const state = useMemo(
+    () => ({ pacer, chosenLoadG, chosenScheme, chosenBandId }),
+    [pacer, chosenLoadG, chosenScheme, chosenBandId],
+  );
   const now = useMemo(() => setNow({ log }, plan, state), [log, plan, state]);
   const judged = useMemo(() => judgeSets({ log, events }, plan), [log, events, plan]);
   const live = useMemo(() => ({ ...now, ...judged }), [now, judged]);
@@ -62,5 +67,5 @@ export function useLiveSet(plan: SetView, nowMs: () => number): LiveSetControl {
     },
     [append, plan, nowMs, paceNow],
   );
-  return { live, pacer, trouble, give, chooseLoad, chooseScheme, paceNow };
+  return { live, pacer, trouble, give, chooseLoad, chooseScheme, chooseBand, paceNow };
 }

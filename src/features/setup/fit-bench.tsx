@@ -168,6 +168,12 @@ function SetPlates({ context, fit, moves, state }: FitProps & { readonly state: 
           </div>
         </div>
       )}
+      {context.bandName && (
+        <div className={styles.plate}>
+          <div className={styles.plateLabel}>{WORDS.band}</div>
+          <div className={styles.plateWords}>{context.bandName}</div>
+        </div>
+      )}
       <div className={styles.plate}>
         <div className={styles.plateLabel}>{WORDS.bodyAndGrip}</div>
         <div className={styles.plateWords}>

@@ -32,6 +32,7 @@ export const WORDS = {
   bothArms: 'both arms',
   columns: 'Columns',
   handle: 'Handle',
+  band: 'Band',
   noneHereIsMadeFor: 'none here is made for it',
   addAMovementToToday: 'Add a movement to today',
   starts: 'Starts',

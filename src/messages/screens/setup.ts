@@ -56,6 +56,7 @@ export const WORDS = {
   hardest: 'Hardest',
   // fit-bench
   setUpDrawing: 'Set-up drawing',
+  band: 'Band',
   bodyAndGrip: 'Body and grip',
   answer: 'Answer',
   cautions: 'Cautions',

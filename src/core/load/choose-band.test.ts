@@ -1,0 +1,55 @@
+import { describe, expect, it } from 'vitest';
+import { GRAVITY_MS2 } from '../units/mass';
+import { chooseBand, repsWith } from './choose-band';
+import { MAX_OVER_LOAD } from './one-rep-max';
+
+const kg = (mass: number): number => mass * GRAVITY_MS2;
+const WANTED = { min: 10, max: 12 };
+const BANDS = [
+  { id: 'light', helpN: kg(10) },
+  { id: 'middle', helpN: kg(17) },
+  { id: 'strong', helpN: kg(25) },
+  { id: 'very-strong', helpN: kg(35) },
+];
+
+describe('the band that leaves 10 to 12 strict reps', () => {
+  // 80 kg of body. Remembered values of the formulas: six reps are about 84 % of the maximum, eleven about 72 to 74 %.
+  it.each([
+    ['six with the light one: 70 kg for 6 is about 61 kg for 11', { helpN: kg(10), reps: 6 }, 'middle', true],
+    ['eleven with the strong one keep it', { helpN: kg(25), reps: 11 }, 'strong', true],
+    [
+      'two with the middle one: no band here leaves eleven, the strong one comes nearest',
+      { helpN: kg(17), reps: 2 },
+      'strong',
+      false,
+    ],
+    ['twenty with the strong one: twelve are left with the middle one', { helpN: kg(25), reps: 20 }, 'middle', true],
+    [
+      'one with the very strong one: the most help there is, and not enough',
+      { helpN: kg(35), reps: 1 },
+      'very-strong',
+      false,
+    ],
+  ] as const)('%s', (_, done, band, within) => {
+    expect(chooseBand(BANDS, kg(80), done, WANTED)).toMatchObject({ bandId: band, within });
+  });
+  it.each([
+    ['no bands', [], { helpN: 0, reps: 8 }],
+    ['no reps', BANDS, { helpN: 0, reps: 0 }],
+    ['more reps than the formulas hold for', BANDS, { helpN: 0, reps: 21 }],
+    ['a band that carries all of the weight', BANDS, { helpN: kg(80), reps: 8 }],
+  ])('%s: nothing is said', (_, bands, done) => {
+    expect(chooseBand(bands, kg(80), done, WANTED)).toBeNull();
+  });
+  it('reps never grow with the load, and the same load allows the same reps', () => {
+    for (let reps = 1; reps <= 20; reps++) {
+      expect(repsWith(kg(60), kg(60), reps)).toBe(reps);
+      const row = [40, 50, 60, 70, 80].map((mass) => repsWith(kg(mass), kg(60), reps));
+      expect(row).toEqual([...row].sort((a, b) => b - a));
+    }
+    // Every formula by itself says no more than one rep beyond the next.
+    const over = Object.values(MAX_OVER_LOAD).map((f) => f(6) / f(11));
+    expect(Math.min(...over)).toBeGreaterThan(0.8);
+    expect(Math.max(...over)).toBeLessThan(0.95);
+  });
+});
