@@ -153,10 +153,12 @@ test('retarget: on another column the hole is solved anew and the stack converte
     '30 lb here for the 15 kg planned on Long pair by the window',
   );
   await expect(page.getByText('Set up with Rope-wound handle instead.')).toBeVisible();
-  // A single column serves one arm: said, with the way back.
+  // A single column serves one arm: said, and taken with one tap.
   await page.getByLabel('Columns', { exact: true }).selectOption({ label: 'Lone column at the mirror' });
-  await page.getByRole('link', { name: 'Back to the columns as planned' }).click();
-  await expect(page.getByTestId('plate-hole')).toHaveText(hole!);
+  await expect(page.getByRole('alert')).toContainText('one arm at a time');
+  await page.getByRole('button', { name: 'Work one arm' }).click();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await expect(page.getByLabel('Working', { exact: true })).toHaveValue('right');
 });
 
 test('looking closer by wheel, by steps and by key; the hand still lands on what it takes hold of', async ({

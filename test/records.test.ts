@@ -35,6 +35,15 @@ const SETUP = {
 };
 const OLD_OPTIONS = { peak: 'mid', tiltDeg: 5, frontFoot: 'left' };
 
+it('a planned movement that the book does not hold is named on the floor, and the rest of the day stands', () => {
+  const db = world();
+  db.prepare('UPDATE session_item SET movement = ? WHERE id = ?').run('moon-walk', ITEM);
+  const view = loadFloor(at(db));
+  expect(view.unreadable).toMatchObject([{ table: 'session_item', id: ITEM, name: 'moon-walk' }]);
+  expect(view.sessions.find((s) => s.clientId === 'anselm')!.items).toHaveLength(1);
+  expect([loadItem(at(db), ITEM), loadSet(at(db), ITEM), loadSetup(at(db), ITEM)]).toEqual([null, null, null]);
+});
+
 describe('records of older versions', () => {
   it('a set-up from before there were more choices than three is read with the usual others', () => {
     const read = readFloorEvent({ ...SETUP, options: OLD_OPTIONS });

@@ -1,6 +1,7 @@
 import { connection } from 'next/server';
 import { readMovement } from '@/contract/case';
 import { FloorBoard } from '@/features/floor/floor-board';
+import { UnreadableNote } from '@/features/shell/unreadable-note';
 import { PlanForm } from '@/features/floor/plan-form';
 import { loadFloor } from '@/server/floor';
 import { listPlanChoices } from '@/server/plan';
@@ -18,11 +19,13 @@ export default async function FloorPage({
   const uc = openUseCase();
   const movement = plan ? readMovement(plan) : null;
   const asked = movement ? { movement, variantId: variant ?? '', clientId: client ?? '' } : null;
+  const floor = loadFloor(uc);
   return (
     <>
       <h1 className="visually-hidden">{WORDS.floor}</h1>
-      <FloorBoard view={loadFloor(uc)} />
+      <FloorBoard view={floor} />
       <div className="page">
+        <UnreadableNote rows={floor.unreadable} />
         <PlanForm key={`${plan}-${variant}`} choices={listPlanChoices(uc)} action={planTodayAction} asked={asked} />
       </div>
     </>

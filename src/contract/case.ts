@@ -86,9 +86,6 @@ export const caseSchema = plain.superRefine((c, ctx) => {
   if (onCable && !c.attachment) report(['attachment'], EXPECTED.cableObject);
   if (room.minDistanceM >= room.maxDistanceM) report(['station', 'room', 'maxDistanceM'], EXPECTED.overMinDistance);
   if (!worksOn(entry, c.side)) report(['side'], entry.hands === 'two' ? EXPECTED.bothSides : EXPECTED.oneSide);
-  // A sweep can be done with one arm; what takes two hands is answered with what stands in for it.
-  else if (entry.path.kind === 'sweep' && column?.kind === 'single' && c.side === 'both')
-    report(['side'], EXPECTED.oneArmOnSingle);
   const straddles = c.options.practices?.['row-base'] ?? c.options.schools?.['row-base'];
   if (straddles === 'knee-on-bench' && noteDefaults(c.client.notes).avoidStraddle)
     report(['options', 'practices', 'row-base'], EXPECTED.easyOnAbdomen);

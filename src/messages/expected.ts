@@ -61,7 +61,6 @@ export const EXPECTED = {
   format: (name: string): string => `expected "${name}"`,
   bothSides: 'expected both: this movement is done with both sides',
   oneSide: 'expected left or right: this movement is done one side at a time',
-  oneArmOnSingle: 'expected left or right: a single column serves one arm',
   cableObject: 'expected an object: this movement hangs on a cable',
   noColumnPlace: 'expected none: this movement has no place at a column',
   easyOnAbdomen: 'expected both-feet-down or forearm-on-thigh: abdomen or groin is noted of this client',

@@ -1,4 +1,4 @@
-import type { QuestionAnswer } from '@/core/book/answer-question';
+import { posedOf, type QuestionAnswer } from '@/core/book/answer-question';
 import type { BookEntry, Grip } from '@/core/book/book-entry';
 import type { LineMetrics } from '@/core/mechanics/line-profile';
 import type { CompensatingMuscle } from '@/core/body/compensating-muscle';
@@ -104,7 +104,7 @@ export function standInCurveText(answer: QuestionAnswer): string {
   const { peakAt, loadedShare } = answer.metrics;
   return (
     `Dashed on the curve: hardest ${whereInRange(peakAt)}, loaded over ${percent(loadedShare)}, ` +
-    `at the ${jointName(answer.posed)}.`
+    `at the ${jointName(posedOf(answer))}.`
   );
 }
 

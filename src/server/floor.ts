@@ -114,11 +114,18 @@ function toSession(uc: UseCase, session: Session): FloorSessionView {
 export function loadFloor(uc: UseCase): FloorView {
   const { nowMs } = uc;
   const { fromMs, toMs } = dayOf(nowMs);
-  const sessions = listSessions(uc.db, fromMs, toMs).map((s) => toSession(uc, s));
+  const today = listSessions(uc.db, fromMs, toMs);
+  const sessions = today.map((s) => toSession(uc, s));
   const open = sessions.filter((s) => !s.done);
   const next =
     open.find((s) => s.items.some((i) => i.state === 'under-way')) ??
     open.find((s) => s.startsAtMs + s.minutes * 60_000 > nowMs) ??
     open[0];
-  return { nowMs, now: clock(nowMs), sessions, nextId: next?.id ?? null };
+  return {
+    nowMs,
+    now: clock(nowMs),
+    sessions,
+    nextId: next?.id ?? null,
+    unreadable: today.flatMap((s) => s.unreadable),
+  };
 }

@@ -48,14 +48,15 @@ function nearestOf(q: Question): Answer['nearest'] {
   const standIn = findStandIn(q);
   if (!standIn) return null;
   const name = BOOK_TEXT[standIn.entry.id]!.name.toLowerCase();
-  const tilt = standIn.tiltDeg === null ? '' : `sweep tilted ${standIn.tiltDeg}°, `;
   const { entry, tiltDeg, posed, solution } = standIn;
+  const tilt = tiltDeg === null ? '' : `sweep tilted ${tiltDeg}°, `;
+  const arm = posed.question.side !== q.side && entry.path.kind === 'sweep' ? 'one arm at a time, ' : '';
   const common = { movement: entry.id, tiltDeg };
   return solution
     ? {
         ...common,
         best: toAnswerEvaluation(posed, solution.best),
-        says: `On this column: ${name}, ${tilt}hole ${solution.best.placement.hole}.`,
+        says: `On this column: ${name}, ${arm}${tilt}hole ${solution.best.placement.hole}.`,
       }
     : { ...common, best: toFreeEvaluation(posed), says: `Without a column: ${name}.` };
 }

@@ -6,7 +6,7 @@ import type { ActiveRangeDeg } from '@/core/body/active-range';
 import type { BookEntry } from '@/core/book/book-entry';
 import { NO_FIT, type ClientFit } from '@/core/book/client-fit';
 import type { Side } from '@/core/body/side';
-import { answerQuestion, type QuestionAnswer } from '@/core/book/answer-question';
+import { answerQuestion, posedOf } from '@/core/book/answer-question';
 import { poseKnown, poseQuestion } from '@/core/book/pose-question';
 import { limbOn, searchOf } from '@/core/book/posed-question';
 import { profileOf } from '@/core/book/profile-limb';
@@ -72,8 +72,11 @@ export function questionOf(movement: string, statureM = 1.75, change: Change = {
 export const problemOf = (...args: Parameters<typeof questionOf>): SetupProblem =>
   searchOf(poseKnown(questionOf(...args)));
 
-/** The answer of a movement as it is asked; what is left out is as usual. */
-export const answerOf = (entry: BookEntry, asked: Asked): QuestionAnswer => answerQuestion(askQuestion(entry, asked));
+/** The answer of a movement as it is asked, with its shown limb at hand; what is left out is as usual. */
+export function answerOf(entry: BookEntry, asked: Asked) {
+  const answer = answerQuestion(askQuestion(entry, asked));
+  return answer.ok ? { ...answer, posed: posedOf(answer), side: answer.from.shown } : answer;
+}
 
 /** The search of a movement as it is asked; null without a column, or when the range leaves too little of it. */
 export const searchFor = (entry: BookEntry, asked: Asked): SetupProblem | null =>

@@ -1,4 +1,5 @@
 import type { MovementId } from '@/core/book/book';
+import type { UnreadableRow } from '../records/record';
 import type { SettingView } from './setting';
 import type { ScreeningView } from './client';
 import type { FaultCode } from '@/core/movement/fault-code';
@@ -45,4 +46,5 @@ export interface FloorView {
   readonly sessions: readonly FloorSessionView[];
   /** Who is next: under way or first not done. */
   readonly nextId: string | null;
+  readonly unreadable: readonly UnreadableRow[];
 }

@@ -1,3 +1,4 @@
+import type { UnreadableRow } from '../records/record';
 import type { MovementId } from '@/core/book/book';
 import type { WorkingSide } from '@/core/body/side';
 import type { EntryOptions } from '@/core/book/entry-options';
@@ -32,6 +33,8 @@ export interface Session {
   readonly startsAtMs: number;
   readonly minutes: number;
   readonly items: readonly SessionItem[];
+  /** Planned movements that this program cannot read. */
+  readonly unreadable: readonly UnreadableRow[];
 }
 
 /** A trainer's own way of doing a movement of the book. */

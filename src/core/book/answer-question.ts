@@ -1,6 +1,5 @@
 import type { Violation } from '@/core/setup/violation';
 import { workingSides } from '@/core/body/side';
-import type { Side } from '@/core/body/side';
 import type { Vec3 } from '@/core/geometry/vector';
 import type { LineMetrics, ProfileSamples } from '@/core/mechanics/line-profile';
 import type { Placement } from '@/core/setup/setup-problem';
@@ -20,9 +19,6 @@ export interface GoodAnswer {
   readonly placement: Placement | null;
   readonly metrics: LineMetrics;
   readonly samples: ProfileSamples;
-  /** Of the side that is shown. */
-  readonly posed: PosedEntry;
-  readonly side: Side;
   readonly pulley: Vec3 | null;
   readonly from: PosedQuestion;
 }
@@ -33,6 +29,9 @@ export interface NoAnswer {
   readonly reason: 'range' | 'no-column' | 'one-pulley' | 'sides' | 'limits';
   readonly violations: readonly Violation[];
 }
+
+/** The posed limb that an answer is shown by. */
+export const posedOf = (answer: GoodAnswer): PosedEntry => shownLimb(answer.from).posed;
 
 /** What a question is answered with. */
 export type QuestionAnswer = GoodAnswer | NoAnswer;
@@ -80,9 +79,8 @@ export function answerQuestion(question: Question): QuestionAnswer {
 /** The same for a question whose limbs are posed and whose kit is known to serve. */
 export function answerPosed(from: PosedQuestion): QuestionAnswer {
   const { shown: side } = from;
-  const limb = shownLimb(from);
-  const common = { ok: true as const, posed: limb.posed, side, from };
-  if (!from.search) return { ...common, placement: null, ...profileOf(limb), pulley: null };
+  const common = { ok: true as const, from };
+  if (!from.search) return { ...common, placement: null, ...profileOf(shownLimb(from)), pulley: null };
   const search = searchOf(from);
   const solution = solveSetup(search);
   if (!solution.feasible) return no('limits', solution.nearest.violations);

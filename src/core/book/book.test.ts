@@ -1,4 +1,3 @@
-import type { QuestionAnswer } from '@/core/book/answer-question';
 import { SIDES, type Side } from '@/core/body/side';
 import { describe, expect, it } from 'vitest';
 import { REGIONS } from '@/core/body/region-line';
@@ -15,7 +14,7 @@ import { USUAL_KIT } from './station-kit';
 
 const LOAD_KG = 20;
 const STATURES = [1.5, 1.75, 2];
-const ask = (e: BookEntry, statureM: number, side = sidesOf(e).at(-1)!, more: object = {}): QuestionAnswer =>
+const ask = (e: BookEntry, statureM: number, side = sidesOf(e).at(-1)!, more: object = {}) =>
   answerOf(e, {
     body: bodyOf(statureM),
     side,

@@ -8,7 +8,7 @@ import { BOOK } from './book';
 import { sidesOf, type BookEntry } from './book-entry';
 import { takesBand } from './book-entry';
 import { rangeDegOf } from './range-deg';
-import { answerQuestion, type NoAnswer } from './answer-question';
+import { answerQuestion, posedOf, type NoAnswer } from './answer-question';
 import { askQuestion, type Question } from './question';
 
 /** What a gym has in working order. */
@@ -119,7 +119,8 @@ function judge(entry: BookEntry, region: Region, input: ChooseInput): Choice {
       refusal ??= answer;
       continue;
     }
-    const rangeDeg = rangeDegOf(answer.posed.path, answer.posed.target.joint);
+    const { path, target } = posedOf(answer);
+    const rangeDeg = rangeDegOf(path, target.joint);
     const { loadedShare } = answer.metrics;
     const score =
       (LOADED_WEIGHT * loadedShare + (1 - LOADED_WEIGHT) * Math.min(1, rangeDeg / WIDE_RANGE_DEG)) *

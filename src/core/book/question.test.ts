@@ -39,6 +39,8 @@ describe('a question', () => {
 
 describe('on a column with one pulley', () => {
   it.each([
+    ['cable-fly-level', 'cable-fly-level', 'right'],
+    ['cable-fly-low-to-high', 'cable-fly-low-to-high', 'right'],
     ['cable-fly-incline', 'dumbbell-fly-incline', 'both'],
     ['cable-fly-decline', 'cable-fly-high-to-low', 'right'],
     ['cable-squeeze-press', 'close-dumbbell-squeeze-press', 'both'],

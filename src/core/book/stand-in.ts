@@ -36,10 +36,10 @@ function askInstead(blocked: Question, other: BookEntry, tiltDeg: number | null)
           column: null,
         })
       : null;
-  if (other.id === blocked.own.id && tiltDeg !== null)
-    return { ...withChoices(blocked, { ...blocked.options, tiltDeg }, blocked.side), ...free };
   // A column with one pulley serves one arm: what can be done with one stands in for what takes two.
   const side = onePulley && !other.load.shared ? 'right' : blocked.side;
+  if (other.id === blocked.own.id && tiltDeg !== null)
+    return { ...withChoices(blocked, { ...blocked.options, tiltDeg }, side), ...free };
   if (!worksOn(other, side)) return null;
   const own = usualOptions(other);
   const asked = askQuestion(other, { ...blocked, ...free, side, options: { ...own, tiltDeg: tiltDeg ?? own.tiltDeg } });
@@ -48,13 +48,13 @@ function askInstead(blocked: Question, other: BookEntry, tiltDeg: number | null)
 
 /**
  * Nearest working stand-in on the same column: a sweep's own tilts, closest first, then the other flies on their
- * defaults; then the movement's own stand-ins, first come first. Where the column has a pulley too few, what needs no
- * column stands in too. Null when there is none.
+ * defaults; then the movement's own stand-ins, first come first. Where the column has a pulley too few, a sweep is done
+ * with one arm, and what needs no column stands in too. Null when there is none.
  */
 export function findStandIn(blocked: Question): StandIn | null {
   const { own, options } = blocked;
   const candidates: (readonly [BookEntry, number | null])[] = [];
-  if (own.path.kind === 'sweep' && !lacksPulley(blocked)) {
+  if (own.path.kind === 'sweep') {
     const { min, max } = own.path.tiltDeg;
     const tilts: number[] = [];
     for (let t = min; t <= max; t += TILT_STEP_DEG) tilts.push(t);

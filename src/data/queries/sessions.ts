@@ -1,4 +1,6 @@
 import type { PlannedItems } from '@/core/record/set-log';
+import { readRows } from '@/contract/records/record';
+import { readSessionItem, type SessionItemRow } from '@/contract/records/session-item-record';
 import type { Session, SessionItem } from '@/contract/views/plan';
 import type { Db } from '../open-db';
 
@@ -8,32 +10,43 @@ const ITEM =
   'i.load_g AS loadG FROM session_item i';
 const SESSION = 'SELECT id, gym_id AS gymId, client_id AS clientId, starts_at_ms AS startsAtMs, minutes FROM session';
 
-const withItems = (db: Db, s: Omit<Session, 'items'>): Session => ({
-  ...s,
-  items: db.prepare(`${ITEM} WHERE i.session_id = ? ORDER BY i.position`).all(s.id) as SessionItem[],
-});
+type SessionRow = Omit<Session, 'items' | 'unreadable'>;
+
+function withItems(db: Db, s: SessionRow): Session {
+  const rows = db.prepare(`${ITEM} WHERE i.session_id = ? ORDER BY i.position`).all(s.id) as SessionItemRow[];
+  const { rows: items, unreadable } = readRows(rows, readSessionItem, (r) => ({
+    table: 'session_item',
+    id: r.id,
+    name: r.movement,
+  }));
+  return { ...s, items, unreadable };
+}
 
 /** Sessions that start in [fromMs, toMs), earliest first. */
 export const listSessions = (db: Db, fromMs: number, toMs: number): Session[] =>
   (
     db
       .prepare(`${SESSION} WHERE starts_at_ms >= ? AND starts_at_ms < ? ORDER BY starts_at_ms`)
-      .all(fromMs, toMs) as Omit<Session, 'items'>[]
+      .all(fromMs, toMs) as SessionRow[]
   ).map((s) => withItems(db, s));
 
-export const findItem = (db: Db, id: string): SessionItem | null =>
-  (db.prepare(`${ITEM} WHERE i.id = ?`).get(id) as SessionItem | undefined) ?? null;
+/** A planned movement; null where there is none of that id, or none that can be read. */
+export function findItem(db: Db, id: string): SessionItem | null {
+  const row = db.prepare(`${ITEM} WHERE i.id = ?`).get(id) as SessionItemRow | undefined;
+  const read = row && readSessionItem(row);
+  return read?.ok ? read.value : null;
+}
 
 export function findSession(db: Db, id: string): Session | null {
-  const s = db.prepare(`${SESSION} WHERE id = ?`).get(id) as Omit<Session, 'items'> | undefined;
+  const s = db.prepare(`${SESSION} WHERE id = ?`).get(id) as SessionRow | undefined;
   return s ? withItems(db, s) : null;
 }
 
 /** A client's sessions with what was planned for them, newest first. */
 export const listSessionsOf = (db: Db, clientId: string): Session[] =>
-  (
-    db.prepare(`${SESSION} WHERE client_id = ? ORDER BY starts_at_ms DESC`).all(clientId) as Omit<Session, 'items'>[]
-  ).map((s) => withItems(db, s));
+  (db.prepare(`${SESSION} WHERE client_id = ? ORDER BY starts_at_ms DESC`).all(clientId) as SessionRow[]).map((s) =>
+    withItems(db, s),
+  );
 
 /** What is planned of the movements that a client's records belong to, by item. */
 export function plannedItemsOf(db: Db, clientId: string): PlannedItems {
@@ -59,7 +72,7 @@ export function addItem(db: Db, i: SessionItem, actorId: string): void {
 }
 
 /** Add a session with its items; a session already there stays as it is. `actorId`: who planned it. */
-export function addSession(db: Db, s: Session, actorId: string): void {
+export function addSession(db: Db, s: Omit<Session, 'unreadable'>, actorId: string): void {
   db.transaction(() => {
     const added = db
       .prepare(

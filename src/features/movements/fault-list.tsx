@@ -19,11 +19,11 @@ export function FaultList({ answer, own }: Props) {
   const faults = faultsOf(answer.ok ? answer.from.entry : own);
   const costs = useMemo(() => {
     if (!answer.ok) return new Map<string, string>();
-    const { from, placement, side } = answer;
+    const { from, placement } = answer;
     return new Map(
       faultsOf(from.entry).flatMap((f) => {
         const p = PERTURBATION[f];
-        const cost = p && costOfFault(from, placement, side, p, p.usual);
+        const cost = p && costOfFault(from, placement, from.shown, p, p.usual);
         return p && cost ? [[f, faultCostText(p, p.usual, cost)] as const] : [];
       }),
     );

@@ -5,6 +5,7 @@ import { facingText, postureText } from '@/messages/book';
 import { ATTACHMENT_NAME, missingName } from '@/messages/kit';
 import { hardestText, PLACE_TEXT, REGION_NAME } from '@/messages/movements';
 import { regionChangeText, regionText, settingText } from '@/messages/settings';
+import { posedOf } from '@/core/book/answer-question';
 import type { ChosenMovement } from './movement-answer';
 import { WORDS } from '@/messages/screens/movements';
 import styles from './movements.module.css';
@@ -57,7 +58,7 @@ function SetFacts({ movement }: Pick<Props, 'movement'>) {
 /** How the range is loaded, and what this client's joints leave of it. */
 function RangeFacts({ movement: { answer } }: Pick<Props, 'movement'>) {
   if (!answer.ok) return null;
-  const { range } = answer.posed;
+  const { range } = posedOf(answer);
   return (
     <>
       <Fact name="Hardest">{hardestText(answer.metrics)}</Fact>

@@ -2,7 +2,7 @@
 import { IconPlayerPause, IconPlayerPlay } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import { useMemo, type ReactNode } from 'react';
-import type { GoodAnswer } from '@/core/book/answer-question';
+import { posedOf, type GoodAnswer } from '@/core/book/answer-question';
 import type { BookEntry } from '@/core/book/book-entry';
 import { LAST_SAMPLE } from '@/core/movement/chain-path';
 import type { Curve } from '@/charts/resistance-series';
@@ -75,8 +75,9 @@ function Scrubber({
 
 /** The resistance over the rep. */
 function MovementCurve({ answer, beside, loadSays }: Pick<Props, 'answer' | 'beside'> & { readonly loadSays: string }) {
-  const { metrics, samples, from, posed } = answer;
+  const { metrics, samples, from } = answer;
   const { entry } = from;
+  const posed = posedOf(answer);
   const main = useMemo(() => ({ name: 'now', resistanceNm: samples.resistanceNm }), [samples]);
   return (
     <>

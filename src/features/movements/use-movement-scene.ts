@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { GoodAnswer } from '@/core/book/answer-question';
+import { posedOf, type GoodAnswer } from '@/core/book/answer-question';
 import { anchorOf } from '@/core/book/entry-load';
 import { entryBodyAt } from '@/core/book/pose-entry';
 import { holeHeightM, type Column } from '@/core/kit/column';
@@ -16,8 +16,9 @@ const topHoleM = (column: Column): number =>
 
 /** Both views of an answered movement at a sample of its range, to one scale. */
 export function useMovementScene(answer: GoodAnswer, column: Column | null, padUpM: number, i: number) {
-  const { posed, side, placement, pulley, from } = answer;
-  const { entry, question } = from;
+  const { placement, pulley, from } = answer;
+  const { entry, question, shown: side } = from;
+  const posed = posedOf(answer);
   const { body, kit } = question;
   const both = entry.hands === 'two';
   const anchor = useMemo(() => anchorOf(entry, posed, kit), [entry, posed, kit]);

@@ -3,7 +3,7 @@ import { Alert } from '@mantine/core';
 import { IconCheck } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useMemo, useReducer, type ActionDispatch } from 'react';
-import { answerPosed, type GoodAnswer } from '@/core/book/answer-question';
+import { answerPosed, posedOf, type GoodAnswer } from '@/core/book/answer-question';
 import { cautionsOf } from '@/core/book/entry-cautions';
 import { poseKnown, poseQuestion } from '@/core/book/pose-question';
 import { shownLimb } from '@/core/book/posed-question';
@@ -41,7 +41,7 @@ function solveFit(posed: GoodAnswer['from']) {
   const answer = answerPosed(posed);
   if (!answer.ok) throw new Error(`${posed.entry.id}: a movement without a cable has an answer wherever it is posed`);
   const { entry, question } = posed;
-  const { path, target, pose } = answer.posed;
+  const { path, target, pose } = posedOf(answer);
   const { metrics, samples } = answer;
   const reasons = explainProfile({
     body: question.body,

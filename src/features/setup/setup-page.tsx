@@ -1,6 +1,5 @@
 'use client';
 import { Alert } from '@mantine/core';
-import Link from 'next/link';
 import { useMemo, type ReactNode } from 'react';
 import type { CaseInput } from '@/contract/case';
 import { movementName } from '@/messages/book';
@@ -53,12 +52,6 @@ export function SetupPage({ setupCase, bench: context, measureLink, kitLink }: P
         <p>
           {WORDS.mendItInThe} {measureLink} {WORDS.orUnder} {kitLink}.
         </p>
-        {/* Nothing is planned on a column that serves one arm of two: it was only looked at. */}
-        {issues.some((i) => i.path === 'side') && (
-          <p>
-            <Link href={`/setup/${context.item.id}`}>{WORDS.backToTheColumnsAs}</Link>
-          </p>
-        )}
       </Alert>
     </div>
   );

@@ -38,7 +38,7 @@ function changeText(change: LeastChangeData): string {
 }
 
 /** What works here instead, with the stack for the peak of what is drawn, where it turns about the same joint. */
-function standInText({ standIn, solution, entry }: BenchSetup, context: SetupBenchView): string {
+function standInText({ standIn, solution, entry, state }: BenchSetup, context: SetupBenchView): string {
   if (!standIn) return WORDS.nothingInTheBookWorks;
   const name = movementName(standIn.entry.id).toLowerCase();
   if (!standIn.solution) return WORDS.whatWorksInsteadWithoutA(name);
@@ -55,7 +55,8 @@ function standInText({ standIn, solution, entry }: BenchSetup, context: SetupBen
         );
   return WORDS.nearestThatWorksHereHole(
     name,
-    standIn.tiltDeg === null ? '' : WORDS.sweepAt(standIn.tiltDeg),
+    (standIn.posed.question.side !== state.side && standIn.entry.path.kind === 'sweep' ? WORDS.oneArmAtATime : '') +
+      (standIn.tiltDeg === null ? '' : WORDS.sweepAt(standIn.tiltDeg)),
     placement.hole,
     Math.round(placement.standX * 100),
     load ? WORDS.forTheSamePeakAs(loadText(load.loadG, context.unit)) : '.',
@@ -69,8 +70,9 @@ interface PanelProps {
 
 /** Why nothing works here, and what does. */
 function Blocked({ context, setup }: PanelProps) {
-  const { solution, standIn, dispatch } = setup;
+  const { solution, standIn, state, dispatch } = setup;
   if (solution.feasible) return null;
+  const oneArm = standIn !== null && standIn.posed.question.side !== state.side;
   const gym = context.stations.find((s) => s.id === context.station?.id)?.gym;
   const others = context.stations.filter((s) => s.gym === gym && !s.outOfOrder && s.id !== context.station?.id);
   return (
@@ -87,9 +89,12 @@ function Blocked({ context, setup }: PanelProps) {
         <button
           type="button"
           className={styles.plain}
-          onClick={() => dispatch({ type: 'options-chosen', options: { tiltDeg: standIn.tiltDeg ?? 0 } })}
+          onClick={() => {
+            dispatch({ type: 'options-chosen', options: { tiltDeg: standIn.tiltDeg ?? 0 } });
+            if (oneArm) dispatch({ type: 'side-chosen', side: standIn.posed.question.side });
+          }}
         >
-          {WORDS.takeTheSweep(standIn.tiltDeg)}
+          {oneArm ? WORDS.workOneArm : WORDS.takeTheSweep(standIn.tiltDeg)}
         </button>
       )}
       {standIn && standIn.entry.id !== context.item.movement && (

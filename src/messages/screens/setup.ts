@@ -197,6 +197,8 @@ export const WORDS = {
   cannotServeThis: (name: string): string => `${name} cannot serve this.`,
   this: 'This',
   orChooseBelow: (others: string): string => ` Or choose ${others} below.`,
+  oneArmAtATime: 'one arm at a time, ',
+  workOneArm: 'Work one arm',
   takeTheSweep: (tiltDeg: number): string => `Use the ${tiltDeg}° sweep`,
   planItForToday: 'Plan it for today',
   putItRight: 'Put it right',
@@ -222,5 +224,4 @@ export const WORDS = {
   onStation: (name: string): string => ` on ${name}`,
   mendItInThe: 'Mend it in the',
   orUnder: 'or under',
-  backToTheColumnsAs: 'Back to the columns as planned',
 } as const;
