@@ -3,7 +3,8 @@ import { BROWSER_ARGS } from './scripts/launch-app';
 
 export default defineConfig({
   testDir: 'e2e',
-  workers: 1,
+  // One for each core: every worker has an application and a database of its own.
+  workers: 2,
   retries: 0,
   timeout: 90_000,
   expect: { timeout: 10_000 },

@@ -14,9 +14,11 @@ export const BROWSER_ARGS = [
   '--disable-dev-shm-usage',
 ];
 
-const PORT = { demo: 4391, empty: 4392 } as const;
+/** Journeys that run side by side have an application, a database and sensors each, on ports of their own. */
+const OWN_PORTS = 10 * Number(process.env.TEST_PARALLEL_INDEX ?? 0);
+const PORT = { demo: 4391 + OWN_PORTS, empty: 4392 + OWN_PORTS } as const;
 /** Where the journeys' own stand-in for the sensors listens, once one of them starts it. */
-const TRACKER_AT = 4393;
+const TRACKER_AT = 4393 + OWN_PORTS;
 
 /** The real application on its own fresh demo database; `restart` kills the server the hard way first. */
 export class App {
