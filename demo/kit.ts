@@ -245,9 +245,9 @@ export const KIT: readonly KitPiece[] = [
     restCm: 104,
     table: [
       { stretchCm: 0, kg: 0 },
-      { stretchCm: 40, kg: 19 },
-      { stretchCm: 80, kg: 29 },
-      { stretchCm: 120, kg: 41 },
+      { stretchCm: 40, kg: 16 },
+      { stretchCm: 80, kg: 23 },
+      { stretchCm: 120, kg: 31 },
     ],
   }),
   piece('strap-anchor', 'beam', 'Beam over the mats', { heightCm: 248 }),

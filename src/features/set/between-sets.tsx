@@ -66,6 +66,12 @@ function SetNote({ set, give }: { readonly set: SetRecord; readonly give: Give }
   );
 }
 
+/** What a set was done with: the load, or the band that took part of the body's weight. */
+function liftedText({ loadG, bandId }: SetRecord, { unit, loadLabel, bands }: SetView): string {
+  if (loadLabel !== null) return loadText(loadG, unit);
+  return bands.find((b) => b.id === bandId)?.name.toLowerCase() ?? WORDS.bodyWeight;
+}
+
 /** A confirmed set in one line, and what it would mean if it was the limit. */
 function DoneSet({ set, live, plan }: { readonly set: SetRecord; readonly live: LiveSet; readonly plan: SetView }) {
   const { unit, rep } = plan;
@@ -78,7 +84,7 @@ function DoneSet({ set, live, plan }: { readonly set: SetRecord; readonly live: 
   const tension = Math.round(each.reduce((a, b) => a + b, 0));
   return (
     <p className={styles.done}>
-      {WORDS.setNumber(set.setNo)} <b>{WORDS.repsCounted(set.reps)}</b> {WORDS.with} <b>{loadText(set.loadG, unit)}</b>
+      {WORDS.setNumber(set.setNo)} <b>{WORDS.repsCounted(set.reps)}</b> {WORDS.with} <b>{liftedText(set, plan)}</b>
       {WORDS.sUnderTensionAsPaced(tension, set.cleanTo > 0 ? WORDS.watchedCleanToRep(set.cleanTo) : '')}
       {most && twenty && (
         <span className={styles.estimate} data-testid="estimate">

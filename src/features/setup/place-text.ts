@@ -5,7 +5,8 @@ import { toCm } from '@/messages/numbers';
 import { WORDS } from '@/messages/screens/setup';
 
 /** Both hands pull a cable of their own. */
-export const twoCables = (problem: SetupProblem): boolean => problem.sides.length === 2 && !problem.shared;
+export const twoCables = (problem: SetupProblem): boolean =>
+  problem.sides.length === 2 && !problem.shared && problem.input.column.kind !== 'single';
 
 /** Closer to a pulley than this the place is told from it, else from midway; metres. */
 const OWN_PULLEY_M = 0.3;

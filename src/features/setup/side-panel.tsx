@@ -56,7 +56,7 @@ function standInText({ standIn, solution, entry, state }: BenchSetup, context: S
   return WORDS.nearestThatWorksHereHole(
     name,
     (standIn.posed.question.side !== state.side && standIn.entry.path.kind === 'sweep' ? WORDS.oneArmAtATime : '') +
-      (standIn.tiltDeg === null ? '' : WORDS.sweepAt(standIn.tiltDeg)),
+      (standIn.tiltDeg === null || standIn.tiltDeg === state.options.tiltDeg ? '' : WORDS.sweepAt(standIn.tiltDeg)),
     placement.hole,
     Math.round(placement.standX * 100),
     load ? WORDS.forTheSamePeakAs(loadText(load.loadG, context.unit)) : '.',

@@ -25,6 +25,7 @@ export const theme = createTheme({
     TextInput: { defaultProps: { size: 'md' } },
     NumberInput: { defaultProps: { size: 'md', hideControls: true } },
     NativeSelect: { defaultProps: { size: 'md' } },
+    Table: { defaultProps: { captionSide: 'top' } },
     Textarea: { defaultProps: { size: 'md', autosize: true, minRows: 2 } },
     Button: Button.extend({
       defaultProps: { size: 'lg' },

@@ -100,6 +100,7 @@ export const WORDS = {
   setNumber: (setNo: number): string => `Set ${setNo}:`,
   repsCounted: (reps: number): string => `${reps} reps`,
   with: 'with',
+  bodyWeight: 'the body’s weight',
   sUnderTensionAsPaced: (tension: number, word: string): string => `, ${tension} s under tension as paced${word}.`,
   watchedCleanToRep: (cleanTo: number): string => `, watched clean to rep ${cleanTo}`,
   ifThatWasTheLimit: (
