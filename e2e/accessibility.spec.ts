@@ -72,7 +72,9 @@ test('axe finds nothing between sets, off the line, and after a stop for pain', 
   await expect(page.getByText('This movement is over')).toBeVisible();
   await check();
   // Other journeys need this movement today.
-  await page.getByTestId('undo').click();
+  await page.getByRole('button', { name: 'Tapped by mistake?' }).click();
+  await check();
+  await page.getByRole('button', { name: 'No pain: take the stop back' }).click();
   await expect(page.getByText('This movement is over')).toBeHidden();
   await page.goto(`${app.url}/setup/${itemId('wilhelmina', 0)}`);
   for (let i = 0; i < 4; i++) await page.getByTestId('drag-carriage').press('ArrowDown');

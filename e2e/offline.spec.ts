@@ -78,6 +78,7 @@ test('a tap for what the server no longer has is kept here and said, and holds u
   await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
   await expect(page.getByTestId('waiting')).toContainText('all sent');
   await expect(page.getByTestId('waiting')).toContainText('1 kept here only');
+  await page.waitForTimeout(600);
   await page.getByRole('button', { name: 'End set' }).click();
   await page.getByRole('button', { name: 'Keep this' }).click();
   await page.getByRole('button', { name: 'Keep this' }).waitFor({ state: 'hidden' });

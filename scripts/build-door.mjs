@@ -1,10 +1,10 @@
-// After `next build`: bundles what takes deliveries of taps, for the server's own door.
+// After `next build`: bundles what the server's own process needs beside Next.
 import { join } from 'node:path';
 import { build } from 'esbuild';
 
 const root = new URL('..', import.meta.url).pathname;
 await build({
-  entryPoints: [join(root, 'src/server/deliveries.ts')],
+  entryPoints: [join(root, 'src/server/door.ts')],
   outfile: join(root, '.next/door.mjs'),
   bundle: true,
   format: 'esm',

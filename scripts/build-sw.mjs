@@ -23,7 +23,7 @@ const list = walk('.next/static')
   .map((f) => ({ url: `/_next/static/${f}`, revision: null }));
 for (const f of walk('public'))
   if (!f.startsWith('sw.js')) list.push({ url: `/${f}`, revision: hash(join('public', f)) });
-list.push({ url: '/offline', revision: hash('.next/server/app/offline.html') });
+list.push({ url: '/offline', revision: hash('.next/BUILD_ID') });
 
 await build({
   entryPoints: [at('src/offline/sw.ts')],

@@ -46,7 +46,7 @@ export class App {
         PORT: String(this.port),
         JORVIX_DB: this.database,
         JORVIX_TRACKER: `http://127.0.0.1:${TRACKER_AT}`,
-        ...(this.demo ? { JORVIX_TILT: 'simulated' } : {}),
+        ...(this.demo ? { JORVIX_TILT: 'simulated' } : { JORVIX_NEW: 'yes' }),
       },
       stdio: 'ignore',
       detached: true,

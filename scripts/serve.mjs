@@ -13,8 +13,9 @@ export function serve(port, databaseFile, more = {}) {
   untilStopped(
     spawn(process.execPath, [join(root, 'scripts/serve-app.mjs')], {
       cwd: root,
-      stdio: 'inherit',
-      env: { ...env, PORT: String(port), JORVIX_DB: databaseFile, ...more },
+      // The channel ends with the launcher, however it ends, and the server with the channel.
+      stdio: ['inherit', 'inherit', 'inherit', 'ipc'],
+      env: { ...env, PORT: String(port), JORVIX_DB: databaseFile, JORVIX_LAUNCHER: 'yes', ...more },
     }),
   );
 }

@@ -14,7 +14,7 @@ export const migrationsFolder = (): string => join(process.cwd(), 'src/data/migr
  * survives.
  */
 export function openDb(file: string): Db {
-  if (file !== ':memory:') mkdirSync(dirname(resolve(file)), { recursive: true });
+  if (file !== ':memory:') mkdirSync(dirname(resolve(file)), { recursive: true, mode: 0o700 });
   const db = new Database(file);
   db.pragma('journal_mode = WAL');
   db.pragma('synchronous = FULL');
@@ -23,10 +23,22 @@ export function openDb(file: string): Db {
   return db;
 }
 
+/** The database that this process serves. */
+export const databaseFile = (): string => process.env.JORVIX_DB ?? DEFAULT_DB;
+
 const shared = globalThis as typeof globalThis & { jorvixDb?: Db };
 
 /** The server's one connection, opened on first use from JORVIX_DB. */
 export function sharedDb(): Db {
-  shared.jorvixDb ??= openDb(process.env.JORVIX_DB ?? DEFAULT_DB);
+  shared.jorvixDb ??= openDb(databaseFile());
   return shared.jorvixDb;
+}
+
+/** Bring the log into the one file and let it go; nothing where it was not open. */
+export function closeSharedDb(): void {
+  const db = shared.jorvixDb;
+  delete shared.jorvixDb;
+  if (!db?.open) return;
+  db.pragma('wal_checkpoint(TRUNCATE)');
+  db.close();
 }

@@ -272,8 +272,6 @@ export function undoText(e: FloorEvent): string {
       return 'Undo: correction';
     case 'outcome':
       return 'Undo: outcome';
-    case 'pain':
-      return 'Undo: pain stop';
     case 'set-ended':
       return 'Undo: end of set';
     case 'go-ahead':

@@ -99,6 +99,16 @@ describe('what follows from a command', () => {
     ['nothing ends that was not begun', [{ do: 'end' }, { do: 'clean' }, { do: 'count-rep' }, SHRUGS], ''],
     ['an end ends once', [START, { do: 'end' }, { do: 'end' }], 'set-started set-ended'],
     ['a fault after the set belongs to the whole of it', [START, { do: 'end' }, SHRUGS], 'set-started set-ended fault'],
+    [
+      'a second tap after pain takes nothing back',
+      [START, SHRUGS, { do: 'pain' }, { do: 'undo' }],
+      'set-started fault pain',
+    ],
+    [
+      'a stop is taken back by its own name, once',
+      [START, { do: 'pain' }, { do: 'take-back-pain', painId: 'e1' }, { do: 'take-back-pain', painId: 'e1' }],
+      'set-started pain undo',
+    ],
     ['pain stops once, set or no set', [{ do: 'pain' }, { do: 'pain' }, START], 'pain'],
     ['undo takes back what can be taken back, and no start', [START, { do: 'undo' }], 'set-started'],
     [

@@ -27,6 +27,8 @@ export type Command =
   /** The last fault again, at another severity. */
   | { readonly do: 'remark'; readonly severity: Severity }
   | { readonly do: 'pain' }
+  /** The stop for pain was a slip: said twice, in a place of its own. */
+  | { readonly do: 'take-back-pain'; readonly painId: string }
   | { readonly do: 'pain-note'; readonly painId: string; readonly note: string }
   | { readonly do: 'go-ahead'; readonly why: string }
   | { readonly do: 'undo' }
@@ -197,6 +199,8 @@ export function decide(c: Command, records: Records, plan: SetPlan, state: LiveS
       return live.pain
         ? NOTHING
         : kept({ kind: 'pain', setId: live.open?.setId ?? null, rep: moment.paced?.rep ?? live.open?.reps ?? 0 });
+    case 'take-back-pain':
+      return live.pain?.id === c.painId ? kept({ kind: 'undo', eventId: c.painId }) : NOTHING;
     case 'undo': {
       const last = findUndoable(records.events, plan.item.id);
       return last ? kept({ kind: 'undo', eventId: last.id }) : NOTHING;

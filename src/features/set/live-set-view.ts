@@ -100,7 +100,6 @@ const UNDOABLE: readonly FloorEvent['kind'][] = [
   'set-confirmed',
   'correction',
   'outcome',
-  'pain',
   'set-ended',
   'go-ahead',
 ];
@@ -114,10 +113,14 @@ export function openSetOf(log: SetLog, itemId: string): SetRecord | null {
   return newest?.endedAtMs === null ? newest : null;
 }
 
-/** The last tap on a planned movement that can be taken back; null when none can. */
+/**
+ * The last tap on a planned movement that can be taken back; null when none can. While a stop for pain stands nothing
+ * is: it has a way back of its own, so that a second tap in the same place cannot lift it.
+ */
 export function findUndoable(events: readonly FloorEvent[], itemId: string): FloorEvent | null {
   const undone = new Set(events.flatMap((e) => (e.kind === 'undo' ? [e.eventId] : [])));
   const own = events.filter((e) => e.itemId === itemId);
+  if (own.some((e) => e.kind === 'pain' && !undone.has(e.id))) return null;
   const begun = own.findLastIndex((e) => e.kind === 'set-started');
   // Once another set is begun, the end of the one before stands: two sets cannot be under way.
   const stands = (e: FloorEvent, i: number): boolean => e.kind === 'set-ended' && i < begun;

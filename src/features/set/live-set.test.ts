@@ -1,3 +1,4 @@
+import { isTurnedBack } from './use-live-set';
 import { describe, expect, it } from 'vitest';
 import type { SetRecord } from '@/core/record/set-log';
 import { buildRep, wholePace } from '@/core/tempo/pace';
@@ -151,3 +152,47 @@ describe('judging a set', () => {
     expect(judgeSet(now, [now])[0]!.sign).toBe('from-first-rep');
   });
 });
+
+it.each<[string, Parameters<typeof isTurnedBack>, boolean]>([
+  [
+    'start, start',
+    [
+      { to: 'start', atMs: 0 },
+      { to: 'start', atMs: 90 },
+    ],
+    true,
+  ],
+  [
+    'start, end under one double tap',
+    [
+      { to: 'start', atMs: 0 },
+      { to: 'end', atMs: 400 },
+    ],
+    true,
+  ],
+  [
+    'end, start under one double tap',
+    [
+      { to: 'end', atMs: 0 },
+      { to: 'start', atMs: 400 },
+    ],
+    true,
+  ],
+  [
+    'end, then start after a breath',
+    [
+      { to: 'end', atMs: 0 },
+      { to: 'start', atMs: 900 },
+    ],
+    false,
+  ],
+  [
+    'a fault between',
+    [
+      { to: 'fault', atMs: 300 },
+      { to: 'end', atMs: 400 },
+    ],
+    false,
+  ],
+  ['nothing before', [null, { to: 'start', atMs: 0 }], false],
+])('start and end share a place: %s', (_, turns, dropped) => expect(isTurnedBack(...turns)).toBe(dropped));

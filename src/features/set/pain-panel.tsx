@@ -8,6 +8,31 @@ import type { Give } from './use-live-set';
 import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
+/** A stop that was tapped by mistake is taken back in two steps, the second in words. */
+function TakeBack({ pain, give }: { readonly pain: PainMark; readonly give: Give }) {
+  const [asked, ask] = useState(false);
+  return (
+    <div className={styles.row}>
+      {/* One button that opens and closes: a finger that comes down twice on it has done nothing. */}
+      <button type="button" className={styles.plain} aria-expanded={asked} onClick={() => ask(!asked)}>
+        {asked ? WORDS.keepTheStop : WORDS.tappedByMistake}
+      </button>
+      {asked && (
+        <>
+          <button
+            type="button"
+            className={styles.plain}
+            onClick={() => void give({ do: 'take-back-pain', painId: pain.id })}
+          >
+            {WORDS.takeTheStopBack}
+          </button>
+          <p className={styles.takeBack}>{WORDS.noPainAtAll}</p>
+        </>
+      )}
+    </div>
+  );
+}
+
 /** After a stop for pain: what to do, what the client said, and no more of this movement today. */
 export function PainPanel({ pain, give }: { readonly pain: PainMark; readonly give: Give }) {
   const [note, setNote] = useState(pain.note);
@@ -42,6 +67,7 @@ export function PainPanel({ pain, give }: { readonly pain: PainMark; readonly gi
           {WORDS.toTheFloor}
         </Link>
       </div>
+      <TakeBack pain={pain} give={give} />
     </section>
   );
 }

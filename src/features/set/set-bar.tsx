@@ -92,11 +92,15 @@ export function SetBar({ plan, control, side, onSide, sound, keys }: Props) {
   const { last, pain, undoable } = live;
   return (
     <footer className={styles.bar}>
-      {!pain && (
-        <button type="button" className={styles.painButton} onClick={() => void give({ do: 'pain' })}>
-          {WORDS.painStop}
-        </button>
-      )}
+      {/* It keeps its place once pressed, so that nothing slides under the finger. */}
+      <button
+        type="button"
+        className={styles.painButton}
+        disabled={pain !== null}
+        onClick={() => void give({ do: 'pain' })}
+      >
+        {pain ? WORDS.stopped : WORDS.painStop}
+      </button>
       <button
         type="button"
         className={styles.plain}

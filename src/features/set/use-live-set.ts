@@ -24,6 +24,20 @@ export interface LiveSetControl {
   readonly paceNow: () => PaceAt | null;
 }
 
+/** How long after one of start and end the other is taken for the second half of a double tap, milliseconds. */
+const DOUBLE_TAP_MS = 500;
+
+interface Turn {
+  readonly to: Command['do'];
+  readonly atMs: number;
+}
+
+const turns = (to: Command['do']): boolean => to === 'start' || to === 'end';
+
+/** Whether a command only takes back the one right before it because a finger came down twice. */
+export const isTurnedBack = (before: Turn | null, now: Turn): boolean =>
+  before !== null && turns(before.to) && turns(now.to) && now.atMs - before.atMs < DOUBLE_TAP_MS;
+
 /** The set under way: the clock and the records; what they mean is `liveSetView`, what follows a command `decide`. */
 export function useLiveSet(plan: SetView, nowMs: () => number): LiveSetControl {
   const { client, item } = plan;
@@ -51,8 +65,13 @@ export function useLiveSet(plan: SetView, nowMs: () => number): LiveSetControl {
     const at = paceAt(pace, ms / 1000);
     return { ...at, rep: at.rep === 0 ? 0 : at.rep + base, done: at.done + base };
   }, [pace, base, nowMs]);
+  const turned = useRef<Turn | null>(null);
   const give = useCallback(
     async (command: Command): Promise<boolean> => {
+      // Start and end stand in one place: the second half of a double tap is not the other one.
+      const before = turned.current;
+      turned.current = { to: command.do, atMs: performance.now() };
+      if (isTurnedBack(before, turned.current)) return true;
       const moment = { nowMs: nowMs(), paced: paceNow() };
       const then = latest.current.state;
       // What stops stops at once; what it was counted to is in the moment.

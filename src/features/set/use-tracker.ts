@@ -17,9 +17,11 @@ const nowS = (): number => Date.now() / 1000;
 
 async function post(id: string, what: 'set' | 'rest', body: CalledSet | null): Promise<void> {
   // A sensor that does not hear it still tells what the stack does.
-  await fetch(`${AT}/${id}/${what}`, { method: 'POST', body: body ? JSON.stringify(body) : '{}' }).catch(
-    () => undefined,
-  );
+  await fetch(`${AT}/${id}/${what}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: body ? JSON.stringify(body) : '{}',
+  }).catch(() => undefined);
 }
 
 /** The sensors that answer, and the one chosen in this tab. */

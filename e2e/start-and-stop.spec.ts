@@ -1,0 +1,79 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { existsSync, mkdtempSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from './support/app';
+
+const PORT = 4396 + 10 * Number(process.env.TEST_PARALLEL_INDEX ?? 0);
+
+interface Run {
+  readonly child: ChildProcess;
+  readonly said: () => string;
+  readonly ended: Promise<number | null>;
+}
+
+function run(script: string, database: string, more: Record<string, string> = {}): Run {
+  const child = spawn(process.execPath, [script], {
+    env: { ...process.env, PORT: String(PORT), JORVIX_DB: database, ...more },
+  });
+  let said = '';
+  for (const stream of [child.stdout!, child.stderr!]) stream.on('data', (text) => (said += String(text)));
+  return { child, said: () => said, ended: once(child, 'exit').then(([code]) => code as number | null) };
+}
+
+const place = (): string => join(mkdtempSync(join(tmpdir(), 'jorvix-start-')), 'kept', 'gym.db');
+const open = (r: Run): Promise<void> => expect.poll(r.said, { timeout: 30_000 }).toContain('Jorvix is open');
+
+test('what cannot be served ends the start with a sentence and the way out', async () => {
+  const missing = run('scripts/serve-app.mjs', place());
+  expect(await missing.ended).toBe(1);
+  expect(missing.said()).toContain('npm start -- --new');
+  expect(missing.said()).not.toContain('is open at');
+  const letter = join(mkdtempSync(join(tmpdir(), 'jorvix-start-')), 'letter.db');
+  writeFileSync(letter, 'Dear gym, this is no database, however long it goes on about it.');
+  const wrong = run('scripts/serve-app.mjs', letter);
+  expect(await wrong.ended).toBe(1);
+  expect(wrong.said()).toContain('is not a database');
+  const other = createServer().listen(PORT, '127.0.0.1');
+  await once(other, 'listening');
+  const taken = run('scripts/serve-app.mjs', place(), { JORVIX_NEW: 'yes' });
+  expect(await taken.ended).toBe(1);
+  expect(taken.said()).toContain(`Port ${PORT} is taken`);
+  other.close();
+});
+
+test('told to stop, it leaves one whole file that only this account reads, and a backup', async () => {
+  for (const signal of ['SIGTERM', 'SIGINT'] as const) {
+    const file = place();
+    const r = run('scripts/serve-app.mjs', file, { JORVIX_NEW: 'yes' });
+    await open(r);
+    const reply = await fetch(`http://127.0.0.1:${PORT}/`);
+    expect(reply.headers.get('content-security-policy')).toContain("frame-ancestors 'none'");
+    r.child.kill(signal);
+    expect(await r.ended).toBe(0);
+    expect([existsSync(`${file}-wal`), existsSync(`${file}-shm`)]).toEqual([false, false]);
+    expect(statSync(file).mode & 0o077).toBe(0);
+    expect(readdirSync(join(file, '..', 'backups')).filter((f) => f.endsWith('.db'))).toHaveLength(1);
+  }
+});
+
+test('the server ends with its launcher, also where that one is killed', async () => {
+  const file = place();
+  const launcher = run('scripts/start.mjs', file, { JORVIX_NEW: 'yes' });
+  await open(launcher);
+  launcher.child.kill('SIGKILL');
+  await launcher.ended;
+  await expect
+    .poll(
+      () =>
+        fetch(`http://127.0.0.1:${PORT}/`).then(
+          () => 'open',
+          () => 'gone',
+        ),
+      { timeout: 10_000 },
+    )
+    .toBe('gone');
+  await expect.poll(() => existsSync(`${file}-wal`)).toBe(false);
+});

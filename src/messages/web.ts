@@ -1,0 +1,8 @@
+/** Why a request is not served. */
+export const REFUSED_REQUEST = {
+  host: 'This server does not go by that name. Open it under the address that it told when it started.',
+  origin: 'Only pages of this application may write here.',
+  length: 'A write says how long it is (content-length).',
+  size: 'Expected at most two megabytes.',
+  json: 'Expected application/json.',
+} as const;

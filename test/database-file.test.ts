@@ -1,0 +1,115 @@
+import { copyFileSync, existsSync, mkdtempSync, readFileSync, truncateSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import Database from 'better-sqlite3';
+import { describe, expect, it } from 'vitest';
+import { backUp, backupFolder, contentsOf, listBackups, outworn, restore } from '@/data/backup';
+import { checkDb } from '@/data/check-db';
+import { readMigrations } from '@/data/migrate';
+import { migrationsFolder, openDb, type Db } from '@/data/open-db';
+import { recordEvents } from '@/server/record-events';
+import { at, NOW, worldIn } from './support/world';
+
+const MIGRATIONS = readMigrations(migrationsFolder());
+const place = (): string => join(mkdtempSync(join(tmpdir(), 'jorvix-file-')), 'gym.db');
+
+/** Every row of every table, so that two files can be compared whole. */
+function rowsOf(file: string): Record<string, unknown[]> {
+  const db = new Database(file, { readonly: true });
+  const tables = db.prepare("SELECT name FROM sqlite_schema WHERE type = 'table'").pluck().all() as string[];
+  const rows = Object.fromEntries(tables.map((t) => [t, db.prepare(`SELECT * FROM ${t} ORDER BY rowid`).all()]));
+  db.close();
+  return rows;
+}
+
+const tap = (db: Db, n: number) =>
+  recordEvents(at(db), {
+    events: [
+      {
+        ...{ id: `tap${n}`, version: 2, actorId: 'trainer', deviceId: 'd', seq: n, atMs: NOW + n, clientId: 'anselm' },
+        ...{ itemId: 'anselm-2026-11-24-0', movement: 'cable-fly-level', kind: 'rep', setId: 's', rep: n },
+      },
+    ],
+  });
+
+describe('a file is looked at before it is served from', () => {
+  it.each<[string, (file: string) => void, string | null]>([
+    ['nothing there', () => undefined, 'missing'],
+    ['this program’s own', (f) => openDb(f).close(), null],
+    ['an empty file', (f) => writeFileSync(f, ''), null],
+    [
+      'no database',
+      (f) => writeFileSync(f, 'a letter to the gym, not a database, and long enough to be read'),
+      'no-database',
+    ],
+    ['another program’s', (f) => void new Database(f).exec('CREATE TABLE note (text)').close(), 'foreign'],
+    [
+      'a newer one',
+      (f) => void openDb(f).exec("INSERT INTO migration VALUES (999, '0999_later.sql', 'x', 1)").close(),
+      'newer',
+    ],
+    [
+      'one of another history',
+      (f) => void openDb(f).exec("UPDATE migration SET checksum = 'x' WHERE version = 2").close(),
+      'changed',
+    ],
+    [
+      'one cut off',
+      (f) => {
+        openDb(f).close();
+        truncateSync(f, 20_480);
+      },
+      'broken',
+    ],
+  ])('%s', (_, make, want) => {
+    const file = place();
+    make(file);
+    const before = existsSync(file) ? readFileSync(file) : null;
+    expect(checkDb(file, MIGRATIONS, false)).toBe(want);
+    if (want !== null) expect(existsSync(file) ? readFileSync(file) : null).toEqual(before);
+    expect(checkDb(file, MIGRATIONS, true)).toBe(want === 'missing' ? null : want);
+  });
+});
+
+describe('backups', () => {
+  it('one made while taps come in is whole, and restored it equals what was there when it was made', async () => {
+    const file = place();
+    const db = worldIn(file);
+    for (let n = 0; n < 40; n++) tap(db, n);
+    const making = backUp(db, backupFolder(file), NOW);
+    for (let n = 40; n < 80; n++) tap(db, n);
+    const made = await making;
+    expect(contentsOf(db).events).toBeGreaterThanOrEqual(80);
+    expect(restore(made, file, MIGRATIONS, NOW)).toEqual({ ok: false, why: 'in-use' });
+    db.close();
+    const now = rowsOf(file);
+    const copied = rowsOf(made);
+    const done = restore(made, file, MIGRATIONS, NOW + 1);
+    expect(done.ok && rowsOf(done.replaced!)).toEqual(now);
+    expect(rowsOf(file)).toEqual(copied);
+    expect(checkDb(file, MIGRATIONS, false)).toBeNull();
+    expect(listBackups(backupFolder(file))).toHaveLength(1);
+  });
+  it('a damaged backup replaces nothing', async () => {
+    const file = place();
+    const db = worldIn(file);
+    const made = await backUp(db, backupFolder(file), NOW);
+    db.close();
+    const before = rowsOf(file);
+    const cut = `${made}.cut`;
+    copyFileSync(made, cut);
+    truncateSync(cut, 40_960);
+    expect(restore(cut, file, MIGRATIONS, NOW)).toMatchObject({ ok: false, why: 'broken' });
+    expect(rowsOf(file)).toEqual(before);
+  });
+  it('the newest twelve stay, and the last of each of fourteen days', () => {
+    const name = (day: number, hour: number): string =>
+      `jorvix-202611${String(day).padStart(2, '0')}-${String(hour).padStart(2, '0')}0000000.db`;
+    const all = Array.from({ length: 20 * 24 }, (_, k) => name(1 + Math.floor(k / 24), k % 24)).reverse();
+    const gone = new Set(outworn(all));
+    const kept = all.filter((f) => !gone.has(f));
+    expect(kept.slice(0, 12)).toEqual(all.slice(0, 12));
+    expect(kept.slice(12)).toEqual(Array.from({ length: 13 }, (_, k) => name(19 - k, 23)));
+    expect(outworn(all.slice(0, 12))).toEqual([]);
+  });
+});
