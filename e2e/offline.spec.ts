@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import Database from 'better-sqlite3';
 import { expect, itemId, test } from './support/app';
 
@@ -60,7 +61,7 @@ test('a tap for what the server no longer has is kept here and said, and holds u
       id: crypto.randomUUID(),
       deviceId: 'old',
       seq: 0,
-      atMs: 1,
+      atMs: Date.now(),
       clientId: 'sefina',
       itemId: 'gone',
       movement: 'cable-fly-level',
@@ -83,4 +84,43 @@ test('a tap for what the server no longer has is kept here and said, and holds u
   await page.getByRole('button', { name: 'Keep this' }).click();
   await page.getByRole('button', { name: 'Keep this' }).waitFor({ state: 'hidden' });
   await expect(page.getByTestId('waiting')).toContainText('all sent');
+
+  await page.getByRole('link', { name: '1 kept here only' }).click();
+  const row = page.getByRole('row', { name: /sefina/ });
+  await expect(row).toContainText('expected a client and a planned movement that this server has');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save them as a file' }).click();
+  const taps = JSON.parse(await readFile((await (await saved).path())!, 'utf8')) as { events: { itemId: string }[] };
+  expect(taps.events.map((e) => e.itemId)).toEqual(['gone']);
+  // Sent again it is refused again, and still here; once the server takes it, it is gone from the list.
+  await page.getByRole('button', { name: 'Try again now' }).click();
+  await expect(row).toBeVisible();
+  await page.route('**/api/v1/floor-events', async (route) => {
+    const { events } = route.request().postDataJSON() as { events: { id: string }[] };
+    await route.fulfill({ json: { nowMs: Date.now(), kept: events.map((e) => e.id), refused: [] } });
+  });
+  await page.reload();
+  await expect(page.getByText('Every tap of this tablet is with the server.')).toBeVisible();
+});
+
+test('a tablet whose clock is wrong says so, and its sets can be ended', async ({ browser, app }) => {
+  const page = await browser.newPage();
+  for (const [off, says] of [
+    [-7 * 60_000, 'clock 7 min slow'],
+    [365 * 24 * 3_600_000, 'clock 365 days fast'],
+  ] as const) {
+    await page.clock.setSystemTime(Date.now() + off);
+    await page.goto(`${app.url}/set/${itemId('anselm', 1)}`);
+    await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
+    await expect(page.getByTestId('clock-off')).toHaveText(says);
+    await page.locator('[data-fault]').first().click();
+    await page.clock.setSystemTime(Date.now() + off - 3_600_000);
+    await page.waitForTimeout(600);
+    await page.getByRole('button', { name: 'End set' }).click();
+    await expect(page.getByTestId('between')).toBeVisible();
+    await expect(page.getByTestId('waiting')).toContainText('all sent');
+    await page.reload();
+    await expect(page.getByTestId('between')).toBeVisible();
+  }
+  await page.close();
 });

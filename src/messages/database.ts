@@ -3,8 +3,8 @@ import type { RecordCounts } from '@/core/record/record-counts';
 /** Why a database cannot be opened, and the way out. */
 export const DB_TROUBLE = {
   missing: (file: string): string =>
-    `There is no database at ${file}. Say where it is with JORVIX_DB, restore a backup with “npm run restore”, or begin ` +
-    'a new one with “npm start -- --new”.',
+    `There is no database at ${file}. Say where it is with JORVIX_DB, restore a backup with “npm run restore”, ` +
+    'or begin a new one with “npm start -- --new”.',
   'no-database': (file: string): string => `${file} is not a database. Restore a backup with “npm run restore”.`,
   foreign: (file: string): string =>
     `${file} belongs to another program. Say with JORVIX_DB where Jorvix keeps its own.`,

@@ -3,6 +3,7 @@ import type { MovementId } from '@/core/book/book';
 import { BUILT_IN_TRAINER } from '@/contract/actor';
 import type { DeliveryReply } from '@/contract/floor-event';
 import { FLOOR_EVENT_VERSION, readFloorEvent, type WrittenEvent } from '@/contract/records/floor-event-record';
+import { clockOffset, learnOffset } from './device-clock';
 import { openLocalStore, type LocalStore, type StoredEvent } from './local-store';
 
 /** What an event belongs to. */
@@ -19,6 +20,14 @@ export interface OutboxState {
   readonly refused: number;
   /** Why the last delivery did not go through; null while all is well. */
   readonly trouble: 'offline' | 'malformed' | 'storage' | null;
+  /** How far the server's clock is ahead of this device's, milliseconds; nought where they agree. */
+  readonly clockOffMs: number;
+}
+
+/** A tap that the server would not take. */
+export interface RefusedTap {
+  readonly event: WrittenEvent;
+  readonly says: string;
 }
 
 const ENDPOINT = '/api/v1/floor-events';
@@ -34,7 +43,7 @@ const RETRY_MOST_MS = 30_000;
  */
 export class Outbox {
   private listeners = new Set<() => void>();
-  private state: OutboxState = { waiting: null, refused: 0, trouble: null };
+  private state: OutboxState = { waiting: null, refused: 0, trouble: null, clockOffMs: 0 };
   private sending = false;
   /** Something was tapped while a delivery was under way. */
   private again = false;
@@ -110,6 +119,7 @@ export class Outbox {
         }
         this.again = false;
         if (waiting.length === 0) continue;
+        const askedMs = Date.now();
         const reply = await fetch(ENDPOINT, {
           method: 'POST',
           headers: { 'content-type': 'application/json' },
@@ -123,7 +133,9 @@ export class Outbox {
           this.later();
           return;
         }
-        const { kept, refused } = (await reply.json()) as DeliveryReply;
+        const { nowMs, kept, refused } = (await reply.json()) as DeliveryReply;
+        const clockOffMs = clockOffset(askedMs, Date.now(), nowMs);
+        learnOffset(clockOffMs);
         const confirmed = new Set(kept);
         const says = new Map(refused.map((r) => [r.id, `${r.path}: ${r.message}`]));
         const tx = store.transaction(['outbox', 'sent', 'refused'], 'readwrite');
@@ -139,7 +151,7 @@ export class Outbox {
         );
         await tx.done;
         this.retryMs = RETRY_FIRST_MS;
-        this.set({ waiting: await store.count('outbox'), trouble: null });
+        this.set({ waiting: await store.count('outbox'), trouble: null, clockOffMs });
       }
     } catch {
       this.set({ trouble: 'offline' });
@@ -147,6 +159,23 @@ export class Outbox {
     } finally {
       this.sending = false;
     }
+  }
+
+  /** Every tap that the server would not take, with its reason, as it was tapped. */
+  async refusedTaps(): Promise<readonly RefusedTap[]> {
+    const all = await (await openLocalStore()).getAll('refused');
+    return all.sort((a, b) => a.order - b.order).map(({ event, says }) => ({ event, says }));
+  }
+
+  /** What was refused goes out again: the server may have been mended, replaced by a newer one, or be another. */
+  async retryRefused(): Promise<void> {
+    const tx = (await openLocalStore()).transaction(['outbox', 'refused'], 'readwrite');
+    for (const { event, order } of await tx.objectStore('refused').getAll()) {
+      await tx.objectStore('outbox').put({ event, order });
+      await tx.objectStore('refused').delete(event.id);
+    }
+    await tx.done;
+    await this.deliver();
   }
 
   /** Drop what the server has and was tapped before a time. */
@@ -173,8 +202,9 @@ let shared: Outbox | null = null;
 export function sharedOutbox(): Outbox {
   if (!shared) {
     shared = new Outbox();
-    window.addEventListener('online', () => void shared!.deliver());
-    void shared.deliver();
+    const again = (): void => void shared!.retryRefused().catch(() => shared!.deliver());
+    window.addEventListener('online', again);
+    again();
   }
   return shared;
 }

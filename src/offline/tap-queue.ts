@@ -1,5 +1,6 @@
 import type { FloorEvent, FloorEventBody } from '@/core/record/floor-event';
-import { foldSetLog, orderEvents, type PlannedItems, type SetLog } from '@/core/record/set-log';
+import { foldSetLog, type PlannedItems, type SetLog } from '@/core/record/set-log';
+import { orderEvents } from '@/core/record/order-events';
 
 /** The records as they stand: every event in its order, and what they fold into. */
 export interface Records {

@@ -1,7 +1,9 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { FloorEvent } from '@/core/record/floor-event';
-import { foldSetLog, orderEvents, type PlannedItems } from '@/core/record/set-log';
+import { foldSetLog, type PlannedItems } from '@/core/record/set-log';
+import { orderEvents } from '@/core/record/order-events';
+import { sharedNowMs } from './device-clock';
 import { sharedOutbox, type EventPlace } from './outbox';
 import { TapQueue, type Tap } from './tap-queue';
 
@@ -38,7 +40,7 @@ export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[]
   const append = useCallback(
     async (tap: Tap): Promise<readonly FloorEvent[] | null> => {
       try {
-        const events = await queue.append(tap, Date.now());
+        const events = await queue.append(tap, sharedNowMs());
         if (events.length > 0) setOwn((known) => [...known, ...events]);
         setTrouble(null);
         return events;

@@ -38,6 +38,7 @@ export function recordEvents({ db, actor, nowMs }: UseCase, delivery: unknown): 
     return {
       ok: true,
       reply: {
+        nowMs,
         kept,
         refused: [
           ...refused,

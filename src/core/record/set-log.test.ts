@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { FloorEvent, FloorEventBody } from './floor-event';
-import { findOpenCorrection, foldSetLog, orderEvents } from './set-log';
+import { findOpenCorrection, foldSetLog } from './set-log';
 
 const event = (body: FloorEventBody, more: Partial<FloorEvent> = {}): FloorEvent =>
   ({
@@ -17,14 +17,6 @@ const event = (body: FloorEventBody, more: Partial<FloorEvent> = {}): FloorEvent
   }) as FloorEvent;
 const start = { kind: 'set-started', setId: 's', setNo: 1, loadG: 1, targetReps: 9, tempo: '3-1-2-1' } as const;
 const begun = { ...start, scheme: 'straight' } as const;
-
-it('events stand by their time, then by device, then by number', () => {
-  const at = (atMs: number, deviceId: string, seq: number) =>
-    event({ kind: 'rep', setId: 's', rep: 1 }, { atMs, deviceId, seq });
-  const right = [at(1, 'b', 9), at(2, 'a', 1), at(2, 'a', 2), at(2, 'b', 0), at(3, 'a', 0)];
-  for (const turned of [[...right].reverse(), [right[2]!, right[4]!, right[0]!, right[3]!, right[1]!]])
-    expect(orderEvents(turned)).toEqual(right);
-});
 
 describe('a set', () => {
   const setup = (itemId: string, hole: number, seq: number): FloorEvent =>

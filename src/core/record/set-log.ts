@@ -3,6 +3,7 @@ import type { CorrectionCode, RemedyKind } from '@/core/movement/correction-code
 import type { FaultCode, Severity } from '@/core/movement/fault-code';
 import type { Scheme } from '@/core/tempo/scheme';
 import type { FloorEvent, Outcome, SavedSetup } from './floor-event';
+import { orderEvents } from './order-events';
 
 /** A fault as it was tapped. */
 export interface FaultMark {
@@ -115,14 +116,6 @@ interface Folding {
 }
 
 type Of<K extends FloorEvent['kind']> = Extract<FloorEvent, { kind: K }>;
-
-/** Events in the order they were tapped; repeats of an id fall away, so that re-sent records change nothing. */
-export function orderEvents(events: readonly FloorEvent[]): FloorEvent[] {
-  const unique = new Map(events.map((e) => [e.id, e]));
-  return [...unique.values()].sort(
-    (a, b) => a.atMs - b.atMs || (a.deviceId < b.deviceId ? -1 : a.deviceId > b.deviceId ? 1 : a.seq - b.seq),
-  );
-}
 
 function foldSetup(log: Folding, e: Of<'setup-saved'>): void {
   const { id, atMs, itemId, placement, solved, off, stationId, attachmentId, side, options } = e;

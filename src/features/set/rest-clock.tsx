@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
+import { sharedNowMs } from '@/offline/device-clock';
 import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
@@ -9,7 +10,7 @@ const clock = (s: number): string => `${Math.floor(s / 60)}:${String(Math.floor(
 export function RestClock({ sinceMs, restS }: { readonly sinceMs: number; readonly restS: number }) {
   const [now, setNow] = useState<number | null>(null);
   useEffect(() => {
-    const tick = (): void => setNow(Date.now());
+    const tick = (): void => setNow(sharedNowMs());
     const first = setTimeout(tick, 0);
     const timer = setInterval(tick, 500);
     return () => {

@@ -4,6 +4,7 @@ import { IconMoon, IconSun } from '@tabler/icons-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useOutboxState } from '@/offline/use-outbox';
+import { clockOffText } from '@/messages/taps';
 import { WORDS } from '@/messages/screens/shell';
 import styles from './shell.module.css';
 
@@ -23,7 +24,7 @@ const TROUBLE = {
 
 /** One small place that says what has not reached the server. */
 function Waiting() {
-  const { waiting, refused, trouble } = useOutboxState();
+  const { waiting, refused, trouble, clockOffMs } = useOutboxState();
   const words =
     waiting === null
       ? 'counting'
@@ -34,9 +35,8 @@ function Waiting() {
     <span className={styles.waiting} role="status" data-testid="waiting" data-waiting={waiting ?? undefined}>
       {words}
       {waiting !== null && waiting > 0 && trouble && <small>{TROUBLE[trouble]}</small>}
-      {refused > 0 && (
-        <small>{WORDS.keptHereOnlyTheServer(refused, refused === 1 ? WORDS.itBelongs : WORDS.theyBelong)}</small>
-      )}
+      {refused > 0 && <Link href="/taps">{WORDS.keptHereOnly(refused)}</Link>}
+      {clockOffMs !== 0 && <small data-testid="clock-off">{clockOffText(clockOffMs)}</small>}
     </span>
   );
 }

@@ -4,10 +4,7 @@ export const WORDS = {
   notSavedTheServerDid: 'Not saved: the server did not answer. Everything typed is still here; try again.',
   // title-bar
   allSent: 'all sent',
-  keptHereOnlyTheServer: (refused: number, word: string): string =>
-    `${refused} kept here only: the server does not know what ${word} to`,
-  itBelongs: 'it belongs',
-  theyBelong: 'they belong',
+  keptHereOnly: (refused: number): string => `${refused} kept here only`,
   jorvix: 'Jorvix',
   places: 'Places',
   changeBetweenDayAndNight: 'Change between day and night sheet',
