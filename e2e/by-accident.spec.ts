@@ -47,7 +47,7 @@ test('double taps: one set, one end, and a stop for pain that stands until it is
   await expect(page.getByText('This movement is over for today')).toBeVisible();
   await page.getByRole('button', { name: 'Tapped by mistake?' }).click();
   await page.getByRole('button', { name: 'No pain: take the stop back' }).click();
-  await expect(page.getByText('This set was left after rep')).toBeVisible();
+  await expect(page.getByText('This set stands at rep')).toBeVisible();
   await page.reload();
   await expect(page.getByRole('button', { name: 'End set' })).toBeVisible();
 });

@@ -147,7 +147,7 @@ test('taps without network are kept, counted, and sent when it returns', async (
 
   await test.step('a set left by closing the page goes on where it was', async () => {
     await page.reload();
-    await expect(page.getByText('This set was left after rep 0')).toBeVisible();
+    await expect(page.getByText('This set stands at rep 0')).toBeVisible();
     await expect(page.locator('[data-fault="ribs-flare"]')).toContainText('rep 1');
     await page.getByRole('button', { name: 'Go on' }).click();
     await expect(page.getByTestId('phase')).toHaveText('get set');

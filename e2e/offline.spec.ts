@@ -23,7 +23,7 @@ test('the set screen opens and works after a full reload without a server; every
   await app.stop('SIGKILL');
 
   await page.reload();
-  await expect(page.getByText('This set was left after rep 0')).toBeVisible();
+  await expect(page.getByText('This set stands at rep 0')).toBeVisible();
   // The page is older than the tap: this device still has it.
   await expect(page.locator('[data-fault="shrugs"]')).toContainText('rep 1');
   await page.getByRole('button', { name: 'Go on' }).click();

@@ -37,6 +37,8 @@ const server = createServer((request, response) => {
     response.end(refused.says);
   } else if (request.method === 'POST' && request.url === '/api/v1/floor-events')
     door.takeDelivery(request, response, say);
+  else if (request.method === 'GET' && request.url.startsWith(`${door.LINE}?`))
+    door.openLine(request, response, Date.now());
   else void serve(request, response);
 });
 server.on('error', (error) => {

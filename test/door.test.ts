@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openDb, type Db } from '@/data/open-db';
 import { listFloorEvents } from '@/data/queries/floor-events';
 import { answerDelivery, takeDelivery } from '@/server/deliveries';
+import { LINE, openLine } from '@/server/event-line';
 import { loadDemoWorld } from '../demo/world';
 import { seeded } from './support/fixtures';
 import { NOW } from './support/world';
@@ -60,6 +61,23 @@ describe('deliveries at the server’s own door', () => {
     });
     await Promise.all([send(JSON.stringify({ events })), send(JSON.stringify({ events: events.toReversed() }))]);
     expect(kept()).toEqual(['door-1', 'door-2']);
+  });
+  it('who listens hears what is kept of that client and movement, the last day first, and nothing else', async () => {
+    const lines = createServer((request, response) => openLine(request, response, NOW + 1000));
+    await new Promise<void>((done) => lines.listen(0, '127.0.0.1', done));
+    const line = `http://127.0.0.1:${(lines.address() as AddressInfo).port}${LINE}`;
+    expect((await fetch(`${line}?client=anselm`)).status).toBe(400);
+    const heard = (await fetch(`${line}?client=anselm&movement=cable-fly-level`)).body!.getReader();
+    const next = async (): Promise<string[]> => {
+      const text = new TextDecoder().decode((await heard.read()).value);
+      return (JSON.parse(text.slice('data: '.length)) as { id: string }[]).map((e) => e.id);
+    };
+    expect(await next()).toContain('door-1');
+    await send(JSON.stringify({ events: [{ ...rep(5), clientId: 'sefina', itemId: 'sefina-2026-11-24-0' }, rep(6)] }));
+    expect(await next()).toEqual(['door-6']);
+    await heard.cancel();
+    lines.closeAllConnections();
+    lines.close();
   });
   it('many at once, late and doubled, from many tablets: each there once', async () => {
     const random = seeded(11);

@@ -22,11 +22,14 @@ const serwist = new Serwist({
       matcher: ({ url, sameOrigin }) => sameOrigin && url.pathname.startsWith('/_next/static/'),
       handler: new CacheFirst({ cacheName: 'static', plugins: [keepLast(400)] }),
     },
-    // Taps go to the server or wait in the outbox: never to a cache. A tracker's line is none of this worker's
+    // Taps go to the server or wait in the outbox: never to a cache. Lines that stay open are none of this worker's
     // business.
     {
       matcher: ({ url, sameOrigin }) =>
-        sameOrigin && url.pathname.startsWith('/api/') && !url.pathname.startsWith('/api/v1/tracker'),
+        sameOrigin &&
+        url.pathname.startsWith('/api/') &&
+        !url.pathname.startsWith('/api/v1/tracker') &&
+        !url.pathname.endsWith('/line'),
       handler: new NetworkOnly(),
     },
     {

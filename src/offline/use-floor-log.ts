@@ -4,6 +4,7 @@ import type { FloorEvent } from '@/core/record/floor-event';
 import { foldSetLog, type PlannedItems } from '@/core/record/set-log';
 import { orderEvents } from '@/core/record/order-events';
 import { sharedNowMs } from './device-clock';
+import { hearOthers, tellPages } from './other-pages';
 import { sharedOutbox, type EventPlace } from './outbox';
 import { TapQueue, type Tap } from './tap-queue';
 
@@ -18,12 +19,25 @@ export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[]
   const { clientId, itemId, movement } = place;
   const [held, setHeld] = useState<readonly FloorEvent[]>([]);
   const [own, setOwn] = useState<readonly FloorEvent[]>([]);
+  // Tapped since on other tablets and other pages: it changes the records, and nothing that was moved here.
+  const [heard, setHeard] = useState<readonly FloorEvent[]>([]);
   const [trouble, setTrouble] = useState<TapTrouble | null>(null);
   const queue = useMemo(
     () => new TapQueue((body, atMs) => sharedOutbox().append({ clientId, itemId, movement }, body, atMs)),
     [clientId, itemId, movement],
   );
-  useEffect(() => queue.know([...fromServer, ...held], planned), [queue, fromServer, held, planned]);
+  useEffect(() => queue.know([...fromServer, ...held, ...heard], planned), [queue, fromServer, held, heard, planned]);
+  useEffect(
+    () =>
+      hearOthers({ clientId, itemId, movement }, (events) =>
+        setHeard((known) => {
+          const ids = new Set(known.map((e) => e.id));
+          const news = events.filter((e) => !ids.has(e.id));
+          return news.length > 0 ? [...known, ...news] : known;
+        }),
+      ),
+    [clientId, itemId, movement],
+  );
   useEffect(() => {
     let gone = false;
     void sharedOutbox()
@@ -42,6 +56,7 @@ export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[]
       try {
         const events = await queue.append(tap, sharedNowMs());
         if (events.length > 0) setOwn((known) => [...known, ...events]);
+        tellPages(events);
         setTrouble(null);
         return events;
       } catch {
@@ -51,7 +66,7 @@ export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[]
     },
     [queue],
   );
-  const events = useMemo(() => orderEvents([...fromServer, ...held, ...own]), [fromServer, held, own]);
+  const events = useMemo(() => orderEvents([...fromServer, ...held, ...heard, ...own]), [fromServer, held, heard, own]);
   const log = useMemo(() => foldSetLog(events, planned), [events, planned]);
   const began = useMemo(() => foldSetLog([...fromServer, ...held], planned), [fromServer, held, planned]);
   return useMemo(() => ({ log, began, events, append, trouble }), [log, began, events, append, trouble]);

@@ -4,6 +4,7 @@ import { deliverySchema, type DeliveryReply, type RefusedEvent } from '@/contrac
 import { toFieldIssues, type FieldIssue } from '@/contract/field';
 import { readFloorEvent } from '@/contract/records/floor-event-record';
 import { appendFloorEvents } from '@/data/queries/floor-events';
+import { announce } from './event-line';
 import type { UseCase } from './use-case';
 import { EXPECTED } from '@/messages/expected';
 import { STORAGE_TROUBLE } from '@/messages/taps';
@@ -35,6 +36,8 @@ export function recordEvents({ db, actor, nowMs }: UseCase, delivery: unknown): 
   }
   try {
     const { kept, unknown } = appendFloorEvents(db, events, nowMs);
+    const known = new Set(kept);
+    announce(events.filter((e) => known.has(e.id)));
     return {
       ok: true,
       reply: {

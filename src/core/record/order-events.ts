@@ -3,7 +3,7 @@ import type { FloorEvent } from './floor-event';
 /** Taps of one device, in the order it made them, with the time that each is sorted by. */
 interface Row {
   readonly events: readonly FloorEvent[];
-  /** A device's time never runs back: a clock that was set back mid-set moves nothing before what was tapped earlier. */
+  /** A device's time never runs back: a clock set back mid-set moves nothing before what was tapped earlier. */
   readonly timesMs: readonly number[];
 }
 

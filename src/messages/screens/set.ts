@@ -60,7 +60,8 @@ export const WORDS = {
   // pacing
   partOf: (index: number, length: number, part: string): string => `Part ${index} of ${length}: ${part}`,
   next: 'next',
-  thisSetWasLeftAfter: (reps: number): string => `This set was left after rep ${reps}. Go on from there, or end it.`,
+  thisSetWasLeftAfter: (reps: number): string =>
+    `This set stands at rep ${reps}, left here or under way on another tablet. Go on from there, or end it.`,
   repDone: (reps: number): string => `Rep ${reps} done`,
   countByTapWhileThe: 'count by tap while the pacer rests',
   notedLastTime: 'Noted last time:',

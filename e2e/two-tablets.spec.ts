@@ -1,0 +1,42 @@
+import { expect, itemId, test } from './support/app';
+
+test('two tablets on one movement: taps arrive within two seconds, one set at a time, and pain stops both', async ({
+  browser,
+  app,
+}) => {
+  const url = `${app.url}/set/${itemId('wilhelmina', 6)}`;
+  const [a, b] = await Promise.all(
+    [0, 1].map(async () => (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()),
+  );
+  await Promise.all([a!.goto(url), b!.goto(url)]);
+  const soon = { timeout: 2000 };
+  await expect(b!.getByRole('button', { name: /^Start set|^One more set/ })).toBeEnabled();
+  await a!.getByRole('button', { name: /^Start set|^One more set/ }).click();
+  await expect(b!.getByRole('button', { name: 'End set' })).toBeVisible(soon);
+  await expect(b!.getByRole('button', { name: /^Start set|^One more set/ })).toHaveCount(0);
+  await b!.locator('[data-fault="shrugs"]').click();
+  await expect(a!.locator('[data-fault="shrugs"]')).toContainText('rep', soon);
+  await b!.getByRole('button', { name: 'End set' }).click();
+  await expect(a!.getByTestId('between')).toBeVisible(soon);
+  await a!.getByRole('button', { name: 'Pain: stop' }).click();
+  await expect(b!.getByText('This movement is over for today')).toBeVisible(soon);
+  await expect(b!.getByRole('button', { name: /^Start set|^One more set/ })).toHaveCount(0);
+  await a!.getByRole('button', { name: 'Tapped by mistake?' }).click();
+  await a!.getByRole('button', { name: 'No pain: take the stop back' }).click();
+  await expect(b!.getByText('This movement is over for today')).toHaveCount(0, soon);
+  await Promise.all([a!.context().close(), b!.context().close()]);
+});
+
+test('two pages of one tablet agree without a network', async ({ context, app }) => {
+  const url = `${app.url}/set/${itemId('wilhelmina', 4)}`;
+  const [a, b] = [await context.newPage(), await context.newPage()];
+  await Promise.all([a.goto(url), b.goto(url)]);
+  await expect(a.getByRole('button', { name: /^Start set|^One more set/ })).toBeEnabled();
+  await context.setOffline(true);
+  await a.getByRole('button', { name: /^Start set|^One more set/ }).click();
+  await expect(b.getByRole('button', { name: 'End set' })).toBeVisible({ timeout: 2000 });
+  await b.getByRole('button', { name: 'End set' }).click();
+  await expect(a.getByTestId('between')).toBeVisible({ timeout: 2000 });
+  await context.setOffline(false);
+  await expect(a.getByTestId('waiting')).toContainText('all sent', { timeout: 40_000 });
+});
