@@ -1,5 +1,5 @@
 import 'server-only';
-import { mkdirSync } from 'node:fs';
+import { chmodSync, mkdirSync, statSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import Database from 'better-sqlite3';
 import { migrate, readMigrations } from './migrate';
@@ -16,6 +16,8 @@ export const migrationsFolder = (): string => join(process.cwd(), 'src/data/migr
 export function openDb(file: string): Db {
   if (file !== ':memory:') mkdirSync(dirname(resolve(file)), { recursive: true, mode: 0o700 });
   const db = new Database(file);
+  // Health notes are for this account alone; what lies beside the file takes its mode.
+  if (file !== ':memory:' && statSync(file).uid === process.getuid?.()) chmodSync(file, 0o600);
   db.pragma('journal_mode = WAL');
   db.pragma('synchronous = FULL');
   db.pragma('busy_timeout = 5000');

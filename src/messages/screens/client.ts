@@ -20,7 +20,7 @@ export const WORDS = {
   kneesBentAboutArmsHanging: (softKneesDeg: number): string => `Knees bent about ${softKneesDeg}°, arms hanging`,
   trunkLevel: 'trunk level',
   trunkUp: (deg: number): string => `trunk ${deg}° up`,
-  theKneecaps: (word: string): string => `${word} the kneecaps`,
+  theKneecaps: (aboveOrBelow: string): string => `${aboveOrBelow} the kneecaps`,
   above: 'above',
   below: 'below',
   knucklesAboveTheKneecapsAs: 'Knuckles above the kneecaps, as seen',
@@ -39,7 +39,7 @@ export const WORDS = {
   remove: 'Remove',
   addACliniciansLimit: 'Add a clinician’s limit',
   // measuring-guide
-  theLineOff: (word: string | number): string => `the line ${word}° off`,
+  theLineOff: (deg: string | number): string => `the line ${deg}° off`,
   couldLeaveTheColumnsReach: (line: string): string => `could leave the column’s reach; ${line}`,
   sameHole: 'same hole',
   oneHole: 'one hole',

@@ -5,7 +5,7 @@ export const WORDS = {
   underWay: 'under way',
   stoppedForPain: 'stopped for pain',
   today: 'Today',
-  sessionFromTo: (starts: string, ends: string, word: string): string => `${starts} to ${ends}${word}`,
+  sessionFromTo: (starts: string, ends: string, state: string): string => `${starts} to ${ends}${state}`,
   done: ', done',
   next: ', next',
   nobodyYet: (now: string): string => `${now}, nobody yet`,

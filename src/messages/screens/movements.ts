@@ -13,8 +13,7 @@ export const WORDS = {
   solving: (progress: number): string => `solving, ${progress} %`,
   // fault-list
   whatGoesWrongWhatIt: 'What goes wrong, what it costs, and what to try first',
-  ruleOut: (value: string, causes: string, corrections: string): string =>
-    `${value}; rule out ${causes}. ${corrections}`,
+  ruleOut: (cost: string, causes: string, corrections: string): string => `${cost}; rule out ${causes}. ${corrections}`,
   then: ', then ',
   // movement-facts
   hole: (hole: number): string => `hole ${hole}`,
@@ -22,15 +21,15 @@ export const WORDS = {
   cutToWhatThisClients: (to: number): string => `cut to what this client’s joints allow: ${to} % of it is left`,
   besideIt: (secondary: string): string => `, beside it ${secondary}`,
   none: 'none',
-  repsAndRest: (min: number, max: number, tempo: string, restS: number, value: string): string =>
-    `${min} to ${max} reps at ${tempo}, ${restS} s rest, ${value}`,
+  repsAndRest: (min: number, max: number, tempo: string, restS: number, place: string): string =>
+    `${min} to ${max} reps at ${tempo}, ${restS} s rest, ${place}`,
   // movement-player
   pause: 'Pause',
   playAt: (tempo: string): string => `Play at ${tempo}`,
   placeInTheRange: 'Place in the range',
   percentOfTheWayNewton: (i: number, nowNm: number): string => `${i} percent of the way, ${nowNm} newton metres`,
-  resistanceAtThe: (jointName: string, word: string, loadIn: string): string =>
-    `Resistance at the ${jointName}${word}${loadIn}`,
+  resistanceAtThe: (jointName: string, eachSide: string, loadIn: string): string =>
+    `Resistance at the ${jointName}${eachSide}${loadIn}`,
   eachSide: ', each side',
   hatchedRestZone: 'hatched: rest zone',
   dottedPullAtARight: '; dotted: pull at a right angle',

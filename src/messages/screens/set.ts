@@ -32,14 +32,14 @@ export const WORDS = {
   leaveIt: 'Leave it',
   // trace-panel
   repsLiftedInSOf: (
-    length: number,
-    meanOf: string,
-    meanOf2: string,
-    meanOf3: string,
-    meanOf4: string,
+    reps: number,
+    liftingS: string,
+    liftingAskedS: string,
+    loweringS: string,
+    loweringAskedS: string,
     speedLoss: number,
   ): string =>
-    `${length} reps. Lifted in ${meanOf} s of ${meanOf2} asked, lowered in ${meanOf3} s of ${meanOf4}; ` +
+    `${reps} reps. Lifted in ${liftingS} s of ${liftingAskedS} asked, lowered in ${loweringS} s of ${loweringAskedS}; ` +
     `${speedLoss} % of the fastest rep’s speed lost by the last.`,
   repsSay: (reps: string, says: string): string => `Rep ${reps}: ${says}.`,
   taken: 'Taken',
@@ -47,13 +47,8 @@ export const WORDS = {
   traceOfTheStackFrom: 'Trace of the stack, from a sensor or a file',
   csvWithTheColumnsT: 'CSV with the columns t_s and x_m: seconds and metres, up while lifting',
   // stack-readout
-  stackTheLastLiftedIn: (
-    length: number,
-    word: string,
-    liftingS: string,
-    loweringS: string,
-    loweringS2: string,
-  ): string => `Stack: ${length} ${word}, the last lifted in ${liftingS} s, lowered in ${loweringS} s of ${loweringS2}`,
+  stackTheLastLiftedIn: (reps: number, repWord: string, liftingS: string, loweringS: string, askedS: string): string =>
+    `Stack: ${reps} ${repWord}, the last lifted in ${liftingS} s, lowered in ${loweringS} s of ${askedS}`,
   repWord: 'rep',
   reps: 'reps',
   stackDrawnOverThePacer: 'Stack: drawn over the pacer',
@@ -72,7 +67,7 @@ export const WORDS = {
   cleanSoFar: 'Clean so far',
   // pain-panel
   stoppedForPain: 'Stopped for pain',
-  stoppedThisMovementIsOver: (word: string): string => `Stopped${word}. This movement is over for today.`,
+  stoppedThisMovementIsOver: (atRep: string): string => `Stopped${atRep}. This movement is over for today.`,
   atRep: (rep: number): string => ` at rep ${rep}`,
   whatTheClientSaysWhere: 'What the client says, where and when in the rep',
   noPainAtAll: 'The client had no pain at all, and says so?',
@@ -93,8 +88,8 @@ export const WORDS = {
   usedOneStepMore: 'Used one step more',
   keepThis: 'Keep this',
   // fault-to-correct
-  likely: (rep: string, word: string, cause: string, value: string): string =>
-    `${rep}${word}. Likely ${cause}: ${value}.`,
+  likely: (reps: string, onSide: string, cause: string, sign: string): string =>
+    `${reps}${onSide}. Likely ${cause}: ${sign}.`,
   only: (onlySide: string): string => `, ${onlySide} only`,
   otherCorrectionsFor: (seen: string): string => `Other corrections for ${seen}`,
   other: 'Other',
@@ -106,17 +101,18 @@ export const WORDS = {
   repsCounted: (reps: number): string => `${reps} reps`,
   with: 'with',
   bodyWeight: 'the body’s weight',
-  sUnderTensionAsPaced: (tension: number, word: string): string => `, ${tension} s under tension as paced${word}.`,
+  sUnderTensionAsPaced: (tension: number, watched: string): string =>
+    `, ${tension} s under tension as paced${watched}.`,
   watchedCleanToRep: (cleanTo: number): string => `, watched clean to rep ${cleanTo}`,
   ifThatWasTheLimit: (
-    whole: string,
-    whole2: string,
+    onceLeast: string,
+    onceMost: string,
     unit: string,
-    whole3: string,
-    whole4: string,
-    unit2: string,
+    twentyLeast: string,
+    twentyMost: string,
+    sameUnit: string,
   ): string =>
-    `If that was the limit: ${whole} to ${whole2} ${unit} once, ${whole3} to ${whole4} ${unit2} twenty times.`,
+    `If that was the limit: ${onceLeast} to ${onceMost} ${unit} once, ${twentyLeast} to ${twentyMost} ${sameUnit} twenty times.`,
   forTheNextSet: 'For the next set:',
   backToThePlates: 'Back to the plates',
   faultsSeen: 'Faults seen',
@@ -165,7 +161,7 @@ export const WORDS = {
   keyCleanSoFar: 'clean so far',
   undo: 'undo',
   keyPainStop: 'pain: stop',
-  faultsOn: (word: string): string => `faults on ${word}`,
+  faultsOn: (sides: string): string => `faults on ${sides}`,
   bothSides: 'both sides',
   onTheSide: (s: string): string => `the ${s}`,
   // set-screen

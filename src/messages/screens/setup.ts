@@ -14,13 +14,13 @@ export const WORDS = {
   lowerHoleNumber: 'Lower hole number',
   higherHoleNumber: 'Higher hole number',
   // place-text
-  beforeThePulley: (word: string): string => `before the ${word} pulley`,
+  beforeThePulley: (side: string): string => `before the ${side} pulley`,
   right: 'right',
   left: 'left',
-  cmToTheOf: (by: number, word: string, word2: string): string => `${by} cm to the ${word} of ${word2}`,
-  thePulley: (word: string): string => `the ${word} pulley`,
+  cmToTheOf: (cm: number, side: string, from: string): string => `${cm} cm to the ${side} of ${from}`,
+  thePulley: (side: string): string => `the ${side} pulley`,
   midway: 'midway',
-  turned: (facing: string, turn: number, word: string): string => `${facing}, turned ${turn}° ${word}`,
+  turned: (facing: string, turn: number, side: string): string => `${facing}, turned ${turn}° ${side}`,
   // fault-panel
   whatAFaultCosts: 'What a fault costs',
   noneShown: 'none shown',
@@ -71,30 +71,30 @@ export const WORDS = {
   pauseTheRep: 'Pause the rep',
   playTheRepAt: (tempo: string): string => `Play the rep at ${tempo}`,
   // bench-curve
-  resistanceAtTheOnThe: (jointName: string, word: string, loadSays: string): string =>
-    `Resistance at the ${jointName}${word}, ${loadSays} on the stack`,
+  resistanceAtTheOnThe: (jointName: string, eachSide: string, loadSays: string): string =>
+    `Resistance at the ${jointName}${eachSide}, ${loadSays} on the stack`,
   eachSide: ', each side',
   hatchedRestZone: 'hatched: rest zone',
   dottedRightAngle: '; dotted: right angle',
-  dashesOnTheBodyLine: (value: string): string => `; dashes on the body: line of the ${value}, approximate`,
+  dashesOnTheBodyLine: (region: string): string => `; dashes on the body: line of the ${region}, approximate`,
   resistanceOverTheRepPeak: (peakResistanceNm: number, peakAt: number, restShare: number): string =>
     `Resistance over the rep: peak ${peakResistanceNm} newton metres at ${peakAt} percent of the range, rest ` +
     `zone ${restShare} percent`,
   // line-check-panel
   thePinSitsInHole: (hole: number, hole2: number): string => `the pin sits in hole ${hole}, not ${hole2}`,
-  theHandIsThanComputed: (cm: string, word: string, word2: string): string =>
-    `the hand is ${cm} ${word} than computed${word2}`,
+  theHandIsThanComputed: (cm: string, higherOrLower: string, shoulderToo: string): string =>
+    `the hand is ${cm} ${higherOrLower} than computed${shoulderToo}`,
   higher: 'higher',
   lower: 'lower',
   andTheShoulderWithIt: ', and the shoulder with it: it is only estimated',
-  theClientStands: (cm: string, word: string): string => `the client stands ${cm} ${word}`,
+  theClientStands: (cm: string, furtherOrNearer: string): string => `the client stands ${cm} ${furtherOrNearer}`,
   furtherOut: 'further out',
   nearer: 'nearer',
   whichMeasurementToDistrustEither: (causes: string): string => `Which measurement to distrust? Either ${causes}.`,
   or: ', or ',
   checkTheLineWithAn: 'Check the line with an inclinometer',
-  alongTheCableComputedTo: (where: string, computed: string, word: string): string =>
-    `Along the cable, ${where}: computed ${computed}° ${word} to the pulley.`,
+  alongTheCableComputedTo: (where: string, computed: string, downOrUp: string): string =>
+    `Along the cable, ${where}: computed ${computed}° ${downOrUp} to the pulley.`,
   down: 'down',
   up: 'up',
   oneDegreeLess: 'One degree less',
@@ -122,9 +122,9 @@ export const WORDS = {
   theLineWouldLeaveThe: 'the line would leave the sweep',
   noMarkInThisRoom: 'no mark in this room does it',
   stanceDropsAtHole: (hole: number): string => `Stance drops at hole ${hole}`,
-  peakCmOfCableOut: (value: string, peakAt: number, toCm: number, offPlaneRmsDeg: string): string =>
-    `${value}: peak ${peakAt} %, ${toCm} cm of cable out, ${offPlaneRmsDeg}° off`,
-  leftOut: (value: string, value2: string): string => `${value}: left out, ${value2}.`,
+  peakCmOfCableOut: (drop: string, peakAt: number, toCm: number, offPlaneRmsDeg: string): string =>
+    `${drop}: peak ${peakAt} %, ${toCm} cm of cable out, ${offPlaneRmsDeg}° off`,
+  leftOut: (drop: string, why: string): string => `${drop}: left out, ${why}.`,
   steppingInEachStepAgainst: (slice: string): string => `Stepping in, each step against the first: ${slice}.`,
   // verdict-lines
   sameHole: 'same hole.',
@@ -145,11 +145,11 @@ export const WORDS = {
   rightCarriageHole: 'Right carriage, hole',
   carriageHole: 'Carriage, hole',
   sideViewToScale: 'Side view, to scale',
-  shoulderInStance: (value: number, word: string): string => `shoulder ${value} in stance, ${word}`,
+  shoulderInStance: (cm: number, source: string): string => `shoulder ${cm} in stance, ${source}`,
   measured: 'measured',
   estimated: 'estimated',
   clientDistanceFromTheColumns: 'Client, distance from the columns',
-  centimetres: (standX: number, word: string): string => `${standX} centimetres ${word}`,
+  centimetres: (cm: number, behindOrInFront: string): string => `${cm} centimetres ${behindOrInFront}`,
   behind: 'behind',
   inFront: 'in front',
   holeOfColumn: (holeOf: number, holes: number): string => `hole ${holeOf} of ${holes}`,
@@ -164,8 +164,8 @@ export const WORDS = {
   holeBothSides: 'Hole, both sides',
   holeLabel: 'Hole',
   holeUnit: 'hole',
-  lowerHoleNumberOf: (word: string): string => `Lower hole number${word}`,
-  higherHoleNumberOf: (word: string): string => `Higher hole number${word}`,
+  lowerHoleNumberOf: (ofSide: string): string => `Lower hole number${ofSide}`,
+  higherHoleNumberOf: (ofSide: string): string => `Higher hole number${ofSide}`,
   ofHoleAtThe: (holes: number, numberedFrom: string): string => `of ${holes}, hole 1 at the ${numberedFrom}`,
   solvedWas: (was: number): string => `solved: ${was}`,
   toCmWillDo: (toCm: number, toCm2: number): string => `${toCm} to ${toCm2} cm will do`,
@@ -186,12 +186,12 @@ export const WORDS = {
   bothCarriagesAlike: 'both carriages alike',
   leftCarriageFromTheRight: (to: number): string => `left carriage ${to} from the right`,
   furtherIn: 'further in',
-  cmToThe: (to: number, word: string): string => `${to} cm to the ${word}`,
+  cmToThe: (cm: number, side: string): string => `${cm} cm to the ${side}`,
   leastChange: (words: string): string => `Least change: ${words}.`,
   nothingInTheBookWorks: 'Nothing in the book works on this column.',
   whatWorksInsteadWithoutA: (name: string): string => `What works instead, without a column: ${name}.`,
-  nearestThatWorksHereHole: (name: string, word: string, hole: number, standX: number, word2: string): string =>
-    `Nearest that works here: ${name}, ${word}hole ${hole}, mark ${standX} cm${word2}`,
+  nearestThatWorksHereHole: (name: string, how: string, hole: number, cm: number, ending: string): string =>
+    `Nearest that works here: ${name}, ${how}hole ${hole}, mark ${cm} cm${ending}`,
   sweepAt: (tiltDeg: number): string => `sweep at ${tiltDeg}°, `,
   forTheSamePeakAs: (load: string): string => `, ${load} for the same peak as drawn.`,
   cannotServeThis: (name: string): string => `${name} cannot serve this.`,
@@ -220,7 +220,7 @@ export const WORDS = {
   // setup-page
   theMeasuredRangeOrA:
     'the measured range or a clinician’s limit leaves too little of this movement; choose another one',
-  thisCannotBeSetUp: (word: string): string => `This cannot be set up${word} yet:`,
+  thisCannotBeSetUp: (onStation: string): string => `This cannot be set up${onStation} yet:`,
   onStation: (name: string): string => ` on ${name}`,
   mendItInThe: 'Mend it in the',
   orUnder: 'or under',
