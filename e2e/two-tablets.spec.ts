@@ -40,3 +40,30 @@ test('two pages of one tablet agree without a network', async ({ context, app })
   await context.setOffline(false);
   await expect(a.getByTestId('waiting')).toContainText('all sent', { timeout: 40_000 });
 });
+
+test('one client sheet on two tablets: what both entered stands, and the same field is told with both', async ({
+  page,
+  app,
+}) => {
+  const url = `${app.url}/clients/anselm`;
+  const other = await page.context().browser()!.newPage();
+  await Promise.all([page.goto(url), other.goto(url)]);
+  await other.getByLabel('Note, shown on the floor').fill('Ask about the left knee.');
+  await other.getByRole('button', { name: 'Save client' }).click();
+  await expect(other.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+  await page.getByLabel('Mass').fill('79');
+  await page.getByRole('button', { name: 'Save client' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+  // The sheet shows what stands now, with what the other one entered.
+  await expect(page.getByLabel('Note, shown on the floor')).toHaveValue('Ask about the left knee.');
+  await other.getByLabel('Mass').fill('81');
+  await other.getByRole('button', { name: 'Save client' }).click();
+  const told = 'Mass: somebody else made it 79 meanwhile, here it is 81. Save again to keep this.';
+  await expect(other.getByText(told).last()).toBeVisible();
+  await expect(other.getByLabel('Mass')).toHaveValue('81 kg');
+  await other.getByRole('button', { name: 'Save client' }).click();
+  await expect(other.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Mass')).toHaveValue('81 kg');
+  await other.close();
+});

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { openDb, type Db } from '@/data/open-db';
+import type { SaveResult } from '@/contract/save-result';
 import { saveClientForm } from '@/server/clients';
 import { loadScreening, saveScreening } from '@/server/screening';
 import { loadMeasuringGuide } from '@/server/measuring-guide';
@@ -67,7 +68,7 @@ const COLUMN = {
 const piece = (kind: string, spec: object) => ({ name: 'Piece', outOfOrder: 'no', kind, spec });
 const keepColumn = (db: Db, spec: object, gym = 'tidewater') =>
   savePieceForm(at(db), gym, null, piece('column', { ...COLUMN, ...spec }));
-const issuesOf = (r: ReturnType<typeof saveClientForm>) => (r.ok ? [] : r.issues.map((i) => `${i.path}: ${i.message}`));
+const issuesOf = (r: SaveResult<unknown>) => (r.ok ? [] : r.issues.map((i) => `${i.path}: ${i.message}`));
 
 describe('bad input is told at its field', () => {
   const db = world();

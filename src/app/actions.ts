@@ -1,6 +1,8 @@
 'use server';
 import { refresh } from 'next/cache';
 import type { SaveResult } from '@/contract/save-result';
+import type { Client } from '@/contract/views/client';
+import type { KitPiece } from '@/contract/views/kit';
 import { saveClientForm } from '@/server/clients';
 import { saveGymForm, savePieceForm } from '@/server/kit';
 import { planToday } from '@/server/plan';
@@ -14,16 +16,25 @@ function refreshed(result: SaveResult): SaveResult {
   return result;
 }
 
-export async function saveClientAction(id: string | null, typed: unknown): Promise<SaveResult> {
-  return saveClientForm(openUseCase(), id, typed);
+export async function saveClientAction(
+  id: string | null,
+  typed: unknown,
+  opened: Client | null,
+): Promise<SaveResult<Client>> {
+  return saveClientForm(openUseCase(), id, typed, opened);
 }
 
 export async function saveScreeningAction(clientId: string, typed: unknown): Promise<SaveResult> {
   return refreshed(saveScreening(openUseCase(), clientId, typed));
 }
 
-export async function savePieceAction(gymId: string | null, id: string | null, typed: unknown): Promise<SaveResult> {
-  return savePieceForm(openUseCase(), gymId, id, typed);
+export async function savePieceAction(
+  gymId: string | null,
+  id: string | null,
+  typed: unknown,
+  opened: KitPiece | null,
+): Promise<SaveResult<KitPiece>> {
+  return savePieceForm(openUseCase(), gymId, id, typed, opened);
 }
 
 export async function saveGymAction(id: string | null, typed: unknown): Promise<SaveResult> {

@@ -1,5 +1,10 @@
 import type { FieldIssue } from '@/contract/field';
 
-/** What a form's save gives back: the id it has now, or what is wrong at which field. */
-export type SaveResult =
-  { readonly ok: true; readonly id: string } | { readonly ok: false; readonly issues: readonly FieldIssue[] };
+/**
+ * What a form's save gives back: the id it has now, or what is wrong at which field. A sheet that others may have open
+ * too (`V`: what is kept of it) also gives what is kept now, or, where somebody else changed the same, what to save
+ * from so that what was typed here stands.
+ */
+export type SaveResult<V = never> =
+  | { readonly ok: true; readonly id: string; readonly kept?: V }
+  | { readonly ok: false; readonly issues: readonly FieldIssue[]; readonly next?: V };

@@ -8,7 +8,9 @@ import { listClients } from '@/data/queries/clients';
 import { findGym, listGyms, saveGym } from '@/data/queries/gyms';
 import { findKit, listKit, saveKit } from '@/data/queries/kit';
 import type { KitPiece, KitSheetView, KitView } from '@/contract/views/kit';
+import { mergeSheet } from '@/core/record/merge-sheet';
 import { FIRST_GYM_NAME } from '@/messages/kit';
+import { collisionText } from '@/messages/sheets';
 import type { UseCase } from './use-case';
 import type { SaveResult } from '@/contract/save-result';
 import { z } from 'zod';
@@ -48,8 +50,20 @@ export function loadKitSheet({ db }: UseCase, id: string | null): KitSheetView |
   return id !== null && !piece ? null : { piece, clients: listClients(db) };
 }
 
-/** Check and keep a piece of kit; a null id makes a new one in the gym. A piece keeps the kind it was entered with. */
-export function savePieceForm(uc: UseCase, gymId: string | null, id: string | null, typed: unknown): SaveResult {
+/** A piece for bringing two changes together: what was measured of it belongs together and is one field. */
+const asSheet = ({ name, outOfOrder, spec }: KitPiece) => ({ name, outOfOrder, spec: JSON.stringify(spec) });
+
+/**
+ * Check and keep a piece of kit; a null id makes a new one in the gym. A piece keeps the kind it was entered with.
+ * `opened`: the piece as the sheet was opened with it, so that what others changed since stays.
+ */
+export function savePieceForm(
+  uc: UseCase,
+  gymId: string | null,
+  id: string | null,
+  typed: unknown,
+  opened: KitPiece | null = null,
+): SaveResult<KitPiece> {
   const outer = pieceSchema.safeParse(typed);
   const kind = outer.success ? outer.data.kind : ((typed as { kind?: KitPiece['kind'] } | null)?.kind ?? null);
   const inner = kind && kind in KIT_SPEC ? KIT_SPEC[kind].safeParse((typed as { spec?: unknown }).spec) : null;
@@ -77,8 +91,19 @@ export function savePieceForm(uc: UseCase, gymId: string | null, id: string | nu
     outOfOrder: outer.data.outOfOrder === 'yes',
     spec: inner.data as KitPiece['spec'],
   };
-  saveKit(uc.db, piece, uc.actor.id);
-  return { ok: true, id: piece.id };
+  const theirs = known ?? piece;
+  const { merged, collisions, next } = mergeSheet(
+    asSheet(typeof opened === 'object' && opened !== null ? opened : theirs),
+    asSheet(piece),
+    asSheet(theirs),
+  );
+  const whole = (s: typeof merged): KitPiece => ({ ...piece, ...s, spec: JSON.parse(s.spec) as KitPiece['spec'] });
+  if (collisions.length > 0) {
+    const told = collisions.map((c) => ({ path: c.keys.join('.'), message: collisionText(c) }));
+    return { ok: false, issues: told, next: whole(next) };
+  }
+  saveKit(uc.db, whole(merged), uc.actor.id);
+  return { ok: true, id: piece.id, kept: whole(merged) };
 }
 
 const gymFormSchema = z.object({ name: text(1, 80), screeningDays: numberBetween(1, 3650, 'days') });

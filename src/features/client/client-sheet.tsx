@@ -31,7 +31,7 @@ interface Props {
   readonly client: Client | null;
   readonly guide: Parameters<typeof MeasuringGuide>[0]['guide'];
   readonly today: string;
-  readonly save: (id: string | null, typed: unknown) => Promise<SaveResult>;
+  readonly save: (id: string | null, typed: unknown, opened: Client | null) => Promise<SaveResult<Client>>;
 }
 
 const check = (v: ClientValues) => {
@@ -206,16 +206,17 @@ export function ClientSheet({ client, guide, today, save }: Props) {
   const router = useRouter();
   const [saved, setSaved] = useState(false);
   const [shown, setShown] = useState<MeasureName | null>(null);
-  const { form, onSubmit, busy, trouble, restored, startOver } = useSavedForm(
+  const { form, onSubmit, busy, trouble, restoredMs, startOver } = useSavedForm(
     toClientValues(client),
     check,
-    (values) => save(client?.id ?? null, values),
+    (values, opened) => save(client?.id ?? null, values, opened),
     (id) => {
       setSaved(true);
       if (client) router.refresh();
       else router.push(`/clients/${id}`);
     },
     `client-${client?.id ?? 'new'}`,
+    { opened: client, toValues: toClientValues },
   );
   const body = useMemo(() => bodyOf(form.values), [form.values]);
   const measure = (name: MeasureName): void => {
@@ -226,7 +227,7 @@ export function ClientSheet({ client, guide, today, save }: Props) {
     <SheetForm onSubmit={onSubmit} className={styles.sheet} onChange={() => setSaved(false)}>
       <FigureSide body={body} shown={shown} onMeasure={measure} />
       <div>
-        <RestoredNote restored={restored} onStartOver={startOver} />
+        <RestoredNote restoredMs={restoredMs} onStartOver={startOver} />
         <PartsOfSheet known={client !== null} />
         <MeasuredParts form={form} body={body} guide={guide} onShow={setShown} onMeasure={measure} />
         <AllowedParts form={form} today={today} />

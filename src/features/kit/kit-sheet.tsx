@@ -28,7 +28,7 @@ interface Props {
   readonly kind: KitKind;
   readonly piece: KitPiece | null;
   readonly clients: readonly (BodyInput & { readonly name: string })[];
-  readonly save: (id: string | null, typed: unknown) => Promise<SaveResult>;
+  readonly save: (id: string | null, typed: unknown, opened: KitPiece | null) => Promise<SaveResult<KitPiece>>;
 }
 
 function check(v: KitValues) {
@@ -143,23 +143,24 @@ function Sections({
 export function KitSheet({ kind, piece, clients, save }: Props) {
   const router = useRouter();
   const [saved, setSaved] = useState(false);
-  const { form, onSubmit, busy, trouble, restored, startOver } = useSavedForm<KitValues>(
+  const { form, onSubmit, busy, trouble, restoredMs, startOver } = useSavedForm<KitValues, KitPiece>(
     toKitValues(kind, piece),
     check,
-    (values) => save(piece?.id ?? null, values),
+    (values, opened) => save(piece?.id ?? null, values, opened),
     (id) => {
       setSaved(true);
       if (piece) router.refresh();
       else router.push(`/kit/${id}`);
     },
     `kit-${piece?.id ?? `new-${kind}`}`,
+    { opened: piece, toValues: (kept) => toKitValues(kind, kept) },
   );
   const { spec } = form.values;
   const preview = useMemo(() => previewKit(kind, spec), [kind, spec]);
   return (
     <SheetForm onSubmit={onSubmit} className={styles.station} onChange={() => setSaved(false)}>
       <div>
-        <RestoredNote restored={restored} onStartOver={startOver} />
+        <RestoredNote restoredMs={restoredMs} onStartOver={startOver} />
         <div className={forms.grid}>
           <TextInput label={WORDS.name} {...form.getInputProps('name')} />
           <NativeSelect label={WORDS.outOfOrderLabel} data={['no', 'yes']} {...form.getInputProps('outOfOrder')} />

@@ -12,24 +12,28 @@ import styles from './set.module.css';
 function TakeBack({ pain, give }: { readonly pain: PainMark; readonly give: Give }) {
   const [asked, ask] = useState(false);
   return (
-    <div className={styles.row}>
-      {/* One button that opens and closes: a finger that comes down twice on it has done nothing. */}
-      <button type="button" className={styles.plain} aria-expanded={asked} onClick={() => ask(!asked)}>
-        {asked ? WORDS.keepTheStop : WORDS.tappedByMistake}
-      </button>
+    <>
+      {/* One button that opens and closes and keeps its place: a finger that comes down twice has done nothing. */}
+      <div className={styles.row}>
+        <button type="button" className={styles.plain} aria-expanded={asked} onClick={() => ask(!asked)}>
+          {asked ? WORDS.keepTheStop : WORDS.tappedByMistake}
+        </button>
+      </div>
       {asked && (
         <>
-          <button
-            type="button"
-            className={styles.plain}
-            onClick={() => void give({ do: 'take-back-pain', painId: pain.id })}
-          >
-            {WORDS.takeTheStopBack}
-          </button>
           <p className={styles.takeBack}>{WORDS.noPainAtAll}</p>
+          <div className={styles.row}>
+            <button
+              type="button"
+              className={styles.plain}
+              onClick={() => void give({ do: 'take-back-pain', painId: pain.id })}
+            >
+              {WORDS.takeTheStopBack}
+            </button>
+          </div>
         </>
       )}
-    </div>
+    </>
   );
 }
 

@@ -7,22 +7,66 @@ import { WORDS } from '@/messages/screens/shell';
 
 const keyOf = (sheet: string): string => `jorvix-sheet:${sheet}`;
 
+/** What was typed and not saved: when, and what the sheet was opened with. */
+interface Draft {
+  readonly values: object;
+  readonly opened: unknown;
+  readonly atMs: number;
+}
+
 /** What was typed and not saved on this device; null when nothing was, or it cannot be read. */
-function readDraft(sheet: string): unknown {
+function readDraft(sheet: string): Draft | null {
   try {
-    return JSON.parse(localStorage.getItem(keyOf(sheet)) ?? 'null');
+    const draft: unknown = JSON.parse(localStorage.getItem(keyOf(sheet)) ?? 'null');
+    if (typeof draft !== 'object' || draft === null) return null;
+    // Before drafts had an age they were what was typed and nothing else.
+    return 'values' in draft && 'atMs' in draft ? (draft as Draft) : { values: draft, opened: null, atMs: 0 };
   } catch {
     return null;
   }
 }
 
-function keepDraft(sheet: string, values: unknown): void {
+function keepDraft(sheet: string, draft: Draft | null): void {
   try {
-    if (values === null) localStorage.removeItem(keyOf(sheet));
-    else localStorage.setItem(keyOf(sheet), JSON.stringify(values));
+    if (draft === null) localStorage.removeItem(keyOf(sheet));
+    else localStorage.setItem(keyOf(sheet), JSON.stringify(draft));
   } catch {
     // A full or forbidden store costs only the draft; the form itself still stands.
   }
+}
+
+/** What is to be kept of typing: nothing where it stands as it was. */
+const draftOf = (values: object, kept: object, opened: unknown): Draft | null =>
+  JSON.stringify(values) === JSON.stringify(kept) ? null : { values, opened, atMs: Date.now() };
+
+/** A sheet that others may have open too: what it was opened with, and the values that a kept one makes. */
+export interface SharedSheet<T, V> {
+  readonly opened: V | null;
+  readonly toValues: (kept: V) => T;
+}
+
+/** What a sheet was opened with, and when what came back to it was typed. */
+interface Origin<V> {
+  readonly opened: V | null;
+  readonly restoredMs: number | null;
+}
+
+/** Brings back what was typed and not saved, with what the sheet was opened with then. */
+function useDraft<T, V>(
+  sheet: string | null,
+  setValues: (change: (now: Partial<T>) => Partial<T>) => void,
+  setFrom: (change: (now: Origin<V>) => Origin<V>) => void,
+): void {
+  // The one of the first drawing will do: it only adds to what is there, once.
+  const bringBack = useRef(setValues);
+  useEffect(() => {
+    if (sheet === null) return;
+    const draft = readDraft(sheet);
+    if (draft === null) return;
+    bringBack.current((now) => ({ ...now, ...draft.values }));
+    // The draft can only be read once the page runs in a browser, so this shows one step after the first drawing.
+    setFrom((now) => ({ opened: draft.opened === null ? now.opened : (draft.opened as V), restoredMs: draft.atMs }));
+  }, [sheet, setFrom]);
 }
 
 /**
@@ -31,56 +75,55 @@ function keepDraft(sheet: string, values: unknown): void {
  * With a `sheet` name what is typed is kept on the device until it is saved, and is back when the sheet is opened
  * again.
  */
-export function useSavedForm<T extends Record<string, unknown>>(
+export function useSavedForm<T extends Record<string, unknown>, V = never>(
   initialValues: T,
   check: (values: T) => readonly FieldIssue[],
-  save: (values: T) => Promise<SaveResult>,
+  save: (values: T, opened: V | null) => Promise<SaveResult<V>>,
   onSaved: (id: string, reset: () => void) => void,
   sheet: string | null = null,
+  shared: SharedSheet<T, V> | null = null,
 ) {
   // What the server has: what was there at first, then what was saved last.
   const [kept, setKept] = useState(initialValues);
-  const [restored, setRestored] = useState(false);
+  const [from, setFrom] = useState<Origin<V>>({ opened: shared?.opened ?? null, restoredMs: null });
   const form = useForm<T>({
     mode: 'controlled',
     initialValues,
     onValuesChange: (values) => {
-      if (sheet !== null) keepDraft(sheet, JSON.stringify(values) === JSON.stringify(kept) ? null : values);
+      if (sheet !== null) keepDraft(sheet, draftOf(values, kept, from.opened));
     },
   });
   const [busy, start] = useTransition();
   const [trouble, setTrouble] = useState<string | null>(null);
-  // The one of the first drawing will do: it only adds to what is there, once.
-  const bringBack = useRef(form.setValues);
-  useEffect(() => {
-    if (sheet === null) return;
-    const draft = readDraft(sheet) as Partial<T> | null;
-    if (draft === null || typeof draft !== 'object') return;
-    bringBack.current((now) => ({ ...now, ...draft }));
-    // The draft can only be read once the page runs in a browser, so this shows one step after the first drawing.
-    // eslint-disable-next-line react-hooks/set-state-in-effect
-    setRestored(true);
-  }, [sheet]);
+  useDraft(sheet, form.setValues, setFrom);
   const show = (issues: readonly FieldIssue[]): void => {
     form.setErrors(Object.fromEntries(issues.map((i) => [i.path, i.message])));
     requestAnimationFrame(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
   };
-  const forget = (): void => {
+  const forget = (change: Partial<Origin<V>> = {}): void => {
     if (sheet !== null) keepDraft(sheet, null);
-    setRestored(false);
+    setFrom((now) => ({ ...now, restoredMs: null, ...change }));
+  };
+  /** What is kept now becomes what the sheet is opened with: with what others changed meanwhile. */
+  const settle = (values: T, now: V | undefined): void => {
+    const settled = now !== undefined && shared ? shared.toValues(now) : values;
+    setKept(settled);
+    if (settled !== values) form.setValues(settled);
+    forget(now === undefined ? {} : { opened: now });
   };
   const onSubmit = form.onSubmit((values) => {
     const issues = check(values);
     if (issues.length > 0) return show(issues);
     start(async () => {
       try {
-        const result = await save(values);
-        setTrouble(null);
-        if (result.ok) {
-          forget();
-          setKept(values);
-          onSaved(result.id, form.reset);
-        } else show(result.issues);
+        const result = await save(values, from.opened);
+        // Where somebody else changed the same it is told whole, since not every part has a field of its own.
+        const next = result.ok ? undefined : result.next;
+        setTrouble(!result.ok && next !== undefined ? result.issues.map((i) => i.message).join(' ') : null);
+        if (next !== undefined) setFrom((now) => ({ ...now, opened: next }));
+        if (!result.ok) return show(result.issues);
+        settle(values, result.kept);
+        onSaved(result.id, form.reset);
       } catch {
         setTrouble(WORDS.notSavedTheServerDid);
       }
@@ -89,7 +132,7 @@ export function useSavedForm<T extends Record<string, unknown>>(
   const startOver = (): void => {
     form.setValues(kept);
     form.clearErrors();
-    forget();
+    forget({ opened: shared?.opened ?? null });
   };
-  return { form, onSubmit, busy, trouble, restored, startOver };
+  return { form, onSubmit, busy, trouble, restoredMs: from.restoredMs, startOver };
 }

@@ -11,7 +11,7 @@ export const WORDS = {
   // screening-warning
   enterIt: 'Enter it',
   // restored-note
-  whatYouHadTypedHere: 'What you had typed here and not saved is back.',
+  whatYouHadTypedHere: (age: string): string => `What you had typed here and not saved is back${age}.`,
   startFromWhatIsKept: 'Start from what is kept',
   // use-shortcuts
   keysOfThisPage: 'Keys of this page',
