@@ -5,7 +5,7 @@ import { expect, itemId, test } from './support/app';
 async function tapTwice(page: Page, name: string): Promise<void> {
   const box = (await page.getByRole('button', { name }).boundingBox())!;
   const at = [box.x + box.width / 2, box.y + box.height / 2] as const;
-  for (const wait of [180, 0]) {
+  for (const wait of [60, 0]) {
     await page.mouse.click(...at);
     await page.waitForTimeout(wait);
   }
@@ -34,10 +34,10 @@ test('double taps: one set, one end, and a stop for pain that stands until it is
   await page.goto(`${app.url}/set/${itemId('wilhelmina', 5)}`);
   await tapTwice(page, 'Start set');
   await expect(page.getByRole('button', { name: 'End set' })).toBeVisible();
-  await page.waitForTimeout(600);
+  await page.waitForTimeout(850);
   await tapTwice(page, 'End set');
   await expect(page.getByRole('button', { name: 'Start set 2' })).toBeVisible();
-  await page.waitForTimeout(600);
+  await page.waitForTimeout(850);
   await page.getByRole('button', { name: 'Start set 2' }).click();
   await tapTwice(page, 'Pain: stop');
   await page.keyboard.press('u');

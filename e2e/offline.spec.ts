@@ -79,7 +79,7 @@ test('a tap for what the server no longer has is kept here and said, and holds u
   await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
   await expect(page.getByTestId('waiting')).toContainText('all sent');
   await expect(page.getByTestId('waiting')).toContainText('1 kept here only');
-  await page.waitForTimeout(600);
+  await page.waitForTimeout(850);
   await page.getByRole('button', { name: 'End set' }).click();
   await page.getByRole('button', { name: 'Keep this' }).click();
   await page.getByRole('button', { name: 'Keep this' }).waitFor({ state: 'hidden' });
@@ -115,7 +115,7 @@ test('a tablet whose clock is wrong says so, and its sets can be ended', async (
     await expect(page.getByTestId('clock-off')).toHaveText(says);
     await page.locator('[data-fault]').first().click();
     await page.clock.setSystemTime(Date.now() + off - 3_600_000);
-    await page.waitForTimeout(600);
+    await page.waitForTimeout(850);
     await page.getByRole('button', { name: 'End set' }).click();
     await expect(page.getByTestId('between')).toBeVisible();
     await expect(page.getByTestId('waiting')).toContainText('all sent');

@@ -104,7 +104,7 @@ test('a trace from a file: reps counted, phases told, findings proposed and take
   }
   await page.goto(`${app.url}/set/${itemId('sefina', 1)}`);
   await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
-  await page.waitForTimeout(600);
+  await page.waitForTimeout(850);
   await page.getByRole('button', { name: 'End set' }).click();
   await page.getByText('Trace of the stack, from a sensor or a file').click();
   const file = page.getByLabel(/CSV with the columns/);

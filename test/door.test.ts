@@ -68,9 +68,13 @@ describe('deliveries at the server’s own door', () => {
     const line = `http://127.0.0.1:${(lines.address() as AddressInfo).port}${LINE}`;
     expect((await fetch(`${line}?client=anselm`)).status).toBe(400);
     const heard = (await fetch(`${line}?client=anselm&movement=cable-fly-level`)).body!.getReader();
+    let text = '';
     const next = async (): Promise<string[]> => {
-      const text = new TextDecoder().decode((await heard.read()).value);
-      return (JSON.parse(text.slice('data: '.length)) as { id: string }[]).map((e) => e.id);
+      const told = /(?:^|\n\n)data: (.*)\n\n/;
+      while (!told.test(text)) text += new TextDecoder().decode((await heard.read()).value);
+      const found = told.exec(text)!;
+      text = text.slice(found.index + found[0].length);
+      return (JSON.parse(found[1]!) as { id: string }[]).map((e) => e.id);
     };
     expect(await next()).toContain('door-1');
     await send(JSON.stringify({ events: [{ ...rep(5), clientId: 'sefina', itemId: 'sefina-2026-11-24-0' }, rep(6)] }));

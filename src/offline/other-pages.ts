@@ -1,6 +1,6 @@
 import type { FloorEvent } from '@/core/record/floor-event';
 import { FLOOR_EVENT_VERSION, readFloorEvent } from '@/contract/records/floor-event-record';
-import type { EventPlace } from './outbox';
+import { sharedOutbox, type EventPlace } from './outbox';
 
 const CHANNEL = 'jorvix-taps';
 
@@ -31,6 +31,7 @@ export function hearOthers({ clientId, movement }: EventPlace, hear: (events: re
   if (channel) channel.onmessage = (e: MessageEvent<unknown>) => own(readAll(e.data));
   const asked = new URLSearchParams({ client: clientId, movement });
   const line = new EventSource(`/api/v1/floor-events/line?${asked.toString()}`);
+  line.addEventListener('clock', (e: MessageEvent<string>) => sharedOutbox().learnClock(Number(e.data)));
   line.onmessage = (e: MessageEvent<string>) => own(readAll(JSON.parse(e.data)));
   return () => {
     channel?.close();

@@ -161,6 +161,14 @@ export class Outbox {
     }
   }
 
+  /** How late it is at the server, heard this moment: what is tapped from now on goes by it. */
+  learnClock(serverMs: number): void {
+    const now = Date.now();
+    const clockOffMs = clockOffset(now, now, serverMs);
+    learnOffset(clockOffMs);
+    this.set({ clockOffMs });
+  }
+
   /** Every tap that the server would not take, with its reason, as it was tapped. */
   async refusedTaps(): Promise<readonly RefusedTap[]> {
     const all = await (await openLocalStore()).getAll('refused');

@@ -46,6 +46,8 @@ export function openLine(request: IncomingMessage, response: ServerResponse, now
   response.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store' });
   const tell = (events: readonly FloorEvent[]): void =>
     void response.write(`data: ${JSON.stringify(events.map((e) => ({ ...e, version: FLOOR_EVENT_VERSION })))}\n\n`);
+  // How late it is here, before anything is tapped there.
+  response.write(`event: clock\ndata: ${nowMs}\n\n`);
   tell(listFloorEvents(sharedDb(), clientId, movement).rows.filter((e) => e.atMs > nowMs - RECENT_MS));
   const listener = { clientId, movement, tell };
   listeners().add(listener);

@@ -166,6 +166,23 @@ describe('what may not start', () => {
   });
 });
 
+it('a set that a slow clock puts before one that is over is under way all the same, and can be ended', () => {
+  const tap = (deviceId: string, atMs: number, body: FloorEventBody): FloorEvent => ({
+    ...body,
+    ...{ id: `${deviceId}${atMs}`, actorId: 't', deviceId, seq: atMs, atMs, clientId: 'c', itemId: 'i' },
+    movement: 'cable-fly-level',
+  });
+  const begun = { kind: 'set-started', setNo: 1, loadG: 1, targetReps: 9, tempo: '3-1-2-1' } as const;
+  const events = [
+    tap('right', 500, { ...begun, setId: 'A' }),
+    tap('right', 600, { kind: 'set-ended', setId: 'A', reps: 9 }),
+    tap('slow', 100, { ...begun, setId: 'B', setNo: 2 }),
+  ];
+  const records = { events, log: foldSetLog(events, { i: { sessionId: 'day', side: 'both' } }) };
+  expect(liveSetView(records, PLAN, IDLE)).toMatchObject({ mode: 'left', open: { setId: 'B' }, last: { setId: 'B' } });
+  expect(decide({ do: 'end' }, records, PLAN, IDLE, NOW).events).toMatchObject([{ kind: 'set-ended', setId: 'B' }]);
+});
+
 it('whatever is pressed in whatever order, one set at most is open and no set starts after pain', () => {
   const random = seeded(21);
   const some: readonly Command[] = [

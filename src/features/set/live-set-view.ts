@@ -107,11 +107,12 @@ const UNDOABLE: readonly FloorEvent['kind'][] = [
 /** Reps that the load of slow work is good for (common practice). */
 const GOOD_FOR = 20;
 
-/** The set of a planned movement that is under way in the records; null when none is. */
-export function openSetOf(log: SetLog, itemId: string): SetRecord | null {
-  const newest = log.sets.findLast((s) => s.itemId === itemId);
-  return newest?.endedAtMs === null ? newest : null;
-}
+/**
+ * The set of a planned movement that is under way in the records; null when none is. Whatever its place among the sets:
+ * a tablet whose clock is slow puts it before sets that are over.
+ */
+export const openSetOf = (log: SetLog, itemId: string): SetRecord | null =>
+  log.sets.findLast((s) => s.itemId === itemId && s.endedAtMs === null) ?? null;
 
 /**
  * The last tap on a planned movement that can be taken back; null when none can. While a stop for pain stands nothing
@@ -181,8 +182,8 @@ export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: Live
   const { item, limits } = plan;
   const movement = entryOf(item.movement);
   const here = log.sets.filter((s) => s.itemId === item.id);
-  const last = here.at(-1) ?? null;
   const open = openSetOf(log, item.id);
+  const last = open ?? here.at(-1) ?? null;
   const loadG = state.chosenLoadG ?? last?.loadG ?? item.loadG;
   const scheme = open?.scheme ?? state.chosenScheme ?? last?.scheme ?? 'straight';
   const all = partsOf(plan, movement, log, open?.loadG ?? loadG);

@@ -25,7 +25,7 @@ export interface LiveSetControl {
 }
 
 /** How long after one of start and end the other is taken for the second half of a double tap, milliseconds. */
-const DOUBLE_TAP_MS = 500;
+const DOUBLE_TAP_MS = 700;
 
 interface Turn {
   readonly to: Command['do'];

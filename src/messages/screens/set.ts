@@ -39,7 +39,8 @@ export const WORDS = {
     loweringAskedS: string,
     speedLoss: number,
   ): string =>
-    `${reps} reps. Lifted in ${liftingS} s of ${liftingAskedS} asked, lowered in ${loweringS} s of ${loweringAskedS}; ` +
+    `${reps} reps. Lifted in ${liftingS} s of ${liftingAskedS} asked, ` +
+    `lowered in ${loweringS} s of ${loweringAskedS}; ` +
     `${speedLoss} % of the fastest rep’s speed lost by the last.`,
   repsSay: (reps: string, says: string): string => `Rep ${reps}: ${says}.`,
   taken: 'Taken',
@@ -112,7 +113,8 @@ export const WORDS = {
     twentyMost: string,
     sameUnit: string,
   ): string =>
-    `If that was the limit: ${onceLeast} to ${onceMost} ${unit} once, ${twentyLeast} to ${twentyMost} ${sameUnit} twenty times.`,
+    `If that was the limit: ${onceLeast} to ${onceMost} ${unit} once, ` +
+    `${twentyLeast} to ${twentyMost} ${sameUnit} twenty times.`,
   forTheNextSet: 'For the next set:',
   backToThePlates: 'Back to the plates',
   faultsSeen: 'Faults seen',
