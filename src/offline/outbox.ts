@@ -134,8 +134,7 @@ export class Outbox {
           return;
         }
         const { nowMs, kept, refused } = (await reply.json()) as DeliveryReply;
-        const clockOffMs = clockOffset(askedMs, Date.now(), nowMs);
-        learnOffset(clockOffMs);
+        this.learn(clockOffset(askedMs, Date.now(), nowMs));
         const confirmed = new Set(kept);
         const says = new Map(refused.map((r) => [r.id, `${r.path}: ${r.message}`]));
         const tx = store.transaction(['outbox', 'sent', 'refused'], 'readwrite');
@@ -151,7 +150,7 @@ export class Outbox {
         );
         await tx.done;
         this.retryMs = RETRY_FIRST_MS;
-        this.set({ waiting: await store.count('outbox'), trouble: null, clockOffMs });
+        this.set({ waiting: await store.count('outbox'), trouble: null });
       }
     } catch {
       this.set({ trouble: 'offline' });
@@ -164,9 +163,12 @@ export class Outbox {
   /** How late it is at the server, heard this moment: what is tapped from now on goes by it. */
   learnClock(serverMs: number): void {
     const now = Date.now();
-    const clockOffMs = clockOffset(now, now, serverMs);
+    this.learn(clockOffset(now, now, serverMs));
+  }
+
+  private learn(clockOffMs: number): void {
     learnOffset(clockOffMs);
-    this.set({ clockOffMs });
+    if (clockOffMs !== this.state.clockOffMs) this.set({ clockOffMs });
   }
 
   /** Every tap that the server would not take, with its reason, as it was tapped. */

@@ -34,9 +34,13 @@ function Waiting() {
   return (
     <span className={styles.waiting} role="status" data-testid="waiting" data-waiting={waiting ?? undefined}>
       {words}
-      {waiting !== null && waiting > 0 && trouble && <small>{TROUBLE[trouble]}</small>}
-      {refused > 0 && <Link href="/taps">{WORDS.keptHereOnly(refused)}</Link>}
-      {clockOffMs !== 0 && <small data-testid="clock-off">{clockOffText(clockOffMs)}</small>}
+      {(refused > 0 || clockOffMs !== 0 || (waiting !== null && waiting > 0 && trouble)) && (
+        <span className={styles.more}>
+          {waiting !== null && waiting > 0 && trouble && <small>{TROUBLE[trouble]}</small>}
+          {refused > 0 && <Link href="/taps">{WORDS.keptHereOnly(refused)}</Link>}
+          {clockOffMs !== 0 && <small data-testid="clock-off">{clockOffText(clockOffMs)}</small>}
+        </span>
+      )}
     </span>
   );
 }
