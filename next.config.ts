@@ -4,5 +4,7 @@ const config: NextConfig = {
   serverExternalPackages: ['better-sqlite3', 'pdfkit'],
   devIndicators: false,
   poweredByHeader: false,
+  // Types are a check of their own (npm run check, npm test), so that a build does not go over them a second time.
+  typescript: { ignoreBuildErrors: true },
 };
 export default config;

@@ -1,5 +1,5 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
+import { copyFileSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -20,6 +20,19 @@ const PORT = { demo: 4391 + OWN_PORTS, empty: 4392 + OWN_PORTS } as const;
 /** Where the journeys' own stand-in for the sensors listens, once one of them starts it. */
 const TRACKER_AT = 4393 + OWN_PORTS;
 
+/** The demo database, written once and copied from then on. */
+let demoFile: string | null = null;
+function demoDatabase(): string {
+  if (demoFile !== null) return demoFile;
+  const file = join(mkdtempSync(join(tmpdir(), 'jorvix-demo-')), 'app.db');
+  const made = spawnSync('node_modules/.bin/tsx', ['--conditions=react-server', 'scripts/load-demo.ts'], {
+    env: { ...process.env, JORVIX_DB: file },
+    encoding: 'utf8',
+  });
+  if (made.status !== 0) throw new Error(made.stderr);
+  return (demoFile = file);
+}
+
 /** The real application on its own fresh demo database; `restart` kills the server the hard way first. */
 export class App {
   private readonly port: number;
@@ -31,12 +44,7 @@ export class App {
     this.port = demo ? PORT.demo : PORT.empty;
     this.url = `http://127.0.0.1:${this.port}`;
     this.database = join(mkdtempSync(join(tmpdir(), 'jorvix-e2e-')), 'app.db');
-    if (!demo) return;
-    const made = spawnSync('node_modules/.bin/tsx', ['--conditions=react-server', 'scripts/load-demo.ts'], {
-      env: { ...process.env, JORVIX_DB: this.database },
-      encoding: 'utf8',
-    });
-    if (made.status !== 0) throw new Error(made.stderr);
+    if (demo) copyFileSync(demoDatabase(), this.database);
   }
 
   async start(): Promise<void> {
@@ -51,8 +59,8 @@ export class App {
       stdio: 'ignore',
       detached: true,
     });
-    for (let i = 0; i < 150; i++) {
-      await new Promise((r) => setTimeout(r, 200));
+    for (let i = 0; i < 600; i++) {
+      await new Promise((r) => setTimeout(r, 50));
       if (
         await fetch(this.url).then(
           (r) => r.ok,

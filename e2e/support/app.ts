@@ -13,7 +13,30 @@ async function awake(page: Page): Promise<void> {
   await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done))));
 }
 
-export const test = base.extend<object, { app: App; emptyApp: App }>({
+/**
+ * Every file of journeys begins with an application and a database of its own: what one file leaves behind is never
+ * what the next one finds, whichever worker runs them and in whichever order.
+ */
+class AppOfFile {
+  private current: { readonly file: string; readonly app: App } | null = null;
+  constructor(private readonly demo: boolean) {}
+
+  async of(file: string): Promise<App> {
+    if (this.current?.file === file) return this.current.app;
+    await this.stop();
+    const app = new App(this.demo);
+    this.current = { file, app };
+    await app.start();
+    return app;
+  }
+
+  async stop(): Promise<void> {
+    await this.current?.app.stop();
+    this.current = null;
+  }
+}
+
+export const test = base.extend<{ app: App; emptyApp: App }, { demoOf: AppOfFile; emptyOf: AppOfFile }>({
   page: async ({ page }, run) => {
     const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
     page.goto = async (...to) => {
@@ -28,23 +51,23 @@ export const test = base.extend<object, { app: App; emptyApp: App }>({
     };
     await run(page);
   },
-  app: [
+  demoOf: [
     async ({}, use) => {
-      const app = new App(true);
-      await app.start();
-      await use(app);
-      await app.stop();
+      const apps = new AppOfFile(true);
+      await use(apps);
+      await apps.stop();
     },
     { scope: 'worker' },
   ],
-  emptyApp: [
+  emptyOf: [
     async ({}, use) => {
-      const app = new App(false);
-      await app.start();
-      await use(app);
-      await app.stop();
+      const apps = new AppOfFile(false);
+      await use(apps);
+      await apps.stop();
     },
     { scope: 'worker' },
   ],
+  app: async ({ demoOf }, run, { file }) => run(await demoOf.of(file)),
+  emptyApp: async ({ emptyOf }, run, { file }) => run(await emptyOf.of(file)),
 });
 export { expect } from '@playwright/test';

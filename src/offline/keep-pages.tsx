@@ -25,7 +25,10 @@ export function KeepPages() {
       .getEntriesByType('resource')
       .map((e) => e.name)
       .filter((u) => new URL(u).origin === location.origin && u.includes('/_next/static/'));
-    keep([asPage(location.href), ...new Set(seen)]);
+    // A page that came through the service worker is kept already: asked for again it would only be drawn twice.
+    const opened = performance.getEntriesByType('navigation')[0] as PerformanceNavigationTiming | undefined;
+    const through = opened !== undefined && opened.workerStart > 0 && opened.name === location.href;
+    keep([...(through ? [] : [asPage(location.href)]), ...new Set(seen)]);
   }, [pathname]);
   return null;
 }

@@ -10,11 +10,15 @@ import { costOfFault, type FaultCost } from './fault-cost';
 import { PERTURBATION } from './perturbation';
 
 const STATURES = [1.5, 1.75, 2];
+/** Solved once for a movement and a stature, whatever fault is made on it. */
+const answers = new Map<string, ReturnType<typeof answerOf>>();
 function cost(e: BookEntry | string, fault: FaultCode, size = PERTURBATION[fault]!.usual, h = 1.75): FaultCost | null {
   const entry = typeof e === 'string' ? findEntry(e)! : e;
   const side = sidesOf(entry).at(-1)!;
   const column = { column: COLUMN, room: ROOM, attachmentM: 0.14 };
-  const a = answerOf(entry, { body: bodyOf(h), side, loadKg: 15, column });
+  const key = `${entry.id} ${h}`;
+  const a = answers.get(key) ?? answerOf(entry, { body: bodyOf(h), side, loadKg: 15, column });
+  answers.set(key, a);
   if (!a.ok) throw new Error(entry.id);
   return costOfFault(a.from, a.placement, a.side, PERTURBATION[fault]!, size);
 }

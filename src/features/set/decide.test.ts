@@ -155,6 +155,13 @@ describe('what may not start', () => {
     const { give, view } = page(plan);
     expect([kinds(give(START).events), view().mode]).toEqual(['', mode]);
   });
+  it('a note that comes between two sets holds up the next one', () => {
+    const { give, events } = page();
+    [START, { do: 'end' } as Command].forEach((c) => give(c));
+    const later = page(limited({ missing: ['pregnancy'] }));
+    later.events.push(...events);
+    expect([kinds(later.give(START).events), later.view().mode]).toEqual(['', 'wants-limit']);
+  });
   it('with a reason on record the movement goes ahead; taken back, it waits again', () => {
     const { give, view } = page(limited({ missing: ['recent-surgery'] }));
     give({ do: 'go-ahead', why: 'cleared by the surgeon on Monday' });

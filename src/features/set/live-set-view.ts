@@ -152,8 +152,8 @@ function modeOf(plan: SetPlan, log: SetLog, open: SetRecord | null, last: SetRec
   const { id } = plan.item;
   if (log.pains.some((p) => p.itemId === id)) return 'stopped';
   if (open) return pacer.mode === 'idle' ? 'left' : pacer.mode;
-  if (last) return 'resting';
-  return plan.limits.missing.length > 0 && !log.goAheads.some((g) => g.itemId === id) ? 'wants-limit' : 'ready';
+  if (plan.limits.missing.length > 0 && !log.goAheads.some((g) => g.itemId === id)) return 'wants-limit';
+  return last ? 'resting' : 'ready';
 }
 
 /** The next load by what the sessions before say, on the side that works. */

@@ -1,0 +1,37 @@
+// Checks run in two rows side by side, one for each core; what one prints is shown whole, when it is done.
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { env, root } from './ready.mjs';
+
+/** What every check but the tests is, in the order in which they fail most quickly. */
+export const CHECKS = [
+  ['types', 'tsc', '--noEmit', '-p', '.'],
+  ['formatting', 'prettier', '--check', '--log-level', 'warn', '--cache', '.'],
+  ['dead code', 'knip'],
+  ['lint', 'eslint', '--cache', '--cache-location', 'node_modules/.cache/eslint/', '.'],
+];
+
+const runOne = ([name, command, ...args]) =>
+  new Promise((resolve) => {
+    const began = Date.now();
+    const child = spawn(join(root, 'node_modules/.bin', command), args, { cwd: root, env: { ...env, NO_COLOR: '1' } });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (said += text));
+    child.on('close', (code) => {
+      console.log(`${code === 0 ? 'right' : 'WRONG'}  ${name}, ${((Date.now() - began) / 1000).toFixed(1)} s`);
+      if (code !== 0) console.log(said.replace(/[·x]{9,}/g, ''));
+      resolve({ name, good: code === 0 });
+    });
+  });
+
+/** Run rows of checks, each one after the other; gives the name of every check and whether it was good. */
+export async function runRows(rows) {
+  const all = await Promise.all(
+    rows.map(async (row) => {
+      const results = [];
+      for (const one of row) results.push(await runOne(one));
+      return results;
+    }),
+  );
+  return all.flat();
+}
