@@ -12,6 +12,9 @@ export default defineConfig({
   outputDir: 'test-results/browser',
   use: {
     viewport: { width: 1280, height: 800 },
+    // What keeps pages for when there is no network is on where a journey is about that: it fetches sixty files anew for
+    // every journey, since each is a browser that was never here.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: BROWSER_ARGS,

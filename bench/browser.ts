@@ -24,6 +24,7 @@ export async function benchBrowser(): Promise<void> {
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: BROWSER_ARGS });
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await app.signIn(page.context());
     // The TypeScript runner wraps named functions with a helper that the page does not have.
     await page.addInitScript({ content: 'globalThis.__name = (f) => f' });
     // When the transaction that keeps a tap is complete: strict ones are on disk by then.

@@ -54,6 +54,7 @@ export async function benchDrift(): Promise<void> {
   });
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await app.signIn(page.context());
     await page.addInitScript({
       content: `globalThis.ticks = []; globalThis.clocks = [];
         const start = OscillatorNode.prototype.start;

@@ -3,7 +3,7 @@ import { copyFileSync } from 'node:fs';
 import Database from 'better-sqlite3';
 import { openDb } from '@/data/open-db';
 import { appendFloorEvents } from '@/data/queries/floor-events';
-import { BUILT_IN_TRAINER } from '@/contract/actor';
+import { BEFORE_ACCOUNTS } from '@/contract/actor';
 import type { FloorEvent } from '@/core/record/floor-event';
 import { App, itemId } from '../scripts/launch-app';
 
@@ -16,7 +16,7 @@ const share = (sorted: readonly number[], q: number): number =>
 const eventOf = (tablet: number, seq: number): FloorEvent => ({
   kind: 'rep',
   id: `bench-${tablet}-${seq}`,
-  actorId: BUILT_IN_TRAINER.id,
+  actorId: BEFORE_ACCOUNTS,
   deviceId: `tablet-${tablet}`,
   seq,
   atMs: Date.now(),

@@ -8,9 +8,11 @@ import { caseSchema } from '@/contract/case';
 import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-record';
 import { toQuestion } from '@/solver/to-question';
 import type { Db } from '@/data/open-db';
-import { BUILT_IN_TRAINER } from '@/contract/actor';
+import type { Actor } from '@/contract/actor';
 import type { Client } from '@/contract/views/client';
 import type { SessionItem } from '@/contract/views/plan';
+import { addAccount, findAccount } from '@/data/queries/accounts';
+import { findCare, setTrainer } from '@/data/queries/care';
 import { appendScreening, saveClient } from '@/data/queries/clients';
 import { listGyms, saveGym } from '@/data/queries/gyms';
 import { saveKit } from '@/data/queries/kit';
@@ -28,6 +30,16 @@ import type { Outcome } from '@/core/record/floor-event';
 const PLAIN = { notes: [], unfelt: [], limits: [], armPath: { left: [], right: [] }, chestLineDeg: null } as const;
 
 const CLIENTS: readonly Client[] = [
+  {
+    ...PLAIN,
+    id: 'corvin',
+    name: 'Corvin Haldane-Abara',
+    statureM: 1.81,
+    massKg: 84,
+    note: 'Trains with Tindra; comes on Thursdays.',
+    measuredM: {},
+    range: { left: {}, right: {} },
+  },
   {
     ...PLAIN,
     id: 'sefina',
@@ -263,7 +275,19 @@ const PAST: readonly {
   },
 ];
 
-const actorId = BUILT_IN_TRAINER.id;
+/** Who works in the demo: gone in with a tap, without passphrases. */
+export const DEMO_TRAINER: Actor = { id: 'marit', name: 'Marit Oduya-Lindqvist', role: 'trainer' };
+export const DEMO_OWNER: Actor = { id: 'owner', name: 'Casimir Vell', role: 'owner' };
+const RELIEF: Actor = { id: 'relief', name: 'Tindra Asante-Rowe', role: 'trainer' };
+const actorId = DEMO_TRAINER.id;
+
+/** Everybody who may go in, and whose clients are whose; accounts that are there already stay as they are. */
+function loadAccounts(db: Db, nowMs: number): void {
+  for (const a of [DEMO_TRAINER, DEMO_OWNER, RELIEF])
+    if (!findAccount(db, a.id)) addAccount(db, { ...a, passphraseHash: null }, nowMs);
+  for (const { id } of CLIENTS)
+    if (findCare(db, id)?.trainerId === null) setTrainer(db, id, id === 'corvin' ? RELIEF.id : DEMO_TRAINER.id);
+}
 
 function loadKitAndPeople(db: Db, nowMs: number): void {
   saveGym(db, GYM, actorId);
@@ -301,7 +325,7 @@ function addDay(db: Db, dayStart: Date, key: string, clientId: string, hour: num
 function replay(db: Db, past: (typeof PAST)[number], dayStart: Date): void {
   const itemId = `${past.client}-past-${past.daysAgo}-${past.item}`;
   const item = findItem(db, itemId)!;
-  const context = loadItem({ db, actor: BUILT_IN_TRAINER, nowMs: dayStart.getTime() }, itemId)!;
+  const context = loadItem({ db, actor: DEMO_TRAINER, nowMs: dayStart.getTime() }, itemId)!;
   const question = toQuestion(caseSchema.parse(context.setupCase));
   const problem = searchOf(poseKnown(question));
   const solution = solveSetup(problem);
@@ -367,7 +391,7 @@ function replay(db: Db, past: (typeof PAST)[number], dayStart: Date): void {
     atMs += 90_000;
   });
   const result = recordEvents(
-    { db, actor: BUILT_IN_TRAINER, nowMs: atMs },
+    { db, actor: DEMO_TRAINER, nowMs: atMs },
     { events: events.map((e) => ({ ...e, version: FLOOR_EVENT_VERSION })) },
   );
   if (!result.ok) throw new Error(`demo: ${itemId}: ${JSON.stringify(result.issues)}`);
@@ -378,9 +402,10 @@ export function loadDemoWorld(db: Db, nowMs: number): void {
   const today = new Date(nowMs);
   today.setHours(0, 0, 0, 0);
   const fresh = !listGyms(db).some((g) => g.id === GYM.id);
+  if (fresh) loadKitAndPeople(db, nowMs);
+  loadAccounts(db, nowMs);
   if (fresh) {
-    loadKitAndPeople(db, nowMs);
-    for (const past of PAST) {
+    for (const past of PAST.toSorted((a, b) => b.daysAgo - a.daysAgo)) {
       const dayStart = new Date(today);
       dayStart.setDate(dayStart.getDate() - past.daysAgo);
       addDay(db, dayStart, `past-${past.daysAgo}`, past.client, 10);

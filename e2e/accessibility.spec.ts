@@ -42,6 +42,9 @@ test.describe('by day and by night', () => {
   test.beforeAll(async ({ browser }) => {
     page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   });
+  test.beforeEach(async ({ app }) => {
+    if ((await page.context().cookies(app.url)).length === 0) await app.signIn(page.context());
+  });
   test.afterAll(() => page.close());
   for (const place of PLACES) {
     test(`axe finds nothing at ${place.replace(/-\d{4}-\d\d-\d\d/, '')}`, async ({ app }) => {

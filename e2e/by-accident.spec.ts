@@ -1,6 +1,8 @@
 import type { Page } from '@playwright/test';
 import { expect, itemId, test } from './support/app';
 
+test.use({ serviceWorkers: 'allow' });
+
 /**
  * Two taps in one place, as a trembling finger makes them, whatever stands there by the second one. Tapped within the
  * page, so that a busy machine does not make two slow taps of them.

@@ -73,7 +73,7 @@ test('a column that stops low blocks with its limit and the nearest that works',
   await expect(page.getByTestId('plate-hole')).toBeVisible();
 });
 
-test('the solver answers over HTTP as it does on the command line', async ({ request, app }) => {
+test('the solver answers over HTTP as it does on the command line', async ({ context: { request }, app }) => {
   const question = {
     format: 'jorvix-case/1',
     client: { statureM: 1.75, massKg: 75 },
@@ -94,6 +94,9 @@ test('the solver answers over HTTP as it does on the command line', async ({ req
 
 test('from nothing: kit, client and plan through the interface alone', async ({ page, emptyApp }) => {
   await page.goto(emptyApp.url);
+  await page.getByLabel('Your name').fill('Oriel Vantage');
+  await page.getByRole('textbox', { name: 'Passphrase' }).fill('salt wind over the quay');
+  await page.getByRole('button', { name: 'Begin as the owner' }).click();
   await expect(page.getByText('Nobody is planned for today')).toBeVisible();
   await page.goto(`${emptyApp.url}/kit/new?kind=column`);
   await page.getByRole('button', { name: 'Save columns' }).click();

@@ -1,5 +1,7 @@
 import Database from 'better-sqlite3';
 import { expect, itemId, test } from './support/app';
+
+test.use({ serviceWorkers: 'allow' });
 import type { Page } from '@playwright/test';
 
 const hole = (page: Page) => page.getByTestId('plate-hole');

@@ -2,6 +2,8 @@ import { readFile } from 'node:fs/promises';
 import Database from 'better-sqlite3';
 import { expect, itemId, test } from './support/app';
 
+test.use({ serviceWorkers: 'allow' });
+
 test('the set screen opens and works after a full reload without a server; everything arrives once it is back', async ({
   page,
   app,
@@ -105,6 +107,7 @@ test('a tap for what the server no longer has is kept here and said, and holds u
 
 test('a tablet whose clock is wrong says so, and its sets can be ended', async ({ browser, app }) => {
   const page = await browser.newPage();
+  await app.signIn(page.context());
   for (const [off, says] of [
     [-7 * 60_000, 'clock 7 min slow'],
     [365 * 24 * 3_600_000, 'clock 365 days fast'],

@@ -7,6 +7,8 @@ import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { seeded } from '../test/support/fixtures';
 import { expect, itemId, test } from './support/app';
 
+test.use({ serviceWorkers: 'allow' });
+
 /** Fewer with every run of all tests, to keep them short; `npm run kills` makes 200 of them. */
 const SETS = Number(process.env.JORVIX_KILL_SETS ?? 20);
 const ITEMS = [
@@ -39,6 +41,7 @@ test(
         viewport: { width: 1280, height: 800 },
       });
       made.setDefaultTimeout(20_000);
+      if ((await made.cookies(app.url)).length === 0) await app.signIn(made);
       return made;
     };
     let context = await launch();

@@ -1,12 +1,18 @@
 import { expect, itemId, test } from './support/app';
 
+test.use({ serviceWorkers: 'allow' });
+
 test('two tablets on one movement: taps arrive within two seconds, one set at a time, and pain stops both', async ({
   browser,
   app,
 }) => {
   const url = `${app.url}/set/${itemId('wilhelmina', 6)}`;
   const [a, b] = await Promise.all(
-    [0, 1].map(async () => (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()),
+    [0, 1].map(async () => {
+      const tablet = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+      await app.signIn(tablet);
+      return tablet.newPage();
+    }),
   );
   await Promise.all([a!.goto(url), b!.goto(url)]);
   const soon = { timeout: 2000 };
@@ -47,6 +53,7 @@ test('one client sheet on two tablets: what both entered stands, and the same fi
 }) => {
   const url = `${app.url}/clients/anselm`;
   const other = await page.context().browser()!.newPage();
+  await app.signIn(other.context());
   await Promise.all([page.goto(url), other.goto(url)]);
   await other.getByLabel('Note, shown on the floor').fill('Ask about the left knee.');
   await other.getByRole('button', { name: 'Save client' }).click();

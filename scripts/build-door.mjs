@@ -3,14 +3,22 @@ import { join } from 'node:path';
 import { build } from 'esbuild';
 
 const root = new URL('..', import.meta.url).pathname;
-await build({
-  entryPoints: [join(root, 'src/server/door.ts')],
-  outfile: join(root, '.next/door.mjs'),
+const options = {
   bundle: true,
   format: 'esm',
   target: 'node20',
   platform: 'node',
   logLevel: 'error',
-  external: ['better-sqlite3'],
+  external: ['better-sqlite3', '@node-rs/argon2'],
   alias: { 'server-only': join(root, 'test/support/empty.ts') },
+};
+await build({
+  ...options,
+  entryPoints: [join(root, 'src/server/door.ts')],
+  outfile: join(root, '.next/door.mjs'),
+});
+await build({
+  ...options,
+  entryPoints: [join(root, 'src/server/solve-worker.ts')],
+  outfile: join(root, '.next/solve-worker.mjs'),
 });

@@ -9,4 +9,4 @@ readyBuild();
 if (process.argv.includes('--fresh')) for (const end of ['', '-wal', '-shm']) rmSync(`${file}${end}`, { force: true });
 runTypeScript('scripts/load-demo.ts', [], { JORVIX_DB: file });
 // A desk has no tilt sensor: the demo's is a stand-in.
-serve(port(), file, { JORVIX_TILT: 'simulated' });
+serve(port(), file, { JORVIX_TILT: 'simulated', JORVIX_DEMO: 'yes' });

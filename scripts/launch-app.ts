@@ -1,7 +1,10 @@
+import { createHash, randomBytes } from 'node:crypto';
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { copyFileSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { BrowserContext } from '@playwright/test';
+import Database from 'better-sqlite3';
 
 /** How Debian's Chromium is started: without a sandbox inside a container, and without talking to anybody. */
 export const BROWSER_ARGS = [
@@ -54,7 +57,7 @@ export class App {
         PORT: String(this.port),
         JORVIX_DB: this.database,
         JORVIX_TRACKER: `http://127.0.0.1:${TRACKER_AT}`,
-        ...(this.demo ? { JORVIX_TILT: 'simulated' } : { JORVIX_NEW: 'yes' }),
+        ...(this.demo ? { JORVIX_TILT: 'simulated', JORVIX_DEMO: 'yes' } : { JORVIX_NEW: 'yes' }),
       },
       stdio: 'ignore',
       detached: true,
@@ -70,6 +73,25 @@ export class App {
         return;
     }
     throw new Error('the server did not start');
+  }
+
+  /** The token of a device that is signed in from now on as one of the demo's people. */
+  newToken(accountId = 'marit'): string {
+    const token = randomBytes(32).toString('base64url');
+    const db = new Database(this.database);
+    const digest = createHash('sha256').update(token).digest('hex');
+    db.prepare(
+      `INSERT INTO account_session (id, account_id, token_hash, device, begun_at_ms, rotated_at_ms, seen_at_ms)
+       VALUES (?, ?, ?, 'Journey', ?, ?, ?)`,
+    ).run(token.slice(0, 20), accountId, digest, Date.now(), Date.now(), Date.now());
+    db.close();
+    return token;
+  }
+
+  /** Sign a browser in, without the pages that it is done on. */
+  async signIn(browser: BrowserContext, accountId?: string): Promise<void> {
+    const value = this.newToken(accountId);
+    await browser.addCookies([{ name: 'jorvix', value, url: this.url, httpOnly: true, sameSite: 'Lax' }]);
   }
 
   async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<void> {

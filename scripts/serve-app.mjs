@@ -1,7 +1,8 @@
-// The built application in one process: pages by Next, deliveries of taps by a door of their own. PORT and JORVIX_DB
-// say where; with JORVIX_NEW a database that is not there is begun. Opens the records before it says that it is open,
-// and on SIGINT and SIGTERM lets them go whole.
+// The built application in one process: pages by Next, taps and cases by doors of their own. PORT, JORVIX_DB and
+// JORVIX_HOST say where (src/server/serving); with JORVIX_NEW a database that is not there is begun. Opens the records
+// before it says that it is open, and on SIGINT and SIGTERM lets them go whole.
 import { createServer } from 'node:http';
+import { createServer as createTlsServer } from 'node:https';
 import { root } from './ready.mjs';
 
 process.env.NODE_ENV = 'production';
@@ -9,7 +10,6 @@ process.env.NEXT_TELEMETRY_DISABLED = '1';
 // Health notes are for this account alone.
 process.umask(0o077);
 const door = await import('../.next/door.mjs');
-const port = Number(process.env.PORT);
 const say = (error) => console.error(error);
 
 /** End with one sentence. */
@@ -18,29 +18,67 @@ function refuse(sentence) {
   process.exit(1);
 }
 
-const trouble = door.openRecords(process.env.JORVIX_NEW === 'yes');
+const serving = door.readServing(process.env);
+if (typeof serving === 'string') refuse(serving);
+const { port, host, hosts, tls, url, says } = serving;
+if (url.startsWith('https')) process.env.JORVIX_SECURE = 'yes';
+const trouble = door.openRecords(process.env.JORVIX_NEW === 'yes', host);
 if (trouble) refuse(trouble);
 const { default: next } = await import('next');
-const app = next({ dev: false, dir: root, hostname: '127.0.0.1', port });
+const app = next({ dev: false, dir: root, hostname: host, port });
 await app.prepare();
-const serve = app.getRequestHandler();
-const hosts = door.allowedHosts(port);
-const server = createServer((request, response) => {
+const servePage = app.getRequestHandler();
+
+/** Where a request comes from: behind a proxy of ours, what it says last. */
+function placeOf(request) {
+  const told = process.env.JORVIX_PROXY === 'yes' ? request.headers['x-forwarded-for'] : undefined;
+  return told?.split(',').at(-1).trim() ?? request.socket.remoteAddress ?? '';
+}
+
+/** Serve whoever the gate lets in. */
+function serve(request, response) {
+  const nowMs = Date.now();
+  const gate = door.gateOf(request, nowMs);
+  if (gate.do === 'redirect') {
+    response.writeHead(303, { location: gate.to, 'cache-control': 'no-store' }).end();
+    return;
+  }
+  if (gate.do === 'refuse') {
+    response.writeHead(gate.status, { 'content-type': 'application/json' }).end(JSON.stringify(gate.body));
+    return;
+  }
+  if (gate.cookie) response.setHeader('set-cookie', gate.cookie);
+  const uc = gate.signedIn && door.useCaseOf(gate.signedIn, nowMs);
+  const is = (method, path) => uc && request.method === method && request.url.split('?')[0] === path;
+  if (is('POST', '/api/v1/floor-events')) void door.takeDelivery(uc)(request, response, say);
+  else if (is('POST', '/api/v1/solve')) void door.takeCases(request, response, say);
+  else if (is('GET', door.LINE)) door.openLine(request, response, uc);
+  else void servePage(request, response);
+}
+
+function answer(request, response) {
   const { nonce, policy, headers } = door.headersOf();
   for (const [name, value] of Object.entries(headers)) response.setHeader(name, value);
   // Next reads the policy of the request and gives its own scripts the word in it.
   request.headers['content-security-policy'] = policy;
   request.headers['x-nonce'] = nonce;
+  request.headers['x-path'] = request.url.split('?')[0];
+  request.headers['x-place'] = placeOf(request);
   const refused = door.refusalOf(request.method, request.url, request.headers, hosts);
   if (refused) {
     response.writeHead(refused.status, { 'content-type': 'text/plain; charset=utf-8' });
     response.end(refused.says);
-  } else if (request.method === 'POST' && request.url === '/api/v1/floor-events')
-    door.takeDelivery(request, response, say);
-  else if (request.method === 'GET' && request.url.startsWith(`${door.LINE}?`))
-    door.openLine(request, response, Date.now());
-  else void serve(request, response);
-});
+    return;
+  }
+  try {
+    serve(request, response);
+  } catch (error) {
+    say(error);
+    response.writeHead(500).end();
+  }
+}
+
+const server = tls ? createTlsServer(tls, answer) : createServer(answer);
 server.on('error', (error) => {
   door.closeRecords();
   refuse(error.code === 'EADDRINUSE' ? door.portTaken(port) : String(error));
@@ -56,7 +94,8 @@ function stop() {
 for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, stop);
 // Whoever started this one is gone: so is this.
 if (process.env.JORVIX_LAUNCHER) process.once('disconnect', stop);
-server.listen(port, '127.0.0.1', () => {
+server.listen(port, host, () => {
   endBackups = door.keepBackups(say);
-  console.log(`\nJorvix is open at http://127.0.0.1:${port}\nDatabase: ${process.env.JORVIX_DB ?? 'default'}\n`);
+  console.log(`\nJorvix is open at ${url}\nDatabase: ${process.env.JORVIX_DB ?? 'default'}\n`);
+  for (const sentence of says) console.log(`${sentence}\n`);
 });

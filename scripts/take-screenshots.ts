@@ -9,6 +9,8 @@ interface Shot {
   readonly path: string;
   readonly size?: { readonly width: number; readonly height: number };
   readonly night?: boolean;
+  /** Who looks; the demo's trainer where nobody is named. */
+  readonly as?: string;
   readonly act?: (page: Page) => Promise<void>;
 }
 
@@ -84,6 +86,8 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'ledger', path: '/ledger/anselm' },
+  { name: 'people', path: '/people', as: 'owner' },
+  { name: 'records', path: '/records', as: 'owner' },
 ];
 
 async function main(): Promise<void> {
@@ -93,6 +97,7 @@ async function main(): Promise<void> {
   try {
     for (const shot of SHOTS) {
       const page = await browser.newPage({ viewport: shot.size ?? DESK, colorScheme: shot.night ? 'dark' : 'light' });
+      await app.signIn(page.context(), shot.as);
       await page.goto(app.url + shot.path);
       await page.waitForTimeout(1200);
       await shot.act?.(page);

@@ -135,6 +135,6 @@ describe('what is saved comes back', () => {
     loadDemoWorld(db, NOW + 3_600_000);
     expect([count('session'), count('floor_event'), count('client')]).toEqual(before);
     loadDemoWorld(db, NOW + 86_400_000);
-    expect([count('session'), count('client')]).toEqual([before[0]! + 3, 4]);
+    expect([count('session'), count('client')]).toEqual([before[0]! + 3, 5]);
   });
 });

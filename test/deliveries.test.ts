@@ -21,7 +21,7 @@ describe('records', () => {
   const event = (body: object): FloorEvent =>
     ({
       id: `t${++n}`,
-      actorId: 'trainer',
+      actorId: 'marit',
       deviceId: 'd',
       seq: n,
       atMs: NOW + n * 1000,

@@ -6,8 +6,9 @@ import { listFloorEvents } from '@/data/queries/floor-events';
 import { answerDelivery, takeDelivery } from '@/server/deliveries';
 import { LINE, openLine } from '@/server/event-line';
 import { loadDemoWorld } from '../demo/world';
+import type { UseCase } from '@/server/use-case';
 import { seeded } from './support/fixtures';
-import { NOW } from './support/world';
+import { at as actingAt, NOW } from './support/world';
 
 const rep = (n: number) => ({
   kind: 'rep',
@@ -27,12 +28,13 @@ describe('deliveries at the server’s own door', () => {
   let db: Db;
   let door: Server;
   let at = '';
+  let who = (): UseCase => actingAt(db);
   const shared = globalThis as typeof globalThis & { jorvixDb?: Db };
   beforeAll(async () => {
     db = openDb(':memory:');
     loadDemoWorld(db, NOW);
     shared.jorvixDb = db;
-    door = createServer((request, response) => takeDelivery(request, response, (e) => bugs.push(e)));
+    door = createServer((request, response) => void takeDelivery(who())(request, response, (e) => bugs.push(e)));
     await new Promise<void>((done) => door.listen(0, '127.0.0.1', done));
     at = `http://127.0.0.1:${(door.address() as AddressInfo).port}`;
   });
@@ -51,7 +53,10 @@ describe('deliveries at the server’s own door', () => {
   it('answers as the route handler does, and keeps each id once however often it comes', async () => {
     const events = [rep(1), rep(2), { ...rep(3), rep: -1 }, { ...rep(4), itemId: 'nobody' }];
     const { status, reply } = await send(JSON.stringify({ events }));
-    expect([status, { ...reply, nowMs: 0 }]).toEqual([200, { ...answerDelivery({ events }).body, nowMs: 0 }]);
+    expect([status, { ...reply, nowMs: 0 }]).toEqual([
+      200,
+      { ...answerDelivery(actingAt(db), { events }).body, nowMs: 0 },
+    ]);
     expect(reply).toMatchObject({
       kept: ['door-1', 'door-2'],
       refused: [
@@ -63,7 +68,7 @@ describe('deliveries at the server’s own door', () => {
     expect(kept()).toEqual(['door-1', 'door-2']);
   });
   it('who listens hears what is kept of that client and movement, the last day first, and nothing else', async () => {
-    const lines = createServer((request, response) => openLine(request, response, NOW + 1000));
+    const lines = createServer((request, response) => openLine(request, response, actingAt(db, NOW + 1000)));
     await new Promise<void>((done) => lines.listen(0, '127.0.0.1', done));
     const line = `http://127.0.0.1:${(lines.address() as AddressInfo).port}${LINE}`;
     expect((await fetch(`${line}?client=anselm`)).status).toBe(400);
@@ -107,13 +112,14 @@ describe('deliveries at the server’s own door', () => {
     expect(JSON.stringify(reply.issues)).toContain('expected');
   });
   it('a bug is told to who serves, and the device hears that nothing was kept', async () => {
-    shared.jorvixDb = {
+    const broken = {
       prepare: () => {
         throw new Error('broken');
       },
     } as unknown as Db;
+    who = () => actingAt(broken);
     const { status, reply } = await send(JSON.stringify({ events: [rep(900)] }));
-    shared.jorvixDb = db;
+    who = () => actingAt(db);
     expect([status, reply.reason, (bugs[0] as Error).message]).toEqual([500, 'bug', 'broken']);
     expect(kept()).not.toContain('door-900');
   });

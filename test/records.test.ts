@@ -144,8 +144,8 @@ it('every record and every change names who made it', () => {
   const db = world();
   const named = (table: string) => db.prepare(`SELECT DISTINCT actor_id AS id FROM ${table}`).pluck().all();
   for (const table of ['floor_event', 'client', 'gym', 'kit_piece', 'session', 'session_item', 'screening'])
-    expect([table, named(table)]).toEqual([table, ['trainer']]);
-  const other = { ...at(db), actor: { id: 'iris', name: 'Iris' } };
+    expect([table, named(table)]).toEqual([table, ['marit']]);
+  const other = at(db, undefined, { id: 'iris', name: 'Iris', role: 'owner' });
   // Whatever a device claims, it is who is signed in.
   recordEvents(other, { events: [{ ...SETUP, id: 'by', actorId: 'somebody', options: OLD_OPTIONS }] });
   expect(listFloorEvents(db, 'anselm', null).rows.find((e) => e.id === 'by')!.actorId).toBe('iris');

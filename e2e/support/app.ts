@@ -37,6 +37,10 @@ class AppOfFile {
 }
 
 export const test = base.extend<{ app: App; emptyApp: App }, { demoOf: AppOfFile; emptyOf: AppOfFile }>({
+  context: async ({ context, app }, run) => {
+    await app.signIn(context);
+    await run(context);
+  },
   page: async ({ page }, run) => {
     const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
     page.goto = async (...to) => {

@@ -5,9 +5,9 @@ import type { Client } from '@/contract/views/client';
 import type { KitPiece } from '@/contract/views/kit';
 import { saveClientForm } from '@/server/clients';
 import { saveGymForm, savePieceForm } from '@/server/kit';
+import { acting } from '@/server/open-use-case';
 import { planToday } from '@/server/plan';
 import { saveScreening } from '@/server/screening';
-import { openUseCase } from '@/server/use-case';
 import { keepVariant } from '@/server/variants';
 
 /** What is shown follows what was saved. */
@@ -20,12 +20,13 @@ export async function saveClientAction(
   id: string | null,
   typed: unknown,
   opened: Client | null,
+  key: string,
 ): Promise<SaveResult<Client>> {
-  return saveClientForm(openUseCase(), id, typed, opened);
+  return acting([id], (uc) => saveClientForm(uc, id, typed, opened, key));
 }
 
-export async function saveScreeningAction(clientId: string, typed: unknown): Promise<SaveResult> {
-  return refreshed(saveScreening(openUseCase(), clientId, typed));
+export async function saveScreeningAction(clientId: string, typed: unknown, key: string): Promise<SaveResult> {
+  return refreshed(await acting([clientId], (uc) => saveScreening(uc, clientId, typed, key)));
 }
 
 export async function savePieceAction(
@@ -33,18 +34,19 @@ export async function savePieceAction(
   id: string | null,
   typed: unknown,
   opened: KitPiece | null,
+  key: string,
 ): Promise<SaveResult<KitPiece>> {
-  return savePieceForm(openUseCase(), gymId, id, typed, opened);
+  return acting([gymId, id], (uc) => savePieceForm(uc, gymId, id, typed, opened, key));
 }
 
-export async function saveGymAction(id: string | null, typed: unknown): Promise<SaveResult> {
-  return saveGymForm(openUseCase(), id, typed);
+export async function saveGymAction(id: string | null, typed: unknown, key: string): Promise<SaveResult> {
+  return acting([id], (uc) => saveGymForm(uc, id, typed, key));
 }
 
 export async function keepVariantAction(typed: unknown): Promise<SaveResult> {
-  return refreshed(keepVariant(openUseCase(), typed));
+  return refreshed(await acting([], (uc) => keepVariant(uc, typed)));
 }
 
-export async function planTodayAction(typed: unknown): Promise<SaveResult> {
-  return refreshed(planToday(openUseCase(), typed));
+export async function planTodayAction(typed: unknown, key: string): Promise<SaveResult> {
+  return refreshed(await acting([], (uc) => planToday(uc, typed, key)));
 }

@@ -7,7 +7,10 @@ import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { SheetProvider } from '@/features/shell/sheet-provider';
+import { LockAfterSleep } from '@/features/shell/lock-after-sleep';
 import { TitleBar } from '@/features/shell/title-bar';
+import { findActor } from '@/server/open-use-case';
+import { databaseId } from '@/server/records-file';
 import { WORDS } from '@/messages/screens/pages';
 
 export const metadata: Metadata = {
@@ -18,15 +21,19 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   // The word by which the page's own scripts are known (server/web-guard).
-  const nonce = (await headers()).get('x-nonce') ?? undefined;
+  const asked = await headers();
+  const nonce = asked.get('x-nonce') ?? undefined;
+  // What is kept for when there is no network is the same for everybody.
+  const actor = asked.get('x-path') === '/offline' ? null : await findActor();
   return (
-    <html lang="en" {...mantineHtmlProps}>
+    <html lang="en" {...mantineHtmlProps} data-account={actor?.id} data-database={actor ? databaseId() : undefined}>
       <head>
         <ColorSchemeScript defaultColorScheme="auto" nonce={nonce} />
       </head>
       <body>
         <SheetProvider>
-          <TitleBar />
+          <TitleBar actor={actor} />
+          {actor && <LockAfterSleep />}
           <main>{children}</main>
         </SheetProvider>
       </body>

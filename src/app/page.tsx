@@ -5,18 +5,15 @@ import { UnreadableNote } from '@/features/shell/unreadable-note';
 import { PlanForm } from '@/features/floor/plan-form';
 import { loadFloor } from '@/server/floor';
 import { listPlanChoices } from '@/server/plan';
-import { openUseCase } from '@/server/use-case';
+import { openUseCase } from '@/server/open-use-case';
 import { planTodayAction } from './actions';
 import { WORDS } from '@/messages/screens/pages';
+import { readAsked, type Asked } from './asked';
 
-export default async function FloorPage({
-  searchParams,
-}: {
-  readonly searchParams: Promise<{ plan?: string; variant?: string; client?: string }>;
-}) {
+export default async function FloorPage({ searchParams }: { readonly searchParams: Asked }) {
   await connection();
-  const { plan, variant, client } = await searchParams;
-  const uc = openUseCase();
+  const { plan, variant, client } = await readAsked(searchParams);
+  const uc = await openUseCase();
   const movement = plan ? readMovement(plan) : null;
   const asked = movement ? { movement, variantId: variant ?? '', clientId: client ?? '' } : null;
   const floor = loadFloor(uc);

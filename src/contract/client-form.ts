@@ -17,7 +17,7 @@ const rangeDeg = objectOf(SIDES, () =>
 );
 
 /** A day as typed or picked: 2026-11-24, to whole days since 1970 (UTC). */
-const dayText = z
+export const dayText = z
   .string({ error: EXPECTED.day })
   .refine((t) => /^\d{4}-\d{2}-\d{2}$/.test(t) && !Number.isNaN(Date.parse(`${t}T00:00:00Z`)), {
     error: EXPECTED.day,

@@ -90,7 +90,11 @@ export const floorEventSchema = z.discriminatedUnion('kind', [
 ]) satisfies z.ZodType<FloorEvent>;
 
 /** One delivery from a device's outbox. Each event is judged by itself, so that one that is wrong holds up no other. */
-export const deliverySchema = z.strictObject({ events: z.array(z.looseObject({ id })).min(1).max(200) });
+export const deliverySchema = z.strictObject({
+  // The database that the page was opened from: another one must not take its taps.
+  databaseId: id.optional(),
+  events: z.array(z.looseObject({ id })).min(1).max(200),
+});
 
 export interface RefusedEvent extends FieldIssue {
   readonly id: string;

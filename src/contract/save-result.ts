@@ -1,4 +1,5 @@
 import type { FieldIssue } from '@/contract/field';
+import type { SaveTrouble } from '@/messages/saving';
 
 /**
  * What a form's save gives back: the id it has now, or what is wrong at which field. A sheet that others may have open
@@ -7,4 +8,10 @@ import type { FieldIssue } from '@/contract/field';
  */
 export type SaveResult<V = never> =
   | { readonly ok: true; readonly id: string; readonly kept?: V }
-  | { readonly ok: false; readonly issues: readonly FieldIssue[]; readonly next?: V };
+  | {
+      readonly ok: false;
+      readonly issues: readonly FieldIssue[];
+      readonly next?: V;
+      /** Why nothing was saved, where no field is to blame. */
+      readonly trouble?: SaveTrouble;
+    };

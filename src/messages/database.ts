@@ -1,4 +1,5 @@
 import type { RecordCounts } from '@/core/record/record-counts';
+import { moment } from './day';
 
 /** Why a database cannot be opened, and the way out. */
 export const DB_TROUBLE = {
@@ -28,7 +29,7 @@ const count = (n: number, one: string, many: string): string => `${n} ${n === 1 
 
 /** What a database holds, in a line. */
 export function contentsText({ gyms, clients, sessions, events, newestMs }: RecordCounts): string {
-  const newest = newestMs === null ? 'nothing tapped yet' : `newest tap ${new Date(newestMs).toISOString()}`;
+  const newest = newestMs === null ? 'nothing tapped yet' : `newest tap ${moment(newestMs)}`;
   return (
     `${count(gyms, 'gym', 'gyms')}, ${count(clients, 'client', 'clients')}, ` +
     `${count(sessions, 'session', 'sessions')}, ${count(events, 'tap', 'taps')}; ${newest}`

@@ -5,3 +5,10 @@ export const clock = (ms: number): string => dayjs(ms).format('HH:mm');
 
 /** "24 Nov". */
 export const day = (ms: number): string => dayjs(ms).format('D MMM');
+
+/** "24 Nov 2026, 14:30". */
+export const moment = (ms: number): string => dayjs(ms).format('D MMM YYYY, HH:mm');
+
+/** "24 Nov 2026", of a day since 1970. */
+export const dateOf = (dayNo: number): string =>
+  dayjs(new Date(dayNo * 86_400_000).toISOString().slice(0, 10)).format('D MMM YYYY');

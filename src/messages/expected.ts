@@ -21,11 +21,28 @@ export const EXPECTED = {
   anObject: 'expected an object',
   unknownKey: 'unknown key; expected only what the format lists',
   choice: 'expected a choice',
+  id: 'expected something that is here',
   day: 'expected a day like 2026-11-24',
   dayOnOrAfter: 'expected a day on or after the first',
   dayNotAhead: 'expected today or a day before',
   time: 'expected a time like 14:30',
   degreesUpTo: (most: number): string => `expected 0 to ${most} degrees`,
+
+  // Of who signs in
+  secret: {
+    short: 'expected at least 15 characters: a few words in a row are easy to keep in mind',
+    long: 'expected at most 200 characters',
+    plain: 'expected more than the name and the same few characters again',
+    'not-digits': 'expected digits',
+    'guessed-first': 'expected something that is not tried first',
+  },
+  pin: {
+    short: 'expected 4 to 8 digits',
+    long: 'expected 4 to 8 digits',
+    plain: 'expected 4 to 8 digits',
+    'not-digits': 'expected 4 to 8 digits',
+    'guessed-first': 'expected no run and no single digit over and over: those are tried first',
+  },
 
   // Of kit
   twoHoles: 'expected two measured holes',
@@ -93,6 +110,8 @@ export const EXPECTED = {
   heightBeside: (above: boolean, other: string): string => `expected a height ${above ? 'above' : 'below'} ${other}`,
   eachPathOnce: 'expected each path once',
   knownClient: 'expected a client who is on record',
+  ownDatabase: 'expected the database that these taps were made for: this is another one',
+  ownClient: 'expected a client who was in your care then',
   knownClientAndItem: 'expected a client and a planned movement that this server has',
   eventId: 'expected an id of 1 to 64 letters, digits, - or _',
   sensorId: 'expected 1 to 40 small letters, digits or -',

@@ -112,5 +112,3 @@ export function standInCurveText(answer: QuestionAnswer): string {
 export const curveText = (m: Pick<LineMetrics, 'peakResistanceNm' | 'peakAt' | 'restShare'>): string =>
   `Resistance over the rep: peak ${Math.round(m.peakResistanceNm)} newton metres at ${Math.round(m.peakAt * 100)} ` +
   `percent of the range, rest zone ${Math.round(m.restShare * 100)} percent`;
-
-export const VARIANT_NOT_KEPT = 'Not kept: the server did not answer. Everything set is still here; try again.';

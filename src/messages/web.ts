@@ -6,3 +6,6 @@ export const REFUSED_REQUEST = {
   size: 'Expected at most two megabytes.',
   json: 'Expected application/json.',
 } as const;
+
+/** That the solver has too much to do. */
+export const SOLVER_BUSY = 'The solver is busy. Send this again in a minute.';

@@ -6,6 +6,8 @@ export interface StoredEvent {
   /** As it was written, by whatever version. */
   readonly event: WrittenEvent;
   readonly order: number;
+  /** The database whose page it was tapped on; none before databases had names. */
+  readonly databaseId?: string;
 }
 
 interface Schema extends DBSchema {
@@ -36,6 +38,10 @@ export function openLocalStore(): Promise<LocalStore> {
         db.createObjectStore('refused', { keyPath: 'event.id' });
       }
     },
+    terminated() {
+      // The browser took it away, for room or because somebody cleared it.
+      opened = null;
+    },
     blocking(_was, _is, event) {
       // Another tab brings a newer version: let it.
       (event.target as IDBDatabase).close();
@@ -46,4 +52,28 @@ export function openLocalStore(): Promise<LocalStore> {
     opened = null;
   });
   return opened;
+}
+
+/**
+ * Do something with the store; where it was taken away under the page, once more with a fresh one.
+ * @throws what the second try throws: the browser gives no store, or no room.
+ */
+export async function onStore<T>(does: (store: LocalStore) => Promise<T>): Promise<T> {
+  try {
+    return await does(await openLocalStore());
+  } catch {
+    const stale = await opened?.catch(() => null);
+    stale?.close();
+    opened = null;
+    return does(await openLocalStore());
+  }
+}
+
+let asked = false;
+
+/** Ask the browser to keep what lies here when room gets short; it may say no, and taps are delivered all the same. */
+export function askToStay(): void {
+  if (asked || typeof navigator.storage?.persist !== 'function') return;
+  asked = true;
+  void navigator.storage.persist().catch(() => false);
 }

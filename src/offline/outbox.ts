@@ -1,10 +1,12 @@
 import type { FloorEvent, FloorEventBody } from '@/core/record/floor-event';
 import type { MovementId } from '@/core/book/book';
-import { BUILT_IN_TRAINER } from '@/contract/actor';
+import { BEFORE_ACCOUNTS } from '@/contract/actor';
 import type { DeliveryReply } from '@/contract/floor-event';
 import { FLOOR_EVENT_VERSION, readFloorEvent, type WrittenEvent } from '@/contract/records/floor-event-record';
 import { clockOffset, learnOffset } from './device-clock';
-import { openLocalStore, type LocalStore, type StoredEvent } from './local-store';
+import { askToStay, onStore, openLocalStore, type LocalStore, type StoredEvent } from './local-store';
+import { v4 as newId } from 'uuid';
+import { whoIsHere } from './who-is-here';
 
 /** What an event belongs to. */
 export interface EventPlace {
@@ -18,8 +20,10 @@ export interface OutboxState {
   readonly waiting: number | null;
   /** Taps that the server will not take as they are; they stay on this device. */
   readonly refused: number;
+  /** Taps on this device that somebody else made, or for another database: they wait for both to be here. */
+  readonly others: number;
   /** Why the last delivery did not go through; null while all is well. */
-  readonly trouble: 'offline' | 'malformed' | 'storage' | null;
+  readonly trouble: 'offline' | 'malformed' | 'storage' | 'signed-out' | 'other-database' | null;
   /** How far the server's clock is ahead of this device's, milliseconds; nought where they agree. */
   readonly clockOffMs: number;
 }
@@ -37,13 +41,30 @@ const RETRY_FIRST_MS = 1000;
 const KEEP_SENT_MS = 3 * 24 * 3600 * 1000;
 const RETRY_MOST_MS = 30_000;
 
+/** Whether a tap is of who is signed in on this page, for the database that it is of. */
+function isOwn({ event, databaseId = '' }: StoredEvent): boolean {
+  const here = whoIsHere();
+  // What was tapped before there were accounts, or before databases had names, is for whoever comes.
+  const by = event.actorId ?? BEFORE_ACCOUNTS;
+  const mine = by === here.accountId || by === BEFORE_ACCOUNTS;
+  return mine && (databaseId === '' || databaseId === here.databaseId);
+}
+
+const STATUS_TROUBLE: Readonly<Record<number, OutboxState['trouble']>> = {
+  401: 'signed-out',
+  409: 'other-database',
+  503: 'storage',
+};
+const troubleOf = (status: number): OutboxState['trouble'] =>
+  STATUS_TROUBLE[status] ?? (status >= 400 && status < 500 ? 'malformed' : 'offline');
+
 /**
  * Keeps every tap in the browser's own database before anything else, then delivers it. The server keeps each id once,
  * so sending again is always safe.
  */
 export class Outbox {
   private listeners = new Set<() => void>();
-  private state: OutboxState = { waiting: null, refused: 0, trouble: null, clockOffMs: 0 };
+  private state: OutboxState = { waiting: null, refused: 0, others: 0, trouble: null, clockOffMs: 0 };
   private sending = false;
   /** Something was tapped while a delivery was under way. */
   private again = false;
@@ -64,33 +85,39 @@ export class Outbox {
 
   /** Write an event to this device's disk; resolves once it is there. Delivery follows by itself. */
   async append(place: EventPlace, body: FloorEventBody, atMs: number): Promise<FloorEvent> {
-    const store = await openLocalStore();
-    const tx = store.transaction(['outbox', 'device'], 'readwrite', { durability: 'strict' });
-    const device = tx.objectStore('device');
-    const deviceId = ((await device.get('deviceId')) as string | undefined) ?? crypto.randomUUID();
-    const seq = (((await device.get('seq')) as number | undefined) ?? 0) + 1;
-    const who = { id: crypto.randomUUID(), actorId: BUILT_IN_TRAINER.id, deviceId, seq, atMs };
-    const event = { ...body, ...place, ...who } as FloorEvent;
-    const written: WrittenEvent = { ...event, version: FLOOR_EVENT_VERSION };
-    await Promise.all([
-      device.put(deviceId, 'deviceId'),
-      device.put(seq, 'seq'),
-      tx.objectStore('outbox').put({ event: written, order: seq }),
-    ]);
-    await tx.done;
+    // What the browser cleared under an open page is begun anew, and the tap is kept there.
+    const event = await onStore((store) => this.put(store, place, body, atMs));
+    askToStay();
     this.set({ waiting: (this.state.waiting ?? 0) + 1 });
     void this.deliver();
     return event;
   }
 
+  private async put(store: LocalStore, place: EventPlace, body: FloorEventBody, atMs: number): Promise<FloorEvent> {
+    const { accountId, databaseId } = whoIsHere();
+    const tx = store.transaction(['outbox', 'device'], 'readwrite', { durability: 'strict' });
+    const device = tx.objectStore('device');
+    const deviceId = ((await device.get('deviceId')) as string | undefined) ?? newId();
+    const seq = (((await device.get('seq')) as number | undefined) ?? 0) + 1;
+    const who = { id: newId(), actorId: accountId || BEFORE_ACCOUNTS, deviceId, seq, atMs };
+    const event = { ...body, ...place, ...who } as FloorEvent;
+    const written: WrittenEvent = { ...event, version: FLOOR_EVENT_VERSION };
+    await Promise.all([
+      device.put(deviceId, 'deviceId'),
+      device.put(seq, 'seq'),
+      tx.objectStore('outbox').put({ event: written, order: seq, databaseId }),
+    ]);
+    await tx.done;
+    return event;
+  }
+
   /** Events of one place tapped on this device in the last days, whether the server has them or not. */
   async held(place: EventPlace): Promise<FloorEvent[]> {
-    const store = await openLocalStore();
-    const all: StoredEvent[] = [
+    const all = await onStore(async (store): Promise<StoredEvent[]> => [
       ...(await store.getAllFromIndex('sent', 'order')),
       ...(await store.getAll('refused')),
       ...(await store.getAllFromIndex('outbox', 'order')),
-    ];
+    ]);
     // What an older page wrote is read as such; what cannot be read waits in its store, where it is shown.
     return all
       .filter(({ event: e }) => e.clientId === place.clientId && e.movement === place.movement)
@@ -111,8 +138,7 @@ export class Outbox {
     try {
       const store = await openLocalStore();
       for (;;) {
-        const waiting = await store.getAllFromIndex('outbox', 'order', undefined, BATCH);
-        this.set({ waiting: await store.count('outbox'), refused: await store.count('refused') });
+        const waiting = (await this.count(store)).slice(0, BATCH);
         if (waiting.length === 0) {
           await this.forget(store, Date.now() - KEEP_SENT_MS);
           if (!this.again) break;
@@ -123,13 +149,13 @@ export class Outbox {
         const reply = await fetch(ENDPOINT, {
           method: 'POST',
           headers: { 'content-type': 'application/json' },
-          body: JSON.stringify({ events: waiting.map((w) => w.event) }),
+          body: JSON.stringify({
+            databaseId: whoIsHere().databaseId || undefined,
+            events: waiting.map((w) => w.event),
+          }),
         });
         if (!reply.ok) {
-          this.set({
-            trouble:
-              reply.status === 503 ? 'storage' : reply.status >= 400 && reply.status < 500 ? 'malformed' : 'offline',
-          });
+          this.set({ trouble: troubleOf(reply.status) });
           this.later();
           return;
         }
@@ -150,7 +176,8 @@ export class Outbox {
         );
         await tx.done;
         this.retryMs = RETRY_FIRST_MS;
-        this.set({ waiting: await store.count('outbox'), trouble: null });
+        await this.count(store);
+        this.set({ trouble: null });
       }
     } catch {
       this.set({ trouble: 'offline' });
@@ -158,6 +185,15 @@ export class Outbox {
     } finally {
       this.sending = false;
     }
+  }
+
+  /** Tell how much lies here; gives what waits of who is signed in, oldest first. */
+  private async count(store: LocalStore): Promise<StoredEvent[]> {
+    const all = await store.getAllFromIndex('outbox', 'order');
+    const own = all.filter(isOwn);
+    const refused = (await store.getAll('refused')).filter(isOwn).length;
+    this.set({ waiting: own.length, others: all.length - own.length, refused });
+    return own;
   }
 
   /** How late it is at the server, heard this moment: what is tapped from now on goes by it. */
@@ -174,14 +210,17 @@ export class Outbox {
   /** Every tap that the server would not take, with its reason, as it was tapped. */
   async refusedTaps(): Promise<readonly RefusedTap[]> {
     const all = await (await openLocalStore()).getAll('refused');
-    return all.sort((a, b) => a.order - b.order).map(({ event, says }) => ({ event, says }));
+    return all
+      .filter(isOwn)
+      .sort((a, b) => a.order - b.order)
+      .map(({ event, says }) => ({ event, says }));
   }
 
   /** What was refused goes out again: the server may have been mended, replaced by a newer one, or be another. */
   async retryRefused(): Promise<void> {
     const tx = (await openLocalStore()).transaction(['outbox', 'refused'], 'readwrite');
-    for (const { event, order } of await tx.objectStore('refused').getAll()) {
-      await tx.objectStore('outbox').put({ event, order });
+    for (const { event, order, databaseId } of (await tx.objectStore('refused').getAll()).filter(isOwn)) {
+      await tx.objectStore('outbox').put({ event, order, ...(databaseId === undefined ? {} : { databaseId }) });
       await tx.objectStore('refused').delete(event.id);
     }
     await tx.done;

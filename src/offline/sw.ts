@@ -1,12 +1,25 @@
 /// <reference lib="webworker" />
 // Bundled by scripts/build-sw.mjs after the build; kept out of the page's own types.
-import { CacheFirst, ExpirationPlugin, NetworkFirst, NetworkOnly, type PrecacheEntry, Serwist } from 'serwist';
+import {
+  CacheFirst,
+  ExpirationPlugin,
+  NetworkFirst,
+  NetworkOnly,
+  type PrecacheEntry,
+  Serwist,
+  type SerwistPlugin,
+} from 'serwist';
 
 declare const self: ServiceWorkerGlobalScope;
 declare const __PRECACHE__: PrecacheEntry[];
 
 /** A page that takes longer than this is opened as it was last seen, seconds. */
 const PATIENCE_S = 8;
+
+/** Only a whole page is kept: what sends somebody to sign in is not the page that was asked for. */
+const wholePages: SerwistPlugin = {
+  cacheWillUpdate: ({ response }) => Promise.resolve(response.status === 200 && !response.redirected ? response : null),
+};
 
 /** The last used stay, the rest goes. */
 const keepLast = (maxEntries: number): ExpirationPlugin =>
@@ -34,12 +47,20 @@ const serwist = new Serwist({
     },
     {
       matcher: ({ request, sameOrigin }) => sameOrigin && request.headers.has('RSC'),
-      handler: new NetworkFirst({ cacheName: 'parts', networkTimeoutSeconds: PATIENCE_S, plugins: [keepLast(100)] }),
+      handler: new NetworkFirst({
+        cacheName: 'parts',
+        networkTimeoutSeconds: PATIENCE_S,
+        plugins: [wholePages, keepLast(100)],
+      }),
     },
     {
       matcher: ({ request, sameOrigin }) =>
         sameOrigin && (request.mode === 'navigate' || request.headers.get('accept')?.includes('text/html') === true),
-      handler: new NetworkFirst({ cacheName: 'pages', networkTimeoutSeconds: PATIENCE_S, plugins: [keepLast(100)] }),
+      handler: new NetworkFirst({
+        cacheName: 'pages',
+        networkTimeoutSeconds: PATIENCE_S,
+        plugins: [wholePages, keepLast(100)],
+      }),
     },
   ],
   fallbacks: { entries: [{ url: '/offline', matcher: ({ request }) => request.destination === 'document' }] },

@@ -1,5 +1,4 @@
 import 'server-only';
-import { randomUUID } from 'node:crypto';
 import { MEASURE_NAMES } from '@/core/body/segment-ratios';
 import { mergeSheet } from '@/core/record/merge-sheet';
 import type { Side } from '@/core/body/side';
@@ -7,10 +6,16 @@ import { clientFormSchema } from '@/contract/client-form';
 import { toFieldIssues } from '@/contract/field';
 import type { SaveResult } from '@/contract/save-result';
 import type { Client, ClientView } from '@/contract/views/client';
-import { findClient, listClients, saveClient } from '@/data/queries/clients';
+import { findClient, saveClient } from '@/data/queries/clients';
+import { setTrainer } from '@/data/queries/care';
+import { ACCOUNT_REFUSAL } from '@/messages/accounts';
 import { collisionText } from '@/messages/sheets';
 import { dayText } from './clock';
+import { idFromKey } from './form-key';
+import { loadCare } from './care';
+import { keepChanges, loadHistory } from './changes';
 import { loadMeasuringGuide } from './measuring-guide';
+import { reachClient, reachClients } from './reach';
 import { loadScreening } from './screening';
 import { loadSetupBook } from './setup-book';
 import type { UseCase } from './use-case';
@@ -28,18 +33,21 @@ const formPath = ([first = '', ...rest]: readonly string[]): string => [FORM_NAM
 
 /**
  * Check and keep a client sheet; a null id makes a new client. `opened`: the client as the sheet was opened with it, so
- * that what others changed since stays; what both changed is told and kept by neither until it is saved again.
+ * that what others changed since stays; what both changed is told and kept by neither until it is saved again. `key`:
+ * what a new client's form is known by, so that one that is sent twice makes one client.
  */
 export function saveClientForm(
-  { db, actor }: UseCase,
+  uc: UseCase,
   id: string | null,
   typed: unknown,
   opened: Client | null = null,
+  key: unknown = null,
 ): SaveResult<Client> {
+  const { db, actor } = uc;
   const parsed = clientFormSchema.safeParse(typed);
   if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
   const { statureCm, measuredCm, rangeDeg, ...form } = parsed.data;
-  const clientId = id ?? randomUUID();
+  const clientId = id ?? idFromKey(key);
   const path = (side: Side) => form.armPath[side].map((t) => ({ belowDeg: t.belowDeg, behindM: t.behindCm / 100 }));
   const client: Client = {
     ...form,
@@ -55,7 +63,9 @@ export function saveClientForm(
     armPath: { left: path('left'), right: path('right') },
     chestLineDeg: form.chestLineDeg ?? null,
   };
-  const theirs = id === null ? null : findClient(db, id);
+  const theirs = reachClient(uc, clientId);
+  if (!theirs && findClient(db, clientId))
+    return { ok: false, issues: [{ path: 'name', message: ACCOUNT_REFUSAL.noClient }] };
   const { merged, collisions, next } = mergeSheet(
     isObject(opened) ? opened : (theirs ?? client),
     client,
@@ -63,12 +73,17 @@ export function saveClientForm(
   );
   if (collisions.length > 0)
     return { ok: false, issues: collisions.map((c) => ({ path: formPath(c.keys), message: collisionText(c) })), next };
-  saveClient(db, merged, actor.id);
+  db.transaction(() => {
+    saveClient(db, merged, actor.id);
+    // Who enters a client cares for them, until they are given to somebody else.
+    if (!theirs) setTrainer(db, clientId, actor.id);
+    keepChanges(uc, { subject: 'client', subjectId: clientId, clientId }, theirs ?? undefined, merged);
+  })();
   return { ok: true, id: clientId, kept: merged };
 }
 
 /** Every client, by name. */
-export const loadClients = ({ db }: UseCase): Client[] => listClients(db);
+export const loadClients = (uc: UseCase): Client[] => reachClients(uc);
 
 /** A client's sheet before there is a client. */
 export const loadNewClient = ({ nowMs }: UseCase): Pick<ClientView, 'guide' | 'today'> => ({
@@ -78,7 +93,7 @@ export const loadNewClient = ({ nowMs }: UseCase): Pick<ClientView, 'guide' | 't
 
 /** A client's whole sheet; null when there is none of that id. */
 export function loadClient(uc: UseCase, id: string): ClientView | null {
-  const client = findClient(uc.db, id);
+  const client = reachClient(uc, id);
   if (!client) return null;
   const { pages, unreadable } = loadSetupBook(uc, id);
   return {
@@ -86,6 +101,8 @@ export function loadClient(uc: UseCase, id: string): ClientView | null {
     guide: loadMeasuringGuide(uc, id),
     setupBook: pages,
     screening: loadScreening(uc, id, null),
+    care: loadCare(uc, id),
+    history: loadHistory(uc, id),
     today: dayText(uc.nowMs),
     unreadable,
   };

@@ -1,19 +1,22 @@
 import 'server-only';
 import type { IncomingMessage, ServerResponse } from 'node:http';
+import { readBody } from './read-body';
 import { recordEvents } from './record-events';
-import { openUseCase } from './use-case';
+import { solveApart } from './solve-apart';
+import type { UseCase } from './use-case';
 
-/** More than this is no delivery of a tablet, bytes. */
+/** More than this is no delivery of a tablet and no list of cases, bytes. */
 const MOST_BYTES = 2_000_000;
 
 /**
  * What a delivery from a device's outbox is answered with. Each event id is kept once, so a delivery may be sent again.
  */
-export function answerDelivery(delivery: unknown): { readonly status: number; readonly body: object } {
-  const result = recordEvents(openUseCase(), delivery);
+export function answerDelivery(uc: UseCase, delivery: unknown): { readonly status: number; readonly body: object } {
+  const result = recordEvents(uc, delivery);
   if (result.ok) return { status: 200, body: result.reply };
-  return { status: result.reason === 'malformed' ? 400 : 503, body: { reason: result.reason, issues: result.issues } };
+  return { status: STATUS[result.reason], body: { reason: result.reason, issues: result.issues } };
 }
+const STATUS = { malformed: 400, 'other-database': 409, storage: 503 } as const;
 
 function parse(text: string): unknown {
   try {
@@ -23,32 +26,33 @@ function parse(text: string): unknown {
   }
 }
 
-/** The same at the server's own door: taps come often and many at once, and need nothing of what serves pages. */
-export function takeDelivery(
-  request: IncomingMessage,
-  response: ServerResponse,
-  onBug: (error: unknown) => void,
-): void {
-  const chunks: Buffer[] = [];
-  let bytes = 0;
-  request.on('data', (chunk: Buffer) => {
-    bytes += chunk.length;
-    if (bytes <= MOST_BYTES) chunks.push(chunk);
-  });
-  request.on('end', () => {
-    let answer: ReturnType<typeof answerDelivery>;
+function send(response: ServerResponse, status: number, text: string): void {
+  response.writeHead(status, { 'content-type': 'application/json', 'content-length': Buffer.byteLength(text) });
+  response.end(text);
+}
+
+/** Answers at the server's own door what comes often or takes long, without what serves pages. */
+function atDoor(
+  answer: (text: string | null) => Promise<{ readonly status: number; readonly text: string }>,
+): (request: IncomingMessage, response: ServerResponse, onBug: (error: unknown) => void) => Promise<void> {
+  return async (request, response, onBug) => {
     try {
-      answer = answerDelivery(bytes > MOST_BYTES ? null : parse(Buffer.concat(chunks).toString('utf8')));
+      const { status, text } = await answer(await readBody(request, MOST_BYTES));
+      send(response, status, text);
     } catch (error) {
       // It costs no tap: the device keeps what was not confirmed.
       onBug(error);
-      answer = { status: 500, body: { reason: 'bug', issues: [] } };
+      send(response, 500, JSON.stringify({ reason: 'bug', issues: [] }));
     }
-    const text = JSON.stringify(answer.body);
-    response.writeHead(answer.status, {
-      'content-type': 'application/json',
-      'content-length': Buffer.byteLength(text),
-    });
-    response.end(text);
-  });
+  };
 }
+
+/** A delivery of taps: they come often and many at once. */
+export const takeDelivery = (uc: UseCase) =>
+  atDoor(async (text) => {
+    const { status, body } = answerDelivery(uc, text === null ? null : parse(text));
+    return { status, text: JSON.stringify(body) };
+  });
+
+/** Cases for the solver, answered on a thread of its own. */
+export const takeCases = atDoor((text) => solveApart(text ?? ''));

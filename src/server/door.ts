@@ -1,8 +1,11 @@
 import 'server-only';
 
 /** What the server's own process needs beside Next: bundled by scripts/build-door.mjs. */
-export { takeDelivery } from './deliveries';
+export { takeCases, takeDelivery } from './deliveries';
 export { LINE, openLine } from './event-line';
+export { gateOf } from './gate';
 export { closeRecords, keepBackups, openRecords } from './records-file';
-export { allowedHosts, headersOf, refusalOf } from './web-guard';
+export { readServing } from './serving';
+export { useCaseOf } from './signed-in-use-case';
+export { headersOf, refusalOf } from './web-guard';
 export { portTaken } from '@/messages/database';

@@ -3,8 +3,11 @@ import type { IncomingMessage, ServerResponse } from 'node:http';
 import { z } from 'zod';
 import type { FloorEvent } from '@/core/record/floor-event';
 import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-record';
+import { findAccountSession } from '@/data/queries/accounts';
 import { listFloorEvents } from '@/data/queries/floor-events';
 import { sharedDb } from '@/data/open-db';
+import { reaches } from './reach';
+import type { UseCase } from './use-case';
 
 /** Where open pages hear what other tablets tap. */
 export const LINE = '/api/v1/floor-events/line';
@@ -31,10 +34,20 @@ export function announce(events: readonly FloorEvent[]): void {
   }
 }
 
+/** Whether a line that was opened once may go on: its device is signed in, and the client still in its care. */
+function stillMay({ actor, sessionId }: UseCase, clientId: string): boolean {
+  // The records may have been restored meanwhile.
+  const db = sharedDb();
+  return (
+    (!sessionId || findAccountSession(db, sessionId)?.endedAtMs === null) &&
+    reaches({ db, actor }, clientId, Date.now())
+  );
+}
+
 const askedSchema = z.object({ client: z.string().min(1).max(64), movement: z.string().min(1).max(80) });
 
 /** A line of server-sent events: the taps of a client and movement, the last day's first, then as they are kept. */
-export function openLine(request: IncomingMessage, response: ServerResponse, nowMs: number): void {
+export function openLine(request: IncomingMessage, response: ServerResponse, uc: UseCase): void {
   const asked = askedSchema.safeParse(
     Object.fromEntries(new URL(request.url ?? '', 'http://line').searchParams.entries()),
   );
@@ -43,13 +56,23 @@ export function openLine(request: IncomingMessage, response: ServerResponse, now
     return;
   }
   const { client: clientId, movement } = asked.data;
+  const { db, nowMs } = uc;
+  if (!reaches(uc, clientId, nowMs)) {
+    response.writeHead(404).end();
+    return;
+  }
   response.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store' });
   const tell = (events: readonly FloorEvent[]): void =>
     void response.write(`data: ${JSON.stringify(events.map((e) => ({ ...e, version: FLOOR_EVENT_VERSION })))}\n\n`);
   // How late it is here, before anything is tapped there.
   response.write(`event: clock\ndata: ${nowMs}\n\n`);
-  tell(listFloorEvents(sharedDb(), clientId, movement).rows.filter((e) => e.atMs > nowMs - RECENT_MS));
-  const listener = { clientId, movement, tell };
+  tell(listFloorEvents(db, clientId, movement).rows.filter((e) => e.atMs > nowMs - RECENT_MS));
+  // Care may end, and so may a sign-in, while a line stays open: then it is told nothing more.
+  const listener: Listener = {
+    clientId,
+    movement,
+    tell: (events) => (stillMay(uc, clientId) ? tell(events) : void response.end()),
+  };
   listeners().add(listener);
   const beat = setInterval(() => response.write(': open\n\n'), HEARTBEAT_MS);
   response.on('close', () => {

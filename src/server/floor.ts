@@ -5,14 +5,13 @@ import type { SetLog } from '@/core/record/set-log';
 import type { FloorItemView, FloorSessionView, FloorView } from '@/contract/views/floor';
 import type { Session } from '@/contract/views/plan';
 import type { SettingView } from '@/contract/views/setting';
-import { findClient } from '@/data/queries/clients';
-import { listSessions } from '@/data/queries/sessions';
 import { clock } from '@/messages/day';
 import { BAND_LABEL, HANDLE_LABEL, lastTimeText, progressText, settingsNoteText } from '@/messages/floor';
 import { loadLabel, loadNumber } from '@/messages/loads';
 import { replacedText } from '@/messages/replaced';
 import { dayOf } from './clock';
 import { findLastUsed, loadItem, type ItemContext } from './item-context';
+import { reachClient, reachSessions } from './reach';
 import { loadScreening } from './screening';
 import { findSettings, settingViews, type FoundSettings } from './settings';
 import type { UseCase } from './use-case';
@@ -89,7 +88,7 @@ function toItem(context: ItemContext): FloorItemView {
 const FINISHED: readonly FloorItemView['state'][] = ['done', 'stopped'];
 
 function toSession(uc: UseCase, session: Session): FloorSessionView {
-  const client = findClient(uc.db, session.clientId);
+  const client = reachClient(uc, session.clientId);
   const items = session.items.flatMap((i) => {
     const context = loadItem(uc, i.id);
     return context ? [toItem(context)] : [];
@@ -114,7 +113,7 @@ function toSession(uc: UseCase, session: Session): FloorSessionView {
 export function loadFloor(uc: UseCase): FloorView {
   const { nowMs } = uc;
   const { fromMs, toMs } = dayOf(nowMs);
-  const today = listSessions(uc.db, fromMs, toMs);
+  const today = reachSessions(uc, fromMs, toMs);
   const sessions = today.map((s) => toSession(uc, s));
   const open = sessions.filter((s) => !s.done);
   const next =

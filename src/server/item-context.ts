@@ -20,16 +20,16 @@ import type { LimitsView } from '@/contract/views/limits';
 import type { Session, SessionItem, Variant } from '@/contract/views/plan';
 import type { Attachment, ConvertedLoad, ReplacedKit, Station } from '@/contract/views/station';
 import type { Db } from '@/data/open-db';
-import { findClient } from '@/data/queries/clients';
 import { listFloorEvents } from '@/data/queries/floor-events';
 import { findAttachment, findKit, findStation, listAttachments, listBands, listStations } from '@/data/queries/kit';
-import { findItem, findSession, plannedItemsOf } from '@/data/queries/sessions';
+import { plannedItemsOf } from '@/data/queries/sessions';
 import { findVariant } from '@/data/queries/variants';
 import { fitOf } from './client-fit';
 import { toLocalDay } from './clock';
 import { stationKit } from './gym-kit';
 import { limitsToday } from './limits';
 import { loadUnit } from './load-steps';
+import { reachItem } from './reach';
 import { loadScreening } from './screening';
 import type { UseCase } from './use-case';
 
@@ -189,14 +189,14 @@ function onColumn(db: Db, item: SessionItem, station: Station | null): Pick<Item
 }
 
 /**
- * Load a planned movement, optionally on another station of this gym or another. Null when there is none of that id.
+ * Load a planned movement, optionally on another station of this gym or another. Null when there is none of that id in
+ * the care of who asks.
  */
 export function loadItem(uc: UseCase, itemId: string, stationId?: string): ItemContext | null {
   const { db, nowMs } = uc;
-  const found = findItem(db, itemId);
-  const session = found && findSession(db, found.sessionId);
-  const client = session && findClient(db, session.clientId);
-  if (!client) return null;
+  const reached = reachItem(uc, itemId);
+  if (!reached) return null;
+  const { item: found, session, client } = reached;
   const { rows: events, unreadable } = listFloorEvents(db, client.id, found.movement);
   const planned = plannedItemsOf(db, client.id);
   const log = foldSetLog(events, planned);

@@ -1,25 +1,26 @@
 import 'server-only';
-import { randomUUID } from 'node:crypto';
 import { buildBody } from '@/core/body/body-model';
 import { SPACING_OVER_SHOULDERS_M } from '@/contract/case';
 import { numberBetween, text, toFieldIssues } from '@/contract/field';
 import { KIT_SPEC, pieceSchema, type KitSpec } from '@/contract/kit-spec';
-import { listClients } from '@/data/queries/clients';
 import { findGym, listGyms, saveGym } from '@/data/queries/gyms';
 import { findKit, listKit, saveKit } from '@/data/queries/kit';
 import type { KitPiece, KitSheetView, KitView } from '@/contract/views/kit';
 import { mergeSheet } from '@/core/record/merge-sheet';
 import { FIRST_GYM_NAME } from '@/messages/kit';
 import { collisionText } from '@/messages/sheets';
+import { idFromKey } from './form-key';
+import { keepChanges } from './changes';
+import { reachClients } from './reach';
 import type { UseCase } from './use-case';
 import type { SaveResult } from '@/contract/save-result';
 import { z } from 'zod';
 import { EXPECTED } from '@/messages/expected';
 
 /** The client whose shoulders ask for the widest station. */
-function findBroadest({ db }: UseCase): { readonly name: string; readonly needM: number } | null {
+function findBroadest(uc: UseCase): { readonly name: string; readonly needM: number } | null {
   let broadest: { name: string; needM: number } | null = null;
-  for (const c of listClients(db)) {
+  for (const c of reachClients(uc)) {
     const needM = buildBody(c).length.shoulderBreadth.m + SPACING_OVER_SHOULDERS_M;
     if (!broadest || needM > broadest.needM) broadest = { name: c.name, needM };
   }
@@ -29,10 +30,12 @@ function findBroadest({ db }: UseCase): { readonly name: string; readonly needM:
 const FIRST_GYM = { id: 'gym', name: FIRST_GYM_NAME, screeningDays: 365 };
 
 /** The gym that new kit belongs to; the first piece of kit opens one. */
-function gymOfKit({ db, actor }: UseCase, asked: string | null): string {
+function gymOfKit(uc: UseCase, asked: string | null): string {
+  const { db, actor } = uc;
   const gym = (asked === null ? null : findGym(db, asked)) ?? listGyms(db)[0];
   if (gym) return gym.id;
   saveGym(db, FIRST_GYM, actor.id);
+  keepChanges(uc, { subject: 'gym', subjectId: FIRST_GYM.id }, undefined, FIRST_GYM);
   return FIRST_GYM.id;
 }
 
@@ -45,9 +48,9 @@ export function loadKit({ db }: UseCase, askedGym: string | undefined): KitView 
 }
 
 /** The sheet of a piece, or of a new one where the id is null; null when there is none of that id. */
-export function loadKitSheet({ db }: UseCase, id: string | null): KitSheetView | null {
-  const piece = id === null ? null : findKit(db, id);
-  return id !== null && !piece ? null : { piece, clients: listClients(db) };
+export function loadKitSheet(uc: UseCase, id: string | null): KitSheetView | null {
+  const piece = id === null ? null : findKit(uc.db, id);
+  return id !== null && !piece ? null : { piece, clients: reachClients(uc) };
 }
 
 /** A piece for bringing two changes together: what was measured of it belongs together and is one field. */
@@ -63,7 +66,9 @@ export function savePieceForm(
   id: string | null,
   typed: unknown,
   opened: KitPiece | null = null,
+  key: unknown = null,
 ): SaveResult<KitPiece> {
+  const pieceId = id ?? idFromKey(key);
   const outer = pieceSchema.safeParse(typed);
   const kind = outer.success ? outer.data.kind : ((typed as { kind?: KitPiece['kind'] } | null)?.kind ?? null);
   const inner = kind && kind in KIT_SPEC ? KIT_SPEC[kind].safeParse((typed as { spec?: unknown }).spec) : null;
@@ -72,7 +77,7 @@ export function savePieceForm(
     ...(inner && !inner.success ? toFieldIssues(inner.error).map((i) => ({ ...i, path: `spec.${i.path}` })) : []),
   ];
   if (!outer.success || !inner?.success) return { ok: false, issues };
-  const known = id === null ? null : findKit(uc.db, id);
+  const known = findKit(uc.db, pieceId);
   if (known && known.kind !== outer.data.kind)
     return { ok: false, issues: [{ path: 'kind', message: EXPECTED.keptKind(known.kind) }] };
   if (outer.data.kind === 'column') {
@@ -84,7 +89,7 @@ export function savePieceForm(
     }
   }
   const piece: KitPiece = {
-    id: id ?? randomUUID(),
+    id: pieceId,
     gymId: known?.gymId ?? gymOfKit(uc, gymId),
     kind: outer.data.kind,
     name: outer.data.name,
@@ -102,18 +107,29 @@ export function savePieceForm(
     const told = collisions.map((c) => ({ path: c.keys.join('.'), message: collisionText(c) }));
     return { ok: false, issues: told, next: whole(next) };
   }
-  saveKit(uc.db, whole(merged), uc.actor.id);
+  uc.db.transaction(() => {
+    saveKit(uc.db, whole(merged), uc.actor.id);
+    const parts = ({ name, outOfOrder, spec }: KitPiece) => ({ name, outOfOrder, spec });
+    const thing = { subject: 'kit', subjectId: piece.id } as const;
+    keepChanges(uc, thing, known ? parts(known) : undefined, parts(whole(merged)));
+  })();
   return { ok: true, id: piece.id, kept: whole(merged) };
 }
 
 const gymFormSchema = z.object({ name: text(1, 80), screeningDays: numberBetween(1, 3650, 'days') });
 
 /** Check and keep a gym; a null id makes a new one. */
-export function saveGymForm({ db, actor }: UseCase, id: string | null, typed: unknown): SaveResult {
+export function saveGymForm(uc: UseCase, id: string | null, typed: unknown, key: unknown = null): SaveResult {
+  const { db, actor } = uc;
   const parsed = gymFormSchema.safeParse(typed);
   if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
-  const gymId = id !== null && findGym(db, id) ? id : randomUUID();
   const { name, screeningDays } = parsed.data;
-  saveGym(db, { id: gymId, name, screeningDays: Math.round(screeningDays) }, actor.id);
+  const gymId = id ?? idFromKey(key);
+  const known = findGym(db, gymId);
+  const gym = { id: gymId, name, screeningDays: Math.round(screeningDays) };
+  db.transaction(() => {
+    saveGym(db, gym, actor.id);
+    keepChanges(uc, { subject: 'gym', subjectId: gymId }, known ?? undefined, gym);
+  })();
   return { ok: true, id: gymId };
 }

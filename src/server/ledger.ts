@@ -11,15 +11,15 @@ import type {
 } from '@/contract/views/ledger';
 import type { Session } from '@/contract/views/plan';
 import type { Db } from '@/data/open-db';
-import { findClient, listClients } from '@/data/queries/clients';
 import { listFloorEvents } from '@/data/queries/floor-events';
 import { findStation } from '@/data/queries/kit';
-import { listSessionsOf, plannedItemsOf } from '@/data/queries/sessions';
+import { plannedItemsOf } from '@/data/queries/sessions';
 import { day } from '@/messages/day';
 import { faultSummaryText } from '@/messages/faults';
 import { loadText } from '@/messages/loads';
 import { setupCellText } from '@/messages/setup-book';
 import { loadUnit } from './load-steps';
+import { reachClient, reachClients, reachSessionsOf } from './reach';
 import type { UseCase } from './use-case';
 
 /** One session's sets of a movement, both sides, as they were done. */
@@ -38,10 +38,11 @@ interface DoneMovement {
 }
 
 /** What a client did, movement by movement in the order of the book; movements never done are left out. */
-function doneBy(db: Db, clientId: string) {
+function doneBy(uc: UseCase, clientId: string) {
+  const { db } = uc;
   const { rows, unreadable } = listFloorEvents(db, clientId, null);
   const planned = plannedItemsOf(db, clientId);
-  const sessionsById = new Map(listSessionsOf(db, clientId).map((s) => [s.id, s]));
+  const sessionsById = new Map(reachSessionsOf(uc, clientId).map((s) => [s.id, s]));
   const movements = BOOK.flatMap(({ id }): DoneMovement[] => {
     const log = foldSetLog(
       rows.filter((e) => e.movement === id),
@@ -126,21 +127,21 @@ function toMovement(db: Db, { movement, faults, sessions }: DoneMovement): Ledge
 }
 
 /** What keeps coming back and what worked, in words and cells; null for nobody on record. */
-export function loadLedger({ db }: UseCase, clientId: string): LedgerView | null {
-  const client = findClient(db, clientId);
+export function loadLedger(uc: UseCase, clientId: string): LedgerView | null {
+  const client = reachClient(uc, clientId);
   if (!client) return null;
-  const { movements, unreadable } = doneBy(db, clientId);
+  const { movements, unreadable } = doneBy(uc, clientId);
   return {
     client: { id: client.id, name: client.name },
-    movements: movements.map((m) => toMovement(db, m)),
+    movements: movements.map((m) => toMovement(uc.db, m)),
     unreadable,
   };
 }
 
 /** Every client's line: how much is on record, and the fault that weighs most. */
-export const listLedgers = ({ db }: UseCase): LedgerLine[] =>
-  listClients(db).map(({ id, name }) => {
-    const { movements } = doneBy(db, id);
+export const listLedgers = (uc: UseCase): LedgerLine[] =>
+  reachClients(uc).map(({ id, name }) => {
+    const { movements } = doneBy(uc, id);
     const open = movements.flatMap((m) => m.faults).filter((f) => !f.cleared);
     const top = open.toSorted((a, b) => b.weight - a.weight)[0];
     const sets = movements.flatMap((m) => m.sessions).reduce((n, s) => n + s.sets.length, 0);

@@ -16,23 +16,25 @@ import { toGrams } from '@/contract/to-kit';
 import type { Client } from '@/contract/views/client';
 import type { PlanChoices, SessionItem, Variant } from '@/contract/views/plan';
 import type { Station } from '@/contract/views/station';
-import { findClient, listClients } from '@/data/queries/clients';
 import { listGyms } from '@/data/queries/gyms';
 import { findAttachment, findStation, listAttachments, listBands, listStations } from '@/data/queries/kit';
-import { addItem, addSession, listSessions } from '@/data/queries/sessions';
+import { addItem, addSession, clientOfItem } from '@/data/queries/sessions';
 import { findVariant, listVariants } from '@/data/queries/variants';
 import { loadNumber } from '@/messages/loads';
 import { PLAN_REFUSAL } from '@/messages/plan';
 import { dayOf, toLocalDay } from './clock';
 import { loadSteps, loadUnit } from './load-steps';
+import { idFromKey } from './form-key';
+import { keepChanges } from './changes';
+import { reachClient, reachClients, reachSessions } from './reach';
 import type { UseCase } from './use-case';
 
 const SESSION_MINUTES = 60;
 
 /** A client's session of today. */
-function sessionToday({ db, nowMs }: UseCase, clientId: string) {
-  const { fromMs, toMs } = dayOf(nowMs);
-  return listSessions(db, fromMs, toMs).find((s) => s.clientId === clientId) ?? null;
+function sessionToday(uc: UseCase, clientId: string) {
+  const { fromMs, toMs } = dayOf(uc.nowMs);
+  return reachSessions(uc, fromMs, toMs).find((s) => s.clientId === clientId) ?? null;
 }
 
 /** Where a client trains: today's session's gym, else the first on record. */
@@ -49,7 +51,7 @@ export function listPlanChoices(uc: UseCase): PlanChoices {
     ]),
   );
   return {
-    clients: listClients(db).map((c) => ({
+    clients: reachClients(uc).map((c) => ({
       value: c.id,
       label: c.name,
       oneArm: noteDefaults(c.notes).oneArm,
@@ -79,7 +81,7 @@ function findNamed(uc: UseCase, form: PlanForm): Planning | Refusal {
   const { db } = uc;
   const onCable = entryOf(form.movement).load.kind === 'cable';
   const missing = (path: string): Refusal => ({ path, message: PLAN_REFUSAL.notListed });
-  const client = findClient(db, form.clientId);
+  const client = reachClient(uc, form.clientId);
   if (!client) return missing('clientId');
   const station = onCable ? findStation(db, form.stationId!) : null;
   if (onCable && !station) return missing('stationId');
@@ -118,7 +120,7 @@ function findLoad({ db, nowMs }: UseCase, { form, client, station, gymId }: Plan
 }
 
 /** Add a movement to a client's session today, starting one when there is none. The load must exist on the stack. */
-export function planToday(uc: UseCase, typed: unknown): SaveResult {
+export function planToday(uc: UseCase, typed: unknown, key: unknown = null): SaveResult {
   const parsed = planFormSchema.safeParse(typed);
   if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
   const form = parsed.data;
@@ -131,7 +133,7 @@ export function planToday(uc: UseCase, typed: unknown): SaveResult {
   const loadG = findLoad(uc, planning);
   if (typeof loadG !== 'number') return { ok: false, issues: [loadG] };
   const item: Omit<SessionItem, 'sessionId' | 'position'> = {
-    id: randomUUID(),
+    id: idFromKey(key),
     movement: form.movement,
     variantId: variant?.id ?? null,
     side: form.side,
@@ -143,7 +145,12 @@ export function planToday(uc: UseCase, typed: unknown): SaveResult {
     tempo: form.tempo.toUpperCase(),
     loadG,
   };
-  addToday(uc, planning, item);
+  // Sent twice it is one movement.
+  if (clientOfItem(uc.db, item.id) !== null) return { ok: true, id: item.id };
+  uc.db.transaction(() => {
+    addToday(uc, planning, item);
+    keepChanges(uc, { subject: 'plan', subjectId: item.id, clientId: form.clientId }, undefined, item);
+  })();
   return { ok: true, id: item.id };
 }
 

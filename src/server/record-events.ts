@@ -1,43 +1,71 @@
 import 'server-only';
-import type { FloorEvent } from '@/core/record/floor-event';
+import type { FloorEvent, SavedSetup } from '@/core/record/floor-event';
 import { deliverySchema, type DeliveryReply, type RefusedEvent } from '@/contract/floor-event';
 import { toFieldIssues, type FieldIssue } from '@/contract/field';
 import { readFloorEvent } from '@/contract/records/floor-event-record';
 import { appendFloorEvents } from '@/data/queries/floor-events';
+import { readIdentity } from '@/data/queries/identity';
+import { clientOfItem } from '@/data/queries/sessions';
+import { keepChanges } from './changes';
 import { announce } from './event-line';
+import { reaches } from './reach';
+import { storageTrouble } from './storage-trouble';
 import type { UseCase } from './use-case';
 import { EXPECTED } from '@/messages/expected';
+import { setupPlaceText } from '@/messages/setup-book';
 import { STORAGE_TROUBLE } from '@/messages/taps';
 
 export type RecordResult =
   | { readonly ok: true; readonly reply: DeliveryReply }
-  | { readonly ok: false; readonly reason: 'malformed' | 'storage'; readonly issues: readonly FieldIssue[] };
+  | {
+      readonly ok: false;
+      readonly reason: 'malformed' | 'other-database' | 'storage';
+      readonly issues: readonly FieldIssue[];
+    };
 
-/** What the database says when its disk cannot be written, by SQLite's code. */
-const STORAGE: readonly (readonly [RegExp, string])[] = [
-  [/^SQLITE_FULL/, STORAGE_TROUBLE.full],
-  [/^SQLITE_READONLY/, STORAGE_TROUBLE.readOnly],
-  [/^SQLITE_(IOERR|CANTOPEN|BUSY|LOCKED)/, STORAGE_TROUBLE.unwritable],
-];
+/** A set-up as its change is told: where it stood, by movement. */
+const setupSheet = ({ movement, placement }: SavedSetup & Pick<FloorEvent, 'movement'>) => ({
+  movement: { [movement]: setupPlaceText(placement, null) },
+});
+const NO_SETUP = { movement: {} };
+
+/** Whether who signs in may record for the client: who cared for them when it was tapped, however late it arrives. */
+function recordsFor(uc: UseCase, { clientId, itemId, atMs }: FloorEvent): boolean {
+  const owner = clientOfItem(uc.db, itemId);
+  // A planned movement that is not here is told as such.
+  return owner === null || (owner === clientId && reaches(uc, clientId, atMs));
+}
 
 /**
  * Keep a delivery from a device's outbox, each record in the name of who is signed in. Re-sent records are kept once; a
  * record that is wrong is named and holds up no other.
  */
-export function recordEvents({ db, actor, nowMs }: UseCase, delivery: unknown): RecordResult {
+export function recordEvents(uc: UseCase, delivery: unknown): RecordResult {
+  const { db, actor, nowMs } = uc;
   const parsed = deliverySchema.safeParse(delivery);
   if (!parsed.success) return { ok: false, reason: 'malformed', issues: toFieldIssues(parsed.error) };
+  const { databaseId } = parsed.data;
+  if (databaseId !== undefined && databaseId !== readIdentity(db))
+    return { ok: false, reason: 'other-database', issues: [{ path: 'databaseId', message: EXPECTED.ownDatabase }] };
   const refused: RefusedEvent[] = [];
   const events: FloorEvent[] = [];
   for (const raw of parsed.data.events) {
     const own = readFloorEvent(raw);
-    if (own.ok) events.push({ ...own.value, actorId: actor.id });
-    else refused.push({ id: raw.id, ...own.issues[0]! });
+    if (!own.ok) refused.push({ id: raw.id, ...own.issues[0]! });
+    else if (recordsFor(uc, own.value)) events.push({ ...own.value, actorId: actor.id });
+    else refused.push({ id: raw.id, path: 'clientId', message: EXPECTED.ownClient });
   }
   try {
-    const { kept, unknown } = appendFloorEvents(db, events, nowMs);
-    const known = new Set(kept);
-    announce(events.filter((e) => known.has(e.id)));
+    const { kept, added, unknown } = db.transaction(() => {
+      const appended = appendFloorEvents(db, events, nowMs);
+      const news = new Set(appended.added);
+      for (const e of events)
+        if (e.kind === 'setup-saved' && news.has(e.id))
+          keepChanges(uc, { subject: 'setup', subjectId: e.id, clientId: e.clientId }, NO_SETUP, setupSheet(e));
+      return appended;
+    })();
+    const news = new Set(added);
+    announce(events.filter((e) => news.has(e.id)));
     return {
       ok: true,
       reply: {
@@ -54,9 +82,8 @@ export function recordEvents({ db, actor, nowMs }: UseCase, delivery: unknown): 
       },
     };
   } catch (e) {
-    const code = (e as { code?: unknown }).code;
-    const says = STORAGE.find(([pattern]) => pattern.test(String(code)))?.[1];
-    if (says === undefined) throw e;
-    return { ok: false, reason: 'storage', issues: [{ path: 'events', message: says }] };
+    const trouble = storageTrouble(e);
+    if (trouble === null) throw e;
+    return { ok: false, reason: 'storage', issues: [{ path: 'events', message: STORAGE_TROUBLE[trouble] }] };
   }
 }

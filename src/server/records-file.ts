@@ -2,19 +2,34 @@ import 'server-only';
 import { checkDb } from '@/data/check-db';
 import { backUp, backupFolder } from '@/data/backup';
 import { readMigrations } from '@/data/migrate';
-import { closeSharedDb, databaseFile, migrationsFolder, sharedDb } from '@/data/open-db';
+import { closeSharedDb, databaseFile, migrationsFolder, sharedDb, type Db } from '@/data/open-db';
+import { listAccounts } from '@/data/queries/accounts';
+import { readIdentity } from '@/data/queries/identity';
+import { SERVING } from '@/messages/serving';
+import { isLoopback } from './serving';
 import { DB_TROUBLE } from '@/messages/database';
+
+/** The records that this process serves. */
+export const sharedRecords = (): Db => sharedDb();
+
+/** Which database that is. */
+export const databaseId = (): string => readIdentity(sharedDb());
 
 const HOUR_MS = 3_600_000;
 
-/** Open the records before anything is served: null when they are open, else why not, in a sentence. */
-export function openRecords(mayBegin: boolean): string | null {
+/**
+ * Open the records before anything is served on an address of this machine: null when they are open, else why not, in a
+ * sentence.
+ */
+export function openRecords(mayBegin: boolean, host: string): string | null {
   const file = databaseFile();
   const trouble = checkDb(file, readMigrations(migrationsFolder()), mayBegin);
   if (trouble) return DB_TROUBLE[trouble](file);
   try {
-    sharedDb();
-    return null;
+    // Whoever comes first is the owner, so the first one comes at the machine itself.
+    const begun = isLoopback(host) || listAccounts(sharedDb()).length > 0;
+    if (!begun) closeSharedDb();
+    return begun ? null : SERVING.ownerFirst;
   } catch (error) {
     return `${DB_TROUBLE.unreadable(file)} (${String(error)})`;
   }

@@ -1,25 +1,33 @@
 import 'server-only';
-import { randomUUID } from 'node:crypto';
 import { screeningState } from '@/core/body/screening';
 import { screeningFormSchema } from '@/contract/client-form';
 import { toFieldIssues } from '@/contract/field';
 import type { SaveResult } from '@/contract/save-result';
 import type { ScreeningView } from '@/contract/views/client';
-import { appendScreening, findClient, findScreening } from '@/data/queries/clients';
+import { appendScreening, findScreening, hasScreening } from '@/data/queries/clients';
 import { listGyms } from '@/data/queries/gyms';
+import { keepChanges } from './changes';
+import { idFromKey } from './form-key';
 import { toLocalDay } from './clock';
+import { reachClient } from './reach';
 import type { UseCase } from './use-case';
 import { EXPECTED } from '@/messages/expected';
 
 /** Keep that a screening was done; records are only added. It cannot lie ahead of today. */
-export function saveScreening({ db, actor, nowMs }: UseCase, clientId: string, typed: unknown): SaveResult {
+export function saveScreening(uc: UseCase, clientId: string, typed: unknown, key: unknown = null): SaveResult {
+  const { db, actor, nowMs } = uc;
   const parsed = screeningFormSchema.safeParse(typed);
   if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
-  if (!findClient(db, clientId)) return { ok: false, issues: [{ path: 'doneBy', message: EXPECTED.knownClient }] };
+  if (!reachClient(uc, clientId)) return { ok: false, issues: [{ path: 'doneBy', message: EXPECTED.knownClient }] };
   if (parsed.data.day > toLocalDay(nowMs))
     return { ok: false, issues: [{ path: 'day', message: EXPECTED.dayNotAhead }] };
-  const id = randomUUID();
-  appendScreening(db, { ...parsed.data, id, clientId, actorId: actor.id, recordedAtMs: nowMs });
+  const id = idFromKey(key);
+  // Sent twice it is one screening.
+  if (hasScreening(db, id)) return { ok: true, id };
+  db.transaction(() => {
+    appendScreening(db, { ...parsed.data, id, clientId, actorId: actor.id, recordedAtMs: nowMs });
+    keepChanges(uc, { subject: 'screening', subjectId: id, clientId }, undefined, parsed.data);
+  })();
   return { ok: true, id };
 }
 

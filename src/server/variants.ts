@@ -5,11 +5,13 @@ import { toFieldIssues } from '@/contract/field';
 import type { SaveResult } from '@/contract/save-result';
 import { variantFormSchema } from '@/contract/variant-form';
 import { findVariant, listVariants, saveVariant } from '@/data/queries/variants';
+import { keepChanges } from './changes';
 import type { UseCase } from './use-case';
 import { EXPECTED } from '@/messages/expected';
 
 /** Keep a trainer's variant; a null id makes a new one. Names are told apart within a movement. */
-export function keepVariant({ db, actor, nowMs }: UseCase, typed: unknown): SaveResult {
+export function keepVariant(uc: UseCase, typed: unknown): SaveResult {
+  const { db, actor, nowMs } = uc;
   const parsed = variantFormSchema.safeParse(typed);
   if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
   const { id, movement, name, cue, options } = parsed.data;
@@ -29,6 +31,9 @@ export function keepVariant({ db, actor, nowMs }: UseCase, typed: unknown): Save
     options: options as Partial<EntryOptions>,
     keptAtMs: known?.keptAtMs ?? nowMs,
   };
-  saveVariant(db, variant, actor.id);
+  db.transaction(() => {
+    saveVariant(db, variant, actor.id);
+    keepChanges(uc, { subject: 'variant', subjectId: variant.id }, known ?? undefined, variant);
+  })();
   return { ok: true, id: variant.id };
 }

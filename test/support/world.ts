@@ -1,7 +1,7 @@
-import { BUILT_IN_TRAINER } from '@/contract/actor';
+import type { Actor } from '@/contract/actor';
 import { openDb, type Db } from '@/data/open-db';
 import type { UseCase } from '@/server/use-case';
-import { loadDemoWorld } from '../../demo/world';
+import { DEMO_OWNER, DEMO_TRAINER, loadDemoWorld } from '../../demo/world';
 
 /** The morning on which the demo world is tested. */
 export const NOW = new Date('2026-11-24T09:20:00').getTime();
@@ -16,5 +16,7 @@ export function worldIn(file: string, nowMs = NOW): Db {
 /** The demo world of that morning, in memory. */
 export const world = (nowMs = NOW): Db => worldIn(':memory:', nowMs);
 
-/** A use case of the built-in trainer. */
-export const at = (db: Db, nowMs = NOW): UseCase => ({ db, actor: BUILT_IN_TRAINER, nowMs });
+/** A use case of a trainer, the demo's unless somebody else asks. */
+export const at = (db: Db, nowMs = NOW, actor: Actor = DEMO_TRAINER): UseCase => ({ db, actor, nowMs });
+/** A use case of the owner. */
+export const asOwner = (db: Db, nowMs = NOW): UseCase => at(db, nowMs, DEMO_OWNER);

@@ -2,12 +2,12 @@ import Link from 'next/link';
 import { connection } from 'next/server';
 import forms from '@/features/shell/forms.module.css';
 import { loadClients } from '@/server/clients';
-import { openUseCase } from '@/server/use-case';
+import { openUseCase } from '@/server/open-use-case';
 import { WORDS } from '@/messages/screens/pages';
 
 export default async function ClientsPage() {
   await connection();
-  const clients = loadClients(openUseCase());
+  const clients = loadClients(await openUseCase());
   return (
     <div className="page">
       <h1>{WORDS.clients}</h1>

@@ -1,11 +1,12 @@
 import { connection } from 'next/server';
 import { KitList } from '@/features/kit/kit-list';
 import { loadKit } from '@/server/kit';
-import { openUseCase } from '@/server/use-case';
+import { openUseCase } from '@/server/open-use-case';
 import { saveGymAction } from '../actions';
+import { readAsked, type Asked } from '../asked';
 
-export default async function KitPage({ searchParams }: { readonly searchParams: Promise<{ gym?: string }> }) {
+export default async function KitPage({ searchParams }: { readonly searchParams: Asked }) {
   await connection();
-  const view = loadKit(openUseCase(), (await searchParams).gym);
+  const view = loadKit(await openUseCase(), (await readAsked(searchParams)).gym);
   return <KitList view={view} saveGym={saveGymAction} />;
 }

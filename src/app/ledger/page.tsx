@@ -3,12 +3,12 @@ import { connection } from 'next/server';
 import forms from '@/features/shell/forms.module.css';
 import { FAULT_TEXT } from '@/messages/faults';
 import { listLedgers } from '@/server/ledger';
-import { openUseCase } from '@/server/use-case';
+import { openUseCase } from '@/server/open-use-case';
 import { WORDS } from '@/messages/screens/pages';
 
 export default async function LedgerIndexPage() {
   await connection();
-  const lines = listLedgers(openUseCase());
+  const lines = listLedgers(await openUseCase());
   return (
     <div className="page">
       <h1>{WORDS.ledger}</h1>

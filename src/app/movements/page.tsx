@@ -1,16 +1,13 @@
 import { connection } from 'next/server';
 import { MovementList } from '@/features/movements/movement-list';
 import { loadChoosing } from '@/server/choosing';
-import { openUseCase } from '@/server/use-case';
+import { openUseCase } from '@/server/open-use-case';
 import { WORDS } from '@/messages/screens/pages';
+import { readAsked, type Asked } from '../asked';
 
-export default async function MovementsPage({
-  searchParams,
-}: {
-  readonly searchParams: Promise<{ client?: string; gym?: string }>;
-}) {
+export default async function MovementsPage({ searchParams }: { readonly searchParams: Asked }) {
   await connection();
-  const data = loadChoosing(openUseCase(), await searchParams);
+  const data = loadChoosing(await openUseCase(), await readAsked(searchParams));
   return (
     <div className="page">
       <h1>{WORDS.movements}</h1>

@@ -1,6 +1,6 @@
 import type { FloorEvent } from '@/core/record/floor-event';
 import { normalHeadingDeg } from '@/core/units/turn';
-import { BUILT_IN_TRAINER } from '../actor';
+import { BEFORE_ACCOUNTS } from '../actor';
 import { floorEventSchema } from '../floor-event';
 import { completeOptions } from './options-record';
 import { readRecord, type Json, type ReadRecord, type Upcast } from './record';
@@ -16,7 +16,7 @@ const normalPlace = (place: unknown): unknown =>
 
 /** Version 1 named nobody; its set-ups had fewer choices by older names, and headings of any size. */
 const toVersion2: Upcast = (older) => {
-  const named = { actorId: BUILT_IN_TRAINER.id, ...older };
+  const named = { actorId: BEFORE_ACCOUNTS, ...older };
   if (older.kind !== 'setup-saved') return named;
   const { placement, solved, options } = older;
   return {

@@ -8,6 +8,7 @@ import type { Screening, ScreeningState } from '@/core/body/screening';
 import type { Side } from '@/core/body/side';
 import type { MeasureWorth } from '@/core/book/measuring-guide';
 import type { UnreadableRow } from '../records/record';
+import type { CareView, ChangeView } from './account';
 import type { SetupPageView } from './setup-book';
 
 /** A client as their sheet has them. */
@@ -43,6 +44,8 @@ export interface ClientView {
   readonly guide: MeasuringGuideView;
   readonly setupBook: readonly SetupPageView[];
   readonly screening: ScreeningView;
+  readonly care: CareView | null;
+  readonly history: readonly ChangeView[];
   /** Like 2026-11-24, where the server stands. */
   readonly today: string;
   readonly unreadable: readonly UnreadableRow[];

@@ -14,24 +14,29 @@ export interface MergedSheet<T> {
   readonly next: T;
 }
 
-type Plain = Readonly<Record<string, unknown>>;
+/** A JSON object. */
+export type Plain = Readonly<Record<string, unknown>>;
 
-const isPlain = (v: unknown): v is Plain => typeof v === 'object' && v !== null && !Array.isArray(v);
+/** Whether a JSON value is an object with names. */
+export const isPlain = (v: unknown): v is Plain => typeof v === 'object' && v !== null && !Array.isArray(v);
 
 /** JSON with keys in order, so that equal things have equal texts. */
 const textOf = (v: unknown): string =>
   JSON.stringify(v, (_, x: unknown) =>
     isPlain(x) ? Object.fromEntries(Object.entries(x).sort(([a], [b]) => (a < b ? -1 : 1))) : x,
   ) ?? '';
-const same = (a: unknown, b: unknown): boolean => textOf(a) === textOf(b);
+/** Whether two JSON values say the same, whatever the order of their names. */
+export const same = (a: unknown, b: unknown): boolean => textOf(a) === textOf(b);
 
 /** What an entry of a list is known by: a trial by its path, everything else by all that it says. */
 const keyOf = (entry: unknown): string =>
   isPlain(entry) && 'belowDeg' in entry ? `${String(entry.belowDeg)}` : textOf(entry);
-const asMap = (list: readonly unknown[]): Plain => Object.fromEntries(list.map((entry) => [keyOf(entry), entry]));
+/** A list as an object: every entry under what it is known by. */
+export const asMap = (list: readonly unknown[]): Plain =>
+  Object.fromEntries(list.map((entry) => [keyOf(entry), entry]));
 
 /** Every key of some objects, in the order of the first that has it. */
-const keysOf = (...all: readonly Plain[]): string[] => [...new Set(all.flatMap((one) => Object.keys(one)))];
+export const keysOf = (...all: readonly Plain[]): string[] => [...new Set(all.flatMap((one) => Object.keys(one)))];
 
 function mergeAt(base: unknown, mine: unknown, theirs: unknown, keys: readonly string[]): MergedSheet<unknown> {
   if (same(mine, base) || same(mine, theirs)) return { merged: theirs, collisions: [], next: base };

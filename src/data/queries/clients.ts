@@ -114,6 +114,10 @@ export interface ScreeningRow extends Screening {
   readonly recordedAtMs: number;
 }
 
+/** Whether a screening of that id is on record. */
+export const hasScreening = (db: Db, id: string): boolean =>
+  db.prepare('SELECT 1 FROM screening WHERE id = ?').get(id) !== undefined;
+
 export function appendScreening(db: Db, s: ScreeningRow): void {
   db.prepare(
     `INSERT INTO screening (id, client_id, day, done_by, procedure, recorded_at_ms, actor_id)

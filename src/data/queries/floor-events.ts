@@ -35,14 +35,14 @@ const readRow = (r: EventRow) => {
 };
 
 /**
- * Append events in one transaction; an id already there is left as it is. `unknown`: ids that name a client or item
- * that is not there.
+ * Append events in one transaction; an id already there is left as it is. `kept`: ids that are on record now; `added`:
+ * those of them that were not before; `unknown`: ids that name a client or item that is not there.
  */
 export function appendFloorEvents(
   db: Db,
   events: readonly FloorEvent[],
   receivedAtMs: number,
-): { readonly kept: string[]; readonly unknown: string[] } {
+): { readonly kept: string[]; readonly added: string[]; readonly unknown: string[] } {
   const insert = db.prepare(
     `INSERT INTO floor_event (id, actor_id, device_id, seq, at_ms, received_at_ms, client_id, item_id, movement, kind,
        body, body_version)
@@ -50,20 +50,21 @@ export function appendFloorEvents(
   );
   return db.transaction(() => {
     const kept: string[] = [];
+    const added: string[] = [];
     const unknown: string[] = [];
     for (const e of events) {
       const { id, actorId, deviceId, seq, atMs, clientId, itemId, movement, kind, ...body } =
         e satisfies FloorEventBase;
       const row = [id, actorId, deviceId, seq, atMs, receivedAtMs, clientId, itemId, movement, kind] as const;
       try {
-        insert.run(...row, JSON.stringify(body), FLOOR_EVENT_VERSION);
+        if (insert.run(...row, JSON.stringify(body), FLOOR_EVENT_VERSION).changes > 0) added.push(id);
         kept.push(id);
       } catch (error) {
         if ((error as { code?: unknown }).code !== 'SQLITE_CONSTRAINT_FOREIGNKEY') throw error;
         unknown.push(id);
       }
     }
-    return { kept, unknown };
+    return { kept, added, unknown };
   })();
 }
 

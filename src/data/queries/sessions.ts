@@ -37,6 +37,13 @@ export function findItem(db: Db, id: string): SessionItem | null {
   return read?.ok ? read.value : null;
 }
 
+/** Whose planned movement it is; null where there is none of that id. */
+export const clientOfItem = (db: Db, itemId: string): string | null =>
+  (db
+    .prepare('SELECT s.client_id FROM session_item i JOIN session s ON s.id = i.session_id WHERE i.id = ?')
+    .pluck()
+    .get(itemId) as string | undefined) ?? null;
+
 export function findSession(db: Db, id: string): Session | null {
   const s = db.prepare(`${SESSION} WHERE id = ?`).get(id) as SessionRow | undefined;
   return s ? withItems(db, s) : null;

@@ -31,7 +31,7 @@ interface Props {
   readonly client: Client | null;
   readonly guide: Parameters<typeof MeasuringGuide>[0]['guide'];
   readonly today: string;
-  readonly save: (id: string | null, typed: unknown, opened: Client | null) => Promise<SaveResult<Client>>;
+  readonly save: (id: string | null, typed: unknown, opened: Client | null, key: string) => Promise<SaveResult<Client>>;
 }
 
 const check = (v: ClientValues) => {
@@ -209,7 +209,7 @@ export function ClientSheet({ client, guide, today, save }: Props) {
   const { form, onSubmit, busy, trouble, restoredMs, startOver } = useSavedForm(
     toClientValues(client),
     check,
-    (values, opened) => save(client?.id ?? null, values, opened),
+    (values, opened, key) => save(client?.id ?? null, values, opened, key),
     (id) => {
       setSaved(true);
       if (client) router.refresh();

@@ -19,7 +19,7 @@ interface Props {
   readonly clientId: string;
   readonly view: ScreeningView & { readonly screening: Screening | null };
   readonly today: string;
-  readonly save: (typed: unknown) => Promise<SaveResult>;
+  readonly save: (typed: unknown, key: string) => Promise<SaveResult>;
 }
 
 /** That the facility's own screening was done: by whom, when, how. Records are added, never changed. */
@@ -31,7 +31,7 @@ export function ScreeningForm({ clientId, view, today, save }: Props) {
       const parsed = screeningFormSchema.safeParse(v);
       return parsed.success ? [] : toFieldIssues(parsed.error);
     },
-    save,
+    (v, _, key) => save(v, key),
     (_, reset) => {
       setSaved(true);
       reset();

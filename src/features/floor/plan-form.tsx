@@ -18,7 +18,7 @@ import { WORDS } from '@/messages/screens/floor';
 
 interface Props {
   readonly choices: PlanChoices;
-  readonly action: (typed: unknown) => Promise<SaveResult>;
+  readonly action: (typed: unknown, key: string) => Promise<SaveResult>;
   /** What another place asked to be planned. */
   readonly asked: { readonly movement: string; readonly variantId: string; readonly clientId: string } | null;
 }
@@ -86,7 +86,7 @@ function usePlanForm({ choices, action, asked }: Props, onAdded: () => void) {
       const parsed = planFormSchema.safeParse(typed(v));
       return parsed.success ? [] : toFieldIssues(parsed.error);
     },
-    (v) => action(typed(v)),
+    (v, _, key) => action(typed(v), key),
     onAdded,
     asked ? null : 'plan-today',
   );

@@ -11,7 +11,7 @@ import forms from '@/features/shell/forms.module.css';
 
 interface Props {
   readonly gym: { readonly id: string; readonly name: string; readonly screeningDays: number } | null;
-  readonly save: (id: string | null, typed: unknown) => Promise<SaveResult>;
+  readonly save: (id: string | null, typed: unknown, key: string) => Promise<SaveResult>;
 }
 
 /** A gym's name and how long a screening stands there. */
@@ -21,7 +21,7 @@ export function GymForm({ gym, save }: Props) {
   const { form, onSubmit, busy, trouble } = useSavedForm(
     { name: gym?.name ?? '', screeningDays: (gym?.screeningDays ?? 365) as number | '' },
     () => [],
-    (v) => save(gym?.id ?? null, v),
+    (v, _, key) => save(gym?.id ?? null, v, key),
     (id, reset) => {
       setSaved(true);
       if (gym) router.refresh();

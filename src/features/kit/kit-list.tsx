@@ -12,7 +12,7 @@ import { WORDS } from '@/messages/screens/kit';
 
 interface Props {
   readonly view: KitView;
-  readonly saveGym: (id: string | null, typed: unknown) => Promise<SaveResult>;
+  readonly saveGym: (id: string | null, typed: unknown, key: string) => Promise<SaveResult>;
 }
 
 /** A gym's kit by kind, and what can be added. */

@@ -28,7 +28,12 @@ interface Props {
   readonly kind: KitKind;
   readonly piece: KitPiece | null;
   readonly clients: readonly (BodyInput & { readonly name: string })[];
-  readonly save: (id: string | null, typed: unknown, opened: KitPiece | null) => Promise<SaveResult<KitPiece>>;
+  readonly save: (
+    id: string | null,
+    typed: unknown,
+    opened: KitPiece | null,
+    key: string,
+  ) => Promise<SaveResult<KitPiece>>;
 }
 
 function check(v: KitValues) {
@@ -146,7 +151,7 @@ export function KitSheet({ kind, piece, clients, save }: Props) {
   const { form, onSubmit, busy, trouble, restoredMs, startOver } = useSavedForm<KitValues, KitPiece>(
     toKitValues(kind, piece),
     check,
-    (values, opened) => save(piece?.id ?? null, values, opened),
+    (values, opened, key) => save(piece?.id ?? null, values, opened, key),
     (id) => {
       setSaved(true);
       if (piece) router.refresh();

@@ -9,7 +9,9 @@ import type { EntryOptions } from '@/core/book/entry-options';
 import { SHORTEST_SHARE } from '@/core/book/pose-entry';
 import { toFieldIssues } from '@/contract/field';
 import { variantFormSchema } from '@/contract/variant-form';
-import { GRIP_NAME, VARIANT_NOT_KEPT } from '@/messages/movements';
+import { GRIP_NAME } from '@/messages/movements';
+import { SAVE_TROUBLE } from '@/messages/saving';
+import { saveTroubleOf } from '../shell/save-trouble';
 import { WordedSlider } from '@/features/shell/worded-slider';
 import styles from './movements.module.css';
 import { percent } from '@/messages/numbers';
@@ -120,11 +122,13 @@ function useKeeping({ entry, options, variant, keep, onKept }: Omit<Props, 'armP
     start(async () => {
       try {
         const result = await keep(typed);
-        setIssues(result.ok ? [] : result.issues);
+        setIssues(
+          result.ok ? [] : result.trouble ? [{ path: 'server', message: SAVE_TROUBLE[result.trouble] }] : result.issues,
+        );
         setKept(result.ok);
         if (result.ok) onKept(result.id);
-      } catch {
-        setIssues([{ path: 'server', message: VARIANT_NOT_KEPT }]);
+      } catch (error) {
+        setIssues([{ path: 'server', message: SAVE_TROUBLE[saveTroubleOf(error)] }]);
       }
     });
   };

@@ -10,6 +10,7 @@ import type { LiveSetControl } from './use-live-set';
 import type { useSound } from './use-sound';
 import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
+import { v4 as newId } from 'uuid';
 
 /** Sides of a fault in the order they stand on the body. */
 export const FAULT_SIDES: readonly WorkingSide[] = ['left', 'both', 'right'];
@@ -78,7 +79,7 @@ function StartAndEnd({ plan, control }: Pick<Props, 'plan' | 'control'>) {
     <button
       type="button"
       className={styles.strong}
-      onClick={() => void give({ do: 'start', setId: crypto.randomUUID() })}
+      onClick={() => void give({ do: 'start', setId: newId() })}
       disabled={blocked}
     >
       {mode !== 'resting' ? WORDS.startSet : finished ? WORDS.oneMoreSet : WORDS.startSetNumber(here.length + 1)}

@@ -8,6 +8,7 @@ import { padOrder } from './fault-pad';
 import { FAULT_SIDES } from './set-bar';
 import type { LiveSetControl } from './use-live-set';
 import { WORDS } from '@/messages/screens/set';
+import { v4 as newId } from 'uuid';
 
 /** Keys of the pad's buttons in their order: those that stand for nothing else here. */
 const FAULT_KEYS = [...'123456789asdfghjkqwztyvm'] as const;
@@ -30,7 +31,7 @@ export function useSetKeys({ control, twoSides, onSide, onFault }: Asked) {
     {
       key: 'e',
       does: live.open ? WORDS.endTheSet : WORDS.startTheSet,
-      run: () => void give(live.open ? { do: 'end' } : { do: 'start', setId: crypto.randomUUID() }),
+      run: () => void give(live.open ? { do: 'end' } : { do: 'start', setId: newId() }),
     },
     { key: 'p', does: WORDS.pauseGoOn, run: () => void give({ do: pace }) },
     { key: 'n', does: WORDS.nextPart, run: () => void give({ do: 'next-part', from: live.index }) },

@@ -1,8 +1,9 @@
 'use client';
 import { useMantineColorScheme } from '@mantine/core';
-import { IconMoon, IconSun } from '@tabler/icons-react';
+import { IconMoon, IconSun, IconUser } from '@tabler/icons-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import type { Actor } from '@/contract/actor';
 import { useOutboxState } from '@/offline/use-outbox';
 import { clockOffText } from '@/messages/taps';
 import { WORDS } from '@/messages/screens/shell';
@@ -15,16 +16,20 @@ const PLACES = [
   { href: '/ledger', name: 'Ledger', within: ['/ledger'] },
   { href: '/kit', name: 'Kit', within: ['/kit'] },
 ] as const;
+const RECORDS = { href: '/records', name: WORDS.records, within: ['/records', '/people'] } as const;
+type Place = (typeof PLACES)[number] | typeof RECORDS;
 
 const TROUBLE = {
   offline: 'kept here, no network',
   storage: 'kept here, the server cannot write: its disk is full or read-only',
   malformed: 'kept here, the server does not take them',
+  'signed-out': 'kept here until you sign in',
+  'other-database': 'kept here: this server has another database than the one they are for',
 } as const;
 
 /** One small place that says what has not reached the server. */
 function Waiting() {
-  const { waiting, refused, trouble, clockOffMs } = useOutboxState();
+  const { waiting, refused, others, trouble, clockOffMs } = useOutboxState();
   const words =
     waiting === null
       ? 'counting'
@@ -34,9 +39,10 @@ function Waiting() {
   return (
     <span className={styles.waiting} role="status" data-testid="waiting" data-waiting={waiting ?? undefined}>
       {words}
-      {(refused > 0 || clockOffMs !== 0 || (waiting !== null && waiting > 0 && trouble)) && (
+      {(refused > 0 || others > 0 || clockOffMs !== 0 || (waiting !== null && waiting > 0 && trouble)) && (
         <span className={styles.more}>
           {waiting !== null && waiting > 0 && trouble && <small>{TROUBLE[trouble]}</small>}
+          {others > 0 && <small data-testid="others">{WORDS.waitForTheirOwner(others)}</small>}
           {refused > 0 && <Link href="/taps">{WORDS.keptHereOnly(refused)}</Link>}
           {clockOffMs !== 0 && <small data-testid="clock-off">{clockOffText(clockOffMs)}</small>}
         </span>
@@ -46,25 +52,36 @@ function Waiting() {
 }
 
 /** The sheet's title block: places on the left, what waits and the light on the right. */
-export function TitleBar() {
+export function TitleBar({ actor }: { readonly actor: Pick<Actor, 'name' | 'role'> | null }) {
   const path = usePathname();
   const { toggleColorScheme } = useMantineColorScheme();
-  const isAt = (p: (typeof PLACES)[number]): boolean =>
-    path === p.href || p.within.some((w) => path === w || path.startsWith(`${w}/`));
+  const places = actor === null ? [] : actor.role === 'owner' ? [...PLACES, RECORDS] : PLACES;
+  const isAt = (p: Place): boolean => path === p.href || p.within.some((w) => path === w || path.startsWith(`${w}/`));
   return (
     <header className={styles.bar}>
       <span className={styles.mark}>{WORDS.jorvix}</span>
       <nav aria-label={WORDS.places} className={styles.places}>
-        {PLACES.map((p) => (
-          <Link key={p.href} href={p.href} aria-current={isAt(p) ? 'page' : undefined}>
+        {places.map((p) => (
+          <Link
+            key={p.href}
+            href={p.href}
+            aria-current={isAt(p) ? 'page' : undefined}
+            className={p === RECORDS ? styles.roomy : undefined}
+          >
             {p.name}
           </Link>
         ))}
       </nav>
-      <Waiting />
+      {actor && <Waiting />}
+      {actor && (
+        <Link href="/account" className={styles.account} aria-current={path === '/account' ? 'page' : undefined}>
+          <IconUser stroke={1.5} aria-hidden />
+          <span>{actor.name}</span>
+        </Link>
+      )}
       <button
         type="button"
-        className={styles.light}
+        className={`${styles.light} ${actor ? styles.roomy : styles.alone}`}
         onClick={toggleColorScheme}
         aria-label={WORDS.changeBetweenDayAndNight}
       >

@@ -2,16 +2,22 @@
 import { useForm } from '@mantine/form';
 import type { FieldIssue } from '@/contract/field';
 import type { SaveResult } from '@/contract/save-result';
+import { v4 as newId } from 'uuid';
+import { whoIsHere } from '@/offline/who-is-here';
+import { saveTroubleOf } from './save-trouble';
 import { useEffect, useRef, useState, useTransition } from 'react';
-import { WORDS } from '@/messages/screens/shell';
+import { SAVE_TROUBLE } from '@/messages/saving';
 
-const keyOf = (sheet: string): string => `jorvix-sheet:${sheet}`;
+/** Drafts are of who typed them: nobody else finds them on this device. */
+const keyOf = (sheet: string): string => `jorvix-sheet:${whoIsHere().accountId}:${sheet}`;
 
 /** What was typed and not saved: when, and what the sheet was opened with. */
 interface Draft {
   readonly values: object;
   readonly opened: unknown;
   readonly atMs: number;
+  /** What the form's save is known by, however often it is sent. */
+  readonly key?: string;
 }
 
 /** What was typed and not saved on this device; null when nothing was, or it cannot be read. */
@@ -36,8 +42,8 @@ function keepDraft(sheet: string, draft: Draft | null): void {
 }
 
 /** What is to be kept of typing: nothing where it stands as it was. */
-const draftOf = (values: object, kept: object, opened: unknown): Draft | null =>
-  JSON.stringify(values) === JSON.stringify(kept) ? null : { values, opened, atMs: Date.now() };
+const draftOf = (values: object, kept: object, opened: unknown, key: string): Draft | null =>
+  JSON.stringify(values) === JSON.stringify(kept) ? null : { values, opened, atMs: Date.now(), key };
 
 /** A sheet that others may have open too: what it was opened with, and the values that a kept one makes. */
 export interface SharedSheet<T, V> {
@@ -48,6 +54,8 @@ export interface SharedSheet<T, V> {
 /** What a sheet was opened with, and when what came back to it was typed. */
 interface Origin<V> {
   readonly opened: V | null;
+  /** Another one once it is saved: what comes after is another thing. */
+  readonly key: string;
   readonly restoredMs: number | null;
 }
 
@@ -65,41 +73,63 @@ function useDraft<T, V>(
     if (draft === null) return;
     bringBack.current((now) => ({ ...now, ...draft.values }));
     // The draft can only be read once the page runs in a browser, so this shows one step after the first drawing.
-    setFrom((now) => ({ opened: draft.opened === null ? now.opened : (draft.opened as V), restoredMs: draft.atMs }));
+    setFrom((now) => ({
+      opened: draft.opened === null ? now.opened : (draft.opened as V),
+      restoredMs: draft.atMs,
+      key: draft.key ?? now.key,
+    }));
   }, [sheet, setFrom]);
+}
+
+type Refused<V> = SaveResult<V> & { readonly ok: false };
+
+/** Tell what is wrong at its field, and go to the first. */
+function showIssues(form: { setErrors: (e: Record<string, string>) => void }, issues: readonly FieldIssue[]): void {
+  form.setErrors(Object.fromEntries(issues.map((i) => [i.path, i.message])));
+  requestAnimationFrame(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
+}
+
+/** What is said of a save over the whole form; null where its fields say all. */
+function troubleText<V>(result: SaveResult<V>): string | null {
+  if (result.ok) return null;
+  if (result.trouble) return SAVE_TROUBLE[result.trouble];
+  // Where somebody else changed the same it is told whole, since not every part has a field of its own.
+  const whole = result.next !== undefined || result.issues.some((i) => i.path === '');
+  return whole ? result.issues.map((i) => i.message).join(' ') : null;
 }
 
 /**
  * A form checked where it is kept: what is wrong comes back at its field and everything typed stays.
  * `check` gives the same issues in the browser first, so that nothing waits for the network to be told wrong.
- * With a `sheet` name what is typed is kept on the device until it is saved, and is back when the sheet is opened
- * again.
+ * `save` is given what the sheet was opened with, and a key that stays the same however often the same is sent, so
+ * that what was saved and not heard of is not made twice. With a `sheet` name what is typed is kept on the device until
+ * it is saved, and is back when the sheet is opened again.
  */
 export function useSavedForm<T extends Record<string, unknown>, V = never>(
   initialValues: T,
   check: (values: T) => readonly FieldIssue[],
-  save: (values: T, opened: V | null) => Promise<SaveResult<V>>,
+  save: (values: T, opened: V | null, key: string) => Promise<SaveResult<V>>,
   onSaved: (id: string, reset: () => void) => void,
   sheet: string | null = null,
   shared: SharedSheet<T, V> | null = null,
 ) {
   // What the server has: what was there at first, then what was saved last.
   const [kept, setKept] = useState(initialValues);
-  const [from, setFrom] = useState<Origin<V>>({ opened: shared?.opened ?? null, restoredMs: null });
+  const [from, setFrom] = useState<Origin<V>>(() => ({
+    opened: shared?.opened ?? null,
+    restoredMs: null,
+    key: newId(),
+  }));
   const form = useForm<T>({
     mode: 'controlled',
     initialValues,
     onValuesChange: (values) => {
-      if (sheet !== null) keepDraft(sheet, draftOf(values, kept, from.opened));
+      if (sheet !== null) keepDraft(sheet, draftOf(values, kept, from.opened, from.key));
     },
   });
   const [busy, start] = useTransition();
   const [trouble, setTrouble] = useState<string | null>(null);
   useDraft(sheet, form.setValues, setFrom);
-  const show = (issues: readonly FieldIssue[]): void => {
-    form.setErrors(Object.fromEntries(issues.map((i) => [i.path, i.message])));
-    requestAnimationFrame(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
-  };
   const forget = (change: Partial<Origin<V>> = {}): void => {
     if (sheet !== null) keepDraft(sheet, null);
     setFrom((now) => ({ ...now, restoredMs: null, ...change }));
@@ -109,23 +139,24 @@ export function useSavedForm<T extends Record<string, unknown>, V = never>(
     const settled = now !== undefined && shared ? shared.toValues(now) : values;
     setKept(settled);
     if (settled !== values) form.setValues(settled);
-    forget(now === undefined ? {} : { opened: now });
+    forget({ key: newId(), ...(now === undefined ? {} : { opened: now }) });
+  };
+  const refuse = ({ issues, next }: Refused<V>): void => {
+    if (next !== undefined) setFrom((now) => ({ ...now, opened: next }));
+    showIssues(form, issues);
   };
   const onSubmit = form.onSubmit((values) => {
     const issues = check(values);
-    if (issues.length > 0) return show(issues);
+    if (issues.length > 0) return showIssues(form, issues);
     start(async () => {
       try {
-        const result = await save(values, from.opened);
-        // Where somebody else changed the same it is told whole, since not every part has a field of its own.
-        const next = result.ok ? undefined : result.next;
-        setTrouble(!result.ok && next !== undefined ? result.issues.map((i) => i.message).join(' ') : null);
-        if (next !== undefined) setFrom((now) => ({ ...now, opened: next }));
-        if (!result.ok) return show(result.issues);
+        const result = await save(values, from.opened, from.key);
+        setTrouble(troubleText(result));
+        if (!result.ok) return refuse(result);
         settle(values, result.kept);
         onSaved(result.id, form.reset);
-      } catch {
-        setTrouble(WORDS.notSavedTheServerDid);
+      } catch (error) {
+        setTrouble(SAVE_TROUBLE[saveTroubleOf(error)]);
       }
     });
   });

@@ -1,9 +1,10 @@
 /** What all places share. */
 export const WORDS = {
-  // use-saved-form
-  notSavedTheServerDid: 'Not saved: the server did not answer. Everything typed is still here; try again.',
   // title-bar
   allSent: 'all sent',
+  waitForTheirOwner: (n: number): string =>
+    `${n} ${n === 1 ? 'tap' : 'taps'} of somebody else, or of another database, wait here for them`,
+  records: 'Records',
   keptHereOnly: (refused: number): string => `${refused} kept here only`,
   jorvix: 'Jorvix',
   places: 'Places',

@@ -1,20 +1,25 @@
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
+import account from '@/features/account/account.module.css';
+import { CarePanel } from '@/features/client/care-panel';
 import { ClientSheet } from '@/features/client/client-sheet';
 import { ScreeningForm } from '@/features/client/screening-form';
+import { ChangeTable } from '@/features/records/change-table';
 import { SetupBook } from '@/features/client/setup-book';
 import forms from '@/features/shell/forms.module.css';
 import { UnreadableNote } from '@/features/shell/unreadable-note';
 import { loadClient } from '@/server/clients';
-import { openUseCase } from '@/server/use-case';
+import { openUseCase } from '@/server/open-use-case';
+import { endCoverAction, giveClientAction } from '../../account-actions';
 import { saveClientAction, saveScreeningAction } from '../../actions';
+import { WORDS as ACCOUNT_WORDS } from '@/messages/screens/account';
 import { WORDS } from '@/messages/screens/pages';
 
 export default async function ClientPage({ params }: { readonly params: Promise<{ clientId: string }> }) {
   const { clientId } = await params;
-  const sheet = loadClient(openUseCase(), clientId);
+  const sheet = loadClient(await openUseCase(), clientId);
   if (!sheet) notFound();
-  const { client, guide, setupBook, screening, today, unreadable } = sheet;
+  const { client, guide, setupBook, screening, today, unreadable, care, history } = sheet;
   return (
     <div className="page">
       <div className={forms.head}>
@@ -31,6 +36,19 @@ export default async function ClientPage({ params }: { readonly params: Promise<
         today={today}
         save={saveScreeningAction.bind(null, client.id)}
       />
+      {care && (
+        <CarePanel
+          key={`care-${client.id}`}
+          care={care}
+          give={giveClientAction.bind(null, client.id)}
+          callOff={endCoverAction.bind(null, client.id)}
+        />
+      )}
+      <details className={`${forms.fold} ${account.history}`}>
+        <summary>{ACCOUNT_WORDS.history}</summary>
+        <p>{ACCOUNT_WORDS.historyText}</p>
+        <ChangeTable changes={history} named={false} label={ACCOUNT_WORDS.history} />
+      </details>
     </div>
   );
 }

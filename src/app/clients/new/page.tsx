@@ -1,7 +1,7 @@
 import { connection } from 'next/server';
 import { ClientSheet } from '@/features/client/client-sheet';
 import { loadNewClient } from '@/server/clients';
-import { openUseCase } from '@/server/use-case';
+import { openUseCase } from '@/server/open-use-case';
 import { saveClientAction } from '../../actions';
 import { WORDS } from '@/messages/screens/pages';
 
@@ -10,7 +10,7 @@ export default async function NewClientPage() {
   return (
     <div className="page">
       <h1>{WORDS.newClient}</h1>
-      <ClientSheet client={null} {...loadNewClient(openUseCase())} save={saveClientAction} />
+      <ClientSheet client={null} {...loadNewClient(await openUseCase())} save={saveClientAction} />
     </div>
   );
 }

@@ -1,12 +1,12 @@
 import { notFound } from 'next/navigation';
 import { KitSheet } from '@/features/kit/kit-sheet';
 import { loadKitSheet } from '@/server/kit';
-import { openUseCase } from '@/server/use-case';
+import { openUseCase } from '@/server/open-use-case';
 import { savePieceAction } from '../../actions';
 
 export default async function PiecePage({ params }: { readonly params: Promise<{ pieceId: string }> }) {
   const { pieceId } = await params;
-  const sheet = loadKitSheet(openUseCase(), pieceId);
+  const sheet = loadKitSheet(await openUseCase(), pieceId);
   if (!sheet?.piece) notFound();
   const { piece, clients } = sheet;
   return (

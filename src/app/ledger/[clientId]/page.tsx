@@ -4,12 +4,12 @@ import { LedgerTable } from '@/features/ledger/ledger-table';
 import forms from '@/features/shell/forms.module.css';
 import { UnreadableNote } from '@/features/shell/unreadable-note';
 import { loadLedger } from '@/server/ledger';
-import { openUseCase } from '@/server/use-case';
+import { openUseCase } from '@/server/open-use-case';
 import { WORDS } from '@/messages/screens/pages';
 
 export default async function LedgerPage({ params }: { readonly params: Promise<{ clientId: string }> }) {
   const { clientId } = await params;
-  const ledger = loadLedger(openUseCase(), clientId);
+  const ledger = loadLedger(await openUseCase(), clientId);
   if (!ledger) notFound();
   const { client, movements, unreadable } = ledger;
   return (

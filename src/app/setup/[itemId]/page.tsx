@@ -2,19 +2,20 @@ import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { SetupPage } from '@/features/setup/setup-page';
 import { loadSetup } from '@/server/setup';
-import { openUseCase } from '@/server/use-case';
+import { openUseCase } from '@/server/open-use-case';
 import { WORDS } from '@/messages/screens/pages';
+import { readAsked, type Asked } from '../../asked';
 
 export default async function SetupRoute({
   params,
   searchParams,
 }: {
   readonly params: Promise<{ itemId: string }>;
-  readonly searchParams: Promise<{ station?: string }>;
+  readonly searchParams: Asked;
 }) {
   const { itemId } = await params;
-  const { station } = await searchParams;
-  const loaded = loadSetup(openUseCase(), itemId, station);
+  const { station } = await readAsked(searchParams);
+  const loaded = loadSetup(await openUseCase(), itemId, station);
   if (!loaded) notFound();
   const { setupCase, bench } = loaded;
   return (

@@ -1,7 +1,12 @@
-import { solveCases } from '@/server/solve';
+import { openUseCase } from '@/server/open-use-case';
+import { solveApart } from '@/server/solve-apart';
 
-/** The solver over HTTP: a case, or an array of cases, in the open case format. */
+/**
+ * The solver over HTTP: a case, or an array of cases, in the open case format; where no door of its own takes them
+ * (`scripts/serve-app.mjs`).
+ */
 export async function POST(request: Request): Promise<Response> {
-  const { status, body } = solveCases(await request.json().catch(() => null));
-  return Response.json(body, { status });
+  await openUseCase();
+  const { status, text } = await solveApart(await request.text());
+  return new Response(text, { status, headers: { 'content-type': 'application/json' } });
 }

@@ -1,6 +1,6 @@
 import { CARD_REFUSAL } from '@/messages/card';
 import { printCard } from '@/server/card';
-import { openUseCase } from '@/server/use-case';
+import { openUseCase } from '@/server/open-use-case';
 
 /** Where the device that asked reaches this app: the code on the card must open there again. */
 function originOf(request: Request): string {
@@ -20,7 +20,7 @@ export async function GET(
   { params }: { readonly params: Promise<{ itemId: string }> },
 ): Promise<Response> {
   const { itemId } = await params;
-  const reply = await printCard(openUseCase(), itemId, originOf(request));
+  const reply = await printCard(await openUseCase(), itemId, originOf(request));
   if (!reply.ok)
     return reply.reason === 'blocked'
       ? refuse(reply.says, 409)

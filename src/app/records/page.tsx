@@ -1,0 +1,44 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { notFound } from 'next/navigation';
+import account from '@/features/account/account.module.css';
+import { Backups } from '@/features/records/backups';
+import { ChangeTable } from '@/features/records/change-table';
+import { loadRecords } from '@/server/backups';
+import { openUseCase } from '@/server/open-use-case';
+import { WORDS } from '@/messages/screens/account';
+import { backUpNowAction, restoreBackupAction } from '../account-actions';
+import { readAsked, type Asked } from '../asked';
+
+export const metadata: Metadata = { title: WORDS.records };
+
+/** Backups, and who changed what: for the owner. */
+export default async function Records({ searchParams }: { readonly searchParams: Asked }) {
+  const before = Number((await readAsked(searchParams)).before);
+  const view = loadRecords(await openUseCase(), Number.isInteger(before) && before > 0 ? before : null);
+  if (!view) notFound();
+  return (
+    <div className="page">
+      <h1>{WORDS.records}</h1>
+      <p>
+        {WORDS.recordsText(view.holds)}{' '}
+        <Link className={account.link} href="/people">
+          {WORDS.people}
+        </Link>
+      </p>
+      <section className={account.section} aria-label={WORDS.backups}>
+        <h2>{WORDS.backups}</h2>
+        <Backups backups={view.backups} backUpNow={backUpNowAction} restore={restoreBackupAction} />
+      </section>
+      <section className={account.section} aria-label={WORDS.changes} id="changes">
+        <h2>{WORDS.changes}</h2>
+        <ChangeTable changes={view.changes} named label={WORDS.changes} />
+        {view.next !== null && (
+          <Link className={account.link} href={`/records?before=${view.next}#changes`}>
+            {WORDS.older}
+          </Link>
+        )}
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,66 @@
+import type { Db } from '../open-db';
+
+/** What can be changed. */
+export type ChangeSubject =
+  'client' | 'screening' | 'plan' | 'kit' | 'gym' | 'variant' | 'setup' | 'care' | 'account' | 'records';
+
+/** What was changed at one place, from what to what: JSON, undefined where there was or is nothing. */
+export interface Change {
+  readonly subject: ChangeSubject;
+  readonly subjectId: string;
+  readonly clientId: string | null;
+  readonly keys: readonly string[];
+  readonly before: unknown;
+  readonly after: unknown;
+}
+
+/** A change as it was kept: by whom and when. */
+export interface KeptChange extends Change {
+  readonly id: number;
+  readonly atMs: number;
+  readonly actorId: string;
+}
+
+const json = (value: unknown): string | null => (value === undefined ? null : JSON.stringify(value));
+
+export function appendChanges(db: Db, changes: readonly Change[], actorId: string, nowMs: number): void {
+  const add = db.prepare(
+    `INSERT INTO change (at_ms, actor_id, subject, subject_id, client_id, path, before, after)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+  );
+  for (const c of changes)
+    add.run(
+      ...[nowMs, actorId, c.subject, c.subjectId, c.clientId],
+      ...[JSON.stringify(c.keys), json(c.before), json(c.after)],
+    );
+}
+
+/** Which changes: of one client or of all, before one, so many at most. */
+export interface ChangesAsked {
+  readonly clientId: string | null;
+  readonly beforeId: number | null;
+  readonly most: number;
+}
+
+/** Changes, newest first. */
+export function listChanges(db: Db, { clientId, beforeId, most }: ChangesAsked): KeptChange[] {
+  const rows = db
+    .prepare(
+      `SELECT id, at_ms AS atMs, actor_id AS actorId, subject, subject_id AS subjectId, client_id AS clientId,
+         path, before, after
+       FROM change WHERE (@clientId IS NULL OR client_id = @clientId) AND (@beforeId IS NULL OR id < @beforeId)
+       ORDER BY id DESC LIMIT @most`,
+    )
+    .all({ clientId, beforeId, most }) as (Omit<KeptChange, 'keys' | 'before' | 'after'> & {
+    path: string;
+    before: string | null;
+    after: string | null;
+  })[];
+  const value = (text: string | null): unknown => (text === null ? undefined : JSON.parse(text));
+  return rows.map(({ path, before, after, ...rest }) => ({
+    ...rest,
+    keys: JSON.parse(path) as string[],
+    before: value(before),
+    after: value(after),
+  }));
+}

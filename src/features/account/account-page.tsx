@@ -1,0 +1,108 @@
+'use client';
+import { Button, PasswordInput, useMantineColorScheme } from '@mantine/core';
+import Link from 'next/link';
+import { useState } from 'react';
+import type { SaveResult } from '@/contract/save-result';
+import type { AccountView } from '@/contract/views/account';
+import { SaveRow } from '@/features/shell/save-row';
+import { SheetForm } from '@/features/shell/sheet-form';
+import { useSavedForm } from '@/features/shell/use-saved-form';
+import { useOutboxState } from '@/offline/use-outbox';
+import { forgetPages } from '@/offline/who-is-here';
+import { WORDS } from '@/messages/screens/account';
+import { DeviceList } from './device-list';
+import { PassphraseForm } from './passphrase-form';
+import styles from './account.module.css';
+
+type Save = (typed: unknown) => Promise<SaveResult>;
+
+interface Props {
+  readonly view: AccountView;
+  readonly signOut: () => Promise<void>;
+  readonly choosePin: Save;
+  readonly changePassphrase: Save;
+  readonly endDevice: (id: string) => Promise<SaveResult>;
+}
+
+function PinForm({ choosePin }: Pick<Props, 'choosePin'>) {
+  const [saved, setSaved] = useState(false);
+  const { form, onSubmit, busy, trouble } = useSavedForm(
+    { pin: '' },
+    () => [],
+    choosePin,
+    (_, reset) => {
+      setSaved(true);
+      reset();
+    },
+  );
+  return (
+    <SheetForm className={styles.narrow} onSubmit={onSubmit} onChange={() => setSaved(false)}>
+      <PasswordInput
+        label={WORDS.newPin}
+        inputMode="numeric"
+        autoComplete="off"
+        maxLength={8}
+        {...form.getInputProps('pin')}
+      />
+      <SaveRow
+        outlined
+        label={form.values.pin === '' ? WORDS.noPin : WORDS.savePin}
+        busy={busy}
+        said={saved ? WORDS.saved : null}
+        trouble={trouble}
+      />
+    </SheetForm>
+  );
+}
+
+/** One's own account: out, PIN, devices, passphrase. */
+export function AccountPage({ view, signOut, choosePin, changePassphrase, endDevice }: Props) {
+  const { waiting } = useOutboxState();
+  const { toggleColorScheme } = useMantineColorScheme();
+  const leave = async (): Promise<void> => {
+    await signOut();
+    await forgetPages();
+    location.assign('/sign-in');
+  };
+  return (
+    <>
+      <p>{WORDS.signedInAs(view.name, WORDS[view.role])}</p>
+      {view.role === 'owner' && (
+        <p>
+          {WORDS.ownersPlaces}{' '}
+          <Link className={styles.link} href="/people">
+            {WORDS.people}
+          </Link>
+          <Link className={styles.link} href="/records">
+            {WORDS.toRecords}
+          </Link>
+        </p>
+      )}
+      <div className={styles.line}>
+        <Button onClick={() => void leave()}>{WORDS.signOut}</Button>
+        <span className={styles.quiet}>{WORDS.signOutText(waiting ?? 0)}</span>
+      </div>
+      <div className={styles.line}>
+        <Button variant="outline" onClick={toggleColorScheme}>
+          {WORDS.dayOrNight}
+        </Button>
+      </div>
+      <section className={styles.section} aria-label={WORDS.pin}>
+        <h2>{WORDS.pin}</h2>
+        <p>{WORDS.pinText}</p>
+        <PinForm choosePin={choosePin} />
+      </section>
+      <section className={styles.section} aria-label={WORDS.devices}>
+        <h2>{WORDS.devices}</h2>
+        <DeviceList devices={view.devices} endDevice={endDevice} />
+      </section>
+      {!view.demo && (
+        <section className={styles.section} aria-label={WORDS.changePassphrase}>
+          <h2>{WORDS.changePassphrase}</h2>
+          <p>{WORDS.othersSignedOut}</p>
+          <PassphraseForm own label={WORDS.newPassphrase} button={WORDS.save} save={changePassphrase} />
+        </section>
+      )}
+    </>
+  );
+}

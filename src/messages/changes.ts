@@ -1,0 +1,112 @@
+import type { ClientNote } from '@/core/body/client-note';
+import { DAY_MS, type ClinicianLimit } from '@/core/body/clinician-limit';
+import type { RangeName } from '@/core/body/active-range';
+import type { Region } from '@/core/body/region-line';
+import type { MeasureName } from '@/core/body/segment-ratios';
+import { movementName } from './book';
+import { LIMIT_SUBJECT_NAME, MEASURE_LABEL, RANGE_LABEL } from './measures';
+import { REGION_NAME } from './movements';
+import { NOTE_TEXT } from './notes';
+
+/** A change at one place of a thing. */
+interface PlaceChange {
+  readonly subject: string;
+  readonly keys: readonly string[];
+  readonly before: unknown;
+  readonly after: unknown;
+}
+
+const SUBJECT: Readonly<Record<string, string>> = {
+  client: 'Client',
+  screening: 'Screening',
+  plan: 'Plan',
+  kit: 'Kit',
+  gym: 'Gym',
+  variant: 'Variant',
+  setup: 'Set-up',
+  care: 'Care',
+  account: 'Account',
+  records: 'Records',
+};
+
+/** What kind of thing was changed, and which. */
+export const subjectText = (subject: string, name: string | null): string =>
+  [SUBJECT[subject] ?? subject, name].filter(Boolean).join(': ');
+
+const FIELD: Readonly<Record<string, string>> = {
+  name: 'Name',
+  statureM: 'Stature',
+  massKg: 'Mass',
+  note: 'Note shown on the floor',
+  chestLineDeg: 'Lower-chest line',
+  outOfOrder: 'Out of order',
+  screeningDays: 'Screening stands for, days',
+  trainerId: 'Trainer',
+  cover: 'Stands in',
+  passphrase: 'Passphrase',
+  role: 'Role',
+  ended: 'May sign in',
+  device: 'Device signed out',
+  backup: 'Backup',
+  restored: 'Restored',
+  cue: 'Cue',
+  options: 'Choices',
+  spec: 'Measured',
+};
+
+const dayText = (day: number): string => new Date(day * DAY_MS).toISOString().slice(0, 10);
+
+const limitText = (l: ClinicianLimit): string =>
+  `${LIMIT_SUBJECT_NAME[l.subject]}${l.side === 'both' ? '' : `, ${l.side}`}: at most ${l.most} ` +
+  `${l.subject.startsWith('load') ? 'kg' : '°'}, set by ${l.setBy}, ` +
+  `from ${dayText(l.fromDay)}${l.untilDay === null ? '' : ` until ${dayText(l.untilDay)}`}`;
+
+const isRecord = (v: unknown): v is Readonly<Record<string, unknown>> => typeof v === 'object' && v !== null;
+
+/** A value as it would be said; `people`: names by account. */
+function valueText({ keys, subject }: PlaceChange, value: unknown, people: ReadonlyMap<string, string>): string {
+  const [first] = keys;
+  if (value === undefined || value === null || value === '') return '';
+  if (first === 'limits' && isRecord(value)) return limitText(value as unknown as ClinicianLimit);
+  if (first === 'notes') return NOTE_TEXT[value as ClientNote]?.name ?? String(value);
+  if (first === 'unfelt') return REGION_NAME[value as Region] ?? String(value);
+  if (first === 'range') return `${String(value)}°`;
+  if (first === 'armPath' && isRecord(value)) return `${Math.round(Number(value.behindM) * 1000) / 10} cm`;
+  if (first === 'measuredM' || first === 'statureM') return `${Math.round(Number(value) * 1000) / 10} cm`;
+  if (first === 'massKg') return `${String(value)} kg`;
+  if (first === 'trainerId') return people.get(String(value)) ?? String(value);
+  if (subject === 'screening' && isRecord(value))
+    return `${dayText(Number(value.day))}, by ${String(value.doneBy)}: ${String(value.procedure)}`;
+  if (subject === 'plan' && isRecord(value))
+    return `${movementName(String(value.movement))}, ${String(value.sets)} × ${String(value.reps)}`;
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (isRecord(value)) return 'name' in value ? String(value.name) : JSON.stringify(value).slice(0, 160);
+  return String(value).slice(0, 400);
+}
+
+function placeText({ subject, keys }: PlaceChange): string {
+  const [first, second, third] = keys;
+  if (first === undefined) return SUBJECT[subject] ?? subject;
+  if (first === 'limits') return 'Clinician’s limit';
+  if (first === 'notes') return 'Observation';
+  if (first === 'unfelt') return 'Does not feel';
+  if (first === 'measuredM') return MEASURE_LABEL[second as MeasureName] ?? 'Measures';
+  if (first === 'range')
+    return third === undefined ? 'Range' : `${RANGE_LABEL[third as RangeName] ?? third}, ${second}`;
+  if (first === 'armPath') return `Arm path${second === undefined ? '' : `, ${second}`}`;
+  if (first === 'movement') return movementName(second ?? '');
+  return FIELD[first] ?? first;
+}
+
+/** One change in words: where, from what, to what; what was taken away has ended, what was not there is new. */
+export function changeText(
+  change: PlaceChange,
+  people: ReadonlyMap<string, string>,
+): { readonly what: string; readonly before: string; readonly after: string } {
+  const [before, after] = [change.before, change.after].map((v) => valueText(change, v, people)) as [string, string];
+  return {
+    what: placeText(change),
+    before: before === '' ? 'nothing' : before,
+    after: after === '' ? (before === '' ? 'nothing' : 'ended') : after,
+  };
+}

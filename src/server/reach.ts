@@ -1,0 +1,64 @@
+import 'server-only';
+import { mayHandOver, reachesClient, type Care } from '@/core/account/care';
+import type { Client } from '@/contract/views/client';
+import type { Session, SessionItem } from '@/contract/views/plan';
+import { findCare, listCare } from '@/data/queries/care';
+import { findClient, listClients } from '@/data/queries/clients';
+import { findItem, findSession, listSessions, listSessionsOf } from '@/data/queries/sessions';
+import { toLocalDay } from './clock';
+import type { UseCase } from './use-case';
+
+/*
+ * The one place where it is decided whose clients somebody sees. Every other use case finds clients, sessions and
+ * planned movements through here (test/architecture), so that what is not in somebody's care is as if it were not
+ * there.
+ */
+
+/** Nobody's yet: only the owner has them. */
+const NOBODYS: Care = { trainerId: null, covers: [] };
+
+/** Whether who asks sees a client and records for them on the day of a time. */
+export function reaches({ db, actor }: Pick<UseCase, 'db' | 'actor'>, clientId: string, atMs: number): boolean {
+  return reachesClient(actor, findCare(db, clientId) ?? NOBODYS, toLocalDay(atMs));
+}
+
+/** Whether who asks may give a client to another trainer. */
+export const handsOver = ({ db, actor }: UseCase, clientId: string): boolean =>
+  mayHandOver(actor, findCare(db, clientId) ?? NOBODYS);
+
+/** A client in somebody's care; null where there is none of that id, or none of theirs. */
+export const reachClient = (uc: UseCase, id: string): Client | null =>
+  reaches(uc, id, uc.nowMs) ? findClient(uc.db, id) : null;
+
+function ownIds({ db, actor, nowMs }: UseCase): (id: string) => boolean {
+  const care = listCare(db);
+  const today = toLocalDay(nowMs);
+  return (id) => reachesClient(actor, care.get(id) ?? NOBODYS, today);
+}
+
+/** Every client in somebody's care, by name. */
+export function reachClients(uc: UseCase): Client[] {
+  const own = ownIds(uc);
+  return listClients(uc.db).filter((c) => own(c.id));
+}
+
+/** Sessions of clients in somebody's care that start in [fromMs, toMs), earliest first. */
+export function reachSessions(uc: UseCase, fromMs: number, toMs: number): Session[] {
+  const own = ownIds(uc);
+  return listSessions(uc.db, fromMs, toMs).filter((s) => own(s.clientId));
+}
+
+/** A client's sessions, newest first; none of a client of somebody else's. */
+export const reachSessionsOf = (uc: UseCase, clientId: string): Session[] =>
+  reaches(uc, clientId, uc.nowMs) ? listSessionsOf(uc.db, clientId) : [];
+
+/** A planned movement with its session and client; null where there is none of that id, or none in somebody's care. */
+export function reachItem(
+  uc: UseCase,
+  itemId: string,
+): { readonly item: SessionItem; readonly session: Session; readonly client: Client } | null {
+  const item = findItem(uc.db, itemId);
+  const session = item && findSession(uc.db, item.sessionId);
+  const client = session && reachClient(uc, session.clientId);
+  return client ? { item, session, client } : null;
+}
