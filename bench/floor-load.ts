@@ -1,4 +1,5 @@
 import { Agent, request } from 'node:http';
+import { spawn } from 'node:child_process';
 import { copyFileSync } from 'node:fs';
 import Database from 'better-sqlite3';
 import { openDb } from '@/data/open-db';
@@ -10,6 +11,7 @@ import { App, itemId } from '../scripts/launch-app';
 const TABLETS = 200;
 const PER_SECOND = 2;
 const SECONDS = 60;
+const SOLVING = 10;
 const share = (sorted: readonly number[], q: number): number =>
   sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))]!;
 
@@ -27,19 +29,45 @@ const eventOf = (tablet: number, seq: number): FloorEvent => ({
   rep: seq,
 });
 
+/** Where a tablet writes to, signed in. */
+interface Door {
+  readonly url: URL;
+  readonly agent: Agent;
+  readonly cookie: string;
+}
+
+/** As many cases as one call takes, and of the kind that takes longest: one arm, both places and the facing free. */
+const WORST_SOLVE = JSON.stringify(
+  Array.from({ length: 200 }, (_, i) => ({
+    format: 'jorvix-case/1',
+    client: { statureM: 1.5 + i / 400, massKg: 75 },
+    attachment: { lengthM: 0.14 },
+    movement: 'cable-fly-high-to-low',
+    side: 'right',
+    loadKg: 15,
+    station: { column: { firstHoleM: 0.25, pitchM: 0.05, holes: 40, numberedFrom: 'bottom', twinSpacingM: 2.4 } },
+  })),
+);
+const ONE_SOLVE = JSON.stringify((JSON.parse(WORST_SOLVE) as unknown[])[0]);
+
 /** One delivery; milliseconds until the reply, and whether it was kept. */
-function deliver(url: URL, agent: Agent, event: FloorEvent): Promise<{ readonly ms: number; readonly kept: boolean }> {
-  const body = JSON.stringify({ events: [event] });
+type Reply = { readonly ms: number; readonly kept: boolean };
+
+const deliver = (at: Door, event: FloorEvent): Promise<Reply> =>
+  post(at, '/api/v1/floor-events', JSON.stringify({ events: [event] }));
+
+/** One write; milliseconds until the reply, and whether it was taken. */
+function post({ url, agent, cookie }: Door, path: string, body: string): Promise<Reply> {
   const began = performance.now();
   return new Promise((resolve) => {
     const r = request(
       {
         host: url.hostname,
         port: url.port,
-        path: '/api/v1/floor-events',
+        path,
         method: 'POST',
         agent,
-        headers: { 'content-type': 'application/json', 'content-length': Buffer.byteLength(body) },
+        headers: { cookie, 'content-type': 'application/json', 'content-length': Buffer.byteLength(body) },
       },
       (reply) => {
         reply.resume();
@@ -50,6 +78,60 @@ function deliver(url: URL, agent: Agent, event: FloorEvent): Promise<{ readonly 
     r.end(body);
   });
 }
+
+/** Taps while the solver's thread answers the longest call that it takes; milliseconds each. */
+async function besideWorstSolve(door: Door): Promise<number[]> {
+  let solving = true;
+  const call = post(door, '/api/v1/solve', WORST_SOLVE).finally(() => (solving = false));
+  const times: number[] = [];
+  for (let seq = 1; solving; seq++) {
+    times.push((await deliver(door, eventOf(1000, seq))).ms);
+    await new Promise((r) => setTimeout(r, 20));
+  }
+  await call;
+  return times;
+}
+
+/** Tablets that solve one case after the other, a second apart; milliseconds each. */
+async function solveUntil(door: Door, endMs: number): Promise<number[]> {
+  const times: number[] = [];
+  await Promise.all(
+    Array.from({ length: SOLVING }, async () => {
+      while (performance.now() < endMs) {
+        times.push((await post(door, '/api/v1/solve', ONE_SOLVE)).ms);
+        await new Promise((r) => setTimeout(r, 1000));
+      }
+    }),
+  );
+  return times;
+}
+
+/** Another tablet's open page: how long after its tap each event was heard, milliseconds. */
+async function listen({ url, cookie }: Door): Promise<{ readonly close: () => number[] }> {
+  const stop = new AbortController();
+  const path = '/api/v1/floor-events/line?client=anselm&movement=cable-fly-level';
+  const line = await fetch(new URL(path, url), { headers: { cookie }, signal: stop.signal });
+  const lates: number[] = [];
+  const read = async (): Promise<void> => {
+    for await (const chunk of line.body!) {
+      const text = new TextDecoder().decode(chunk as Uint8Array);
+      for (const [, at] of text.matchAll(/"atMs":(\d+)/g)) lates.push(Date.now() - Number(at));
+    }
+  };
+  void read().catch(() => undefined);
+  return {
+    close: () => {
+      stop.abort();
+      return lates;
+    },
+  };
+}
+
+const backUp = (file: string): void =>
+  void spawn('node_modules/.bin/tsx', ['--conditions=react-server', 'scripts/backup.ts'], {
+    env: { ...process.env, JORVIX_DB: file },
+    stdio: 'ignore',
+  });
 
 /** Tablets on the floor sending taps to the real server, beside a bare loop of the same inserts. */
 export async function benchFloorLoad(): Promise<void> {
@@ -63,11 +145,18 @@ export async function benchFloorLoad(): Promise<void> {
   const each = (performance.now() - began) / n;
   bare.close();
   await app.start();
-  const agent = new Agent({ keepAlive: true, maxSockets: TABLETS });
+  const agent = new Agent({ keepAlive: true, maxSockets: TABLETS + SOLVING });
   const times: number[] = [];
   let failed = 0;
+  let heard: readonly number[] = [];
+  let worst: readonly number[] = [];
+  let solved: readonly number[] = [];
   try {
-    const url = new URL(app.url);
+    const door = { url: new URL(app.url), agent, cookie: `jorvix=${app.newToken()}` };
+    worst = await besideWorstSolve(door);
+    const line = await listen(door);
+    const solving = solveUntil(door, performance.now() + SECONDS * 1000);
+    setTimeout(() => void backUp(app.database), (SECONDS * 1000) / 2);
     await Promise.all(
       Array.from({ length: TABLETS }, async (_, tablet) => {
         await new Promise((r) => setTimeout(r, (tablet / TABLETS) * (1000 / PER_SECOND)));
@@ -78,7 +167,7 @@ export async function benchFloorLoad(): Promise<void> {
           const event = eventOf(tablet, seq);
           // As an outbox does: what was not confirmed is sent again with its id.
           for (let done = false; !done;) {
-            const { ms, kept } = await deliver(url, agent, event);
+            const { ms, kept } = await deliver(door, event);
             times.push(ms);
             if (!kept) failed += 1;
             done = kept;
@@ -86,6 +175,8 @@ export async function benchFloorLoad(): Promise<void> {
         }
       }),
     );
+    solved = await solving;
+    heard = line.close();
   } finally {
     agent.destroy();
     await app.stop();
@@ -96,13 +187,28 @@ export async function benchFloorLoad(): Promise<void> {
     .get() as { n: number; ids: number };
   db.close();
   times.sort((a, b) => a - b);
+  const sorted = (all: readonly number[]): number[] => [...all].sort((a, b) => a - b);
   const sent = TABLETS * PER_SECOND * SECONDS;
-  console.log(`Floor (${TABLETS} tablets, ${PER_SECOND} taps a second each, ${SECONDS} s, one delivery a tap)`);
+  console.log(
+    `Floor (${TABLETS} tablets, ${PER_SECOND} taps a second each, ${SECONDS} s, one delivery a tap, beside ${SOLVING} ` +
+      `tablets that solve and a backup)`,
+  );
   console.log(`bare insert, one a transaction               mean ${each.toFixed(2)} ms`);
   console.log(
     `delivery to reply                            median ${share(times, 0.5).toFixed(1)} ms   ` +
       `p99 ${share(times, 0.99).toFixed(1)} ms (bar 150)   worst ${times.at(-1)!.toFixed(1)} ms  ` +
       ` ${(share(times, 0.5) / each).toFixed(1)} x bare insert`,
+  );
+  console.log(
+    `tap beside the worst call of the solver       median ${share(sorted(worst), 0.5).toFixed(1)} ms   ` +
+      `worst ${Math.max(...worst).toFixed(1)} ms (bar 50), ${worst.length} taps`,
+  );
+  console.log(
+    `tap to another open page                     median ${share(sorted(heard), 0.5).toFixed(0)} ms   ` +
+      `p95 ${share(sorted(heard), 0.95).toFixed(0)} ms (bar 2000), ${heard.length} heard`,
+  );
+  console.log(
+    `a case solved meanwhile                      median ${share(sorted(solved), 0.5).toFixed(0)} ms, ${solved.length}`,
   );
   console.log(
     `   sent ${sent}, in the database ${rows}, lost ${sent - rows}, doubled ${rows - ids}, ` +

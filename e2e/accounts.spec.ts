@@ -207,6 +207,15 @@ test('a form of who was signed out meanwhile says so and loses nothing; sent twi
   });
   await page.getByRole('button', { name: 'Save client' }).click();
   await expect(page.getByText('Not saved: there is no way to the server.')).toBeVisible();
+  // A page from before an upgrade: the server knows no such action any more.
+  await page.route('**/clients/new', (route) =>
+    route.request().method() === 'POST'
+      ? route.fulfill({ status: 404, headers: { 'x-nextjs-action-not-found': '1' }, body: 'Server action not found.' })
+      : route.continue(),
+  );
+  await page.getByRole('button', { name: 'Save client' }).click();
+  await expect(page.getByText('Not saved: the server was renewed')).toBeVisible();
+  await page.unrouteAll();
   await page.reload();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Twice Sent');
   await page.getByRole('button', { name: 'Save client' }).click();

@@ -1,5 +1,7 @@
 import { readFile } from 'node:fs/promises';
+import { chromium } from '@playwright/test';
 import Database from 'better-sqlite3';
+import { BROWSER_ARGS } from '../scripts/launch-app';
 import { expect, itemId, test } from './support/app';
 
 test.use({ serviceWorkers: 'allow' });
@@ -126,4 +128,92 @@ test('a tablet whose clock is wrong says so, and its sets can be ended', async (
     await expect(page.getByTestId('between')).toBeVisible();
   }
   await page.close();
+});
+
+test('storage that is cleared or full under an open page: the tap is kept anew, or it says that it is not', async ({
+  page,
+  app,
+}) => {
+  const item = itemId('anselm', 0);
+  await page.goto(`${app.url}/set/${item}`);
+  await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
+  await expect(page.getByTestId('waiting')).toHaveText('all sent');
+  const browser = await page.context().newCDPSession(page);
+  await browser.send('Storage.clearDataForOrigin', { origin: app.url, storageTypes: 'indexeddb' });
+  await page.locator('[data-fault]').first().click();
+  await expect(page.locator('[data-seen]')).toHaveCount(1);
+  await expect(page.getByTestId('waiting')).toHaveText('all sent');
+  await page.waitForTimeout(850);
+  await page.getByRole('button', { name: 'End set' }).click();
+  await expect(page.getByTestId('between')).toBeVisible();
+  await expect(page.getByTestId('waiting')).toHaveText('all sent');
+  const db = new Database(app.database, { readonly: true });
+  const kinds = db.prepare("SELECT kind FROM floor_event WHERE item_id = ? AND kind <> 'rep'").pluck().all(item);
+  db.close();
+  expect(kinds).toEqual(['set-started', 'fault', 'set-ended']);
+
+  await page.waitForTimeout(850);
+  await page.evaluate(() => {
+    const put = IDBObjectStore.prototype.put;
+    (window as unknown as { roomAgain: () => void }).roomAgain = () => (IDBObjectStore.prototype.put = put);
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+  });
+  await page.getByRole('button', { name: 'Start set 2' }).click();
+  await expect(page.getByText('That tap could not be kept on this device.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'End set' })).toHaveCount(0);
+  await page.evaluate(() => (window as unknown as { roomAgain: () => void }).roomAgain());
+  await page.getByRole('button', { name: 'Start set 2' }).click();
+  await expect(page.getByRole('button', { name: 'End set' })).toBeVisible();
+});
+
+test('a tablet that meets another database says so, keeps its taps, and sends them once the right one is back', async ({
+  page,
+  app,
+}) => {
+  const rename = (id: string | null): string => {
+    const db = new Database(app.database);
+    const was = db.prepare('SELECT id FROM identity').pluck().get() as string;
+    if (id !== null) db.prepare('UPDATE identity SET id = ?').run(id);
+    db.close();
+    return was;
+  };
+  const right = rename(null);
+  await page.goto(`${app.url}/set/${itemId('anselm', 1)}`);
+  rename('another-one');
+  await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
+  await expect(page.getByTestId('waiting')).toContainText('this server has another database');
+  await page.reload();
+  await expect(page.getByTestId('others')).toContainText('1 tap of somebody else, or of another database');
+  rename(right);
+  await page.reload();
+  await expect(page.getByTestId('waiting')).toHaveText('all sent');
+  await expect(page.getByTestId('others')).toHaveCount(0);
+});
+
+test('plain http under a name of the gym’s network: a set runs, and nothing fails silently', async ({ app }) => {
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [...BROWSER_ARGS, '--host-resolver-rules=MAP jorvix.test 127.0.0.1'],
+  });
+  const url = app.url.replace('127.0.0.1', 'jorvix.test');
+  const page = await browser.newPage();
+  const faults: string[] = [];
+  page.on('pageerror', (e) => faults.push(e.message));
+  await page.goto(`${url}/set/${itemId('wilhelmina', 3)}`);
+  await page.getByRole('button', { name: /^Go in as Marit/ }).click();
+  expect(await page.evaluate(() => [window.isSecureContext, typeof crypto.randomUUID])).toEqual([false, 'undefined']);
+  await page.getByRole('button', { name: /^Start set/ }).click();
+  await page.locator('[data-fault]').first().click();
+  await page.waitForTimeout(850);
+  await page.getByRole('button', { name: 'End set' }).click();
+  await expect(page.getByTestId('between')).toBeVisible();
+  await expect(page.getByTestId('waiting')).toHaveText('all sent');
+  await page.goto(`${url}/clients/wilhelmina`);
+  await page.getByLabel('Note, shown on the floor').fill('Over plain http.');
+  await page.getByRole('button', { name: 'Save client' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+  expect(faults).toEqual([]);
+  await browser.close();
 });

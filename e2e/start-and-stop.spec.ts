@@ -1,9 +1,13 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { existsSync, mkdtempSync, readdirSync, statSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:http';
+import { createHash } from 'node:crypto';
+import { createServer, type IncomingMessage } from 'node:http';
+import { get } from 'node:https';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import Database from 'better-sqlite3';
+import { generate } from 'selfsigned';
 import { expect, test } from './support/app';
 
 const PORT = 4396 + 10 * Number(process.env.TEST_PARALLEL_INDEX ?? 0);
@@ -57,6 +61,47 @@ test('told to stop, it leaves one whole file that only this account reads, and a
     expect(statSync(file).mode & 0o077).toBe(0);
     expect(readdirSync(join(file, '..', 'backups')).filter((f) => f.endsWith('.db'))).toHaveLength(1);
   }
+});
+
+test('the gym’s network is served once there is an owner, over TLS with its own certificate', async () => {
+  const file = place();
+  const folder = mkdtempSync(join(tmpdir(), 'jorvix-tls-'));
+  const { cert, private: key } = await generate([{ name: 'commonName', value: 'localhost' }]);
+  writeFileSync(join(folder, 'cert.pem'), cert);
+  writeFileSync(join(folder, 'key.pem'), key);
+  const tls = {
+    JORVIX_HOST: '0.0.0.0',
+    JORVIX_HOSTS: `gym.test:${PORT}`,
+    JORVIX_CERT: join(folder, 'cert.pem'),
+    JORVIX_KEY: join(folder, 'key.pem'),
+  };
+  const early = run('scripts/serve-app.mjs', file, { ...tls, JORVIX_NEW: 'yes' });
+  expect(await early.ended).toBe(1);
+  expect(early.said()).toContain('Nobody is the owner yet');
+  const db = new Database(file);
+  db.prepare("INSERT INTO account (id, name, role, made_at_ms) VALUES ('o', 'Oriel', 'owner', 1)").run();
+  const token = 't'.repeat(43);
+  const yesterday = Date.now() - 86_400_000;
+  db.prepare("INSERT INTO account_session VALUES ('s', 'o', ?, NULL, 'Desk', ?, ?, ?, NULL, NULL, 0)").run(
+    ...[createHash('sha256').update(token).digest('hex'), yesterday, yesterday, Date.now()],
+  );
+  db.close();
+  const r = run('scripts/serve-app.mjs', file, tls);
+  await open(r);
+  expect(r.said()).toContain(`https://gym.test:${PORT}`);
+  const headers = { host: `gym.test:${PORT}`, cookie: `jorvix=${token}`, 'sec-fetch-mode': 'navigate' };
+  const reply = await new Promise<IncomingMessage>((resolve, reject) =>
+    get({ host: '127.0.0.1', port: PORT, path: '/account', headers, rejectUnauthorized: false }, resolve).on(
+      'error',
+      reject,
+    ),
+  );
+  reply.resume();
+  expect(reply.statusCode).toBe(200);
+  // A day old, the token is changed, and goes no way but this.
+  expect(reply.headers['set-cookie']?.[0]).toMatch(/^jorvix=[\w-]{43}; Path=\/; HttpOnly; SameSite=Lax; .*; Secure$/);
+  r.child.kill('SIGTERM');
+  expect(await r.ended).toBe(0);
 });
 
 test('the server ends with its launcher, also where that one is killed', async () => {

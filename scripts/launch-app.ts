@@ -56,6 +56,8 @@ export class App {
         ...process.env,
         PORT: String(this.port),
         JORVIX_DB: this.database,
+        // A name of the gym's network beside this machine's own: plain http under it is no secure context.
+        JORVIX_HOSTS: `jorvix.test:${this.port}`,
         JORVIX_TRACKER: `http://127.0.0.1:${TRACKER_AT}`,
         ...(this.demo ? { JORVIX_TILT: 'simulated', JORVIX_DEMO: 'yes' } : { JORVIX_NEW: 'yes' }),
       },

@@ -15,7 +15,7 @@ export function serve(port, databaseFile, more = {}) {
       cwd: root,
       // The channel ends with the launcher, however it ends, and the server with the channel.
       stdio: ['inherit', 'inherit', 'inherit', 'ipc'],
-      env: { ...env, PORT: String(port), JORVIX_DB: databaseFile, JORVIX_LAUNCHER: 'yes', ...more },
+      env: { ...env, ...process.env, PORT: String(port), JORVIX_DB: databaseFile, JORVIX_LAUNCHER: 'yes', ...more },
     }),
   );
 }

@@ -156,6 +156,18 @@ describe('who sees and changes what', () => {
     expect(found.length).toBeGreaterThan(30);
     expect(found.filter((name) => ![...COVERED, ...ELSEWHERE].includes(name))).toEqual([]);
   });
+  it('every action of a page asks who is signed in, or is one of those at the door', () => {
+    const AT_DOOR = ['createOwner', 'signIn', 'signInToDemo', 'unlock', 'signOut'].map((name) => `${name}Action`);
+    const actions = ['actions.ts', 'account-actions.ts'].flatMap((file) => {
+      const text = readFileSync(join(process.cwd(), 'src/app', file), 'utf8');
+      return [...text.matchAll(/export async function (\w+)[\s\S]*?\n}\n/g)].map(
+        ([body, name]) => [name!, body] as const,
+      );
+    });
+    expect(actions.length).toBeGreaterThan(15);
+    const open = actions.filter(([, body]) => !/acting\(\s*\[/.test(body)).map(([name]) => name);
+    expect(open.sort()).toEqual(AT_DOOR.sort());
+  });
   it('clients, sessions and planned movements are found in one place', () => {
     const folder = join(process.cwd(), 'src/server');
     const FINDERS = /\b(findClient|listClients|findItem|findSession|listSessions|listSessionsOf)\b/;

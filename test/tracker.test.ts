@@ -1,3 +1,4 @@
+import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { buildRep, paceOfPart, phaseSeconds, wholePace } from '@/core/tempo/pace';
@@ -191,6 +192,29 @@ describe('the stand-in over its protocol, through the application’s own route'
       expect.stringContaining('legs'),
     ]);
     expect((await ask('sensors/nobody/line')).status).toBe(404);
+  });
+  it.each([
+    ['another way out', '../../etc', 'GET', 404],
+    ['a sensor with a path in its name', 'sensors/..%2Fx/line', 'GET', 404],
+    ['what the protocol does not know', 'sensors/steady/erase', 'POST', 404],
+    ['a line that is written', 'sensors/steady/line', 'POST', 404],
+  ])('%s is not passed on', async (_, path, method, status) =>
+    expect((await ask(path, { method, ...(method === 'POST' ? { body: '{}' } : {}) })).status).toBe(status),
+  );
+  it('a stand-in for a sensor that sends elsewhere, talks too much or is no line of events, is none', async () => {
+    const evil = createServer((request, response) => {
+      if (request.url === '/v1/sensors') response.writeHead(302, { location: 'http://127.0.0.1:1/' }).end();
+      else if (request.url === '/v1/sensors/loud/rest') response.end('x'.repeat(200_000));
+      else response.writeHead(200, { 'content-type': 'text/html' }).end('<script>alert(1)</script>');
+    });
+    await new Promise<void>((done) => evil.listen(0, '127.0.0.1', done));
+    const was = process.env.JORVIX_TRACKER;
+    process.env.JORVIX_TRACKER = `http://127.0.0.1:${(evil.address() as AddressInfo).port}`;
+    const asked = [['sensors'], ['sensors/steady/line'], ['sensors/loud/rest', { method: 'POST' }]] as const;
+    const replies = await Promise.all(asked.map(([path, init]) => ask(path, init ?? {})));
+    process.env.JORVIX_TRACKER = was;
+    evil.close();
+    expect(replies.map((r) => r.status)).toEqual([503, 503, 503]);
   });
   it('says so when no sensor answers', async () => {
     const was = process.env.JORVIX_TRACKER;

@@ -2,7 +2,7 @@
 import { refresh } from 'next/cache';
 import type { SaveResult } from '@/contract/save-result';
 import type { Client } from '@/contract/views/client';
-import type { KitPiece } from '@/contract/views/kit';
+import type { Gym, KitPiece } from '@/contract/views/kit';
 import { saveClientForm } from '@/server/clients';
 import { saveGymForm, savePieceForm } from '@/server/kit';
 import { acting } from '@/server/open-use-case';
@@ -39,8 +39,13 @@ export async function savePieceAction(
   return acting([gymId, id], (uc) => savePieceForm(uc, gymId, id, typed, opened, key));
 }
 
-export async function saveGymAction(id: string | null, typed: unknown, key: string): Promise<SaveResult> {
-  return acting([id], (uc) => saveGymForm(uc, id, typed, key));
+export async function saveGymAction(
+  id: string | null,
+  typed: unknown,
+  opened: Gym | null,
+  key: string,
+): Promise<SaveResult<Gym>> {
+  return acting([id], (uc) => saveGymForm(uc, id, typed, opened, key));
 }
 
 export async function keepVariantAction(typed: unknown): Promise<SaveResult> {

@@ -7,7 +7,8 @@ import { EXPECTED } from '@/messages/expected';
  */
 export const TRACKER_PROTOCOL = { name: 'stack-line', version: 1 } as const;
 
-const shortId = z.string().regex(/^[a-z0-9-]{1,40}$/, { error: EXPECTED.sensorId });
+/** What a sensor is known by. */
+export const shortId = z.string().regex(/^[a-z0-9-]{1,40}$/, { error: EXPECTED.sensorId });
 
 export const sensorListSchema = z.object({
   protocol: z.literal(TRACKER_PROTOCOL.name),

@@ -1,5 +1,16 @@
 import 'server-only';
-import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
+import {
+  closeSync,
+  copyFileSync,
+  existsSync,
+  fsyncSync,
+  linkSync,
+  mkdirSync,
+  openSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+} from 'node:fs';
 import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
 import type { RecordCounts } from '@/core/record/record-counts';
@@ -95,6 +106,13 @@ function inUse(file: string): boolean {
   }
 }
 
+/** Have the disk itself hold a file, or the names in a folder. */
+function toDisk(path: string): void {
+  const handle = openSync(path, 'r');
+  fsyncSync(handle);
+  closeSync(handle);
+}
+
 /**
  * Put a backup in the place of a database file that nobody has open. What was there is kept beside it under another
  * name; a file that cannot be served from replaces nothing.
@@ -108,9 +126,16 @@ export function restore(from: string, file: string, migrations: readonly Migrati
   mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
   const begun = `${file}.restoring`;
   copyFileSync(from, begun);
+  toDisk(begun);
   const replaced = there ? `${file}.replaced-${stamp(nowMs)}` : null;
-  if (replaced)
+  if (replaced && readable) {
+    // A second name for what is there, so that at every moment one whole database stands under the first: the old one
+    // until the new one takes its name. Nobody has it open, so that nothing lies beside it.
+    rmSync(replaced, { force: true });
+    linkSync(file, replaced);
+  } else if (replaced)
     for (const end of ['', '-wal', '-shm']) if (existsSync(file + end)) renameSync(file + end, replaced + end);
   renameSync(begun, file);
+  toDisk(dirname(file));
   return { ok: true, replaced };
 }

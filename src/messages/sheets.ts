@@ -7,6 +7,7 @@ const FIELD: Readonly<Record<string, string>> = {
   statureM: 'Stature',
   massKg: 'Mass',
   note: 'Note',
+  screeningDays: 'Days a screening stands',
   chestLineDeg: 'Lower-chest line',
   outOfOrder: 'Out of order',
   spec: 'What was measured',

@@ -41,6 +41,14 @@ const RETRY_FIRST_MS = 1000;
 const KEEP_SENT_MS = 3 * 24 * 3600 * 1000;
 const RETRY_MOST_MS = 30_000;
 
+/** Taps to the server, for the database of this page. */
+const send = (events: readonly unknown[]): Promise<Response> =>
+  fetch(ENDPOINT, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ databaseId: whoIsHere().databaseId || undefined, events }),
+  });
+
 /** Whether a tap is of who is signed in on this page, for the database that it is of. */
 function isOwn({ event, databaseId = '' }: StoredEvent): boolean {
   const here = whoIsHere();
@@ -146,14 +154,7 @@ export class Outbox {
         this.again = false;
         if (waiting.length === 0) continue;
         const askedMs = Date.now();
-        const reply = await fetch(ENDPOINT, {
-          method: 'POST',
-          headers: { 'content-type': 'application/json' },
-          body: JSON.stringify({
-            databaseId: whoIsHere().databaseId || undefined,
-            events: waiting.map((w) => w.event),
-          }),
-        });
+        const reply = await send(waiting.map((w) => w.event));
         if (!reply.ok) {
           this.set({ trouble: troubleOf(reply.status) });
           this.later();
@@ -225,6 +226,24 @@ export class Outbox {
     }
     await tx.done;
     await this.deliver();
+  }
+
+  /**
+   * Send the taps of a file that another tablet saved, to this page's database.
+   * @throws when it is no such file, there is no way to the server, or it takes no delivery.
+   */
+  async sendFile(text: string): Promise<{ readonly kept: number; readonly refused: number }> {
+    const { events } = JSON.parse(text) as { events?: unknown };
+    if (!Array.isArray(events) || events.length === 0) throw new Error('no taps');
+    let [kept, refused] = [0, 0];
+    for (let from = 0; from < events.length; from += BATCH) {
+      const reply = await send(events.slice(from, from + BATCH));
+      if (!reply.ok) throw new Error(String(reply.status));
+      const answer = (await reply.json()) as DeliveryReply;
+      kept += answer.kept.length;
+      refused += answer.refused.length;
+    }
+    return { kept, refused };
   }
 
   /** Drop what the server has and was tapped before a time. */

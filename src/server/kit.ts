@@ -5,7 +5,7 @@ import { numberBetween, text, toFieldIssues } from '@/contract/field';
 import { KIT_SPEC, pieceSchema, type KitSpec } from '@/contract/kit-spec';
 import { findGym, listGyms, saveGym } from '@/data/queries/gyms';
 import { findKit, listKit, saveKit } from '@/data/queries/kit';
-import type { KitPiece, KitSheetView, KitView } from '@/contract/views/kit';
+import type { Gym, KitPiece, KitSheetView, KitView } from '@/contract/views/kit';
 import { mergeSheet } from '@/core/record/merge-sheet';
 import { FIRST_GYM_NAME } from '@/messages/kit';
 import { collisionText } from '@/messages/sheets';
@@ -118,18 +118,33 @@ export function savePieceForm(
 
 const gymFormSchema = z.object({ name: text(1, 80), screeningDays: numberBetween(1, 3650, 'days') });
 
-/** Check and keep a gym; a null id makes a new one. */
-export function saveGymForm(uc: UseCase, id: string | null, typed: unknown, key: unknown = null): SaveResult {
+/**
+ * Check and keep a gym; a null id makes a new one. `opened`: the gym as the sheet was opened with it, so that what
+ * others changed since stays.
+ */
+export function saveGymForm(
+  uc: UseCase,
+  id: string | null,
+  typed: unknown,
+  opened: Gym | null = null,
+  key: unknown = null,
+): SaveResult<Gym> {
   const { db, actor } = uc;
   const parsed = gymFormSchema.safeParse(typed);
   if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
   const { name, screeningDays } = parsed.data;
   const gymId = id ?? idFromKey(key);
   const known = findGym(db, gymId);
-  const gym = { id: gymId, name, screeningDays: Math.round(screeningDays) };
+  const typedGym = { id: gymId, name, screeningDays: Math.round(screeningDays) };
+  const base = typeof opened === 'object' && opened !== null ? opened : (known ?? typedGym);
+  const { merged: gym, collisions, next } = mergeSheet(base, typedGym, known ?? typedGym);
+  if (collisions.length > 0) {
+    const told = collisions.map((c) => ({ path: c.keys.join('.'), message: collisionText(c) }));
+    return { ok: false, issues: told, next };
+  }
   db.transaction(() => {
     saveGym(db, gym, actor.id);
     keepChanges(uc, { subject: 'gym', subjectId: gymId }, known ?? undefined, gym);
   })();
-  return { ok: true, id: gymId };
+  return { ok: true, id: gymId, kept: gym };
 }

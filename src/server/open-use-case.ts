@@ -1,16 +1,14 @@
 import 'server-only';
 import { cookies, headers } from 'next/headers';
 import { redirect } from 'next/navigation';
-import { readId } from '@/contract/id';
 import type { SaveResult } from '@/contract/save-result';
 import type { DoorView } from '@/contract/views/account';
 import { sharedDb } from '@/data/open-db';
-import { EXPECTED } from '@/messages/expected';
 import { loadDoor } from './accounts';
+import { attempt } from './attempt';
 import { authenticate, noteUse } from './authenticate';
 import { COOKIE } from './session-cookie';
 import { signInPath } from './sign-in-path';
-import { storageTrouble } from './storage-trouble';
 import type { UseCase } from './use-case';
 
 /** The token that a request brings. */
@@ -37,23 +35,8 @@ export const findActor = async (): Promise<UseCase['actor'] | null> => (await fi
 export const openDoor = async (): Promise<DoorView> =>
   loadDoor({ db: sharedDb(), nowMs: Date.now() }, await requestToken());
 
-/**
- * For a form: what it saves, or why nothing could be saved. Who is signed out stays on the page with what they typed,
- * and so does who meets a full disk. `ids`: what it names, null for what is new.
- */
-export async function acting<V = never>(
+/** For a form: `attempt` for who is signed in. */
+export const acting = async <V = never>(
   ids: readonly unknown[],
   does: (uc: UseCase) => SaveResult<V> | Promise<SaveResult<V>>,
-): Promise<SaveResult<V>> {
-  const uc = await findUseCase();
-  if (!uc) return { ok: false, issues: [], trouble: 'signedOut' };
-  if (ids.some((id) => id !== null && readId(id) === null))
-    return { ok: false, issues: [{ path: '', message: EXPECTED.id }] };
-  try {
-    return await does(uc);
-  } catch (error) {
-    const trouble = storageTrouble(error);
-    if (trouble === null) throw error;
-    return { ok: false, issues: [], trouble };
-  }
-}
+): Promise<SaveResult<V>> => attempt(await findUseCase(), ids, does);

@@ -1,5 +1,6 @@
 'use client';
 import type { SaveResult } from '@/contract/save-result';
+import type { Gym } from '@/contract/views/kit';
 import { NumberInput, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -10,9 +11,11 @@ import { WORDS } from '@/messages/screens/kit';
 import forms from '@/features/shell/forms.module.css';
 
 interface Props {
-  readonly gym: { readonly id: string; readonly name: string; readonly screeningDays: number } | null;
-  readonly save: (id: string | null, typed: unknown, key: string) => Promise<SaveResult>;
+  readonly gym: Gym | null;
+  readonly save: (id: string | null, typed: unknown, opened: Gym | null, key: string) => Promise<SaveResult<Gym>>;
 }
+
+const toValues = ({ name, screeningDays }: Gym) => ({ name, screeningDays: screeningDays as number | '' });
 
 /** A gym's name and how long a screening stands there. */
 export function GymForm({ gym, save }: Props) {
@@ -21,7 +24,7 @@ export function GymForm({ gym, save }: Props) {
   const { form, onSubmit, busy, trouble } = useSavedForm(
     { name: gym?.name ?? '', screeningDays: (gym?.screeningDays ?? 365) as number | '' },
     () => [],
-    (v, _, key) => save(gym?.id ?? null, v, key),
+    (v, opened, key) => save(gym?.id ?? null, v, opened, key),
     (id, reset) => {
       setSaved(true);
       if (gym) router.refresh();
@@ -30,6 +33,8 @@ export function GymForm({ gym, save }: Props) {
         router.push(`/kit?gym=${id}`);
       }
     },
+    null,
+    gym && { opened: gym, toValues },
   );
   return (
     <details className={forms.fold}>

@@ -1,6 +1,6 @@
 import Link from 'next/link';
+import type { ComponentProps } from 'react';
 import { KIT_KINDS } from '@/core/kit/kit-kind';
-import type { SaveResult } from '@/contract/save-result';
 import type { KitView } from '@/contract/views/kit';
 import forms from '@/features/shell/forms.module.css';
 import { UnreadableNote } from '@/features/shell/unreadable-note';
@@ -12,7 +12,7 @@ import { WORDS } from '@/messages/screens/kit';
 
 interface Props {
   readonly view: KitView;
-  readonly saveGym: (id: string | null, typed: unknown, key: string) => Promise<SaveResult>;
+  readonly saveGym: ComponentProps<typeof GymForm>['save'];
 }
 
 /** A gym's kit by kind, and what can be added. */

@@ -81,6 +81,8 @@ export function useLiveSet(plan: SetView, nowMs: () => number): LiveSetControl {
         decision.made = decide(command, records, plan, then, moment);
         return decision.made.events;
       });
+      // What could not be kept was no tap: the next one is the first.
+      if (!kept) turned.current = null;
       if (kept && decision.made?.pacer) dispatch(decision.made.pacer);
       return kept !== null;
     },

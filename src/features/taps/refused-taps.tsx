@@ -1,5 +1,5 @@
 'use client';
-import { Button, Table } from '@mantine/core';
+import { Button, FileButton, Table } from '@mantine/core';
 import { useCallback, useEffect, useState } from 'react';
 import { sharedOutbox, type RefusedTap } from '@/offline/outbox';
 import { useOutboxState } from '@/offline/use-outbox';
@@ -19,13 +19,48 @@ function saveAsFile(taps: readonly RefusedTap[]): void {
   URL.revokeObjectURL(link.href);
 }
 
+/** Taps of a file that another tablet saved: for the database that they were made for. */
+function TakeIn() {
+  const [says, setSays] = useState<string | null>(null);
+  const take = async (file: File | null): Promise<void> => {
+    if (!file) return;
+    try {
+      const { kept, refused } = await sharedOutbox().sendFile(await file.text());
+      setSays(WORDS.taken(kept, refused));
+    } catch {
+      setSays(WORDS.notTaken);
+    }
+  };
+  return (
+    <section aria-label={WORDS.takeIn} className={styles.takeIn}>
+      <h2>{WORDS.takeIn}</h2>
+      <p>{WORDS.takeInWhy}</p>
+      <FileButton accept="application/json,.json" onChange={(file) => void take(file)}>
+        {(props) => (
+          <Button variant="outline" {...props}>
+            {WORDS.chooseFile}
+          </Button>
+        )}
+      </FileButton>
+      <p role="status">{says}</p>
+    </section>
+  );
+}
+
 /** What the server would not take, why, and what can be done with it. */
 export function RefusedTaps() {
   const { refused } = useOutboxState();
   const [taps, setTaps] = useState<readonly RefusedTap[]>([]);
   const read = useCallback(() => sharedOutbox().refusedTaps().then(setTaps), []);
   useEffect(() => void read(), [read, refused]);
-  if (taps.length === 0) return <p>{WORDS.none}</p>;
+  const fromFile = <TakeIn />;
+  if (taps.length === 0)
+    return (
+      <>
+        <p>{WORDS.none}</p>
+        {fromFile}
+      </>
+    );
   return (
     <>
       <p>{WORDS.why}</p>
@@ -62,6 +97,7 @@ export function RefusedTaps() {
           </Table.Tbody>
         </Table>
       </div>
+      {fromFile}
     </>
   );
 }
