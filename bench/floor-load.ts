@@ -190,8 +190,8 @@ export async function benchFloorLoad(): Promise<void> {
   const sorted = (all: readonly number[]): number[] => [...all].sort((a, b) => a - b);
   const sent = TABLETS * PER_SECOND * SECONDS;
   console.log(
-    `Floor (${TABLETS} tablets, ${PER_SECOND} taps a second each, ${SECONDS} s, one delivery a tap, beside ${SOLVING} ` +
-      `tablets that solve and a backup)`,
+    `Floor (${TABLETS} tablets, ${PER_SECOND} taps a second each, ${SECONDS} s, one delivery a tap, ` +
+      `beside ${SOLVING} tablets that solve and a backup)`,
   );
   console.log(`bare insert, one a transaction               mean ${each.toFixed(2)} ms`);
   console.log(

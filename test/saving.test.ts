@@ -19,7 +19,7 @@ const KEY = '0b6f9a2e-1c3d-4e5f-8a9b-0c1d2e3f4a5b';
 const why = (r: SaveResult<unknown>) => (r.ok ? 'saved' : (r.trouble ?? r.issues[0]!.path));
 const save = (db: Db) => attempt(at(db), ['anselm'], (uc) => saveClientForm(uc, 'anselm', { ...CLIENT, note: 'New.' }));
 
-it('who is signed out, a full disk and a read-only one are three sentences, and nothing is kept by halves', async () => {
+it('signed out, a full disk and a read-only one are three sentences, and nothing is kept by halves', async () => {
   expect(why(await attempt(null, [], () => ({ ok: true, id: '' })))).toBe('signedOut');
   const file = join(mkdtempSync(join(tmpdir(), 'jorvix-full-')), 'app.db');
   const full = worldIn(file);

@@ -42,8 +42,9 @@ async function readAll(reply: Response): Promise<string | null> {
 }
 
 /**
- * Pass on what the protocol of the sensors knows, and stream back what they say; 404 for anything else, 503 when nothing
- * answers there in time, or answers with something else: a redirect is not followed, and a line must be one of events.
+ * Pass on what the protocol of the sensors knows, and stream back what they say; 404 for anything else, 503 when
+ * nothing answers there in time, or answers with something else: a redirect is not followed, and a line must be one of
+ * events.
  */
 export async function forwardToTracker(path: readonly string[], request: Request): Promise<Response> {
   const kind = kindOf(request.method, path);

@@ -16,6 +16,7 @@ export const WORDS = {
     'What another tablet saved as a file is sent to this database from here; what is on record stays as it is.',
   chooseFile: 'Choose a file',
   taken: (kept: number, refused: number): string =>
-    `${kept} ${kept === 1 ? 'tap is' : 'taps are'} on record${refused === 0 ? '.' : `; ${refused} the server would not take.`}`,
+    `${kept} ${kept === 1 ? 'tap is' : 'taps are'} on record` +
+    (refused === 0 ? '.' : `; ${refused} the server would not take.`),
   notTaken: 'Not taken: it is no file of taps, or there is no way to the server.',
 } as const;
