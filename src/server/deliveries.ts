@@ -26,23 +26,25 @@ function parse(text: string): unknown {
   }
 }
 
-function send(response: ServerResponse, status: number, text: string): void {
-  response.writeHead(status, { 'content-type': 'application/json', 'content-length': Buffer.byteLength(text) });
-  response.end(text);
+const json = (body: object): Uint8Array => Buffer.from(JSON.stringify(body));
+
+function send(response: ServerResponse, status: number, bytes: Uint8Array): void {
+  response.writeHead(status, { 'content-type': 'application/json', 'content-length': bytes.byteLength });
+  response.end(bytes);
 }
 
 /** Answers at the server's own door what comes often or takes long, without what serves pages. */
 function atDoor(
-  answer: (text: string | null) => Promise<{ readonly status: number; readonly text: string }>,
+  answer: (text: string | null) => Promise<{ readonly status: number; readonly bytes: Uint8Array }>,
 ): (request: IncomingMessage, response: ServerResponse, onBug: (error: unknown) => void) => Promise<void> {
   return async (request, response, onBug) => {
     try {
-      const { status, text } = await answer(await readBody(request, MOST_BYTES));
-      send(response, status, text);
+      const { status, bytes } = await answer(await readBody(request, MOST_BYTES));
+      send(response, status, bytes);
     } catch (error) {
       // It costs no tap: the device keeps what was not confirmed.
       onBug(error);
-      send(response, 500, JSON.stringify({ reason: 'bug', issues: [] }));
+      send(response, 500, json({ reason: 'bug', issues: [] }));
     }
   };
 }
@@ -51,7 +53,7 @@ function atDoor(
 export const takeDelivery = (uc: UseCase) =>
   atDoor(async (text) => {
     const { status, body } = answerDelivery(uc, text === null ? null : parse(text));
-    return { status, text: JSON.stringify(body) };
+    return { status, bytes: json(body) };
   });
 
 /** Cases for the solver, answered on a thread of its own. */

@@ -5,14 +5,17 @@ import { SOLVER_BUSY } from '@/messages/web';
 
 interface Reply {
   readonly status: number;
-  readonly text: string;
+  readonly bytes: Uint8Array<ArrayBuffer>;
 }
 
 /** Calls that wait for the solver; more are told to come back. */
 const MOST_WAITING = 20;
 /** A call that takes longer than this is ended, milliseconds. */
 const PATIENCE_MS = 60_000;
-const NOT_NOW: Reply = { status: 503, text: JSON.stringify({ issues: [{ path: '', message: SOLVER_BUSY }] }) };
+const NOT_NOW: Reply = {
+  status: 503,
+  bytes: new TextEncoder().encode(JSON.stringify({ issues: [{ path: '', message: SOLVER_BUSY }] })),
+};
 
 /** A thread of its own that answers cases one call after the other, so that a tap never waits for a solve. */
 class SolverThread {
@@ -24,7 +27,7 @@ class SolverThread {
 
   constructor(private readonly script: string) {}
 
-  /** The text of a body to the text of an answer. */
+  /** The text of a body to the bytes of an answer. */
   solve(text: string): Promise<Reply> {
     if (this.queued >= MOST_WAITING) return Promise.resolve(NOT_NOW);
     this.queued++;
@@ -63,6 +66,6 @@ class SolverThread {
 
 const shared = globalThis as typeof globalThis & { jorvixSolver?: SolverThread };
 
-/** Answer cases on the solver's own thread: a body's text to an answer's. */
+/** Answer cases on the solver's own thread: a body's text to the bytes of an answer. */
 export const solveApart = (text: string): Promise<Reply> =>
   (shared.jorvixSolver ??= new SolverThread(join(process.cwd(), '.next/solve-worker.mjs'))).solve(text);

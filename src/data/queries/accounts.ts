@@ -2,6 +2,7 @@ import type { Role } from '@/core/account/care';
 import { TRY_COUNTS_MS } from '@/core/account/sign-in-limit';
 import type { SessionTimes } from '@/core/account/session-state';
 import type { Db } from '../open-db';
+import { prepared } from '../prepared';
 
 /** Somebody who may sign in, with what their passphrase is checked against. */
 export interface Account {
@@ -31,7 +32,7 @@ const SESSION =
 export const listAccounts = (db: Db): Account[] => db.prepare(`${ACCOUNT} ORDER BY name`).all() as Account[];
 
 export const findAccount = (db: Db, id: string): Account | null =>
-  (db.prepare(`${ACCOUNT} WHERE id = ?`).get(id) as Account | undefined) ?? null;
+  (prepared(db, `${ACCOUNT} WHERE id = ?`).get(id) as Account | undefined) ?? null;
 
 export const findAccountByName = (db: Db, name: string): Account | null =>
   (db.prepare(`${ACCOUNT} WHERE name = ?`).get(name) as Account | undefined) ?? null;
@@ -54,12 +55,11 @@ export function setAccountEnded(db: Db, id: string, endedAtMs: number | null): v
 
 /** A device by the digest of its token, or of the one before. */
 export function findSessionByToken(db: Db, hash: string): (AccountSession & { readonly previous: boolean }) | null {
-  const row = db
-    .prepare(
-      `${SESSION.replace(' FROM', ', token_hash <> @hash AS previous FROM')}
+  const row = prepared(
+    db,
+    `${SESSION.replace(' FROM', ', token_hash <> @hash AS previous FROM')}
        WHERE token_hash = @hash OR previous_hash = @hash`,
-    )
-    .get({ hash }) as (AccountSession & { previous: number }) | undefined;
+  ).get({ hash }) as (AccountSession & { previous: number }) | undefined;
   return row ? { ...row, previous: row.previous === 1 } : null;
 }
 
@@ -70,7 +70,7 @@ export const listAccountSessions = (db: Db, accountId: string): AccountSession[]
     .all(accountId) as AccountSession[];
 
 export const findAccountSession = (db: Db, id: string): AccountSession | null =>
-  (db.prepare(`${SESSION} WHERE id = ?`).get(id) as AccountSession | undefined) ?? null;
+  (prepared(db, `${SESSION} WHERE id = ?`).get(id) as AccountSession | undefined) ?? null;
 
 export function addAccountSession(
   db: Db,

@@ -1,5 +1,6 @@
 import type { Care, Cover } from '@/core/account/care';
 import type { Db } from '../open-db';
+import { prepared } from '../prepared';
 
 /** A cover with who stands in for whom. */
 export interface CoverRow extends Cover {
@@ -30,10 +31,10 @@ export function listCare(db: Db): ReadonlyMap<string, Care> {
 
 /** Who cares for a client; null where there is none of that id. */
 export function findCare(db: Db, clientId: string): Care<CoverRow> | null {
-  const row = db.prepare('SELECT trainer_id AS trainerId FROM client WHERE id = ?').get(clientId) as
+  const row = prepared(db, 'SELECT trainer_id AS trainerId FROM client WHERE id = ?').get(clientId) as
     { trainerId: string | null } | undefined;
   if (!row) return null;
-  return { ...row, covers: db.prepare(`${COVER} WHERE client_id = ? ORDER BY rowid`).all(clientId).map(toCover) };
+  return { ...row, covers: prepared(db, `${COVER} WHERE client_id = ? ORDER BY rowid`).all(clientId).map(toCover) };
 }
 
 export function setTrainer(db: Db, clientId: string, accountId: string): void {

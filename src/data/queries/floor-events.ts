@@ -2,6 +2,7 @@ import type { FloorEvent, FloorEventBase } from '@/core/record/floor-event';
 import { FLOOR_EVENT_VERSION, readFloorEvent } from '@/contract/records/floor-event-record';
 import { parseJson, readRows, type ReadRows } from '@/contract/records/record';
 import type { Db } from '../open-db';
+import { prepared } from '../prepared';
 
 interface EventRow {
   id: string;
@@ -43,7 +44,8 @@ export function appendFloorEvents(
   events: readonly FloorEvent[],
   receivedAtMs: number,
 ): { readonly kept: string[]; readonly added: string[]; readonly unknown: string[] } {
-  const insert = db.prepare(
+  const insert = prepared(
+    db,
     `INSERT INTO floor_event (id, actor_id, device_id, seq, at_ms, received_at_ms, client_id, item_id, movement, kind,
        body, body_version)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING`,

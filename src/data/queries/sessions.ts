@@ -3,6 +3,7 @@ import { readRows } from '@/contract/records/record';
 import { readSessionItem, type SessionItemRow } from '@/contract/records/session-item-record';
 import type { Session, SessionItem } from '@/contract/views/plan';
 import type { Db } from '../open-db';
+import { prepared } from '../prepared';
 
 const ITEM =
   'SELECT i.id, i.session_id AS sessionId, i.position, i.movement, i.variant_id AS variantId, ' +
@@ -39,10 +40,12 @@ export function findItem(db: Db, id: string): SessionItem | null {
 
 /** Whose planned movement it is; null where there is none of that id. */
 export const clientOfItem = (db: Db, itemId: string): string | null =>
-  (db
-    .prepare('SELECT s.client_id FROM session_item i JOIN session s ON s.id = i.session_id WHERE i.id = ?')
-    .pluck()
-    .get(itemId) as string | undefined) ?? null;
+  (
+    prepared(
+      db,
+      'SELECT s.client_id AS id FROM session_item i JOIN session s ON s.id = i.session_id WHERE i.id = ?',
+    ).get(itemId) as { id: string } | undefined
+  )?.id ?? null;
 
 export function findSession(db: Db, id: string): Session | null {
   const s = db.prepare(`${SESSION} WHERE id = ?`).get(id) as SessionRow | undefined;

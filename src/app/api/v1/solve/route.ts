@@ -7,6 +7,6 @@ import { solveApart } from '@/server/solve-apart';
  */
 export async function POST(request: Request): Promise<Response> {
   await openUseCase();
-  const { status, text } = await solveApart(await request.text());
-  return new Response(text, { status, headers: { 'content-type': 'application/json' } });
+  const { status, bytes } = await solveApart(await request.text());
+  return new Response(bytes, { status, headers: { 'content-type': 'application/json' } });
 }

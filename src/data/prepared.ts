@@ -1,0 +1,18 @@
+import type { Statement } from 'better-sqlite3';
+import type { Db } from './open-db';
+
+const kept = new WeakMap<Db, Map<string, Statement>>();
+
+/**
+ * A statement that is compiled once for a database and kept: for what every tap asks. It always gives rows the same way,
+ * so whoever wants a single column says so in the text of another one.
+ */
+export function prepared(db: Db, sql: string): Statement {
+  const own = kept.get(db) ?? new Map<string, Statement>();
+  kept.set(db, own);
+  const known = own.get(sql);
+  if (known) return known;
+  const made = db.prepare(sql);
+  own.set(sql, made);
+  return made;
+}
