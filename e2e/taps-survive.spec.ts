@@ -10,7 +10,7 @@ import { expect, itemId, test } from './support/app';
 test.use({ serviceWorkers: 'allow' });
 
 /** Fewer with every run of all tests, to keep them short; `npm run kills` makes 200 of them. */
-const SETS = Number(process.env.JORVIX_KILL_SETS ?? 20);
+const SETS = Number(process.env.JORVIX_KILL_SETS ?? 16);
 const ITEMS = [
   ['anselm', 0],
   ['anselm', 1],

@@ -50,8 +50,18 @@ export class App {
     if (demo) copyFileSync(demoDatabase(), this.database);
   }
 
+  /** Serves once this resolves. Where the port is still held by one that is just ending, tries again for a while. */
   async start(): Promise<void> {
-    this.child = spawn(process.execPath, ['scripts/serve-app.mjs'], {
+    for (let tries = 0; tries < 30; tries++) {
+      if (await this.tryToStart()) return;
+      await new Promise((r) => setTimeout(r, 500));
+    }
+    throw new Error('the server did not start');
+  }
+
+  /** Whether it opened; it says so itself, since another one might answer on its port. */
+  private async tryToStart(): Promise<boolean> {
+    const child = spawn(process.execPath, ['scripts/serve-app.mjs'], {
       env: {
         ...process.env,
         PORT: String(this.port),
@@ -61,20 +71,14 @@ export class App {
         JORVIX_TRACKER: `http://127.0.0.1:${TRACKER_AT}`,
         ...(this.demo ? { JORVIX_TILT: 'simulated', JORVIX_DEMO: 'yes' } : { JORVIX_NEW: 'yes' }),
       },
-      stdio: 'ignore',
+      stdio: ['ignore', 'pipe', 'ignore'],
       detached: true,
     });
-    for (let i = 0; i < 600; i++) {
-      await new Promise((r) => setTimeout(r, 50));
-      if (
-        await fetch(this.url).then(
-          (r) => r.ok,
-          () => false,
-        )
-      )
-        return;
-    }
-    throw new Error('the server did not start');
+    this.child = child;
+    return new Promise((resolve) => {
+      child.stdout.on('data', (text) => String(text).includes('Jorvix is open') && resolve(true));
+      child.once('exit', () => resolve(false));
+    });
   }
 
   /** The token of a device that is signed in from now on as one of the demo's people. */

@@ -11,6 +11,7 @@ import {
   endAccount,
   endDevice,
   loadDoor,
+  setPassphraseAtMachine,
   signIn,
   signInToDemo,
   signOut,
@@ -162,6 +163,15 @@ describe('a device', () => {
     expect(says(await enter('Bram', 'nine kettles in a row'))).toBe('in');
     expect(listChanges(db, { clientId: null, beforeId: null, most: 1 })[0]).toMatchObject({ keys: ['passphrase'] });
   });
+});
+
+it('a forgotten passphrase is set at the machine itself; it signs every device out', async () => {
+  await gym();
+  const token = tokenOf(await enter('Oriel', SECRET));
+  await expect(setPassphraseAtMachine(db, 'Nobody', OTHER, now)).rejects.toThrow('Nobody here is called');
+  await expect(setPassphraseAtMachine(db, 'Oriel', 'short', now)).rejects.toThrow('at least 15 characters');
+  expect(await setPassphraseAtMachine(db, 'oriel', 'nine kettles in a row', now)).toContain('Oriel signs in anew');
+  expect([authenticate(db, token, now), says(await enter('Oriel', 'nine kettles in a row'))]).toEqual([null, 'in']);
 });
 
 describe('the gate', () => {

@@ -16,7 +16,7 @@ import { seeded } from './support/fixtures';
 import { asOwner } from './support/world';
 
 /** Fewer with every run of all tests; `npm run kills` makes 200 of each kind. */
-const RUNS = Number(process.env.JORVIX_KILL_RUNS ?? 2);
+const RUNS = Number(process.env.JORVIX_KILL_RUNS ?? 1);
 const ID = '00000000-0000-4000-8000-000000000001';
 
 /** Have it work on a file, kill it the hard way some time after its first word, and give what it said it had done. */

@@ -4,8 +4,8 @@ import type { Db } from './open-db';
 const kept = new WeakMap<Db, Map<string, Statement>>();
 
 /**
- * A statement that is compiled once for a database and kept: for what every tap asks. It always gives rows the same way,
- * so whoever wants a single column says so in the text of another one.
+ * A statement that is compiled once for a database and kept: for what every tap asks. It always gives rows as objects;
+ * nobody may ask it for another shape.
  */
 export function prepared(db: Db, sql: string): Statement {
   const own = kept.get(db) ?? new Map<string, Statement>();

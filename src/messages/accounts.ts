@@ -20,5 +20,14 @@ export const ACCOUNT_REFUSAL = {
   noClient: 'This client is not in your care.',
 } as const;
 
+/** What is said where a passphrase is set at the machine itself. */
+export const AT_MACHINE = {
+  who: 'Say whose passphrase: npm run passphrase -- "Name"',
+  nobody: (name: string): string => `Nobody here is called “${name}”.`,
+  ask: (name: string): string => `New passphrase for ${name} (at least 15 characters): `,
+  weak: (expected: string): string => `Not set: ${expected}.`,
+  done: (name: string): string => `Set. ${name} signs in anew on every device.`,
+} as const;
+
 /** What a device is called that has no name. */
 export const DEVICE = 'Device';

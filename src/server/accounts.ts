@@ -35,7 +35,7 @@ import {
   type AccountSession,
 } from '@/data/queries/accounts';
 import { listCare } from '@/data/queries/care';
-import { ACCOUNT_REFUSAL, DEVICE } from '@/messages/accounts';
+import { ACCOUNT_REFUSAL, AT_MACHINE, DEVICE } from '@/messages/accounts';
 import { moment } from '@/messages/day';
 import { authenticate } from './authenticate';
 import { keepChanges } from './changes';
@@ -269,4 +269,24 @@ export function endDevice(uc: UseCase, deviceSessionId: string): SaveResult {
   endSession(uc.db, session.id, uc.nowMs);
   keepChanges(uc, { subject: 'account', subjectId: session.accountId }, { device: session.device }, {});
   return { ok: true, id: session.id };
+}
+
+/**
+ * Set somebody's passphrase from the machine itself, where whoever sits may read the file anyway: for an owner who
+ * forgot theirs. Gives what is to be said.
+ * @throws when there is nobody of that name, or the passphrase is too easily guessed.
+ */
+export async function setPassphraseAtMachine(db: Db, name: string, typed: string, nowMs: number): Promise<string> {
+  const account = findAccountByName(db, name);
+  if (!account) throw new Error(AT_MACHINE.nobody(name));
+  const parsed = accountFormSchema.safeParse({ name: account.name, passphrase: typed });
+  if (!parsed.success) throw new Error(AT_MACHINE.weak(toFieldIssues(parsed.error)[0]!.message));
+  setPassphrase(db, account.id, await hashSecret(typed));
+  setAccountEnded(db, account.id, null);
+  endSessionsOf(db, account.id, null, nowMs);
+  forgetTries(db, account.name);
+  const actor = { id: account.id, name: account.name, role: account.role };
+  const thing = { subject: 'account', subjectId: account.id } as const;
+  keepChanges({ db, actor, nowMs }, thing, { passphrase: 'one' }, { passphrase: 'another' });
+  return AT_MACHINE.done(account.name);
 }

@@ -7,8 +7,8 @@ const LOOK_EACH_MS = 30_000;
 
 /**
  * A tablet that slept, or lay about, shows nothing of a client to whoever takes it up: it asks for the PIN. While a
- * set's page is in sight it stays, since a long set is watched and not touched. Without a network nothing could let
- * anybody in again, so nothing is shut.
+ * set's page is in sight it stays, since a long set is watched and not touched. Without a way to the server nothing
+ * could let anybody in again, so nothing is shut.
  */
 export function LockAfterSleep() {
   const path = usePathname();
@@ -18,8 +18,9 @@ export function LockAfterSleep() {
       lastMs = Date.now();
     };
     const look = (): void => {
-      if (Date.now() - lastMs < LOCKS_AFTER_MS || !navigator.onLine) return;
-      location.assign(`/sign-in?to=${encodeURIComponent(location.pathname)}`);
+      if (Date.now() - lastMs < LOCKS_AFTER_MS) return;
+      const shut = (): void => location.assign(`/sign-in?to=${encodeURIComponent(location.pathname)}`);
+      void fetch('/sign-in', { method: 'HEAD', cache: 'no-store' }).then(shut, () => undefined);
     };
     const timer = setInterval(() => {
       if (path.startsWith('/set/') && document.visibilityState === 'visible') return used();
