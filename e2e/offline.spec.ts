@@ -1,4 +1,5 @@
 import { readFile } from 'node:fs/promises';
+import { createServer } from 'node:http';
 import { chromium } from '@playwright/test';
 import Database from 'better-sqlite3';
 import { BROWSER_ARGS } from '../scripts/launch-app';
@@ -105,6 +106,33 @@ test('a tap for what the server no longer has is kept here and said, and holds u
   });
   await page.reload();
   await expect(page.getByText('Every tap of this tablet is with the server.')).toBeVisible();
+  // The file on another tablet: one tap of it is for what is there, the other is refused again.
+  await page.unrouteAll();
+  const own = { ...taps.events[0]!, id: 'from-a-file', itemId: itemId('sefina', 0), movement: 'cable-fly-high-to-low' };
+  const choosing = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Choose a file' }).click();
+  const file = JSON.stringify({ events: [...taps.events, own] });
+  await (await choosing).setFiles({ name: 'taps.json', mimeType: 'application/json', buffer: Buffer.from(file) });
+  await expect(page.getByText('1 tap is on record; 1 the server would not take.')).toBeVisible();
+});
+
+test('a server at fault is as good as none: the kept page opens, and taps wait', async ({ page, app }) => {
+  const url = `${app.url}/set/${itemId('sefina', 1)}`;
+  await page.goto(url);
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.reload();
+  await app.stop();
+  const fault = createServer((_, response) => response.writeHead(500).end('fault'));
+  await new Promise<void>((done) => fault.listen(Number(new URL(app.url).port), '127.0.0.1', done));
+  await page.reload();
+  await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
+  await expect(page.getByRole('button', { name: 'End set' })).toBeVisible();
+  await expect(page.getByTestId('waiting')).toContainText('1 tap waiting');
+  fault.closeAllConnections();
+  await new Promise((done) => fault.close(done));
+  await app.start();
+  await page.reload();
+  await expect(page.getByTestId('waiting')).toHaveText('all sent', { timeout: 20_000 });
 });
 
 test('a tablet whose clock is wrong says so, and its sets can be ended', async ({ browser, app }) => {

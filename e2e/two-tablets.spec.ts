@@ -33,6 +33,55 @@ test('two tablets on one movement: taps arrive within two seconds, one set at a 
   await Promise.all([a!.context().close(), b!.context().close()]);
 });
 
+test('three tablets whose clocks disagree: one starts, one marks, one ends, and all see the same set', async ({
+  browser,
+  app,
+}) => {
+  const url = `${app.url}/set/${itemId('wilhelmina', 5)}`;
+  const [a, b, c] = await Promise.all(
+    [0, -7 * 60_000, 365 * 86_400_000].map(async (off) => {
+      const tablet = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+      await app.signIn(tablet);
+      const page = await tablet.newPage();
+      if (off !== 0) await page.clock.setSystemTime(Date.now() + off);
+      await page.goto(url);
+      await expect(page.getByRole('button', { name: /^Start set/ })).toBeEnabled();
+      return page;
+    }),
+  );
+  const soon = { timeout: 2000 };
+  await c!.getByRole('button', { name: /^Start set/ }).click();
+  for (const page of [a!, b!]) await expect(page.getByRole('button', { name: 'End set' })).toBeVisible(soon);
+  await b!.locator('[data-fault]').first().click();
+  for (const page of [a!, c!]) await expect(page.locator('[data-seen]')).toHaveCount(1, soon);
+  await a!.getByRole('button', { name: 'End set' }).click();
+  for (const page of [b!, c!]) await expect(page.getByTestId('between')).toBeVisible(soon);
+  await expect(b!.getByTestId('clock-off')).toHaveText('clock 7 min slow');
+  await expect(c!.getByTestId('clock-off')).toHaveText('clock 365 days fast');
+  await Promise.all([a, b, c].map((page) => page!.context().close()));
+});
+
+test('where lines of events are held back on the way, tablets ask for what was tapped', async ({ browser, app }) => {
+  const url = `${app.url}/set/${itemId('wilhelmina', 4)}`;
+  const [a, b] = await Promise.all(
+    [0, 1].map(async () => {
+      const tablet = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
+      await app.signIn(tablet);
+      return tablet.newPage();
+    }),
+  );
+  await b!.route('**/floor-events/line?*', (route) =>
+    route.request().url().includes('once=yes') ? route.continue() : new Promise(() => undefined),
+  );
+  await Promise.all([a!.goto(url), b!.goto(url)]);
+  await a!.getByRole('button', { name: /^Start set|^One more set/ }).click();
+  await expect(b!.getByRole('button', { name: 'End set' })).toBeVisible();
+  await a!.waitForTimeout(850);
+  await a!.getByRole('button', { name: 'End set' }).click();
+  await expect(b!.getByTestId('between')).toBeVisible({ timeout: 4000 });
+  await Promise.all([a!.context().close(), b!.context().close()]);
+});
+
 test('two pages of one tablet agree without a network', async ({ context, app }) => {
   const url = `${app.url}/set/${itemId('wilhelmina', 4)}`;
   const [a, b] = [await context.newPage(), await context.newPage()];

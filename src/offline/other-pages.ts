@@ -4,6 +4,19 @@ import { sharedOutbox, type EventPlace } from './outbox';
 
 const CHANNEL = 'jorvix-taps';
 
+const LINE = '/api/v1/floor-events/line';
+/** A line that has not begun within this is asked for instead, so often, milliseconds. */
+const SILENT_MS = 4000;
+const ASK_EACH_MS = 1500;
+
+/** What was tapped in the last day, asked for once. */
+async function askOnce(asked: string): Promise<FloorEvent[]> {
+  const reply = await fetch(`${LINE}?${asked}&once=yes`, { cache: 'no-store' });
+  if (!reply.ok) return [];
+  const data = /^data: (\[.*)$/m.exec(await reply.text())?.[1] ?? '[]';
+  return readAll(JSON.parse(data));
+}
+
 const readAll = (written: unknown): FloorEvent[] =>
   (Array.isArray(written) ? written : []).flatMap((one: unknown) => {
     const read = readFloorEvent(one);
@@ -29,11 +42,23 @@ export function hearOthers({ clientId, movement }: EventPlace, hear: (events: re
   };
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(CHANNEL);
   if (channel) channel.onmessage = (e: MessageEvent<unknown>) => own(readAll(e.data));
-  const asked = new URLSearchParams({ client: clientId, movement });
-  const line = new EventSource(`/api/v1/floor-events/line?${asked.toString()}`);
-  line.addEventListener('clock', (e: MessageEvent<string>) => sharedOutbox().learnClock(Number(e.data)));
+  const asked = new URLSearchParams({ client: clientId, movement }).toString();
+  const line = new EventSource(`${LINE}?${asked}`);
+  let heardMs = Date.now();
+  line.addEventListener('clock', (e: MessageEvent<string>) => {
+    heardMs = Infinity;
+    sharedOutbox().learnClock(Number(e.data));
+  });
   line.onmessage = (e: MessageEvent<string>) => own(readAll(JSON.parse(e.data)));
+  line.onerror = () => {
+    heardMs = Math.min(heardMs, Date.now());
+  };
+  // A line that something between holds back, or that is refused, never says how late it is: then it is asked for.
+  const asking = setInterval(() => {
+    if (Date.now() - heardMs > SILENT_MS) void askOnce(asked).then(own, () => undefined);
+  }, ASK_EACH_MS);
   return () => {
+    clearInterval(asking);
     channel?.close();
     line.close();
   };

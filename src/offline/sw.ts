@@ -21,6 +21,14 @@ const wholePages: SerwistPlugin = {
   cacheWillUpdate: ({ response }) => Promise.resolve(response.status === 200 && !response.redirected ? response : null),
 };
 
+/** A server at fault is as good as none: what was kept is shown. */
+const noFaults: SerwistPlugin = {
+  fetchDidSucceed: ({ response }) => {
+    if (response.status >= 500) throw new TypeError(`The server answered ${response.status}.`);
+    return Promise.resolve(response);
+  },
+};
+
 /** The last used stay, the rest goes. */
 const keepLast = (maxEntries: number): ExpirationPlugin =>
   new ExpirationPlugin({ maxEntries, maxAgeFrom: 'last-used' });
@@ -50,7 +58,7 @@ const serwist = new Serwist({
       handler: new NetworkFirst({
         cacheName: 'parts',
         networkTimeoutSeconds: PATIENCE_S,
-        plugins: [wholePages, keepLast(100)],
+        plugins: [noFaults, wholePages, keepLast(100)],
       }),
     },
     {
@@ -59,7 +67,7 @@ const serwist = new Serwist({
       handler: new NetworkFirst({
         cacheName: 'pages',
         networkTimeoutSeconds: PATIENCE_S,
-        plugins: [wholePages, keepLast(100)],
+        plugins: [noFaults, wholePages, keepLast(100)],
       }),
     },
   ],

@@ -44,7 +44,12 @@ function stillMay({ actor, sessionId }: UseCase, clientId: string): boolean {
   );
 }
 
-const askedSchema = z.object({ client: z.string().min(1).max(64), movement: z.string().min(1).max(80) });
+const askedSchema = z.object({
+  client: z.string().min(1).max(64),
+  movement: z.string().min(1).max(80),
+  /** Told once, where something between holds lines back. */
+  once: z.literal('yes').optional(),
+});
 
 /** A line of server-sent events: the taps of a client and movement, the last day's first, then as they are kept. */
 export function openLine(request: IncomingMessage, response: ServerResponse, uc: UseCase): void {
@@ -55,7 +60,7 @@ export function openLine(request: IncomingMessage, response: ServerResponse, uc:
     response.writeHead(400).end();
     return;
   }
-  const { client: clientId, movement } = asked.data;
+  const { client: clientId, movement, once } = asked.data;
   const { db, nowMs } = uc;
   if (!reaches(uc, clientId, nowMs)) {
     response.writeHead(404).end();
@@ -67,6 +72,10 @@ export function openLine(request: IncomingMessage, response: ServerResponse, uc:
   // How late it is here, before anything is tapped there.
   response.write(`event: clock\ndata: ${nowMs}\n\n`);
   tell(listFloorEvents(db, clientId, movement).rows.filter((e) => e.atMs > nowMs - RECENT_MS));
+  if (once) {
+    response.end();
+    return;
+  }
   // Care may end, and so may a sign-in, while a line stays open: then it is told nothing more.
   const listener: Listener = {
     clientId,

@@ -26,11 +26,11 @@ export default async function Records({ searchParams }: { readonly searchParams:
           {WORDS.people}
         </Link>
       </p>
-      <section className={account.section} aria-label={WORDS.backups}>
+      <section className={account.section}>
         <h2>{WORDS.backups}</h2>
         <Backups backups={view.backups} backUpNow={backUpNowAction} restore={restoreBackupAction} />
       </section>
-      <section className={account.section} aria-label={WORDS.changes} id="changes">
+      <section className={account.section} id="changes">
         <h2>{WORDS.changes}</h2>
         <ChangeTable changes={view.changes} named label={WORDS.changes} />
         {view.next !== null && (

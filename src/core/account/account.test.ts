@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { mayHandOver, reachesClient, type Care, type Role } from './care';
 import { weakPassphrase, weakPin } from './passphrase';
-import { LASTS_MS, LOCKS_AFTER_MS, previousOpens, rotationDue, sessionState } from './session-state';
+import { changeOver, LASTS_MS, LOCKS_AFTER_MS, rotationDue, sessionState } from './session-state';
 import { signInWaitMs } from './sign-in-limit';
 
 const cover = (fromDay: number, untilDay: number, ended = false) => ({ accountId: 'b', fromDay, untilDay, ended });
@@ -75,10 +75,10 @@ describe('a signed-in device', () => {
     ['signed out', at(now - 1000, now - 1000, now - 500), 'over'],
     ['last used by a clock that ran ahead', at(now - 1000, now + 1e9), 'open'],
   ])('%s', (_, times, state) => expect(sessionState(times, now)).toBe(state));
-  it('its token changes once a day, and the one before opens a minute longer', () => {
+  it('its token changes once a day, and the change takes a minute', () => {
     const s = at(now - 86_400_000, now);
     expect([rotationDue(s, now), rotationDue(s, now - 1)]).toEqual([true, false]);
     const rotated = { ...s, rotatedAtMs: now };
-    expect([previousOpens(rotated, now + 59_999), previousOpens(rotated, now + 60_000)]).toEqual([true, false]);
+    expect([changeOver(rotated, now + 59_999), changeOver(rotated, now + 60_000)]).toEqual([false, true]);
   });
 });

@@ -9,7 +9,7 @@ export const LOCKS_AFTER_MS = 15 * MINUTE_MS;
 export const LASTS_MS = 30 * DAY_MS;
 /** A device's token is changed for another once it is this old. */
 const ROTATES_MS = DAY_MS;
-/** So long the token before still opens: what was under way when it changed. */
+/** So long at least the token before still opens: what was under way when it changed. */
 const PREVIOUS_OPENS_MS = MINUTE_MS;
 /** Wrong PINs in a row after which the device is signed out. */
 export const PIN_TRIES = 5;
@@ -31,5 +31,5 @@ export function sessionState(s: SessionTimes, nowMs: number): SessionState {
 /** Whether the token is due to be changed. */
 export const rotationDue = (s: SessionTimes, nowMs: number): boolean => nowMs - s.rotatedAtMs >= ROTATES_MS;
 
-/** Whether the token before still opens. */
-export const previousOpens = (s: SessionTimes, nowMs: number): boolean => nowMs - s.rotatedAtMs < PREVIOUS_OPENS_MS;
+/** Whether the change of the token is long enough ago that nothing under way still brings the one before. */
+export const changeOver = (s: SessionTimes, nowMs: number): boolean => nowMs - s.rotatedAtMs >= PREVIOUS_OPENS_MS;

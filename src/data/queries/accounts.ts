@@ -21,12 +21,15 @@ export interface AccountSession extends SessionTimes {
   readonly device: string;
   readonly pinHash: string | null;
   readonly pinTries: number;
+  /** 1 while the token before still opens. */
+  readonly changing: 0 | 1;
 }
 
 const ACCOUNT = 'SELECT id, name, role, passphrase_hash AS passphraseHash, ended_at_ms AS endedAtMs FROM account';
 const SESSION =
   'SELECT id, account_id AS accountId, device, begun_at_ms AS begunAtMs, rotated_at_ms AS rotatedAtMs, ' +
-  'seen_at_ms AS seenAtMs, ended_at_ms AS endedAtMs, pin_hash AS pinHash, pin_tries AS pinTries FROM account_session';
+  'seen_at_ms AS seenAtMs, ended_at_ms AS endedAtMs, pin_hash AS pinHash, pin_tries AS pinTries, ' +
+  'previous_hash IS NOT NULL AS changing FROM account_session';
 
 /** Everybody, by name; those who have ended too, since records carry their names. */
 export const listAccounts = (db: Db): Account[] => db.prepare(`${ACCOUNT} ORDER BY name`).all() as Account[];
@@ -83,11 +86,24 @@ export function addAccountSession(
   ).run(s.id, s.accountId, s.tokenHash, s.device, nowMs, nowMs, nowMs);
 }
 
-/** The token is another one from now on. */
-export function rotateToken(db: Db, id: string, tokenHash: string, nowMs: number): void {
-  db.prepare(
-    'UPDATE account_session SET previous_hash = token_hash, token_hash = ?, rotated_at_ms = ? WHERE id = ?',
-  ).run(tokenHash, nowMs, id);
+/** The token is another one from now on; the one that was brought opens until the new one is brought. */
+export function rotateToken(
+  db: Db,
+  id: string,
+  { to, from }: { readonly to: string; readonly from: string },
+  nowMs: number,
+): void {
+  db.prepare('UPDATE account_session SET previous_hash = ?, token_hash = ?, rotated_at_ms = ? WHERE id = ?').run(
+    from,
+    to,
+    nowMs,
+    id,
+  );
+}
+
+/** The new token has arrived: the one before opens no more. */
+export function forgetPreviousToken(db: Db, id: string): void {
+  db.prepare('UPDATE account_session SET previous_hash = NULL WHERE id = ?').run(id);
 }
 
 export function touchSession(db: Db, id: string, nowMs: number): void {
