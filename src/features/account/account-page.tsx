@@ -24,7 +24,7 @@ interface Props {
   readonly endDevice: (id: string) => Promise<SaveResult>;
 }
 
-function PinForm({ choosePin }: Pick<Props, 'choosePin'>) {
+function PinForm({ choosePin, hasPin }: Pick<Props, 'choosePin'> & { readonly hasPin: boolean }) {
   const [saved, setSaved] = useState(false);
   const { form, onSubmit, busy, trouble } = useSavedForm(
     { pin: '' },
@@ -46,7 +46,7 @@ function PinForm({ choosePin }: Pick<Props, 'choosePin'>) {
       />
       <SaveRow
         outlined
-        label={form.values.pin === '' ? WORDS.noPin : WORDS.savePin}
+        label={hasPin && form.values.pin === '' ? WORDS.noPin : WORDS.savePin}
         busy={busy}
         said={saved ? WORDS.saved : null}
         trouble={trouble}
@@ -90,7 +90,7 @@ export function AccountPage({ view, signOut, choosePin, changePassphrase, endDev
       <section className={styles.section} aria-label={WORDS.pin}>
         <h2>{WORDS.pin}</h2>
         <p>{WORDS.pinText}</p>
-        <PinForm choosePin={choosePin} />
+        <PinForm choosePin={choosePin} hasPin={view.devices.some((d) => d.here && d.hasPin)} />
       </section>
       <section className={styles.section} aria-label={WORDS.devices}>
         <h2>{WORDS.devices}</h2>
