@@ -282,9 +282,9 @@ const RELIEF: Actor = { id: 'relief', name: 'Tindra Asante-Rowe', role: 'trainer
 const actorId = DEMO_TRAINER.id;
 
 /** Everybody who may go in, and whose clients are whose; accounts that are there already stay as they are. */
-function loadAccounts(db: Db, nowMs: number): void {
+function loadAccounts(db: Db): void {
   for (const a of [DEMO_TRAINER, DEMO_OWNER, RELIEF])
-    if (!findAccount(db, a.id)) addAccount(db, { ...a, passphraseHash: null }, nowMs);
+    if (!findAccount(db, a.id)) addAccount(db, { ...a, passphraseHash: null });
   for (const { id } of CLIENTS)
     if (findCare(db, id)?.trainerId === null) setTrainer(db, id, id === 'corvin' ? RELIEF.id : DEMO_TRAINER.id);
 }
@@ -403,7 +403,7 @@ export function loadDemoWorld(db: Db, nowMs: number): void {
   today.setHours(0, 0, 0, 0);
   const fresh = !listGyms(db).some((g) => g.id === GYM.id);
   if (fresh) loadKitAndPeople(db, nowMs);
-  loadAccounts(db, nowMs);
+  loadAccounts(db);
   if (fresh) {
     for (const past of PAST.toSorted((a, b) => b.daysAgo - a.daysAgo)) {
       const dayStart = new Date(today);

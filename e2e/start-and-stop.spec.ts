@@ -79,7 +79,7 @@ test('the gym’s network is served once there is an owner, over TLS with its ow
   expect(await early.ended).toBe(1);
   expect(early.said()).toContain('Nobody is the owner yet');
   const db = new Database(file);
-  db.prepare("INSERT INTO account (id, name, role, made_at_ms) VALUES ('o', 'Oriel', 'owner', 1)").run();
+  db.prepare("INSERT INTO account (id, name, role) VALUES ('o', 'Oriel', 'owner')").run();
   const token = 't'.repeat(43);
   const yesterday = Date.now() - 86_400_000;
   db.prepare("INSERT INTO account_session VALUES ('s', 'o', ?, NULL, 'Desk', ?, ?, ?, NULL, NULL, 0)").run(

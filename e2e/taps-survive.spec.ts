@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
+import { BROWSER_ARGS } from '../scripts/launch-app';
 import { seeded } from '../test/support/fixtures';
 import { expect, itemId, test } from './support/app';
 
@@ -17,15 +18,6 @@ const ITEMS = [
   ['sefina', 0],
   ['sefina', 1],
 ] as const;
-const ARGS = [
-  '--no-sandbox',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-  '--disable-dev-shm-usage',
-];
 
 test(
   'browser closed, server killed and network cut at random over many scripted sets: every ' +
@@ -37,7 +29,7 @@ test(
     const launch = async (): Promise<BrowserContext> => {
       const made = await chromium.launchPersistentContext(profile, {
         executablePath: '/usr/bin/chromium',
-        args: ARGS,
+        args: BROWSER_ARGS,
         viewport: { width: 1280, height: 800 },
       });
       made.setDefaultTimeout(20_000);

@@ -10,7 +10,7 @@ import { loadFloor } from '@/server/floor';
 import { loadItem } from '@/server/item-context';
 import { planToday } from '@/server/plan';
 import { at, world } from './support/world';
-import { ITEM, issuesOf } from './support/forms';
+import { ITEM, issuesOf, PLAN } from './support/forms';
 
 describe('kit that is out of order', () => {
   const broken = (id: string) => {
@@ -63,19 +63,7 @@ describe('limits, notes and screening', () => {
   it('a limit on the load blocks a set-up and a plan above it', () => {
     const db = withClient({ limits: [limit({ subject: 'load-in-hand', most: 8 })] });
     expect(solve(db)).toMatchObject({ feasible: false, blockedBy: [{ limit: 'load', need: 15, have: 8 }] });
-    const plan = {
-      clientId: 'anselm',
-      movement: 'cable-fly-level',
-      side: 'both',
-      stationId: 'long-pair',
-      attachmentId: 'd-handle',
-      startsAt: '14:30',
-      sets: 3,
-      reps: 12,
-      tempo: '3-1-2-1',
-      load: 10,
-      unit: 'kg',
-    };
+    const plan = { ...PLAN, clientId: 'anselm' };
     expect(issuesOf(planToday(at(db), plan))).toEqual([
       'load: expected at most 8 kg here: a clinician’s limit of 8 kg in the hand',
     ]);

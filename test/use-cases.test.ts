@@ -5,7 +5,7 @@ import { loadFloor } from '@/server/floor';
 import { saveGymForm, savePieceForm } from '@/server/kit';
 import { planToday } from '@/server/plan';
 import { at, world } from './support/world';
-import { EMPTY, MEASURES, CLIENT, LIMIT, piece, keepColumn, issuesOf } from './support/forms';
+import { EMPTY, MEASURES, CLIENT, LIMIT, piece, keepColumn, issuesOf, PLAN } from './support/forms';
 
 describe('bad input is told at its field', () => {
   const db = world();
@@ -212,19 +212,7 @@ describe('bad input is told at its field', () => {
     [{ startsAt: '25:00' }, 'startsAt: expected a time like 14:30'],
     [{ stationId: 'gone' }, 'stationId: expected one of the list'],
   ])('plan %j', (change, issue) => {
-    const plan = {
-      clientId: 'sefina',
-      movement: 'cable-fly-level',
-      side: 'both',
-      stationId: 'long-pair',
-      attachmentId: 'd-handle',
-      startsAt: '14:30',
-      sets: 3,
-      reps: 12,
-      tempo: '3-1-2-1',
-      load: 10,
-      unit: 'kg',
-    };
+    const plan = { ...PLAN, clientId: 'sefina' };
     expect(issuesOf(planToday(at(db), { ...plan, ...change }))).toContain(issue);
     expect(planToday(at(db), { ...plan, tempo: '4-0-x-1' }).ok).toBe(true);
   });

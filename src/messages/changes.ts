@@ -3,10 +3,13 @@ import { DAY_MS, type ClinicianLimit } from '@/core/body/clinician-limit';
 import type { RangeName } from '@/core/body/active-range';
 import type { Region } from '@/core/body/region-line';
 import type { MeasureName } from '@/core/body/segment-ratios';
+import type { Placement } from '@/core/setup/setup-problem';
 import { movementName } from './book';
+import { dateOf, moment } from './day';
 import { LIMIT_SUBJECT_NAME, MEASURE_LABEL, RANGE_LABEL } from './measures';
 import { REGION_NAME } from './movements';
 import { NOTE_TEXT } from './notes';
+import { setupPlaceText } from './setup-book';
 
 /** A change at one place of a thing. */
 interface PlaceChange {
@@ -74,6 +77,10 @@ function valueText({ keys, subject }: PlaceChange, value: unknown, people: Reado
   if (first === 'armPath' && isRecord(value)) return `${Math.round(Number(value.behindM) * 1000) / 10} cm`;
   if (first === 'measuredM' || first === 'statureM') return `${Math.round(Number(value) * 1000) / 10} cm`;
   if (first === 'massKg') return `${String(value)} kg`;
+  if (first === 'cover' && isRecord(value))
+    return `${people.get(String(value.accountId)) ?? String(value.accountId)}, ${dateOf(Number(value.untilDay))}`;
+  if (first === 'backup') return moment(Number(value));
+  if (first === 'movement' && isRecord(value)) return setupPlaceText(value.placement as Placement | null, null);
   if (first === 'trainerId') return people.get(String(value)) ?? String(value);
   if (subject === 'screening' && isRecord(value))
     return `${dayText(Number(value.day))}, by ${String(value.doneBy)}: ${String(value.procedure)}`;

@@ -11,7 +11,7 @@ import {
 } from '@/contract/account-form';
 import { readId } from '@/contract/id';
 import { toFieldIssues } from '@/contract/field';
-import type { SaveResult } from '@/contract/save-result';
+import { refused, type Refused, type SaveResult } from '@/contract/save-result';
 import type { AccountView, DeviceView, DoorView, PersonView } from '@/contract/views/account';
 import type { Db } from '@/data/open-db';
 import {
@@ -43,7 +43,7 @@ import { hashSecret, newToken, secretFits, tokenDigest } from './secrets';
 import type { UseCase } from './use-case';
 
 /** The door lets somebody in: what their device is known by from now on. */
-export type Entry = { readonly ok: true; readonly token: string } | (SaveResult & { readonly ok: false });
+export type Entry = { readonly ok: true; readonly token: string } | Refused;
 
 /** What the door is asked with, before anybody is signed in. */
 export interface AtDoor {
@@ -55,12 +55,6 @@ export interface AtDoor {
 
 /** Tries without waiting from one place: a gym's tablets may share one. */
 const PLACE_FREE_TRIES = 20;
-
-const refused = (path: string, message: string): { readonly ok: false; readonly issues: SaveIssues } => ({
-  ok: false,
-  issues: [{ path, message }],
-});
-type SaveIssues = (SaveResult & { readonly ok: false })['issues'];
 
 /** What a device is called, at most so long as fits. */
 const deviceName = (device: unknown): string =>
@@ -82,7 +76,7 @@ export async function createOwner(at: AtDoor, typed: unknown, device: unknown): 
   const first = at.db.transaction(() => {
     if (listAccounts(at.db).length > 0) return false;
     const account = { id, name, role: 'owner', passphraseHash: hash } as const;
-    addAccount(at.db, account, at.nowMs);
+    addAccount(at.db, account);
     const actor = { id, name, role: 'owner' } as const;
     keepChanges({ ...at, actor }, { subject: 'account', subjectId: id }, undefined, { name, role: 'owner' });
     return true;
@@ -135,11 +129,8 @@ export async function unlock(at: AtDoor, token: string | undefined, typed: unkno
   }
   const { secret } = parsed.data;
   const digest = findAccount(at.db, actor.id)?.passphraseHash ?? null;
-  const demo = isDemo() && digest === null && session.pinHash === null;
   const fits =
-    demo ||
-    (session.pinHash !== null && (await secretFits(session.pinHash, secret))) ||
-    (await secretFits(digest, secret));
+    (session.pinHash !== null && (await secretFits(session.pinHash, secret))) || (await secretFits(digest, secret));
   if (!fits) return refused('secret', ACCOUNT_REFUSAL.wrongSecret);
   setPinTries(at.db, session.id, 0);
   touchSession(at.db, session.id, at.nowMs);
@@ -207,7 +198,7 @@ export async function addTrainer(uc: UseCase, typed: unknown): Promise<SaveResul
   const hash = await hashSecret(passphrase);
   if (findAccountByName(uc.db, name)) return refused('name', ACCOUNT_REFUSAL.taken);
   const id = randomUUID();
-  addAccount(uc.db, { id, name, role: 'trainer', passphraseHash: hash }, uc.nowMs);
+  addAccount(uc.db, { id, name, role: 'trainer', passphraseHash: hash });
   keepChanges(uc, { subject: 'account', subjectId: id }, undefined, { name, role: 'trainer' });
   return { ok: true, id };
 }

@@ -2,20 +2,17 @@ import 'server-only';
 import { statSync } from 'node:fs';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import type { SaveResult } from '@/contract/save-result';
+import { refused, type SaveResult } from '@/contract/save-result';
 import type { BackupView, RecordsView } from '@/contract/views/records';
 import { backUp, backupFolder, contentsOf, listBackups, restore } from '@/data/backup';
 import { readMigrations } from '@/data/migrate';
 import { closeSharedDb, databaseFile, migrationsFolder, sharedDb } from '@/data/open-db';
 import { endAllSessions } from '@/data/queries/accounts';
-import { readIdentity } from '@/data/queries/identity';
 import { ACCOUNT_REFUSAL } from '@/messages/accounts';
 import { contentsText, DB_TROUBLE, RESTORE } from '@/messages/database';
 import { moment } from '@/messages/day';
 import { keepChanges, loadChanges } from './changes';
 import type { UseCase } from './use-case';
-
-const refused = (message: string): SaveResult => ({ ok: false, issues: [{ path: '', message }] });
 
 function toView(folder: string, name: string): BackupView {
   const file = join(folder, name);
@@ -40,7 +37,6 @@ export function loadRecords(uc: UseCase, beforeId: number | null): RecordsView |
   const folder = backupFolder(databaseFile());
   return {
     ...changes,
-    databaseId: readIdentity(uc.db),
     holds: contentsText(contentsOf(uc.db)),
     backups: listBackups(folder).map((name) => toView(folder, name)),
   };
@@ -48,9 +44,9 @@ export function loadRecords(uc: UseCase, beforeId: number | null): RecordsView |
 
 /** Copy the records as they stand. */
 export async function backUpNow(uc: UseCase): Promise<SaveResult> {
-  if (uc.actor.role !== 'owner') return refused(ACCOUNT_REFUSAL.notYours);
+  if (uc.actor.role !== 'owner') return refused('', ACCOUNT_REFUSAL.notYours);
   const file = await backUp(uc.db, backupFolder(databaseFile()), uc.nowMs);
-  keepChanges(uc, { subject: 'records', subjectId: 'records' }, {}, { backup: moment(uc.nowMs) });
+  keepChanges(uc, { subject: 'records', subjectId: 'records' }, {}, { backup: uc.nowMs });
   return { ok: true, id: file };
 }
 
@@ -59,12 +55,13 @@ export async function backUpNow(uc: UseCase): Promise<SaveResult> {
  * under another name; everybody signs in anew, since who was let in and shut out since would be forgotten.
  */
 export async function restoreBackup(uc: UseCase, name: string): Promise<SaveResult> {
-  if (uc.actor.role !== 'owner') return refused(ACCOUNT_REFUSAL.notYours);
+  if (uc.actor.role !== 'owner') return refused('', ACCOUNT_REFUSAL.notYours);
   const file = databaseFile();
   const folder = backupFolder(file);
-  if (!listBackups(folder).includes(name)) return refused(RESTORE.none(folder));
+  if (!listBackups(folder).includes(name)) return refused('', RESTORE.none(folder));
   await backUp(uc.db, folder, uc.nowMs);
-  if (!listBackups(folder).includes(name)) return refused(RESTORE.none(folder));
+  // The one that was just made may have been one too many.
+  if (!listBackups(folder).includes(name)) return refused('', RESTORE.none(folder));
   closeSharedDb();
   let done: ReturnType<typeof restore>;
   try {
@@ -72,7 +69,7 @@ export async function restoreBackup(uc: UseCase, name: string): Promise<SaveResu
   } finally {
     sharedDb();
   }
-  if (!done.ok) return refused(done.why === 'in-use' ? RESTORE.inUse(file) : DB_TROUBLE[done.why](name));
+  if (!done.ok) return refused('', done.why === 'in-use' ? RESTORE.inUse(file) : DB_TROUBLE[done.why](name));
   const db = sharedDb();
   endAllSessions(db, uc.nowMs);
   keepChanges({ ...uc, db }, { subject: 'records', subjectId: 'records' }, {}, { restored: name });

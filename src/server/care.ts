@@ -4,7 +4,7 @@ import { coversOn } from '@/core/account/care';
 import { DAY_MS } from '@/core/body/clinician-limit';
 import { careFormSchema } from '@/contract/account-form';
 import { toFieldIssues } from '@/contract/field';
-import type { SaveResult } from '@/contract/save-result';
+import { refused, type SaveResult } from '@/contract/save-result';
 import type { CareView } from '@/contract/views/account';
 import { findAccount, listAccounts } from '@/data/queries/accounts';
 import { addCover, endCover, findCare, setTrainer } from '@/data/queries/care';
@@ -14,8 +14,6 @@ import { keepChanges } from './changes';
 import { dayText, toLocalDay } from './clock';
 import { handsOver, reaches } from './reach';
 import type { UseCase } from './use-case';
-
-const refused = (path: string, message: string): SaveResult => ({ ok: false, issues: [{ path, message }] });
 
 /** Who cares for a client, for who sees them; null for who does not. */
 export function loadCare(uc: UseCase, clientId: string): CareView | null {
@@ -28,7 +26,7 @@ export function loadCare(uc: UseCase, clientId: string): CareView | null {
   return {
     trainer: nameOf(care.trainerId),
     covers: care.covers
-      .filter((c) => coversOn(c, Math.max(today, c.fromDay)))
+      .filter((c) => coversOn(c, today))
       .map((c) => ({ id: c.id, name: nameOf(c.accountId) ?? c.accountId, until: dateOf(c.untilDay) })),
     others: may
       ? accounts.filter((a) => a.endedAtMs === null && a.id !== care.trainerId).map(({ id, name }) => ({ id, name }))
@@ -56,9 +54,9 @@ export function giveClient(uc: UseCase, clientId: string, typed: unknown): SaveR
       keepChanges(uc, thing, { trainerId: care.trainerId }, { trainerId: accountId });
       return;
     }
-    const cover = { id: randomUUID(), clientId, accountId, fromDay: today, untilDay: until, grantedBy: uc.actor.id };
-    addCover(uc.db, cover, uc.nowMs);
-    keepChanges(uc, thing, {}, { cover: `${to.name}, ${dateOf(until)}` });
+    const cover = { id: randomUUID(), clientId, accountId, fromDay: today, untilDay: until };
+    addCover(uc.db, cover);
+    keepChanges(uc, thing, {}, { cover: { accountId, untilDay: until } });
   })();
   // Given away for good it is out of sight: no id to go back to.
   return { ok: true, id: reaches(uc, clientId, uc.nowMs) ? clientId : '' };
@@ -70,8 +68,8 @@ export function endCoverOf(uc: UseCase, clientId: string, coverId: string): Save
   if (!cover) return refused('', ACCOUNT_REFUSAL.noClient);
   uc.db.transaction(() => {
     endCover(uc.db, coverId, uc.nowMs);
-    const said = `${findAccount(uc.db, cover.accountId)?.name ?? cover.accountId}, ${dateOf(cover.untilDay)}`;
-    keepChanges(uc, { subject: 'care', subjectId: clientId, clientId }, { cover: said }, {});
+    const { accountId, untilDay } = cover;
+    keepChanges(uc, { subject: 'care', subjectId: clientId, clientId }, { cover: { accountId, untilDay } }, {});
   })();
   return { ok: true, id: clientId };
 }

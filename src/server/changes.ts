@@ -1,11 +1,7 @@
 import 'server-only';
 import { diffSheet } from '@/core/record/diff-sheet';
 import type { ChangeView } from '@/contract/views/account';
-import { listAccounts } from '@/data/queries/accounts';
-import { appendChanges, listChanges, type Change, type KeptChange } from '@/data/queries/changes';
-import { listClients } from '@/data/queries/clients';
-import { listGyms } from '@/data/queries/gyms';
-import { listKit } from '@/data/queries/kit';
+import { appendChanges, listChanges, namesOfAll, type Change, type KeptChange } from '@/data/queries/changes';
 import { changeText, subjectText } from '@/messages/changes';
 import { moment } from '@/messages/day';
 import { reaches } from './reach';
@@ -25,22 +21,14 @@ export function keepChanges({ db, actor, nowMs }: UseCase, thing: Thing, before:
 }
 
 function toViews(uc: UseCase, changes: readonly KeptChange[]): ChangeView[] {
-  const named = (all: readonly { readonly id: string; readonly name: string }[]) =>
-    new Map(all.map((a) => [a.id, a.name]));
-  const people = named(listAccounts(uc.db));
-  const things = new Map([
-    ...named(listClients(uc.db)),
-    ...named(listGyms(uc.db)),
-    ...named(listKit(uc.db).rows),
-    ...people,
-  ]);
+  const names = namesOfAll(uc.db);
   return changes.map((c) => {
-    const { what, before, after } = changeText(c, people);
+    const { what, before, after } = changeText(c, names);
     return {
       id: c.id,
       when: moment(c.atMs),
-      who: people.get(c.actorId) ?? c.actorId,
-      subject: subjectText(c.subject, things.get(c.clientId ?? c.subjectId) ?? null),
+      who: names.get(c.actorId) ?? c.actorId,
+      subject: subjectText(c.subject, names.get(c.clientId ?? c.subjectId) ?? null),
       what,
       before,
       after,

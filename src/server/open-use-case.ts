@@ -9,6 +9,7 @@ import { attempt } from './attempt';
 import { authenticate, noteUse } from './authenticate';
 import { COOKIE } from './session-cookie';
 import { signInPath } from './sign-in-path';
+import { useCaseOf } from './signed-in-use-case';
 import type { UseCase } from './use-case';
 
 /** The token that a request brings. */
@@ -20,7 +21,7 @@ async function findUseCase(): Promise<UseCase | null> {
   const signedIn = authenticate(db, await requestToken(), nowMs);
   if (signedIn?.state !== 'open') return null;
   noteUse(db, signedIn, nowMs);
-  return { db, actor: signedIn.actor, nowMs, sessionId: signedIn.session.id };
+  return useCaseOf(signedIn, nowMs);
 }
 
 /** For a page: who is not signed in is sent to sign in, and comes back to where they were. */

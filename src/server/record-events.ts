@@ -12,7 +12,6 @@ import { reaches } from './reach';
 import { storageTrouble } from './storage-trouble';
 import type { UseCase } from './use-case';
 import { EXPECTED } from '@/messages/expected';
-import { setupPlaceText } from '@/messages/setup-book';
 import { STORAGE_TROUBLE } from '@/messages/taps';
 
 export type RecordResult =
@@ -23,9 +22,9 @@ export type RecordResult =
       readonly issues: readonly FieldIssue[];
     };
 
-/** A set-up as its change is told: where it stood, by movement. */
+/** A set-up as its change is kept: where it stood, by movement. */
 const setupSheet = ({ movement, placement }: SavedSetup & Pick<FloorEvent, 'movement'>) => ({
-  movement: { [movement]: setupPlaceText(placement, null) },
+  movement: { [movement]: { placement } },
 });
 const NO_SETUP = { movement: {} };
 

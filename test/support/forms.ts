@@ -58,3 +58,9 @@ export const piece = (kind: string, spec: object) => ({ name: 'Piece', outOfOrde
 export const keepColumn = (db: Db, spec: object, gym = 'tidewater') =>
   savePieceForm(at(db), gym, null, piece('column', { ...COLUMN, ...spec }));
 export const issuesOf = (r: SaveResult<unknown>) => (r.ok ? [] : r.issues.map((i) => `${i.path}: ${i.message}`));
+
+/** A movement on a cable, planned today for whoever is named. */
+export const PLAN = {
+  ...{ movement: 'cable-fly-level', side: 'both', stationId: 'long-pair', attachmentId: 'd-handle' },
+  ...{ startsAt: '14:30', sets: 3, reps: 12, tempo: '3-1-2-1', load: 10, unit: 'kg' },
+};

@@ -11,7 +11,6 @@ export interface BackupView {
 
 /** What the owner sees of the records. */
 export interface RecordsView {
-  readonly databaseId: string;
   readonly holds: string;
   readonly backups: readonly BackupView[];
   readonly changes: readonly ChangeView[];

@@ -1,10 +1,9 @@
 -- Who this database is, so that a tablet does not deliver its taps to another one.
 CREATE TABLE identity (
-  one        INTEGER PRIMARY KEY CHECK (one = 1),
-  id         TEXT NOT NULL,
-  made_at_ms INTEGER NOT NULL
+  one INTEGER PRIMARY KEY CHECK (one = 1),
+  id  TEXT NOT NULL
 ) STRICT;
-INSERT INTO identity (one, id, made_at_ms) VALUES (1, lower(hex(randomblob(16))), unixepoch() * 1000);
+INSERT INTO identity (one, id) VALUES (1, lower(hex(randomblob(16))));
 
 -- Who may sign in. Never deleted, since records carry their ids: ended.
 CREATE TABLE account (
@@ -13,7 +12,6 @@ CREATE TABLE account (
   role            TEXT NOT NULL CHECK (role IN ('owner', 'trainer')),
   -- Argon2id; null where nobody signs in with a passphrase (the demo's accounts).
   passphrase_hash TEXT,
-  made_at_ms      INTEGER NOT NULL,
   ended_at_ms     INTEGER
 ) STRICT;
 
@@ -45,15 +43,13 @@ CREATE INDEX sign_in_try_by_time ON sign_in_try (at_ms);
 -- Whose client this is; null: nobody's yet, seen by the owner alone.
 ALTER TABLE client ADD COLUMN trainer_id TEXT;
 
--- Another trainer stands in for a while. Days count from 1970 as the gym's clock has them; the last day counts.
+-- Another trainer stands in for a while; who let them is in the changes. Days count from 1970 as the gym's clock has them; the last day counts.
 CREATE TABLE client_cover (
   id            TEXT PRIMARY KEY,
   client_id     TEXT NOT NULL REFERENCES client (id),
   account_id    TEXT NOT NULL REFERENCES account (id),
   from_day      INTEGER NOT NULL,
   until_day     INTEGER NOT NULL CHECK (until_day >= from_day),
-  granted_by    TEXT NOT NULL,
-  granted_at_ms INTEGER NOT NULL,
   ended_at_ms   INTEGER
 ) STRICT;
 CREATE INDEX cover_by_client ON client_cover (client_id);

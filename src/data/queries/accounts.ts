@@ -40,9 +40,9 @@ export const findAccount = (db: Db, id: string): Account | null =>
 export const findAccountByName = (db: Db, name: string): Account | null =>
   (db.prepare(`${ACCOUNT} WHERE name = ?`).get(name) as Account | undefined) ?? null;
 
-export function addAccount(db: Db, a: Omit<Account, 'endedAtMs'>, nowMs: number): void {
-  db.prepare('INSERT INTO account (id, name, role, passphrase_hash, made_at_ms) VALUES (?, ?, ?, ?, ?)').run(
-    ...[a.id, a.name, a.role, a.passphraseHash, nowMs],
+export function addAccount(db: Db, a: Omit<Account, 'endedAtMs'>): void {
+  db.prepare('INSERT INTO account (id, name, role, passphrase_hash) VALUES (?, ?, ?, ?)').run(
+    ...[a.id, a.name, a.role, a.passphraseHash],
   );
 }
 

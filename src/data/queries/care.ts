@@ -6,12 +6,11 @@ import { prepared } from '../prepared';
 export interface CoverRow extends Cover {
   readonly id: string;
   readonly clientId: string;
-  readonly grantedBy: string;
 }
 
 const COVER =
   'SELECT id, client_id AS clientId, account_id AS accountId, from_day AS fromDay, until_day AS untilDay, ' +
-  'granted_by AS grantedBy, ended_at_ms IS NOT NULL AS ended FROM client_cover';
+  'ended_at_ms IS NOT NULL AS ended FROM client_cover';
 const toCover = (row: unknown): CoverRow => {
   const { ended, ...rest } = row as Omit<CoverRow, 'ended'> & { ended: number };
   return { ...rest, ended: ended === 1 };
@@ -41,11 +40,14 @@ export function setTrainer(db: Db, clientId: string, accountId: string): void {
   db.prepare('UPDATE client SET trainer_id = ? WHERE id = ?').run(accountId, clientId);
 }
 
-export function addCover(db: Db, c: Omit<CoverRow, 'ended'>, nowMs: number): void {
-  db.prepare(
-    `INSERT INTO client_cover (id, client_id, account_id, from_day, until_day, granted_by, granted_at_ms)
-     VALUES (?, ?, ?, ?, ?, ?, ?)`,
-  ).run(c.id, c.clientId, c.accountId, c.fromDay, c.untilDay, c.grantedBy, nowMs);
+export function addCover(db: Db, c: Omit<CoverRow, 'ended'>): void {
+  db.prepare('INSERT INTO client_cover (id, client_id, account_id, from_day, until_day) VALUES (?, ?, ?, ?, ?)').run(
+    c.id,
+    c.clientId,
+    c.accountId,
+    c.fromDay,
+    c.untilDay,
+  );
 }
 
 export function endCover(db: Db, id: string, nowMs: number): void {

@@ -35,6 +35,19 @@ export function appendChanges(db: Db, changes: readonly Change[], actorId: strin
     );
 }
 
+/** What everything that can be changed is called, by id. */
+export const namesOfAll = (db: Db): ReadonlyMap<string, string> =>
+  new Map(
+    (
+      db
+        .prepare(
+          'SELECT id, name FROM client UNION ALL SELECT id, name FROM gym UNION ALL SELECT id, name FROM kit_piece ' +
+            'UNION ALL SELECT id, name FROM movement_variant UNION ALL SELECT id, name FROM account',
+        )
+        .all() as { id: string; name: string }[]
+    ).map(({ id, name }) => [id, name]),
+  );
+
 /** Which changes: of one client or of all, before one, so many at most. */
 export interface ChangesAsked {
   readonly clientId: string | null;
