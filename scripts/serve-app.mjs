@@ -48,7 +48,7 @@ function serve(request, response) {
     return;
   }
   if (gate.cookie) response.setHeader('set-cookie', gate.cookie);
-  const uc = gate.signedIn && door.useCaseOf(gate.signedIn, nowMs);
+  const uc = gate.signedIn && door.toUseCase(gate.signedIn, nowMs);
   const is = (method, path) => uc && request.method === method && request.url.split('?')[0] === path;
   if (is('POST', '/api/v1/floor-events')) void door.takeDelivery(uc)(request, response, say);
   else if (is('POST', '/api/v1/solve')) void door.takeCases(request, response, say);

@@ -24,7 +24,7 @@ import { saveScreening } from '@/server/screening';
 import { loadSet } from '@/server/set';
 import { loadSetup } from '@/server/setup';
 import type { UseCase } from '@/server/use-case';
-import { DEMO_OWNER, DEMO_TRAINER } from '../demo/world';
+import { DEMO_OWNER, DEMO_TRAINER } from '../demo/people';
 import { CLIENT } from './support/forms';
 import { asOwner, at, NOW, world } from './support/world';
 

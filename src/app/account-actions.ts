@@ -1,6 +1,5 @@
 'use server';
 import { cookies, headers } from 'next/headers';
-import { refresh } from 'next/cache';
 import type { SaveResult } from '@/contract/save-result';
 import {
   addTrainer,
@@ -21,6 +20,7 @@ import { COOKIE, cookieOptions } from '@/server/session-cookie';
 import { endCoverOf, giveClient } from '@/server/care';
 import { acting, requestToken } from '@/server/open-use-case';
 import { sharedRecords } from '@/server/records-file';
+import { refreshed } from './refreshed';
 
 const atDoor = async (): Promise<AtDoor> => ({
   db: sharedRecords(),
@@ -33,12 +33,6 @@ async function entered(entry: Entry): Promise<SaveResult> {
   if (!entry.ok) return entry;
   (await cookies()).set(COOKIE, entry.token, cookieOptions());
   return { ok: true, id: '' };
-}
-
-/** What is shown follows what was done. */
-function refreshed(result: SaveResult): SaveResult {
-  if (result.ok) refresh();
-  return result;
 }
 
 export async function createOwnerAction(typed: unknown, device: string): Promise<SaveResult> {
@@ -57,9 +51,10 @@ export async function unlockAction(typed: unknown): Promise<SaveResult> {
   return unlock(await atDoor(), await requestToken(), typed);
 }
 
-export async function signOutAction(): Promise<void> {
+export async function signOutAction(): Promise<SaveResult> {
   signOut(await atDoor(), await requestToken());
   (await cookies()).delete(COOKIE);
+  return { ok: true, id: '' };
 }
 
 export async function addTrainerAction(typed: unknown): Promise<SaveResult> {

@@ -1,5 +1,4 @@
 'use server';
-import { refresh } from 'next/cache';
 import type { SaveResult } from '@/contract/save-result';
 import type { Client } from '@/contract/views/client';
 import type { Gym, KitPiece } from '@/contract/views/kit';
@@ -9,12 +8,7 @@ import { acting } from '@/server/open-use-case';
 import { planToday } from '@/server/plan';
 import { saveScreening } from '@/server/screening';
 import { keepVariant } from '@/server/variants';
-
-/** What is shown follows what was saved. */
-function refreshed(result: SaveResult): SaveResult {
-  if (result.ok) refresh();
-  return result;
-}
+import { refreshed } from './refreshed';
 
 export async function saveClientAction(
   id: string | null,

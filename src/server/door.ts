@@ -6,6 +6,6 @@ export { LINE, openLine } from './event-line';
 export { gateOf } from './gate';
 export { closeRecords, keepBackups, openRecords } from './records-file';
 export { readServing } from './serving';
-export { useCaseOf } from './signed-in-use-case';
+export { toUseCase } from './signed-in-use-case';
 export { headersOf, refusalOf } from './web-guard';
 export { portTaken } from '@/messages/database';

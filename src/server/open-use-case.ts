@@ -9,7 +9,7 @@ import { attempt } from './attempt';
 import { authenticate, noteUse } from './authenticate';
 import { COOKIE } from './session-cookie';
 import { signInPath } from './sign-in-path';
-import { useCaseOf } from './signed-in-use-case';
+import { toUseCase } from './signed-in-use-case';
 import type { UseCase } from './use-case';
 
 /** The token that a request brings. */
@@ -21,7 +21,7 @@ async function findUseCase(): Promise<UseCase | null> {
   const signedIn = authenticate(db, await requestToken(), nowMs);
   if (signedIn?.state !== 'open') return null;
   noteUse(db, signedIn, nowMs);
-  return useCaseOf(signedIn, nowMs);
+  return toUseCase(signedIn, nowMs);
 }
 
 /** For a page: who is not signed in is sent to sign in, and comes back to where they were. */

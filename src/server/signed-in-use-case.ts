@@ -4,7 +4,7 @@ import type { SignedIn } from './authenticate';
 import type { UseCase } from './use-case';
 
 /** A use case of who is signed in, at the server's own door. */
-export const useCaseOf = ({ actor, session }: SignedIn, nowMs: number): UseCase => ({
+export const toUseCase = ({ actor, session }: SignedIn, nowMs: number): UseCase => ({
   db: sharedDb(),
   actor,
   nowMs,

@@ -1,7 +1,8 @@
 import type { Actor } from '@/contract/actor';
 import { openDb, type Db } from '@/data/open-db';
 import type { UseCase } from '@/server/use-case';
-import { DEMO_OWNER, DEMO_TRAINER, loadDemoWorld } from '../../demo/world';
+import { DEMO_OWNER, DEMO_TRAINER } from '../../demo/people';
+import { loadDemoWorld } from '../../demo/world';
 
 /** The morning on which the demo world is tested. */
 export const NOW = new Date('2026-11-24T09:20:00').getTime();

@@ -1,12 +1,12 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
-import account from '@/features/account/account.module.css';
+import lists from '@/features/shell/lists.module.css';
 import { Backups } from '@/features/records/backups';
 import { ChangeTable } from '@/features/records/change-table';
 import { loadRecords } from '@/server/backups';
 import { openUseCase } from '@/server/open-use-case';
-import { WORDS } from '@/messages/screens/account';
+import { WORDS } from '@/messages/screens/records';
 import { backUpNowAction, restoreBackupAction } from '../account-actions';
 import { readAsked, type Asked } from '../asked';
 
@@ -22,19 +22,19 @@ export default async function Records({ searchParams }: { readonly searchParams:
       <h1>{WORDS.records}</h1>
       <p>
         {WORDS.recordsText(view.holds)}{' '}
-        <Link className={account.link} href="/people">
+        <Link className={lists.link} href="/people">
           {WORDS.people}
         </Link>
       </p>
-      <section className={account.section}>
+      <section className={lists.section}>
         <h2>{WORDS.backups}</h2>
         <Backups backups={view.backups} backUpNow={backUpNowAction} restore={restoreBackupAction} />
       </section>
-      <section className={account.section} id="changes">
+      <section className={lists.section} id="changes">
         <h2>{WORDS.changes}</h2>
         <ChangeTable changes={view.changes} named label={WORDS.changes} />
         {view.next !== null && (
-          <Link className={account.link} href={`/records?before=${view.next}#changes`}>
+          <Link className={lists.link} href={`/records?before=${view.next}#changes`}>
             {WORDS.older}
           </Link>
         )}

@@ -1,24 +1,25 @@
 'use client';
-import { Button, PasswordInput, useMantineColorScheme } from '@mantine/core';
+import { Alert, Button, PasswordInput, useMantineColorScheme } from '@mantine/core';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { SaveResult } from '@/contract/save-result';
 import type { AccountView } from '@/contract/views/account';
 import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
+import { useDeed } from '@/features/shell/use-deed';
 import { useSavedForm } from '@/features/shell/use-saved-form';
 import { useOutboxState } from '@/offline/use-outbox';
 import { forgetPages } from '@/offline/who-is-here';
 import { WORDS } from '@/messages/screens/account';
 import { DeviceList } from './device-list';
 import { PassphraseForm } from './passphrase-form';
-import styles from './account.module.css';
+import styles from '@/features/shell/lists.module.css';
 
 type Save = (typed: unknown) => Promise<SaveResult>;
 
 interface Props {
   readonly view: AccountView;
-  readonly signOut: () => Promise<void>;
+  readonly signOut: () => Promise<SaveResult>;
   readonly choosePin: Save;
   readonly changePassphrase: Save;
   readonly endDevice: (id: string) => Promise<SaveResult>;
@@ -59,11 +60,9 @@ function PinForm({ choosePin, hasPin }: Pick<Props, 'choosePin'> & { readonly ha
 export function AccountPage({ view, signOut, choosePin, changePassphrase, endDevice }: Props) {
   const { waiting } = useOutboxState();
   const { toggleColorScheme } = useMantineColorScheme();
-  const leave = async (): Promise<void> => {
-    await signOut();
-    await forgetPages();
-    location.assign('/sign-in');
-  };
+  const { busy, trouble, run } = useDeed();
+  // Only who is signed out leaves: without a way to the server the device would stay signed in there.
+  const leave = (): void => run(signOut, () => void forgetPages().then(() => location.assign('/sign-in')));
   return (
     <>
       <p>{WORDS.signedInAs(view.name, WORDS[view.role])}</p>
@@ -79,10 +78,13 @@ export function AccountPage({ view, signOut, choosePin, changePassphrase, endDev
         </p>
       )}
       <div className={styles.line}>
-        <Button onClick={() => void leave()}>{WORDS.signOut}</Button>
+        <Button loading={busy} onClick={leave}>
+          {WORDS.signOut}
+        </Button>
         <span className={styles.quiet}>{WORDS.signOutText(waiting ?? 0)}</span>
       </div>
-      <div className={styles.line}>
+      {trouble && <Alert>{trouble}</Alert>}
+      <div className={styles.onPhone}>
         <Button variant="outline" onClick={toggleColorScheme}>
           {WORDS.dayOrNight}
         </Button>

@@ -1,10 +1,10 @@
 'use client';
-import { Button } from '@mantine/core';
-import { useTransition } from 'react';
+import { Alert, Button } from '@mantine/core';
 import type { SaveResult } from '@/contract/save-result';
 import type { DeviceView } from '@/contract/views/account';
+import { useDeed } from '@/features/shell/use-deed';
 import { WORDS } from '@/messages/screens/account';
-import styles from './account.module.css';
+import styles from '@/features/shell/lists.module.css';
 
 interface Props {
   readonly devices: readonly DeviceView[];
@@ -13,31 +13,30 @@ interface Props {
 
 /** Devices that are signed in, each with the way out. */
 export function DeviceList({ devices, endDevice }: Props) {
-  const [busy, start] = useTransition();
+  const { busy, trouble, run } = useDeed();
   return (
-    <ul className={styles.devices}>
-      {devices.map((d) => (
-        <li key={d.id}>
-          <span>
-            {d.device}
-            {d.here ? `, ${WORDS.thisOne}` : ''}
-            {d.hasPin ? `, ${WORDS.hasPin}` : ''}
-            <small className={styles.quiet}>
-              {' '}
-              {WORDS.begun} {d.begun}, {WORDS.seen} {d.seen}
-            </small>
-          </span>
-          {!d.here && (
-            <Button
-              variant="outline"
-              disabled={busy}
-              onClick={() => start(async () => void (await endDevice(d.id).catch(() => null)))}
-            >
-              {WORDS.signOutDevice}
-            </Button>
-          )}
-        </li>
-      ))}
-    </ul>
+    <>
+      {trouble && <Alert>{trouble}</Alert>}
+      <ul className={styles.devices}>
+        {devices.map((d) => (
+          <li key={d.id}>
+            <span>
+              {d.device}
+              {d.here ? `, ${WORDS.thisOne}` : ''}
+              {d.hasPin ? `, ${WORDS.hasPin}` : ''}
+              <small className={styles.quiet}>
+                {' '}
+                {WORDS.begun} {d.begun}, {WORDS.seen} {d.seen}
+              </small>
+            </span>
+            {!d.here && (
+              <Button variant="outline" disabled={busy} onClick={() => run(() => endDevice(d.id))}>
+                {WORDS.signOutDevice}
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }

@@ -1,15 +1,16 @@
 'use client';
-import { Button, PasswordInput, TextInput } from '@mantine/core';
+import { Alert, Button, PasswordInput, TextInput } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import type { SaveResult } from '@/contract/save-result';
 import type { DoorView } from '@/contract/views/account';
 import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
+import { useDeed } from '@/features/shell/use-deed';
 import { useSavedForm } from '@/features/shell/use-saved-form';
 import { forgetPages } from '@/offline/who-is-here';
 import { WORDS } from '@/messages/screens/account';
 import forms from '@/features/shell/forms.module.css';
-import styles from './account.module.css';
+import styles from '@/features/shell/lists.module.css';
 
 type Save = (typed: unknown) => Promise<SaveResult>;
 
@@ -79,18 +80,23 @@ function UnlockForm({ to, unlock, hasPin }: Pick<Props, 'to' | 'unlock'> & { has
 }
 
 function DemoDoor({ view, to, signInToDemo }: Pick<Props, 'view' | 'to' | 'signInToDemo'>) {
-  const [busy, setBusy] = useState(false);
-  const goIn = async (id: string): Promise<void> => {
-    setBusy(true);
-    const entered = await signInToDemo(id, deviceName()).catch(() => null);
-    if (entered?.ok) goTo(to);
-    else setBusy(false);
-  };
+  const { busy, trouble, run } = useDeed();
   return (
     <section aria-label={WORDS.demoTitle} className={styles.narrow}>
       <p>{WORDS.demoText}</p>
+      {trouble && <Alert>{trouble}</Alert>}
       {view.demo.map((d) => (
-        <Button key={d.id} className={styles.goIn} loading={busy} onClick={() => void goIn(d.id)}>
+        <Button
+          key={d.id}
+          className={styles.goIn}
+          loading={busy}
+          onClick={() =>
+            run(
+              () => signInToDemo(d.id, deviceName()),
+              () => goTo(to),
+            )
+          }
+        >
           {WORDS.goInAs(d.name, WORDS[d.role])}
         </Button>
       ))}

@@ -6,7 +6,7 @@ import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm } from '@/features/shell/use-saved-form';
 import { WORDS } from '@/messages/screens/account';
-import styles from './account.module.css';
+import styles from '@/features/shell/lists.module.css';
 
 interface Props {
   /** One's own asks for the one before. */

@@ -1,16 +1,17 @@
 'use client';
 import { Alert, Button, PasswordInput, TextInput } from '@mantine/core';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import type { SaveResult } from '@/contract/save-result';
 import type { PersonView } from '@/contract/views/account';
 import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
+import { useDeed } from '@/features/shell/use-deed';
 import { useSavedForm } from '@/features/shell/use-saved-form';
 import { WORDS } from '@/messages/screens/account';
 import forms from '@/features/shell/forms.module.css';
 import { DeviceList } from './device-list';
 import { PassphraseForm } from './passphrase-form';
-import styles from './account.module.css';
+import styles from '@/features/shell/lists.module.css';
 
 interface Props {
   readonly people: readonly PersonView[];
@@ -27,13 +28,7 @@ function Person({
   endDevice,
 }: Omit<Props, 'people' | 'addTrainer'> & { person: PersonView }) {
   const { id, name, role, ended, clients, devices } = person;
-  const [busy, start] = useTransition();
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const change = (): void =>
-    start(async () => {
-      const done = await endAccount(id, !ended).catch(() => null);
-      setTrouble(done && !done.ok ? done.issues.map((i) => i.message).join(' ') : null);
-    });
+  const { busy, trouble, run } = useDeed();
   return (
     <li>
       <div className={styles.line}>
@@ -43,7 +38,7 @@ function Person({
           {ended ? `, ${WORDS.ended}` : ''}
         </span>
         {role === 'trainer' && (
-          <Button variant="outline" disabled={busy} onClick={change}>
+          <Button variant="outline" disabled={busy} onClick={() => run(() => endAccount(id, !ended))}>
             {ended ? WORDS.letIn : WORDS.end}
           </Button>
         )}

@@ -1,14 +1,15 @@
 'use client';
-import { Button, NativeSelect, TextInput } from '@mantine/core';
-import { useState, useTransition } from 'react';
+import { Alert, Button, NativeSelect, TextInput } from '@mantine/core';
+import { useState } from 'react';
 import type { SaveResult } from '@/contract/save-result';
 import type { CareView } from '@/contract/views/account';
 import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
+import { useDeed } from '@/features/shell/use-deed';
 import { useSavedForm } from '@/features/shell/use-saved-form';
-import { WORDS } from '@/messages/screens/account';
+import { WORDS } from '@/messages/screens/records';
 import forms from '@/features/shell/forms.module.css';
-import styles from '../account/account.module.css';
+import styles from '@/features/shell/lists.module.css';
 
 interface Props {
   readonly care: CareView;
@@ -19,7 +20,7 @@ interface Props {
 /** In whose care a client is, who stands in, and giving them to another trainer. */
 export function CarePanel({ care, give, callOff }: Props) {
   const [saved, setSaved] = useState(false);
-  const [busyOff, start] = useTransition();
+  const off = useDeed();
   const { form, onSubmit, busy, trouble } = useSavedForm(
     { accountId: care.others[0]?.id ?? '', how: 'while', until: care.inAWeek },
     () => [],
@@ -36,15 +37,12 @@ export function CarePanel({ care, give, callOff }: Props) {
     <section className={styles.section} aria-label={WORDS.care} id="care">
       <h2>{WORDS.care}</h2>
       <p>{WORDS.trainerIs(care.trainer)}</p>
+      {off.trouble && <Alert>{off.trouble}</Alert>}
       {care.covers.map((c) => (
         <div key={c.id} className={styles.line}>
           <span>{WORDS.standsIn(c.name, c.until)}</span>
           {care.may && (
-            <Button
-              variant="outline"
-              disabled={busyOff}
-              onClick={() => start(async () => void (await callOff(c.id).catch(() => null)))}
-            >
+            <Button variant="outline" disabled={off.busy} onClick={() => off.run(() => callOff(c.id))}>
               {WORDS.callOff}
             </Button>
           )}

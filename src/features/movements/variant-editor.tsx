@@ -11,7 +11,7 @@ import { toFieldIssues } from '@/contract/field';
 import { variantFormSchema } from '@/contract/variant-form';
 import { GRIP_NAME } from '@/messages/movements';
 import { SAVE_TROUBLE } from '@/messages/saving';
-import { saveTroubleOf } from '../shell/save-trouble';
+import { saveTroubleOf, wholeTrouble } from '../shell/save-trouble';
 import { WordedSlider } from '@/features/shell/worded-slider';
 import styles from './movements.module.css';
 import { percent } from '@/messages/numbers';
@@ -122,9 +122,8 @@ function useKeeping({ entry, options, variant, keep, onKept }: Omit<Props, 'armP
     start(async () => {
       try {
         const result = await keep(typed);
-        setIssues(
-          result.ok ? [] : result.trouble ? [{ path: 'server', message: SAVE_TROUBLE[result.trouble] }] : result.issues,
-        );
+        const whole = result.ok ? null : wholeTrouble(result);
+        setIssues(result.ok ? [] : whole === null ? result.issues : [{ path: 'server', message: whole }]);
         setKept(result.ok);
         if (result.ok) onKept(result.id);
       } catch (error) {

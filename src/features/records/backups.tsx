@@ -1,13 +1,12 @@
 'use client';
 import { Alert, Button, Table } from '@mantine/core';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import type { SaveResult } from '@/contract/save-result';
 import type { BackupView } from '@/contract/views/records';
 import { forgetPages } from '@/offline/who-is-here';
-import { SAVE_TROUBLE } from '@/messages/saving';
-import { WORDS } from '@/messages/screens/account';
-import { saveTroubleOf } from '../shell/save-trouble';
-import styles from '../account/account.module.css';
+import { WORDS } from '@/messages/screens/records';
+import { useDeed } from '../shell/use-deed';
+import styles from '@/features/shell/lists.module.css';
 
 interface Props {
   readonly backups: readonly BackupView[];
@@ -25,7 +24,7 @@ interface SureProps {
 /** Asked once more before what is there is replaced. */
 function Sure({ asked, busy, onYes, onNo }: SureProps) {
   return (
-    <Alert role="alertdialog" aria-label={WORDS.restore}>
+    <Alert role="alertdialog" aria-label={WORDS.restore} className={styles.asked}>
       <p>{WORDS.restoreSure(asked.when)}</p>
       <div className={styles.line}>
         <Button loading={busy} onClick={onYes}>
@@ -41,21 +40,8 @@ function Sure({ asked, busy, onYes, onNo }: SureProps) {
 
 /** Copies of the records: one more now, or one of them back. */
 export function Backups({ backups, backUpNow, restore }: Props) {
-  const [busy, start] = useTransition();
+  const { busy, trouble, run } = useDeed();
   const [asked, setAsked] = useState<BackupView | null>(null);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const run = (does: () => Promise<SaveResult>, then: () => void): void =>
-    start(async () => {
-      try {
-        const done = await does();
-        if (done.ok) then();
-        setTrouble(
-          done.ok ? null : done.trouble ? SAVE_TROUBLE[done.trouble] : done.issues.map((i) => i.message).join(' '),
-        );
-      } catch (error) {
-        setTrouble(SAVE_TROUBLE[saveTroubleOf(error)]);
-      }
-    });
   const notNow = (): void => setAsked(null);
   // Pages of the records before are no longer true.
   const begin = (): void => void forgetPages().then(() => location.assign('/sign-in'));
@@ -64,7 +50,7 @@ export function Backups({ backups, backUpNow, restore }: Props) {
       <p>{WORDS.backupsText}</p>
       {trouble && <Alert>{trouble}</Alert>}
       <div className={styles.line}>
-        <Button loading={busy} onClick={() => run(backUpNow, () => undefined)}>
+        <Button loading={busy} onClick={() => run(backUpNow)}>
           {WORDS.backUpNow}
         </Button>
       </div>

@@ -1,8 +1,8 @@
 'use client';
 import { Table } from '@mantine/core';
 import type { ChangeView } from '@/contract/views/account';
-import { WORDS } from '@/messages/screens/account';
-import styles from '../account/account.module.css';
+import { WORDS } from '@/messages/screens/records';
+import styles from '@/features/shell/lists.module.css';
 
 interface Props {
   readonly changes: readonly ChangeView[];

@@ -1,10 +1,10 @@
 'use client';
 import { useForm } from '@mantine/form';
 import type { FieldIssue } from '@/contract/field';
-import type { SaveResult } from '@/contract/save-result';
+import type { Refused, SaveResult } from '@/contract/save-result';
 import { v4 as newId } from 'uuid';
 import { whoIsHere } from '@/offline/who-is-here';
-import { saveTroubleOf } from './save-trouble';
+import { saveTroubleOf, wholeTrouble } from './save-trouble';
 import { useEffect, useRef, useState, useTransition } from 'react';
 import { SAVE_TROUBLE } from '@/messages/saving';
 
@@ -81,21 +81,10 @@ function useDraft<T, V>(
   }, [sheet, setFrom]);
 }
 
-type Refused<V> = SaveResult<V> & { readonly ok: false };
-
 /** Tell what is wrong at its field, and go to the first. */
 function showIssues(form: { setErrors: (e: Record<string, string>) => void }, issues: readonly FieldIssue[]): void {
   form.setErrors(Object.fromEntries(issues.map((i) => [i.path, i.message])));
   requestAnimationFrame(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
-}
-
-/** What is said of a save over the whole form; null where its fields say all. */
-function troubleText<V>(result: SaveResult<V>): string | null {
-  if (result.ok) return null;
-  if (result.trouble) return SAVE_TROUBLE[result.trouble];
-  // Where somebody else changed the same it is told whole, since not every part has a field of its own.
-  const whole = result.next !== undefined || result.issues.some((i) => i.path === '');
-  return whole ? result.issues.map((i) => i.message).join(' ') : null;
 }
 
 /**
@@ -151,7 +140,7 @@ export function useSavedForm<T extends Record<string, unknown>, V = never>(
     start(async () => {
       try {
         const result = await save(values, from.opened, from.key);
-        setTrouble(troubleText(result));
+        setTrouble(result.ok ? null : wholeTrouble(result));
         if (!result.ok) return refuse(result);
         settle(values, result.kept);
         onSaved(result.id, form.reset);

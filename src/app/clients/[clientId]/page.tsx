@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
-import account from '@/features/account/account.module.css';
+import lists from '@/features/shell/lists.module.css';
 import { CarePanel } from '@/features/client/care-panel';
 import { ClientSheet } from '@/features/client/client-sheet';
 import { ScreeningForm } from '@/features/client/screening-form';
@@ -12,7 +12,7 @@ import { loadClient } from '@/server/clients';
 import { openUseCase } from '@/server/open-use-case';
 import { endCoverAction, giveClientAction } from '../../account-actions';
 import { saveClientAction, saveScreeningAction } from '../../actions';
-import { WORDS as ACCOUNT_WORDS } from '@/messages/screens/account';
+import { WORDS as RECORDS_WORDS } from '@/messages/screens/records';
 import { WORDS } from '@/messages/screens/pages';
 
 export default async function ClientPage({ params }: { readonly params: Promise<{ clientId: string }> }) {
@@ -44,10 +44,10 @@ export default async function ClientPage({ params }: { readonly params: Promise<
           callOff={endCoverAction.bind(null, client.id)}
         />
       )}
-      <details className={`${forms.fold} ${account.history}`}>
-        <summary>{ACCOUNT_WORDS.history}</summary>
-        <p>{ACCOUNT_WORDS.historyText}</p>
-        <ChangeTable changes={history} named={false} label={ACCOUNT_WORDS.history} />
+      <details className={`${forms.fold} ${lists.history}`}>
+        <summary>{RECORDS_WORDS.history}</summary>
+        <p>{RECORDS_WORDS.historyText}</p>
+        <ChangeTable changes={history} named={false} label={RECORDS_WORDS.history} />
       </details>
     </div>
   );
