@@ -117,6 +117,11 @@ test('taps of a trainer who signs out wait for them, unsent and unseen by the ne
   await expect(page.getByTestId('waiting')).toContainText('3 taps waiting');
   await page.getByRole('link', { name: /^Marit/ }).click();
   await expect(page.getByText('3 taps are not sent yet')).toBeVisible();
+  // Without a way to the server nobody is signed out there, and it says so.
+  await page.context().setOffline(true);
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByText('there is no way to the server')).toBeVisible();
+  await page.context().setOffline(false);
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page).toHaveURL(`${app.url}/sign-in`);
   await expect.poll(() => keptPages(page)).toEqual([]);
@@ -244,6 +249,9 @@ test('back to a backup from the interface: what came since is kept aside, and ev
   await page.getByRole('button', { name: 'Restore it' }).click();
   await expect(page).toHaveURL(`${app.url}/sign-in`);
   await page.getByRole('button', { name: /^Go in as .*, owner$/ }).click();
+  // The page that is entered is loaded whole, before another one is asked for.
+  await expect(page.getByRole('link', { name: 'Records' })).toBeVisible();
+  await page.waitForLoadState();
   await page.goto(`${app.url}/clients/sefina`);
   await expect(page.getByLabel('Note, shown on the floor')).toHaveValue(/^First month/);
   await page.goto(`${app.url}/records`);

@@ -231,6 +231,7 @@ test('plain http under a name of the gym’s network: a set runs, and nothing fa
   page.on('pageerror', (e) => faults.push(e.message));
   await page.goto(`${url}/set/${itemId('wilhelmina', 3)}`);
   await page.getByRole('button', { name: /^Go in as Marit/ }).click();
+  await expect(page.getByRole('button', { name: /^Start set/ })).toBeEnabled();
   expect(await page.evaluate(() => [window.isSecureContext, typeof crypto.randomUUID])).toEqual([false, 'undefined']);
   await page.getByRole('button', { name: /^Start set/ }).click();
   await page.locator('[data-fault]').first().click();
