@@ -80,9 +80,14 @@ describe.each(STATURES)('every movement in the case format, %d m', (h) => {
       }
     } else expect([best.hole, best.tolerance, best.cost]).toEqual([null, null, null]);
     for (const rule of e.ruled) {
-      const kind = { notch: 'notch', block: 'block', seatHole: 'seat-hole', backHole: 'back-hole', trunkDeg: 'hinge' }[
-        rule.setting
-      ];
+      const kind = {
+        notch: 'notch',
+        block: 'block',
+        seatHole: 'seat-hole',
+        backHole: 'back-hole',
+        trunkDeg: 'hinge',
+        pinM: 'pins',
+      }[rule.setting];
       const measured = !(e.load.kind === 'machine' && !kit.machines[e.load.machine]);
       if (measured) expect(best.settings.map((s) => s.kind)).toContain(kind);
     }

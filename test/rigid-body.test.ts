@@ -3,7 +3,6 @@ import { FOREARM_HAND_MASS, UPPER_ARM_MASS } from '@/core/body/segment-mass';
 import { toBody } from '@/core/geometry/rotation';
 import { add, cross, dot, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { evaluatePlacement } from '@/core/setup/evaluate';
-import { limbOf } from '@/core/setup/setup-problem';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import { COLUMN, FLIES, problemOf } from './support/fixtures';
 import { momentByLibrary, startLibrary, STUB_KG } from './support/rigid-limb';
@@ -26,7 +25,7 @@ describe.each(FLIES)('%s: forces and moments on held poses against a rigid-body 
     const e = evaluatePlacement(p, place);
     const { body } = p;
     for (const side of ['left', 'right'] as const) {
-      const { path: arm, target } = limbOf(p, side);
+      const { path: arm, target } = p.limbAt(side, place);
       const q = toBody(pulleyAt(COLUMN, place.hole, side), {
         x: place.standX,
         z: place.standZ,

@@ -42,11 +42,13 @@ const MACHINE: Posture = { kind: 'leg-machine', seatHeightM: 0.5, backDeg: 80, t
  * Mass that keeps the inertia tensor of a lone forearm well conditioned for a library that counts in single precision.
  */
 const BALLAST_KG = 0.2;
+/** A load that is known wherever the hand is. */
+type Steady = Exclude<Load, { kind: 'samples' }>;
 const BAR = { barKg: 20, barM: 2.2, platesKg: 40, platesAtM: 2 };
 
-const cable = (pulley: Vec3): Load => ({ kind: 'cable', pulley, tensionN: 250, attachmentM: 0.14 });
-const landmine: Load = { kind: 'landmine', pivot: [2, 0.1, 0.2], bar: BAR, share: 0.5 };
-const band: Load = {
+const cable = (pulley: Vec3): Steady => ({ kind: 'cable', pulley, tensionN: 250, attachmentM: 0.14 });
+const landmine: Steady = { kind: 'landmine', pivot: [2, 0.1, 0.2], bar: BAR, share: 0.5 };
+const band: Steady = {
   kind: 'band',
   anchor: [1.2, 0.3, 0.4],
   restM: 0.4,
@@ -57,7 +59,7 @@ const band: Load = {
   ],
 };
 
-const POSES: readonly (readonly [string, Posture, KeyframePath, JointAction, Load])[] = [
+const POSES: readonly (readonly [string, Posture, KeyframePath, JointAction, Steady])[] = [
   ['cable, row', { kind: 'seated', seatHeightM: 0.3, backDeg: 90 }, ROW, 'shoulder.extension', cable([1.8, 0.8, 0.2])],
   ['cable, raise across the body', STANDING, RAISE, 'shoulder.abduction', cable([0.2, 0.3, -0.9])],
   ['weight, curl at the elbow', STANDING, CURL, 'elbow.flexion', { kind: 'weight', massKg: 12 }],

@@ -5,7 +5,6 @@ import { evaluatePlacement } from '@/core/setup/evaluate';
 import { length, subtract } from '@/core/geometry/vector';
 import { toFloor } from '@/core/geometry/rotation';
 import { toRad } from '@/core/units/angle';
-import { limbOf } from '@/core/setup/setup-problem';
 import { findStation, listKit, saveKit } from '@/data/queries/kit';
 import { loadUnit } from '@/server/load-steps';
 import { loadItem } from '@/server/item-context';
@@ -31,7 +30,7 @@ describe('how far the stack goes', () => {
       const search = searchOf(found.posed!);
       const placement = found.placement!;
       const side = evaluatePlacement(search, placement).worse;
-      const { path } = limbOf(search, side);
+      const { path } = search.limbAt(side, placement);
       const stand = { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) };
       const cableM = path.contact.map((g) => length(subtract(toFloor(g, stand), search.pulley(placement, side))));
       expect(stackTravelM).toBeCloseTo((Math.max(...cableM) - Math.min(...cableM)) / ratio, 9);

@@ -6,8 +6,6 @@ import type { Placement } from '@/core/setup/setup-problem';
 import type { Dot } from '@/drawing/capsule';
 import { elevationView, MARGIN, type View } from '@/drawing/view';
 import { buildMovementScene, extentOf, movementWindow } from '@/drawing/movement-scene';
-import { anchorOf } from '@/core/book/entry-load';
-import { entryBodyAt } from '@/core/book/pose-entry';
 import { holeHeightM } from '@/core/kit/column';
 import { kgToGrams } from '@/core/units/mass';
 import { buildSetupFigure, buildSetupLines, windowFor } from '@/drawing/setup-scene';
@@ -83,7 +81,7 @@ function columnDrawing(posed: PosedQuestion, placement: Placement): CardModel['d
   const search = searchOf(posed);
   const w = windowFor(search, placement);
   const view = elevationView(w, fitting(w));
-  const figure = buildSetupFigure(search, placement, restOn(posed.entry), view);
+  const figure = buildSetupFigure(search, placement, placement, restOn(posed.entry), view);
   const { cables } = buildSetupLines(search, placement, view);
   const { column } = search.input;
   const foot = view.project([0, 0, 0]);
@@ -106,11 +104,11 @@ function columnDrawing(posed: PosedQuestion, placement: Placement): CardModel['d
 /** A movement without a column, at its finish. */
 function movementDrawing(from: PosedQuestion): CardModel['drawing'] {
   const { entry, shown: side } = from;
-  const { body, kit } = from.question;
+  const { body } = from.question;
   const { posed } = shownLimb(from);
   const both = entry.hands === 'two';
-  const anchor = anchorOf(entry, posed, kit);
-  const poses = [0, MIDDLE_SAMPLE, LAST_SAMPLE].map((i) => entryBodyAt(entry, body, posed, side, kit.surfaces, i));
+  const { anchor } = posed;
+  const poses = [0, MIDDLE_SAMPLE, LAST_SAMPLE].map((i) => posed.bodyAt(i));
   const w = movementWindow([...extentOf(poses, posed.path, both, null, null), ...(anchor ? [anchor] : [])], null);
   const view = elevationView(w, fitting(w));
   const scene = buildMovementScene(

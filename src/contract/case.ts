@@ -39,7 +39,13 @@ const plain = z.strictObject({
   client: z.strictObject(bodyFields),
   station: stationSchema.prefault({}),
   attachment: z
-    .strictObject({ lengthM: numberBetween(0, 1, 'm') })
+    .strictObject({
+      lengthM: numberBetween(0, 1, 'm'),
+      handsM: z
+        .tuple([numberBetween(0, 2, 'm'), numberBetween(0, 2, 'm')])
+        .optional()
+        .describe('narrowest and widest hand to hand; left out: as usual for its kind'),
+    })
     .optional()
     .describe('needed by every movement that hangs on a cable'),
   movement: movementSchema,
@@ -83,6 +89,8 @@ export const caseSchema = plain.superRefine((c, ctx) => {
   if (column)
     checkColumn(column, c.client.measuredM.shoulderBreadth ?? LENGTH_RATIO.shoulderBreadth * c.client.statureM, report);
   else if (onCable) report(['station', 'column'], EXPECTED.cableObject);
+  if (c.attachment?.handsM && c.attachment.handsM[0] > c.attachment.handsM[1])
+    report(['attachment', 'handsM', 1], EXPECTED.atLeastM(c.attachment.handsM[0]));
   if (onCable && !c.attachment) report(['attachment'], EXPECTED.cableObject);
   if (room.minDistanceM >= room.maxDistanceM) report(['station', 'room', 'maxDistanceM'], EXPECTED.overMinDistance);
   if (!worksOn(entry, c.side)) report(['side'], entry.hands === 'two' ? EXPECTED.bothSides : EXPECTED.oneSide);

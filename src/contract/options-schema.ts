@@ -1,9 +1,19 @@
 import { z } from 'zod';
 import { GRIPS, type BookEntry } from '@/core/book/book-entry';
 import type { ClientFit } from '@/core/book/client-fit';
-import { hasNotch, hasSeatHole, usualOptions, type EntryOptions } from '@/core/book/entry-options';
+import {
+  hasFeet,
+  hasLean,
+  hasNotch,
+  hasPins,
+  hasSeatHole,
+  usualOptions,
+  type EntryOptions,
+} from '@/core/book/entry-options';
 import { PRACTICE_QUESTIONS, practicesOf, sidesOfPractice, type PracticeChoice } from '@/core/book/practice';
 import { SHORTEST_SHARE } from '@/core/book/pose-entry';
+import { hasGripWidth } from '@/core/book/hand-width';
+import { FOOT_PLACES } from '@/core/book/foot-place';
 import { followsArmPath } from '@/core/book/arm-path';
 import { PEAK_TARGETS } from '@/core/movement/peak-target';
 import { FRONT_FEET } from '@/core/movement/sweep-path';
@@ -28,6 +38,12 @@ export const choiceFields = {
   tuckDeg: numberBetween(-45, 45, 'degrees').describe(
     'upper arm nearer to the side at the finish; negative: further out',
   ),
+  gripWidthM: numberBetween(0.05, 1.4, 'm')
+    .nullable()
+    .describe('hand to hand on a bar, instead of the movement’s rule'),
+  feet: oneOf(FOOT_PLACES).nullable().describe('place of the feet on a leg press plate; null for the middle'),
+  pinM: numberBetween(0.1, 1.2, 'm').nullable().describe('height of the pins that a bar starts from'),
+  leanDeg: numberBetween(10, 75, 'degrees').nullable().describe('lean back on straps, from upright'),
   backDeg: numberBetween(-20, 90, 'degrees').nullable().describe('angle of the bench’s back instead of the rule’s'),
   seatHole: wholeBetween(1, 40)
     .nullable()
@@ -76,6 +92,10 @@ export function optionGaps(
   if (o.armPathDeg != null && !followsArmPath(e)) report(['armPathDeg'], EXPECTED.noArmPath);
   if (o.tuckDeg !== undefined && o.tuckDeg !== 0 && e.path.kind !== 'arm')
     report(['tuckDeg'], EXPECTED.noneForMovement);
+  if (o.gripWidthM != null && !hasGripWidth(e)) report(['gripWidthM'], EXPECTED.noneForMovement);
+  if (o.feet != null && !hasFeet(e)) report(['feet'], EXPECTED.noneForMovement);
+  if (o.pinM != null && !hasPins(e)) report(['pinM'], EXPECTED.noneForMovement);
+  if (o.leanDeg != null && !hasLean(e)) report(['leanDeg'], EXPECTED.noneForMovement);
   if (o.backDeg != null && !hasNotch(e)) report(['backDeg'], EXPECTED.noBenchAngle);
   if (o.seatHole != null && !hasSeatHole(e)) report(['seatHole'], EXPECTED.noSeatHole);
   if ((o.stopAt ?? 1) - (o.startAt ?? 0) < SHORTEST_SHARE) report(['stopAt'], EXPECTED.moreThanStart(SHORTEST_SHARE));
@@ -96,6 +116,10 @@ export function toOptions(e: BookEntry, o: OptionsCase, fit: ClientFit): EntryOp
     grip: o.grip ?? null,
     armPathDeg: o.armPathDeg ?? null,
     tuckDeg: o.tuckDeg ?? 0,
+    gripWidthM: o.gripWidthM ?? null,
+    feet: o.feet ?? null,
+    leanDeg: o.leanDeg ?? null,
+    pinM: o.pinM ?? null,
     backDeg: o.backDeg ?? null,
     seatHole: o.seatHole ?? null,
     startAt: o.startAt ?? own.startAt,

@@ -64,6 +64,11 @@ const landmineSchema = z.strictObject({
   platesAtM: numberBetween(0.5, 2.5, 'm'),
 });
 
+const strapsSchema = z.strictObject({
+  anchorM: numberBetween(0.1, 4, 'm'),
+  strapM: numberBetween(0.2, 3, 'm').describe('from the anchor to the middle of the hand'),
+});
+
 const bandSchema = z
   .strictObject({
     restM: numberBetween(0.05, 3, 'm'),
@@ -92,6 +97,7 @@ export const stationSchema = z.strictObject({
   preacher: preacherSchema.optional(),
   machine: machineSchema.optional(),
   landmine: landmineSchema.optional(),
+  straps: strapsSchema.optional(),
   band: bandSchema.optional().describe('the band of an assisted pull-up, from the bar to the foot'),
   bandKg: numberBetween(0, 100, 'kg').optional().describe('help of a band that is not measured, both hands together'),
 });
@@ -105,6 +111,7 @@ export function toStationKit(s: StationCase): StationKit {
     preacher: s.preacher ?? null,
     machines: s.machine ? { [s.machine.kind]: s.machine } : {},
     landmine: s.landmine ?? USUAL_KIT.landmine,
+    straps: s.straps ?? USUAL_KIT.straps,
     band: s.band ? { restM: s.band.restM, table: s.band.table.map((r) => ({ x: r.stretchM, y: r.forceN })) } : null,
     bandN: s.bandKg === undefined ? USUAL_KIT.bandN : s.bandKg * GRAVITY_MS2,
   };
@@ -137,6 +144,7 @@ export function fromStationKit(
         }
       : {}),
     landmine: kit.landmine,
+    straps: kit.straps,
     ...(kit.band
       ? { band: { restM: kit.band.restM, table: kit.band.table.map(({ x, y }) => ({ stretchM: x, forceN: y })) } }
       : {}),

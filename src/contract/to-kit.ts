@@ -12,6 +12,10 @@ import { toReadings, type KitSpec } from './kit-spec';
 
 /** Core's kit from checked specs: metres, degrees, grams. Misfits cannot come here; they throw. */
 
+/** Straps are set so that the handles hang about this high, and no shorter than this, metres (common practice). */
+const HANDS_HANG_M = 0.95;
+const LEAST_STRAP_M = 0.5;
+
 type Typed = { readonly hole: number; readonly heightCm: number };
 
 function toRuler(readings: readonly Typed[], holes: number, numberedFrom: 'bottom' | 'top'): HoleRuler {
@@ -117,6 +121,12 @@ export const toLandmine = (s: KitSpec<'landmine'>): StationKit['landmine'] => ({
   barKg: s.barKg,
   barM: s.barCm / 100,
   platesAtM: s.platesAtCm / 100,
+});
+
+/** Straps on their anchor: long enough to hang about the hips, as they are usually set. */
+export const toStraps = (s: KitSpec<'strap-anchor'>): StationKit['straps'] => ({
+  anchorM: s.heightCm / 100,
+  strapM: Math.max(LEAST_STRAP_M, s.heightCm / 100 - HANDS_HANG_M),
 });
 
 /** A band as typed, for the solver. */

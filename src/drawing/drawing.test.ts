@@ -1,4 +1,4 @@
-import { limbOf, type Placement, type SetupProblem } from '@/core/setup/setup-problem';
+import { type Placement, type SetupProblem } from '@/core/setup/setup-problem';
 import { describe, expect, it } from 'vitest';
 import { toFloor } from '@/core/geometry/rotation';
 import { bodyOf, COLUMN, FLIES, problemOf, solved } from '../../test/support/fixtures';
@@ -18,7 +18,7 @@ describe('a figure that is moved as a whole', () => {
     const view = viewOf(windowFor(problem, solved(problem).best.placement), 120);
     const stand = { standX: 0.63, standZ: -0.21, yawDeg: 12 };
     const [there, here] = [stand, { ...stand, standX: 0, standZ: 0 }].map((s) =>
-      buildSetupFigure(problem, s, null, view),
+      buildSetupFigure(problem, solved(problem).best.placement, s, null, view),
     );
     const [a, b] = [view.project([0, 0, 0]), view.project([0.63, 0, -0.21])];
     const [from, to] = [here!, there!].map((f) => numbers(f.handPaths[0]!));
@@ -82,7 +82,7 @@ describe('views are to one scale and go back', () => {
 });
 
 const sceneOf = (problem: SetupProblem, placement: Placement, rests: null, view: View) => ({
-  ...buildSetupFigure(problem, placement, rests, view),
+  ...buildSetupFigure(problem, placement, placement, rests, view),
   ...buildSetupLines(problem, placement, view),
 });
 
@@ -97,7 +97,7 @@ describe.each(FLIES.flatMap((id) => [1.45, 1.75, 2.05].map((h) => [id, h] as con
       for (const view of views) {
         const scene = sceneOf(problem, placement, null, view);
         for (const cable of scene.cables) {
-          const grip = toFloor(limbOf(problem, cable.side).path.contact[40]!, {
+          const grip = toFloor(problem.limbAt(cable.side, placement).path.contact[40]!, {
             x: placement.standX,
             z: placement.standZ,
             yawRad: 0,

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { BOOK } from '@/core/book/book';
 import { sidesOf } from '@/core/book/book-entry';
-import { entryBodyAt, USUAL_SURFACES } from '@/core/book/pose-entry';
 import { COLUMN, ROOM, answerOf, bodyOf } from '../../test/support/fixtures';
 import { buildMovementScene, extentOf, movementWindow } from './movement-scene';
 import { elevationView, planView } from './view';
@@ -20,7 +19,7 @@ describe.each([1.5, 2])('every movement draws on a body of %d m', (statureM) => 
     });
     if (!a.ok) throw new Error(a.reason);
     const both = e.hands === 'two';
-    const poses = [0, 20, 40].map((i) => entryBodyAt(e, body, a.posed, a.side, USUAL_SURFACES, i));
+    const poses = [0, 20, 40].map((i) => a.posed.bodyAt(i));
     const w = movementWindow(extentOf(poses, a.posed.path, both, a.placement, a.pulley), a.pulley ? 2.2 : null);
     for (const view of [elevationView(w, 120), planView(w, 120)]) {
       for (const i of [0, 40]) {

@@ -4,7 +4,7 @@ import { add, length, normalise, scale, subtract, type Vec3 } from '@/core/geome
 import { REST_BELOW } from '@/core/mechanics/line-profile';
 import { regionPoseAt } from '@/core/movement/region-pose';
 import type { Evaluation } from '@/core/setup/evaluate';
-import { limbOf, type SetupProblem } from '@/core/setup/setup-problem';
+import { type SetupProblem } from '@/core/setup/setup-problem';
 import { toRad } from '@/core/units/angle';
 import type { Dot } from './capsule';
 import { px } from './svg-number';
@@ -26,7 +26,7 @@ const HATCH_PX = 5;
 /** Marks of an evaluated placement; `now` is the sample that the body is shown at. */
 export function buildSetupMarks(problem: SetupProblem, e: Evaluation, view: View, now: number): SetupMarks {
   const { placement, worse, metrics } = e;
-  const { path } = limbOf(problem, worse);
+  const { path } = problem.limbAt(worse, placement);
   const { samples } = e.bySide[worse]!;
   const carry = (v: Vec3): Vec3 =>
     toFloor(v, { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) });

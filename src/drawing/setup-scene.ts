@@ -3,7 +3,7 @@ import { toFloor } from '@/core/geometry/rotation';
 import { add, dot, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { holeHeightM } from '@/core/kit/column';
 import { type ChainPath, LAST_SAMPLE, MIDDLE_SAMPLE } from '@/core/movement/chain-path';
-import { limbOf, type Placement, type SetupProblem } from '@/core/setup/setup-problem';
+import { type Placement, type SetupProblem } from '@/core/setup/setup-problem';
 import { toRad } from '@/core/units/angle';
 import type { Dot } from './capsule';
 import { armSilhouette, bodySilhouettes, type Silhouette } from './figure';
@@ -53,7 +53,7 @@ export function windowFor(problem: SetupProblem, base: Placement): Window3 {
   const top = Math.max(holeHeightM(column, 1), holeHeightM(column, column.holes), problem.body.statureM);
   const side = Math.max(column.twinSpacingM / 2 + 0.14, 0.9);
   const at = [0, MIDDLE_SAMPLE, LAST_SAMPLE].map(problem.poseAt);
-  const limbs = problem.sides.map((s) => limbOf(problem, s));
+  const limbs = problem.sides.map((s) => problem.limbAt(s, base));
   const points = limbs.flatMap((l) => extentOf(at, l.path, false, base, null));
   const reach = (axis: 0 | 1 | 2, sign: 1 | -1): number => Math.max(...points.map((p) => sign * p[axis])) + AROUND_M;
   return {
@@ -85,9 +85,13 @@ const carryTo =
 // In the elevation the far arm is hidden behind the near one when both work: far ones come first.
 const workingSides = (problem: SetupProblem): Side[] => SIDES.filter((s) => problem.sides.includes(s));
 
-/** The body where it stands, at a sample of the range: working arms over the range, idle ones at rest. */
+/**
+ * The body of a placement drawn where `stand` says, at a sample of the range: working arms over the range, idle ones at
+ * rest.
+ */
 export function buildSetupFigure(
   problem: SetupProblem,
+  at: Placement,
   stand: Stand,
   rests: Rest,
   view: View,
@@ -97,7 +101,7 @@ export function buildSetupFigure(
   const carry = carryTo(stand);
   const pose = problem.poseAt(now);
   const working = workingSides(problem);
-  const path = (side: Side) => limbOf(problem, side).path;
+  const path = (side: Side) => problem.limbAt(side, at).path;
   return {
     body: bodySilhouettes(view, carry, body, pose),
     arms: working.map((side) => armSilhouette(view, carry, body, path(side), now, `arm-${side}`)),
@@ -138,7 +142,7 @@ export function buildSetupLines(
   const carry = carryTo(placement);
   const at = (v: Vec3): Dot => view.project(carry(v));
   const working = workingSides(problem);
-  const path = (side: Side) => limbOf(problem, side).path;
+  const path = (side: Side) => problem.limbAt(side, placement).path;
   const pulley = (side: Side): Dot => view.project(problem.pulley(placement, side));
   const lineAt = (side: Side, i: number): Dot => {
     const g = path(side).contact[i]!;
@@ -146,7 +150,7 @@ export function buildSetupLines(
   };
   const lines = shared ? working.slice(-1) : working;
   const last = working[working.length - 1]!;
-  const limb = limbOf(problem, last);
+  const limb = problem.limbAt(last, placement);
   const joint = carry(limb.target.joint === 'middle' ? limb.path.middle[now]! : limb.path.proximal[now]!);
   const grip = limb.path.contact[now]!;
   const foot = leverFoot(joint, carry(shared ? [grip[0], grip[1], 0] : grip), problem.pulley(placement, last));

@@ -35,7 +35,11 @@ export function postureText(p: PostureRule): string {
     case 'wide':
       return 'wide stance';
     case 'hinged':
-      return p.trunkDeg > 0 ? `hinged, trunk ${p.trunkDeg}° above level` : 'hinged over the pad';
+      return `hinged, trunk ${p.trunkDeg}° above level`;
+    case 'stooped':
+      return 'bent over the pad until the armpit meets it';
+    case 'hip-pad':
+      return 'hips on the pad, heels held';
     case 'half-kneeling':
       return `half-kneeling on the ${p.down === 'working' ? 'working' : 'other'} side’s knee`;
     case 'tall-kneeling':

@@ -1,6 +1,9 @@
+import type { GripRule } from '@/core/book/book-entry';
+import type { FootPlace } from '@/core/book/foot-place';
 import type { FitSetting, StopReason } from '@/core/book/fit-entry';
 import type { JointStops } from '@/core/book/joint-stops';
 import type { LoadedRegion, RegionCause, RegionChange } from '@/core/book/region-of';
+import { GRAVITY_MS2 } from '@/core/units/mass';
 import { REGION_NAME } from './movements';
 import { toCm } from './numbers';
 
@@ -37,6 +40,21 @@ const LEVEL_WITH = {
   handles: ['mark on the chest or shoulder', 'the handles'],
 } as const;
 
+const GRIP_RULE: Readonly<Record<GripRule, string>> = {
+  narrow: 'narrow, inside the shoulders',
+  shoulder: 'shoulder width',
+  wide: 'wide',
+  'past-bend': 'just past the bend of the bar',
+};
+/** Where feet can stand on a plate, and what that loads. */
+export const FOOT_PLACE: Readonly<Record<FootPlace, { readonly name: string; readonly loads: string }>> = {
+  middle: { name: 'middle', loads: 'hips and knees share' },
+  low: { name: 'low', loads: 'more for the quadriceps' },
+  high: { name: 'high', loads: 'more for glutes and hamstrings' },
+  narrow: { name: 'narrow', loads: 'more for the quadriceps' },
+  wide: { name: 'wide', loads: 'inner thigh and glutes' },
+};
+
 /** Text of a setting that follows a rule or a fit. */
 export const settingText = (s: FitSetting): SettingText => ({ kind: s.kind, ...words(s) });
 
@@ -68,6 +86,56 @@ function seatWords(s: Extract<FitSetting, { kind: 'seat-hole' }>): Omit<SettingT
 
 const endsText = ({ startBy, finishBy }: Extract<FitSetting, { kind: 'stops' }>): string =>
   startBy === finishBy ? `both ends ${BY[startBy]}` : `begins ${BY[startBy]}, ends ${BY[finishBy]}`;
+
+/** What decides where hands and feet are. */
+function holdWords(
+  s: Extract<FitSetting, { kind: 'landmine-mark' | 'hands' | 'pins' | 'feet' | 'straps' }>,
+): Omit<SettingText, 'kind'> {
+  switch (s.kind) {
+    case 'landmine-mark':
+      return {
+        label: 'Mark, from the pivot',
+        figure: String(toCm(s.alongM)),
+        unit: 'cm',
+        note: s.besideM < 0.03 ? 'over the bar' : `${toCm(s.besideM)} cm beside the bar’s line`,
+        estimated: true,
+      };
+    case 'hands':
+      return {
+        label: 'Hands apart',
+        figure: String(toCm(s.apartM)),
+        unit: 'cm',
+        note: s.chosen ? `as chosen; by rule ${GRIP_RULE[s.rule]}` : GRIP_RULE[s.rule],
+        estimated: false,
+      };
+    case 'pins':
+      return {
+        label: 'Pins, over the floor',
+        figure: String(toCm(s.heightM)),
+        unit: 'cm',
+        note: s.chosen ? 'as chosen' : 'bar at mid shin',
+        estimated: s.estimated,
+      };
+    case 'feet':
+      return {
+        label: 'Feet on the plate',
+        figure: FOOT_PLACE[s.place].name,
+        unit: '',
+        note: FOOT_PLACE[s.place].loads,
+        estimated: false,
+      };
+    case 'straps':
+      return {
+        label: 'Lean back',
+        figure: String(Math.round(s.leanDeg)),
+        unit: '°',
+        note:
+          `heels ${toCm(s.footMarkM)} cm from under the anchor; the straps carry ` +
+          `${Math.round(s.carryN / GRAVITY_MS2)} kg at the start`,
+        estimated: true,
+      };
+  }
+}
 
 function words(s: FitSetting): Omit<SettingText, 'kind'> {
   switch (s.kind) {
@@ -111,13 +179,11 @@ function words(s: FitSetting): Omit<SettingText, 'kind'> {
         estimated: s.estimated,
       };
     case 'landmine-mark':
-      return {
-        label: 'Mark, from the pivot',
-        figure: String(toCm(s.alongM)),
-        unit: 'cm',
-        note: s.besideM < 0.03 ? 'over the bar' : `${toCm(s.besideM)} cm beside the bar’s line`,
-        estimated: true,
-      };
+    case 'hands':
+    case 'pins':
+    case 'feet':
+    case 'straps':
+      return holdWords(s);
     case 'stops':
       return {
         label: `Range, ${s.joint}`,
@@ -131,6 +197,7 @@ function words(s: FitSetting): Omit<SettingText, 'kind'> {
 
 const BECAUSE: Readonly<Record<RegionCause, string>> = {
   'elbow-close': 'the elbow passes low and close, towards the hip',
+  'hands-close': 'both hands are close together on one handle',
   'elbow-middle': 'the elbow passes half way out',
   'elbow-high': 'the elbow travels high and wide',
   'elbow-to-armpit': 'the pull comes from overhead and stays wide of the side',
@@ -151,6 +218,7 @@ const BECAUSE: Readonly<Record<RegionCause, string>> = {
 };
 const CHANGE: Readonly<Record<RegionCause, string>> = {
   'elbow-close': 'pull the elbow low and close',
+  'hands-close': 'take a close handle in both hands',
   'elbow-middle': 'let the elbow out half way',
   'elbow-high': 'pull the elbow high and wide',
   'elbow-to-armpit': 'keep the elbow wider, towards the armpit',

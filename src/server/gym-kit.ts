@@ -1,7 +1,7 @@
 import 'server-only';
 import type { GymKit } from '@/core/book/choose';
 import { USUAL_KIT, type StationKit } from '@/core/book/station-kit';
-import { toAttachmentShape, toBand, toBench, toLandmine, toMachine, toPreacher } from '@/contract/to-kit';
+import { toAttachmentShape, toBand, toBench, toLandmine, toMachine, toPreacher, toStraps } from '@/contract/to-kit';
 import type { KitPiece } from '@/contract/views/kit';
 import type { Db } from '@/data/open-db';
 import { listKit, ofKind, toStation } from '@/data/queries/kit';
@@ -33,6 +33,7 @@ export function stationKit(db: Db, gymId: string | null, bandId: string | null =
   const [bench] = ofKind(pieces, 'bench').map((p) => toBench(p.spec));
   const [preacher] = ofKind(pieces, 'preacher').map((p) => toPreacher(p.spec));
   const [landmine] = ofKind(pieces, 'landmine').map((p) => toLandmine(p.spec));
+  const [anchor] = ofKind(pieces, 'strap-anchor').map((p) => toStraps(p.spec));
   const bands = ofKind(pieces, 'band');
   const band = bands.find((p) => p.id === bandId) ?? bands[0];
   const machines = ofKind(pieces, 'machine').map((p) => toMachine(p.spec));
@@ -43,6 +44,7 @@ export function stationKit(db: Db, gymId: string | null, bandId: string | null =
     preacher: preacher ?? null,
     machines: Object.fromEntries(machines.toReversed().map((m) => [m.kind, m])),
     landmine: landmine ?? USUAL_KIT.landmine,
+    straps: anchor ?? USUAL_KIT.straps,
     band: band ? toBand(band.spec) : null,
   };
 }

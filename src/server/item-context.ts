@@ -118,7 +118,14 @@ function toCase(parts: CaseParts, log: SetLog, day: number): CaseInput {
       ...(station ? { column: fromColumn(station.column), room: station.room } : {}),
       ...fromStationKit(kit, load.kind === 'machine' ? load.machine : null),
     },
-    ...(attachment ? { attachment: { lengthM: attachment.lengthM } } : {}),
+    ...(attachment
+      ? {
+          attachment: {
+            lengthM: attachment.lengthM,
+            ...(attachment.handsM ? { handsM: [...attachment.handsM] as [number, number] } : {}),
+          },
+        }
+      : {}),
     movement: item.movement,
     side: item.side,
     options: allowedOptions(chosen ?? variant?.options ?? {}, client),

@@ -4,7 +4,9 @@ import { BOOK } from '@/core/book/book';
 import { ownArmPathDeg } from '@/core/book/arm-path';
 import { sidesOf, type BookEntry } from '@/core/book/book-entry';
 import { needsOf } from '@/core/book/choose';
-import { hasNotch, hasSeatHole } from '@/core/book/entry-options';
+import { hasGripWidth } from '@/core/book/hand-width';
+import { FOOT_PLACES } from '@/core/book/foot-place';
+import { hasFeet, hasLean, hasNotch, hasPins, hasSeatHole } from '@/core/book/entry-options';
 import { practicesOf } from '@/core/book/practice';
 import { BOOK_TEXT } from '@/messages/book';
 import { REGION_NAME } from '@/messages/movements';
@@ -29,6 +31,18 @@ function optionsOf(e: BookEntry) {
     ...(e.grips.length > 1 ? { grip: { default: e.grips[0], oneOf: e.grips } } : {}),
     ...(armPath === null ? {} : { armPathDeg: { default: armPath, from: -10, to: 60 } }),
     ...(e.path.kind === 'arm' ? { tuckDeg: { default: 0, from: -45, to: 45 } } : {}),
+    ...(hasGripWidth(e) ? { gripWidthM: { default: null, from: 0.05, to: 1.4 } } : {}),
+    ...(hasFeet(e) ? { feet: { default: 'middle', oneOf: FOOT_PLACES } } : {}),
+    ...(hasLean(e)
+      ? {
+          leanDeg: {
+            default: e.load.kind === 'body' && e.load.on === 'straps' ? e.load.leanDeg : null,
+            from: 10,
+            to: 75,
+          },
+        }
+      : {}),
+    ...(hasPins(e) ? { pinM: { default: null, from: 0.1, to: 1.2 } } : {}),
     ...(hasNotch(e) ? { backDeg: { default: null, from: -20, to: 90 } } : {}),
     ...(hasSeatHole(e) ? { seatHole: { default: null, from: 1, to: 40 } } : {}),
     ...(e.path.kind === 'sweep'

@@ -12,7 +12,6 @@ import { lineUnit, type LineMetrics, type ProfileSamples } from '@/core/mechanic
 import type { ChainPath } from '@/core/movement/chain-path';
 import type { Evaluation } from '@/core/setup/evaluate';
 import { explain, explainProfile, findOffAxis, nearestLandmark } from '@/core/setup/reasons';
-import { limbOf } from '@/core/setup/setup-problem';
 import { findTolerance } from '@/core/setup/tolerance';
 import { toDeg, toRad } from '@/core/units/angle';
 import type { AnswerEvaluation } from '@/contract/answer';
@@ -146,7 +145,7 @@ export function toAnswerEvaluation(posed: PosedQuestion, e: Evaluation): AnswerE
     ...common(posed, e.worse),
     metrics: toMetrics(e.metrics, true),
     metricsSide: e.worse,
-    leak: toOffAxis(findOffAxis(search, e), limbOf(search, e.worse).path.chain),
+    leak: toOffAxis(findOffAxis(search, e), search.limbAt(e.worse, e.placement).path.chain),
     cost: { total: e.cost, terms: { ...e.terms } },
     limits: toLimits(e.violations, 'found'),
     tolerance: mutable(findTolerance(search, e)),
@@ -156,7 +155,7 @@ export function toAnswerEvaluation(posed: PosedQuestion, e: Evaluation): AnswerE
       heightByEye(near.landmark, near.aboveM),
     ],
     samples: bySides(search.sides, (side) => {
-      const { path } = limbOf(search, side);
+      const { path } = search.limbAt(side, e.placement);
       const pulley = search.pulley(e.placement, side);
       const lineM = (i: number): Vec3 => {
         const g = path.contact[i]!;

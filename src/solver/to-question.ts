@@ -45,7 +45,12 @@ export function toQuestion(c: Case): Question {
     },
     column:
       station.column && c.attachment
-        ? { column: toColumn(station.column), room: station.room, attachmentM: c.attachment.lengthM }
+        ? {
+            column: toColumn(station.column),
+            room: station.room,
+            attachmentM: c.attachment.lengthM,
+            ...(c.attachment.handsM ? { handsM: c.attachment.handsM } : {}),
+          }
         : null,
     fixed: fixedOf(c.given),
     lastUsed: c.lastUsed ?? null,

@@ -4,7 +4,14 @@ import { choiceFields } from '../options-schema';
 import type { Json, Upcast } from './record';
 
 /** Every choice of a movement as it is kept. */
-export const keptOptionsSchema: z.ZodType<EntryOptions> = z.strictObject(choiceFields);
+export const keptOptionsSchema: z.ZodType<EntryOptions> = z.strictObject({
+  ...choiceFields,
+  // Choices that came with closed chains; what was kept before them is the movement's own.
+  gripWidthM: choiceFields.gripWidthM.default(null),
+  feet: choiceFields.feet.default(null),
+  leanDeg: choiceFields.leanDeg.default(null),
+  pinM: choiceFields.pinM.default(null),
+});
 
 /** Some choices of a movement as they are kept: those that differ from the movement's own. */
 export const keptSomeOptionsSchema: z.ZodType<Partial<EntryOptions>> = z.strictObject(choiceFields).partial();

@@ -25,6 +25,8 @@ import { middleJoint } from './two-link';
 const KNEE_PAD = 0.03;
 const PALM = 0.02;
 const ON_TOES = 0.115;
+/** Ankles above the floor where a hip pad's rollers hold the heels. */
+const HEELS_HELD = 0.12;
 const DOWN: Vec3 = [0, -1, 0];
 /** A kneeling foot lies on its instep, sole up. */
 const UP: Vec3 = [0, 1, 0];
@@ -68,6 +70,21 @@ function kneeling(body: Body, kneeDown: Side | 'both'): Lower {
   return { pelvis: [0, hipY, 0], pelvisFrame: UPRIGHT, trunkFrame: UPRIGHT, leg: both(leg) };
 }
 
+/** Straight legs from a hip pad down to where the heels are held, and the trunk bowed over its edge. */
+function hipPad(body: Body, trunkDeg: number, legDeg: number): Lower {
+  const s = segmentsOf(body);
+  const down: Vec3 = [-Math.cos(toRad(legDeg)), -Math.sin(toRad(legDeg)), 0];
+  const hipY = HEELS_HELD * body.statureM - down[1] * (s.thighM + s.shankM);
+  const leg = (side: Side): Leg => {
+    const hip: Vec3 = [0, hipY, signOf(side) * hipHalfM(body)];
+    const knee = along(hip, down, s.thighM);
+    const ankle = along(knee, down, s.shankM);
+    return { hip, knee, ankle, ...footOf(body, ankle, down, [-down[1], down[0], 0]) };
+  };
+  const frame = bowed(trunkDeg);
+  return { pelvis: [0, hipY, 0], pelvisFrame: frame, trunkFrame: frame, leg: both(leg) };
+}
+
 function seated(body: Body, seatHeightM: number, backDeg: number): Lower {
   const s = segmentsOf(body);
   const hipY = seatHeightM + HIP_OVER_SEAT * body.statureM;
@@ -77,7 +94,8 @@ function seated(body: Body, seatHeightM: number, backDeg: number): Lower {
     const hip: Vec3 = [0, hipY, z];
     const low = hipY - s.ankleY < s.shankM * 0.8;
     // From a seat the shanks hang upright; near the floor the legs lie ahead, knees soft.
-    const ankle: Vec3 = low ? [0.97 * (s.thighM + s.shankM), s.ankleY, z * 1.4] : [s.thighM, s.ankleY, z * 1.4];
+    const reach = Math.sqrt(Math.max(0, (0.97 * (s.thighM + s.shankM)) ** 2 - (hipY - s.ankleY) ** 2 - (0.4 * z) ** 2));
+    const ankle: Vec3 = [low ? reach : s.thighM, s.ankleY, z * 1.4];
     return standOn(body, hip, ankle, [0.3, 1, 0]);
   };
   return { pelvis: [0, hipY, 0], pelvisFrame: UPRIGHT, trunkFrame: frame, leg: both(leg) };
@@ -242,6 +260,8 @@ function lowerBody(body: Body, p: Posture): Lower {
       return upright(feetApart(body, { widthM: p.widthM }));
     case 'hinged':
       return hinge(p.trunkDeg, p.kneeFlexionDeg);
+    case 'hip-pad':
+      return hipPad(body, p.trunkDeg, p.legDeg);
     case 'half-kneeling':
       return kneeling(body, p.kneeDown);
     case 'tall-kneeling':

@@ -5,7 +5,8 @@ import type { Vec3 } from '@/core/geometry/vector';
 /**
  * How a client stands, kneels, sits, lies or hangs. Angles in degrees; trunk and back angles count from level
  * (90 upright, 0 lying). Heights in metres above the floor. The floor mark (origin of the body frame) is under the
- * midpoint of the ankles when standing, under the hips when kneeling, seated or lying, under the hands in a plank and
+ * midpoint of the ankles when standing, under the hips when kneeling, seated, lying or on a hip pad, under the hands
+ * in a plank and
  * under the bar when hanging.
  */
 export type Posture =
@@ -13,6 +14,8 @@ export type Posture =
   | { readonly kind: 'staggered'; readonly frontFoot: Side }
   | { readonly kind: 'wide'; readonly widthM: number }
   | { readonly kind: 'hinged'; readonly trunkDeg: number; readonly kneeFlexionDeg: number }
+  /** Hips on the edge of a pad, straight legs held at their heels and sloping down behind by `legDeg`. */
+  | { readonly kind: 'hip-pad'; readonly trunkDeg: number; readonly legDeg: number }
   | { readonly kind: 'half-kneeling'; readonly kneeDown: Side }
   | { readonly kind: 'tall-kneeling' }
   /** On a bench, a machine or (height 0) the floor with the legs ahead. */

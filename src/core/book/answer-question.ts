@@ -6,7 +6,7 @@ import type { Placement } from '@/core/setup/setup-problem';
 import { solveSetup } from '@/core/setup/solve-setup';
 import { worksOn } from './book-entry';
 import { poseEntry, WHOLE_RANGE, workingShare, type PosedEntry } from './pose-entry';
-import { poseQuestion } from './pose-question';
+import { closedAt, poseQuestion } from './pose-question';
 import { searchOf, shownLimb, type PosedQuestion } from './posed-question';
 import { profileOf } from './profile-limb';
 import { lacksPulley, type Question } from './question';
@@ -51,8 +51,8 @@ export function wholeRangeDeg({ entry, body, range, kit, side }: Question): {
   readonly leftDeg: number;
 } {
   const own = workingSides(side).map((working) => {
-    const whole = poseEntry(entry, body, working, { ...WHOLE_RANGE, fit: range.fit }, kit.surfaces)!;
-    const share = workingShare(entry, body, working, range, kit.surfaces);
+    const whole = poseEntry(entry, body, working, { ...WHOLE_RANGE, fit: range.fit }, kit)!;
+    const share = workingShare(entry, body, working, range, kit);
     const wholeDeg = rangeDegOf(whole.path, whole.target.joint);
     return { wholeDeg, leftDeg: wholeDeg * share };
   });
@@ -85,5 +85,6 @@ export function answerPosed(from: PosedQuestion): QuestionAnswer {
   const solution = solveSetup(search);
   if (!solution.feasible) return no('limits', solution.nearest.violations);
   const { placement, bySide } = solution.best;
-  return { ...common, placement, ...bySide[side]!, pulley: search.pulley(placement, side) };
+  const pulley = search.pulley(placement, side);
+  return { ...common, from: closedAt(from, placement), placement, ...bySide[side]!, pulley };
 }

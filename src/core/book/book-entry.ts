@@ -1,5 +1,7 @@
 import type { FaultCode } from '@/core/movement/fault-code';
 import type { CautionCode } from './caution-code';
+import type { LandmineStance } from './landmine';
+import type { FootPlace } from './foot-place';
 import type { WorkingSide } from '@/core/body/side';
 import type { Region } from '@/core/body/region-line';
 import type { AttachmentKind } from '@/core/kit/attachment';
@@ -7,6 +9,7 @@ import type { KitKind } from '@/core/kit/kit-kind';
 import type { MachineKind } from '@/core/kit/machine';
 import type { BodyKey, KeyframePath } from '@/core/movement/keyframes';
 import type { JointAction } from '@/core/movement/joint-action';
+import type { Gives } from '@/core/movement/hand-pair';
 import type { PeakTarget } from '@/core/movement/peak-target';
 import type { SweepPath } from '@/core/movement/sweep-path';
 
@@ -21,6 +24,9 @@ export type PostureRule =
   | { readonly kind: 'staggered' }
   | { readonly kind: 'wide' }
   | { readonly kind: 'hinged'; readonly trunkDeg: number }
+  /** Bent over a preacher's pad until the armpit meets its top edge. */
+  | { readonly kind: 'stooped' }
+  | { readonly kind: 'hip-pad'; readonly legDeg: number }
   /** On the knee of the working or the other side. */
   | { readonly kind: 'half-kneeling'; readonly down: 'working' | 'free' }
   | { readonly kind: 'tall-kneeling' }
@@ -41,8 +47,8 @@ export type Facing = 'away' | 'towards' | 'working-side' | 'free-side';
 export type LoadRule =
   /**
    * A cable; `shared`: both hands hold one attachment. `near` and `far` bound the distance from the column, metres;
-   * `from` the pulley's height, shares of stature. `forearm`: what should lie along the line beside the sweep, none for
-   * curls.
+   * `from` the pulley's height, shares of stature. `line`: what begins on the line of the cable, a straight arm, or the
+   * arm whose forearm stays on it all the way; null for what is no pull.
    */
   | {
       readonly kind: 'cable';
@@ -52,28 +58,48 @@ export type LoadRule =
       readonly near: number;
       readonly far: number;
       readonly from: readonly [number, number];
-      readonly forearm: 'pulls' | 'pushes' | 'free';
+      readonly line: 'forearm' | 'arm' | null;
     }
   /** Dumbbells, a plate or a bar; `share` is this hand's part. */
   | { readonly kind: 'weight'; readonly kit: Extract<KitKind, 'dumbbells' | 'plates' | 'bar'>; readonly share: number }
-  | { readonly kind: 'landmine'; readonly share: number; readonly at: 'alongside' | 'square' | 'between' }
-  | { readonly kind: 'machine'; readonly machine: MachineKind }
-  /** Part of the body's weight on each hand; a band may take some of it. */
-  | { readonly kind: 'body'; readonly on: 'bar' | 'floor' | 'straps'; readonly band: boolean }
+  | { readonly kind: 'landmine'; readonly share: number; readonly at: LandmineStance }
+  | { readonly kind: 'machine'; readonly machine: MachineKind; readonly feet?: FootPlace }
+  /** Part of the body's weight on each hand; a band may take some of it. Straps: leaned back from upright, degrees. */
+  | { readonly kind: 'body'; readonly on: 'bar' | 'floor'; readonly band: boolean }
+  | { readonly kind: 'body'; readonly on: 'straps'; readonly band: false; readonly leanDeg: number }
   | { readonly kind: 'none' };
 
 /** Settings that are solved for a client, and those that follow a rule. */
 export type Setting =
-  'hole' | 'standX' | 'standZ' | 'yawDeg' | 'notch' | 'seatHole' | 'backHole' | 'trunkDeg' | 'block';
+  'hole' | 'standX' | 'standZ' | 'yawDeg' | 'notch' | 'seatHole' | 'backHole' | 'trunkDeg' | 'block' | 'pinM';
 /** A setting that a movement asks for by rule or fit, and where a trainer put it. */
 export interface RuledSetting {
-  readonly setting: Extract<Setting, 'notch' | 'seatHole' | 'backHole' | 'trunkDeg' | 'block'>;
+  readonly setting: Extract<Setting, 'notch' | 'seatHole' | 'backHole' | 'trunkDeg' | 'block' | 'pinM'>;
   /** Degrees for a notch, a trunk or a block; null for a fit to the body. */
   readonly wantDeg: number | null;
   /** A hole that stands instead of the fitted one. */
   readonly atHole?: number;
+  /** Height of the pins that a bar starts from, metres; mid shin where none is chosen. */
+  readonly pinM?: number;
   /** What the rule asks for, where another angle was chosen. */
   readonly ruleDeg?: number;
+}
+
+/** How far apart the hands hold one thing, by rule (common practice: section of grips), or metres where it decides. */
+export const GRIP_RULES = ['narrow', 'shoulder', 'wide', 'past-bend'] as const;
+/** A rule for the hands' distance. */
+export type GripRule = (typeof GRIP_RULES)[number];
+/**
+ * One thing in both hands: how far apart they are when the rep starts and finishes (the same on a rigid thing), and
+ * which part of the arm gives way to it.
+ */
+export interface HandHold {
+  readonly start: GripRule | number;
+  readonly finish: GripRule | number;
+  readonly gives: Gives;
+  /** The rule that the distance in metres came from, where it is somebody's choice. */
+  readonly rule?: GripRule;
+  readonly chosen?: boolean;
 }
 
 /** When in a session a movement belongs. */
@@ -115,6 +141,8 @@ export interface BookEntry {
   /** Begins and ends where the resistance reaches these shares of its peak; null: where the path does. */
   readonly loadedFrom: { readonly start: number | null; readonly finish: number | null } | null;
   readonly load: LoadRule;
+  /** One thing in both hands; null where each hand has its own. */
+  readonly hold: HandHold | null;
   /** Grips it can be done with, its own first; none where the hand holds nothing. */
   readonly grips: readonly Grip[];
   readonly ruled: readonly RuledSetting[];

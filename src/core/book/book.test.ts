@@ -8,7 +8,7 @@ import { parseTempo } from '@/core/tempo/tempo';
 import { COLUMN, ROOM, answerOf, bodyOf } from '../../../test/support/fixtures';
 import { BOOK, findEntry } from './book';
 import { GROUPS, sidesOf, type BookEntry } from './book-entry';
-import { poseEntry, USUAL_SURFACES, WHOLE_RANGE } from './pose-entry';
+import { poseEntry, WHOLE_RANGE } from './pose-entry';
 import { NO_FIT } from './client-fit';
 import { USUAL_KIT } from './station-kit';
 
@@ -105,7 +105,7 @@ describe.each(STATURES)('every movement on a body of %d m', (statureM) => {
     expect(a.metrics.offPlaneRmsDeg).toBeLessThan(30);
   });
   it.each(BOOK.map((e) => [e.id, e] as const))('%s: left mirrors right', (_, e) => {
-    const arm = (side: Side) => poseEntry(e, bodyOf(statureM), side, WHOLE_RANGE, USUAL_SURFACES)!.path;
+    const arm = (side: Side) => poseEntry(e, bodyOf(statureM), side, WHOLE_RANGE, USUAL_KIT)!.path;
     const [l, r] = [arm('left'), arm('right')];
     for (const i of [0, 20, 40]) {
       const near = (a: typeof l.contact, b: typeof l.contact) =>
@@ -160,7 +160,7 @@ describe('what blocks is told', () => {
           stopLevel: false,
           fit: NO_FIT,
         },
-        USUAL_SURFACES,
+        USUAL_KIT,
       )!.range;
     expect(cut(90, 60)).toEqual({ ...cut(60, 90), startCutBy: 'limit' });
     expect(cut(60, 90).startCutBy).toBe('active-range');

@@ -1,17 +1,19 @@
 import type { CompensatingMuscle } from '@/core/body/compensating-muscle';
 import type { Body } from '@/core/body/body-model';
 import { otherSide, type Side } from '@/core/body/side';
-import { length, mirrorZ, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { length, mirrorZ, subtract, type Vec3 } from '@/core/geometry/vector';
 import { pulleyAt, type Column, type Room } from '@/core/kit/column';
 import { buildLimbTrack, thinTrack } from '@/core/mechanics/limb-track';
-import { buildOffAxisTrack, type OffAxisTrack } from '@/core/mechanics/off-axis';
+import { buildOffAxisTrack } from '@/core/mechanics/off-axis';
 import { LAST_SAMPLE, MIDDLE_SAMPLE, type ChainPath } from '@/core/movement/chain-path';
-import { jointDegAt, towards, type JointAction } from '@/core/movement/joint-action';
+import { jointDegAt, type JointAction } from '@/core/movement/joint-action';
 import {
   FLY_BOUNDS,
   holeOf,
+  pulleyFrom,
   THIN,
   type Carriages,
+  type Placement,
   type SearchBounds,
   type SetupProblem,
   type WorkingLimb,
@@ -21,8 +23,9 @@ import { GRAVITY_MS2 } from '@/core/units/mass';
 import type { BookEntry, LoadRule } from './book-entry';
 import { findOverload } from './load-limit';
 import { lacksPulley, type Question } from './question';
-import { entryBodyAt, type PosedEntry } from './pose-entry';
-import type { PosedQuestion } from './posed-question';
+import { lineTracks } from './line-limb';
+import { poseEntry, type PosedEntry } from './pose-entry';
+import type { PlaceSearch, PosedQuestion } from './posed-question';
 
 /**
  * Looser than a fly's: the forearm follows the line, and curls and pulldowns start or end near rest by nature (our
@@ -67,13 +70,6 @@ function pulleySide(entry: BookEntry, load: CableLoad, column: Column, side: Sid
 }
 
 const YAW: Readonly<Record<'away' | 'towards', number>> = { away: 0, towards: 180 };
-
-/** Forearm directions over the range, flat; turned round where the hand pushes against the line. */
-function forearms(path: ChainPath, sign: 1 | -1): Float64Array {
-  const flat = new Float64Array(3 * path.middle.length);
-  path.middle.forEach((m, i) => flat.set(scale(towards(m, path.distal[i]!), sign), 3 * i));
-  return flat;
-}
 
 /** Both hands go the same way by the mirror. */
 const mirrorAlike = (l: ChainPath, r: ChainPath): boolean =>
@@ -133,7 +129,8 @@ function boundsOf(
   const midway = sides.length === 2 && !load.shared;
   return {
     yawDeg,
-    turnDeg: TURN_DEG,
+    // A client locked in under a pad sits square; so does one between two seats of a row.
+    turnDeg: entry.legs === 'locked' ? 0 : TURN_DEG,
     standZ: midway ? 0 : atPulleyZ - (sides.length === 2 ? 0 : shoulderZ),
     sidewaysM: SIDEWAYS_M,
     lineDeg: LINE_DEG,
@@ -155,22 +152,52 @@ function brokenAnywhere(q: Question, column: Column): Violation[] {
   ];
 }
 
+const samePlace = (a: Placement, b: Placement): boolean =>
+  a.hole === b.hole &&
+  (a.leftBy ?? 0) === (b.leftBy ?? 0) &&
+  a.standX === b.standX &&
+  a.standZ === b.standZ &&
+  a.yawDeg === b.yawDeg;
+
+/** The limb of a side as a place has it; the last one asked for of each side is kept. */
+function placedLimbs(
+  { question, entry, range, limbs }: Omit<PosedQuestion, 'search'>,
+  pulley: SetupProblem['pulley'],
+  tensionN: number,
+): (side: Side, at: Placement) => PosedEntry {
+  const last: Partial<Record<Side, { readonly at: Placement; readonly posed: PosedEntry }>> = {};
+  return (side, at) => {
+    const known = last[side];
+    if (known && samePlace(known.at, at)) return known.posed;
+    const from = pulleyFrom({ pulley }, at, side);
+    // A place at which the client's range leaves too little of the movement is shown as it would be without the cable.
+    const posed =
+      poseEntry(entry, question.body, side, range, question.kit, { pull: { pulley: from, tensionN } }) ??
+      limbs[side]!.posed;
+    last[side] = { at, posed };
+    return posed;
+  };
+}
+
 /**
  * Flatten the posed limbs of a cable movement for the search of its place. Preconditions: input checked at the border
  * (`contract/case`); the movement hangs on a cable and a column is asked for.
  */
-export function buildSearch({ question, entry, sides, limbs }: Omit<PosedQuestion, 'search'>): SetupProblem {
+export function buildSearch(q: Omit<PosedQuestion, 'search'>): PlaceSearch {
+  const { question, entry, sides, limbs, range } = q;
   const { body, kit } = question;
   const { load } = entry;
   if (load.kind !== 'cable' || !question.column) throw new Error(`${entry.id}: no place at a column is asked for`);
   const { column, room, attachmentM } = question.column;
   const posed = sides.map((side) => limbs[side]!.posed);
+  const tensionN = (question.loadKg * GRAVITY_MS2) / column.pulleyRatio / (load.shared ? 2 : 1);
+  const pulls = load.line === null ? null : sides.map((side) => lineTracks(entry, body, side, range, kit, tensionN));
   const tracks = posed.map((p) => buildLimbTrack(body, p.path, p.target, load.shared ? 'middle' : 'hand'));
+  const thin = tracks.map((t) => thinTrack(t, THIN));
   const pulley = (at: Carriages, side: Side): Vec3 =>
     pulleyAt(column, holeOf(at, side), pulleySide(entry, load, column, side));
   const shown = posed[posed.length - 1]!;
-  // Only an evaluation that is explained needs these; the search does not.
-  let offAxisTracks: readonly OffAxisTrack[] | null = null;
+  const posedAt = load.line === null ? (side: Side) => limbs[side]!.posed : placedLimbs(q, pulley, tensionN);
   return {
     input: {
       column,
@@ -184,19 +211,24 @@ export function buildSearch({ question, entry, sides, limbs }: Omit<PosedQuestio
     bounds: boundsOf(entry, load, body, sides, pulley({ hole: 1 }, sides[0]!)[2]),
     pulley,
     sides,
-    tracks,
-    thinTracks: tracks.map((t) => thinTrack(t, THIN)),
-    tensionN: (question.loadKg * GRAVITY_MS2) / column.pulleyRatio / (load.shared ? 2 : 1),
+    trackAt: (i, from, coarse) => (pulls ? pulls[i]!.track(from, coarse) : (coarse ? thin : tracks)[i]!),
+    tensionN,
+    strainDeg: (i, from) => (pulls ? pulls[i]!.strainDeg(from) : 0),
     symmetric: posed.length === 2 && mirrorAlike(posed[0]!.path, posed[1]!.path),
     sweepDeg: Math.min(180, ...posed.map((p) => (p.sweep ? p.sweep.finishDeg - p.sweep.startDeg : 180))),
-    along: load.forearm === 'free' ? null : posed.map((p) => forearms(p.path, load.forearm === 'pulls' ? 1 : -1)),
     body,
     pose: shown.pose,
-    poseAt: (i) => entryBodyAt(entry, body, shown, sides[sides.length - 1]!, kit.surfaces, i),
+    poseAt: shown.bodyAt,
     shared: load.shared,
-    limbs: Object.fromEntries(sides.map((side, i) => [side, toWorkingLimb(posed[i]!)])),
+    posedAt,
+    pulls: pulls !== null,
+    limbAt: (side, at) => toWorkingLimb(posedAt(side, at)),
     region: entry.target,
     pickUp: PICK_UP[entry.action],
-    offAxisTracks: () => (offAxisTracks ??= posed.map((p) => buildOffAxisTrack(body, p.path, p.target))),
+    offAxisTracks: (at) =>
+      sides.map((side) => {
+        const { path, target } = posedAt(side, at);
+        return buildOffAxisTrack(body, path, target);
+      }),
   };
 }

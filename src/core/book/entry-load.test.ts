@@ -8,12 +8,12 @@ import { BOOK, findEntry } from './book';
 import { sidesOf } from './book-entry';
 import { entryLoads } from './entry-load';
 import { USUAL_KIT, type StationKit } from './station-kit';
-import { entryBodyAt, poseEntry, USUAL_SURFACES, WHOLE_RANGE } from './pose-entry';
+import { poseEntry, WHOLE_RANGE } from './pose-entry';
 
 const LOAD_KG = 30;
 const posedOn = (id: string, statureM = 1.75) => {
   const e = findEntry(id)!;
-  return { e, body: bodyOf(statureM), posed: poseEntry(e, bodyOf(statureM), 'right', WHOLE_RANGE, USUAL_SURFACES)! };
+  return { e, body: bodyOf(statureM), posed: poseEntry(e, bodyOf(statureM), 'right', WHOLE_RANGE, USUAL_KIT)! };
 };
 const loadOf = (id: string, kit: StationKit = USUAL_KIT, statureM = 1.75) => {
   const { e, body, posed } = posedOn(id, statureM);
@@ -46,12 +46,13 @@ describe('loads without a cable', () => {
     expect(held(0)).toEqual([0, expect.closeTo(body / 2, 9), 0]);
     expect(held(200)[1]).toBeCloseTo(body / 2 - 100, 9);
   });
-  it('hands carry about two thirds of the body in a push-up (remembered: 60 to 75 % over the range)', () => {
+  // A rigid body about its toes carries a few per cent more forward than ankles that give.
+  it('hands carry about three quarters of the body in a push-up (remembered: 69 % up, 75 % down)', () => {
     for (const h of [1.5, 1.75, 2]) {
       const { forceN } = loadOf('close-push-up', USUAL_KIT, h) as { forceN: readonly number[] };
       const share = (2 * forceN[1]!) / (bodyOf(h).massKg * GRAVITY_MS2);
-      expect(share).toBeGreaterThan(0.58);
-      expect(share).toBeLessThan(0.77);
+      expect(share).toBeGreaterThan(0.68);
+      expect(share).toBeLessThan(0.8);
     }
   });
   it.each(['leg-extension', 'seated-leg-curl'])(
@@ -108,7 +109,7 @@ describe.each([1.5, 1.75, 2])('every movement is a thing a body can do, %d m', (
     (_, e) => {
       const body = bodyOf(h);
       for (const side of SIDES) {
-        const posed = poseEntry(e, body, side, WHOLE_RANGE, USUAL_SURFACES)!;
+        const posed = poseEntry(e, body, side, WHOLE_RANGE, USUAL_KIT)!;
         const { path } = posed;
         const upper = length(subtract(path.middle[0]!, path.proximal[0]!));
         for (const i of [0, 10, 20, 30, 40]) {
@@ -119,7 +120,7 @@ describe.each([1.5, 1.75, 2])('every movement is a thing a body can do, %d m', (
             expect(toDeg(clampedAcos(dot(normalise(subtract(m, p)), normalise(subtract(d, m)))))).toBeLessThan(
               path.chain === 'arm' ? ANATOMY_DEG.elbow : ANATOMY_DEG.knee,
             );
-          const pose = entryBodyAt(e, body, posed, side, USUAL_SURFACES, i);
+          const pose = posed.bodyAt(i);
           expect(pose.head[1]).toBeGreaterThan(0);
           for (const s of SIDES)
             for (const point of [pose.leg[s].knee, pose.leg[s].ankle, pose.leg[s].heel, pose.leg[s].toe])

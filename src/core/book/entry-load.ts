@@ -1,12 +1,12 @@
-import { signOf } from '@/core/body/side';
+import { otherSide } from '@/core/body/side';
 import type { Body } from '@/core/body/body-model';
 import { centreOfMass, shareOnHands } from '@/core/body/centre-of-mass';
-import { dot, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
-import type { BodyPose } from '@/core/body/posture';
+import { dot, mirrorZ, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import type { Band } from '@/core/kit/band';
 import type { Machine, MachineKind } from '@/core/kit/machine';
 import { readTable } from '@/core/kit/force-table';
 import { forceAt, type Load } from '@/core/mechanics/load';
+import { towards } from '@/core/movement/joint-action';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import type { BookEntry, LoadRule } from './book-entry';
 import type { PosedEntry } from './pose-entry';
@@ -19,46 +19,6 @@ const USUAL_ARM_M: Partial<Readonly<Record<MachineKind, number>>> = {
   'chest-fly': 0.35,
   'reverse-fly': 0.35,
 };
-
-/** Where along the bar the hand holds it, share of its length (common practice: just inside or on the thick end). */
-const GRIP_ON_BAR = 0.88;
-/**
- * Part of the body's weight in the straps when leaning back about 45 degrees (our judgement), and their rise above
- * level.
- */
-const STRAP_SHARE = 0.6;
-const STRAP_RISE_DEG = 35;
-
-/**
- * A landmine's pivot for the grip at the start: on the floor behind the hand, or to its free side when standing square.
- */
-export function landminePivot(
-  grip: Vec3,
-  at: 'alongside' | 'square' | 'between',
-  side: 'left' | 'right',
-  kit: StationKit['landmine'],
-): Vec3 {
-  const reach = GRIP_ON_BAR * kit.barM;
-  const level = Math.sqrt(Math.max(0.01, reach ** 2 - (grip[1] - kit.pivotHeightM) ** 2));
-  if (at === 'square') return [grip[0], kit.pivotHeightM, grip[2] + -signOf(side) * level];
-  return [grip[0] - level, kit.pivotHeightM, at === 'between' ? 0 : grip[2]];
-}
-
-/** Length of a strap that is drawn, metres. */
-const STRAP_M = 1.3;
-
-/**
- * Where a bar or strap in the hand ends, stand frame: a landmine's pivot, a point along the strap; null where nothing
- * does.
- */
-export function anchorOf(entry: BookEntry, posed: PosedEntry, kit: StationKit): Vec3 | null {
-  const { load } = entry;
-  const from = posed.path.contact[0]!;
-  if (load.kind === 'landmine') return landminePivot(from, load.at, posed.path.side, kit.landmine);
-  if (load.kind !== 'body' || load.on !== 'straps') return null;
-  const rise = (STRAP_RISE_DEG * Math.PI) / 180;
-  return [from[0] + STRAP_M * Math.cos(rise), from[1] + STRAP_M * Math.sin(rise), from[2]];
-}
 
 type MachineLoad = Extract<LoadRule, { kind: 'machine' }>;
 type BodyLoad = Extract<LoadRule, { kind: 'body' }>;
@@ -103,21 +63,27 @@ function machineLoad(load: MachineLoad, { path, target }: PosedEntry, loadKg: nu
 }
 
 /**
- * A band from the bar to the foot that stands in it, as one hand feels it: the hands carry the weight W less the band's
- * pull F, so that each holds W / 2 up and half of F along the band, down to the foot. It is drawn under the hand, since
- * it hangs from the middle of the bar and its pull has no part to the side.
+ * A band from the bar to the foot that stands in it, as one hand feels it over the rep: the hands carry the weight W
+ * less the band's pull F, so that each holds W / 2 up and half of F along the band, down to the foot, which rises with
+ * the body. It is drawn under the hand, since it hangs from the middle of the bar and its pull has no part to the side.
  */
-function bandUnderHand({ restM, table }: Band, { path, pose }: PosedEntry): Load {
-  const { heel } = pose.leg[path.side];
-  const anchor: Vec3 = [heel[0], heel[1], path.contact[0]![2]];
-  return { kind: 'band', anchor, restM, table: table.map(({ x, y }) => ({ x, y: y / 2 })) };
+function bandUnderHand({ restM, table }: Band, { path, bodyAt }: PosedEntry): Extract<Load, { kind: 'samples' }> {
+  const forceN = new Float64Array(3 * path.contact.length);
+  const half = table.map(({ x, y }) => ({ x, y: y / 2 }));
+  path.contact.forEach((hand, i) => {
+    const { heel } = bodyAt(i).leg[path.side];
+    forceN.set(forceAt({ kind: 'band', anchor: [heel[0], heel[1], hand[2]], restM, table: half }, hand), 3 * i);
+  });
+  return { kind: 'samples', forceN };
 }
 
 /** What a band takes off both hands on the way up, newtons: its upward pull, the mean over the rep. */
 export function bandHelpN(band: Band, posed: PosedEntry): number {
-  const load = bandUnderHand(band, posed);
-  const { contact } = posed.path;
-  return contact.reduce((sum, at) => sum - 2 * forceAt(load, at)[1], 0) / contact.length;
+  const { forceN } = bandUnderHand(band, posed);
+  const samples = forceN.length / 3;
+  let sum = 0;
+  for (let i = 0; i < samples; i++) sum -= 2 * forceN[3 * i + 1]!;
+  return sum / samples;
 }
 
 /** Hanging from a bar with all of the body's weight, or with what a band leaves of it. */
@@ -128,15 +94,33 @@ function hangingLoads(body: Body, posed: PosedEntry, withBand: boolean, kit: Sta
   return kit.band ? [held(0), bandUnderHand(kit.band, posed)] : [held(kit.bandN)];
 }
 
-/** The body's own weight on one hand: what the feet leave on floor or straps. */
-function leaningLoad(load: BodyLoad, body: Body, pose: BodyPose): Load {
+/**
+ * The body's own weight on one hand, sample by sample: what the feet leave on the floor, or on the straps. By moments
+ * about the feet: on the floor the hands carry W (x_com - x_feet) / (x_hands - x_feet); straps along a line that passes
+ * the heels at a distance d pull with W (x_heels - x_com) / d.
+ */
+function leaningLoad(load: BodyLoad, body: Body, { path, bodyAt }: PosedEntry): Load {
   const weight = body.massKg * GRAVITY_MS2;
-  if (load.on === 'floor') {
-    const share = shareOnHands(centreOfMass(body, pose)[0], 0, pose.leg.left.toe[0]);
-    return { kind: 'held', forceN: [0, (weight * share) / 2, 0] };
-  }
-  const rise = (STRAP_RISE_DEG * Math.PI) / 180;
-  return { kind: 'held', forceN: scale([Math.cos(rise), Math.sin(rise), 0], (weight * STRAP_SHARE) / 2) };
+  const forceN = new Float64Array(3 * path.contact.length);
+  path.contact.forEach((hand, i) => {
+    const pose = bodyAt(i);
+    const own = { elbow: path.middle[i]!, wrist: path.distal[i]! };
+    const other = { elbow: mirrorZ(own.elbow), wrist: mirrorZ(own.wrist) };
+    const centreX = centreOfMass(body, pose, {
+      [path.side]: own,
+      [otherSide(path.side)]: other,
+    })[0];
+    if (load.on === 'floor') {
+      forceN[3 * i + 1] = (weight * shareOnHands(centreX, hand[0], pose.leg.left.toe[0])) / 2;
+      return;
+    }
+    const line = towards(own.elbow, hand);
+    const { heel } = pose.leg.left;
+    const passes = (hand[0] - heel[0]) * line[1] - (hand[1] - heel[1]) * line[0];
+    const pullN = Math.max(0, (weight * (heel[0] - centreX)) / Math.abs(passes)) / 2;
+    forceN.set(scale(line, pullN), 3 * i);
+  });
+  return { kind: 'samples', forceN };
 }
 
 /**
@@ -152,13 +136,15 @@ export function entryLoads(entry: BookEntry, posed: PosedEntry, body: Body, load
       return [{ kind: 'weight', massKg: loadKg * load.share }];
     case 'landmine': {
       const { barKg, barM, platesAtM } = kit.landmine;
-      const pivot = landminePivot(posed.path.contact[0]!, load.at, posed.path.side, kit.landmine);
-      return [{ kind: 'landmine', pivot, bar: { barKg, barM, platesKg: loadKg, platesAtM }, share: load.share }];
+      if (!posed.anchor) throw new Error(`${entry.id}: a landmine turns about its pivot`);
+      return [
+        { kind: 'landmine', pivot: posed.anchor, bar: { barKg, barM, platesKg: loadKg, platesAtM }, share: load.share },
+      ];
     }
     case 'machine':
       return [machineLoad(load, posed, loadKg, kit)];
     case 'body':
-      return load.on === 'bar' ? hangingLoads(body, posed, load.band, kit) : [leaningLoad(load, body, posed.pose)];
+      return load.on === 'bar' ? hangingLoads(body, posed, load.band, kit) : [leaningLoad(load, body, posed)];
     case 'none':
       return [{ kind: 'held', forceN: [0, 0, 0] }];
   }

@@ -10,12 +10,12 @@ import type { BookEntry } from './book-entry';
 import { fittedTiltDeg, NO_FIT } from './client-fit';
 import { fitUnder, usualOptions, withOptions, type EntryOptions } from './entry-options';
 import { fitSettings, withKit } from './fit-entry';
-import { poseEntry, USUAL_SURFACES, WHOLE_RANGE } from './pose-entry';
+import { poseEntry, WHOLE_RANGE } from './pose-entry';
 import { USUAL_KIT, type StationKit } from './station-kit';
 
 const as = (e: BookEntry, change: Partial<EntryOptions>) => withOptions(e, { ...usualOptions(e), ...change });
 const pose = (e: BookEntry, range = WHOLE_RANGE, side: 'left' | 'right' = 'right') =>
-  poseEntry(e, bodyOf(1.75), side, range, USUAL_SURFACES)!;
+  poseEntry(e, bodyOf(1.75), side, range, USUAL_KIT)!;
 
 describe('a movement’s own choices change nothing', () => {
   it.each(BOOK.map((e) => [e.id, e] as const))('%s', (_, e) => {
@@ -136,7 +136,7 @@ describe('on a gym’s own steel', () => {
       e.load.kind === 'cable'
         ? null
         : profileOn(e, { body: bodyOf(1.75), range: WHOLE_RANGE, loadKg: 10, kit: own }, 'right');
-    const posed = p?.posed ?? poseEntry(withKit(e, own), bodyOf(1.75), 'right', WHOLE_RANGE, own.surfaces)!;
+    const posed = p?.posed ?? poseEntry(withKit(e, own), bodyOf(1.75), 'right', WHOLE_RANGE, own)!;
     return fitSettings(e, bodyOf(1.75), own, posed, 'right', p ?? { startBy: 'own', finishBy: 'own' });
   };
   it('the nearest notch is set and posed, its own angle told beside the wish', () => {
@@ -204,13 +204,13 @@ describe('on a gym’s own steel', () => {
       alongM: number;
       besideM: number;
     };
-    // The hands hold the bar at 0.88 of 2.18 m: level distance from the pivot by Pythagoras.
+    // Hands on a handle before the collar, at 0.8 of 2.18 m: level distance from the pivot by Pythagoras.
     const grip = profileOn(
       findEntry('landmine-row-two-hand')!,
       { body: bodyOf(1.75), range: WHOLE_RANGE, loadKg: 10, kit },
       'right',
     )!.posed.path.contact[0]!;
-    expect(mark.alongM).toBeCloseTo(Math.sqrt((0.88 * 2.18) ** 2 - (grip[1] - 0.09) ** 2) - grip[0], 9);
+    expect(mark.alongM).toBeCloseTo(Math.sqrt((0.8 * 2.18) ** 2 - (grip[1] - 0.09) ** 2) - grip[0], 9);
     expect(set('pulldown-overhand').some((s) => s.kind === 'knee-pad')).toBe(true);
     expect(set('barbell-curl').map((s) => s.kind)).toEqual(['stops']);
   });

@@ -1,6 +1,7 @@
 import type { PeakTarget } from '@/core/movement/peak-target';
 import type { FrontFoot } from '@/core/movement/sweep-path';
 import { withArmPath } from './arm-path';
+import type { FootPlace } from './foot-place';
 import type { BookEntry, Grip, RuledSetting } from './book-entry';
 import { fittedTiltDeg, NO_FIT, type ClientFit } from './client-fit';
 import { lowerArm, tuckArm } from './bend-arm';
@@ -18,6 +19,14 @@ export interface EntryOptions {
   readonly armPathDeg: number | null;
   /** Upper arm nearer to the side at the finish (positive) or further out, degrees. */
   readonly tuckDeg: number;
+  /** Hand to hand on a bar, metres; null for the movement's own rule. */
+  readonly gripWidthM: number | null;
+  /** Place of the feet on a leg press plate; null for the middle. */
+  readonly feet: FootPlace | null;
+  /** Height of the pins that a bar starts from, metres; null for mid shin. */
+  readonly pinM: number | null;
+  /** Lean back on straps, degrees from upright; null for the movement's own. */
+  readonly leanDeg: number | null;
   /** Angle of the bench's back instead of the rule's, degrees above level. */
   readonly backDeg: number | null;
   /** Hole of the seat, or of the back pad that puts the knee to the axis, instead of the fitted one. */
@@ -36,6 +45,10 @@ export const usualOptions = (e: BookEntry, fit: ClientFit = NO_FIT): EntryOption
   grip: null,
   armPathDeg: null,
   tuckDeg: 0,
+  gripWidthM: null,
+  feet: null,
+  pinM: null,
+  leanDeg: null,
   backDeg: null,
   seatHole: null,
   startAt: e.startAt,
@@ -65,6 +78,23 @@ export const hasNotch = (e: BookEntry): boolean => e.ruled.some((r) => r.setting
 export const hasSeatHole = (e: BookEntry): boolean => e.ruled.some(isSeat);
 const isSeat = (r: RuledSetting): boolean => r.setting === 'seatHole' || r.setting === 'backHole';
 
+/** Whether a movement stands its feet on a plate. */
+export const hasFeet = ({ load }: BookEntry): boolean => load.kind === 'machine' && load.machine === 'leg-press';
+/** Whether a movement leans on straps. */
+export const hasLean = ({ load }: BookEntry): boolean => load.kind === 'body' && load.on === 'straps';
+
+/** Whether a movement starts from pins. */
+export const hasPins = (e: BookEntry): boolean => e.ruled.some((r) => r.setting === 'pinM');
+
+/** The movement with its feet elsewhere on the plate, another lean on its straps, or other pins. */
+function withStance(e: BookEntry, { feet, leanDeg, pinM }: Pick<EntryOptions, 'feet' | 'leanDeg' | 'pinM'>): BookEntry {
+  const { load } = e;
+  if (feet !== null && load.kind === 'machine' && hasFeet(e)) return { ...e, load: { ...load, feet } };
+  if (pinM !== null) return { ...e, ruled: e.ruled.map((r) => (r.setting === 'pinM' ? { ...r, pinM } : r)) };
+  if (leanDeg !== null && load.kind === 'body' && load.on === 'straps') return { ...e, load: { ...load, leanDeg } };
+  return e;
+}
+
 /** The movement with the bench's back at another angle than the rule's: body or arm follows it. */
 function withBack(e: BookEntry, backDeg: number): BookEntry {
   const rule = e.ruled.find((r) => r.setting === 'notch')?.wantDeg;
@@ -93,6 +123,7 @@ export function withOptions(e: BookEntry, o: EntryOptions): BookEntry {
   if (o.armPathDeg !== null) own = withArmPath(own, o.armPathDeg);
   own = tuckArm(own, o.tuckDeg);
   if (o.backDeg !== null) own = withBack(own, o.backDeg);
+  own = withStance(own, o);
   if (o.seatHole !== null) own = withSeat(own, o.seatHole);
   const stopAt = Math.min(own.stopAt, o.stopAt);
   return { ...own, startAt: Math.max(own.startAt, o.startAt), stopAt, peakTarget: o.peak };

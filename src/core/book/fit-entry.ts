@@ -6,8 +6,13 @@ import { fitPreacher, type SeatFit } from '@/core/fit/preacher-fit';
 import { blockDeclineDeg, nearestNotch } from '@/core/kit/bench';
 import { toRad } from '@/core/units/angle';
 import { lowerArm } from './bend-arm';
-import type { BookEntry, RuledSetting } from './book-entry';
-import { landminePivot } from './entry-load';
+import { poseBody } from '@/core/body/pose-body';
+import type { BookEntry, GripRule, RuledSetting } from './book-entry';
+import { entryLoads } from './entry-load';
+import type { FootPlace } from './foot-place';
+import { pinHeightM } from './pins';
+import { toPosture } from './posture-rule';
+import { strapsOf } from './straps';
 import { jointStops, type JointStops } from './joint-stops';
 import type { PosedEntry } from './pose-entry';
 import type { StationKit } from './station-kit';
@@ -58,6 +63,18 @@ export type FitSetting =
   | { readonly kind: 'hinge'; readonly trunkDeg: number; readonly overKneesM: number; readonly estimated: boolean }
   /** Floor mark of the client: along the bar's line from the pivot, and beside it. */
   | { readonly kind: 'landmine-mark'; readonly alongM: number; readonly besideM: number }
+  /** Hands on a bar: hand to hand, by what rule, and whether somebody chose otherwise. */
+  | { readonly kind: 'hands'; readonly apartM: number; readonly rule: GripRule; readonly chosen: boolean }
+  /** Pins that a bar starts from, above the floor. */
+  | { readonly kind: 'pins'; readonly heightM: number; readonly chosen: boolean; readonly estimated: boolean }
+  | { readonly kind: 'feet'; readonly place: FootPlace }
+  /** Lean back on straps at the start, the heels from under the anchor, and what the straps carry then, newtons. */
+  | {
+      readonly kind: 'straps';
+      readonly leanDeg: number;
+      readonly footMarkM: number;
+      readonly carryN: number;
+    }
   /** Range stops at the target joint, degrees, and what set each. */
   | (JointStops & { readonly kind: 'stops'; readonly startBy: StopReason; readonly finishBy: StopReason });
 /** Every kind of setting by rule or fit, biggest first. */
@@ -69,6 +86,10 @@ export const FIT_KINDS = [
   'knee-pad',
   'hinge',
   'landmine-mark',
+  'hands',
+  'pins',
+  'feet',
+  'straps',
   'stops',
 ] as const satisfies readonly FitSetting['kind'][];
 
@@ -169,11 +190,38 @@ function seatSettings(e: BookEntry, body: Body, kit: StationKit): FitSetting[] {
 }
 
 /** Where the client stands to a landmine: along the bar's line from its pivot, and beside it. */
-function landmineSetting({ load }: BookEntry, posed: PosedEntry, side: Side, kit: StationKit): FitSetting[] {
-  if (load.kind !== 'landmine') return [];
-  const [x, , z] = landminePivot(posed.path.contact[0]!, load.at, side, kit.landmine);
+function landmineSetting({ load }: BookEntry, posed: PosedEntry): FitSetting[] {
+  if (load.kind !== 'landmine' || !posed.anchor) return [];
+  const [x, , z] = posed.anchor;
   const [alongM, besideM] = load.at === 'square' ? [Math.abs(z), Math.abs(x)] : [-x, Math.abs(z)];
   return [{ kind: 'landmine-mark', alongM, besideM }];
+}
+
+/** What decides where hands and feet are: a grip's width, a rack's pins, a plate's place, the lean on straps. */
+function handSettings(e: BookEntry, body: Body, posed: PosedEntry, kit: StationKit): FitSetting[] {
+  const { hold, load } = e;
+  const found: FitSetting[] = [];
+  if (hold?.rule !== undefined && typeof hold.start === 'number')
+    found.push({ kind: 'hands', apartM: hold.start, rule: hold.rule, chosen: hold.chosen ?? false });
+  const heightM = pinHeightM(e, body);
+  if (heightM !== null) {
+    const chosen = ruleOf(e, 'pinM')?.pinM !== undefined;
+    found.push({ kind: 'pins', heightM, chosen, estimated: !chosen && body.height.kneeHeight.source !== 'measured' });
+  }
+  if (load.kind === 'machine' && load.machine === 'leg-press')
+    found.push({ kind: 'feet', place: load.feet ?? 'middle' });
+  if (load.kind === 'body' && load.on === 'straps') {
+    const { footMarkM } = strapsOf(
+      body,
+      poseBody(body, toPosture(e.posture, posed.path.side, kit, body)),
+      load.leanDeg,
+      kit.straps,
+    );
+    const [on] = entryLoads(e, posed, body, 0, kit);
+    const [x, y, z] = on?.kind === 'samples' ? on.forceN : [0, 0, 0];
+    found.push({ kind: 'straps', leanDeg: load.leanDeg, footMarkM, carryN: 2 * Math.hypot(x!, y!, z!) });
+  }
+  return found;
 }
 
 /** Everything about a movement that is set by rule or fit, biggest first; places at a column are solved elsewhere. */
@@ -199,7 +247,7 @@ export function fitSettings(
       overKneesM: knucklesOverKneesM(body, trunk, SOFT_KNEES_DEG),
       estimated: body.height.hipHeight.source !== 'measured',
     });
-  found.push(...landmineSetting(e, posed, side, kit));
+  found.push(...landmineSetting(e, posed), ...handSettings(e, body, posed, kit));
   // A sweep's ends are told with its line.
   if (!posed.sweep) found.push({ kind: 'stops', ...jointStops(e.action, posed, side), startBy, finishBy });
   return found;

@@ -24,11 +24,11 @@ describe('where a joint begins and ends', () => {
   });
   // The angles that the book's keys are written with, within their own shape (remembered).
   it.each<[MovementId, string, number, number]>([
-    ['machine-fly', 'shoulder', -5, 85],
-    ['cable-row-level-one-arm', 'shoulder', 78, -28],
+    ['machine-fly', 'shoulder', -5, 96],
+    ['cable-fly-incline', 'shoulder', -8, 102],
     ['dumbbell-side-raise', 'shoulder', 29, 87],
     ['leg-extension', 'knee', 100, 8],
-    ['rack-pull', 'hip', 58, 4],
+    ['rack-pull', 'hip', 68, 4],
     ['preacher-curl-one-arm', 'elbow', 12, 125],
   ])('%s: the %s from %d to %d', (id, joint, from, to) => {
     const { stops } = stopsOf(id);

@@ -1,91 +1,43 @@
-import { type Side, otherSide } from '@/core/body/side';
+import type { Side } from '@/core/body/side';
 import type { ActiveRangeDeg } from '@/core/body/active-range';
 import type { Body } from '@/core/body/body-model';
 import { poseBody } from '@/core/body/pose-body';
 import { footOf } from '@/core/body/pose-legs';
 import type { BodyPose, Leg, Posture } from '@/core/body/posture';
-import { HIP_OVER_SEAT } from '@/core/body/segment-ratios';
 import {
   findWorkingRange,
+  LAST_SAMPLE,
   targetOf,
   type ChainPath,
   type ChainTarget,
   type WorkingRange,
 } from '@/core/movement/chain-path';
-import { mirrorZ, type Vec3 } from '@/core/geometry/vector';
+import { between, mirrorZ, type Vec3 } from '@/core/geometry/vector';
+import { onFloor, onGuide, onPivot, onPlate, onStraps, underBar, type BodyShift } from '@/core/movement/close-chain';
 import { towards } from '@/core/movement/joint-action';
-import { bodyPoseAt, poseKeyframes } from '@/core/movement/keyframes';
+import { bodyPoseAt, poseKeyframes, shiftPose } from '@/core/movement/keyframes';
 import { poseSweep, type RangeEnd } from '@/core/movement/limb-path';
 import type { SweepChoice } from '@/core/movement/sweep-path';
+import { GRAVITY_MS2 } from '@/core/units/mass';
 import { withArmPath } from './arm-path';
-import type { BookEntry, PostureRule } from './book-entry';
+import type { BookEntry } from './book-entry';
 import { NO_FIT, type ClientFit } from './client-fit';
-
-/** Heights of the surfaces in use, metres. */
-export interface Surfaces {
-  readonly benchHeightM: number;
-  /** A low seat for rows at a column. */
-  readonly lowSeatM: number;
-  readonly handlesOnFloorM: number;
-}
-
-/** What a gym usually has (common practice), where nothing is measured. */
-export const USUAL_SURFACES: Surfaces = { benchHeightM: 0.45, lowSeatM: 0.3, handlesOnFloorM: 0.08 };
-
-/** The posture of a rule for a working side on these surfaces. */
-function toPosture(rule: PostureRule, working: Side, at: Surfaces, body: Body): Posture {
-  const free = otherSide(working);
-  switch (rule.kind) {
-    case 'standing':
-      return { kind: 'standing', kneeFlexionDeg: rule.kneeFlexionDeg ?? 8 };
-    case 'staggered':
-      return { kind: 'staggered', frontFoot: free };
-    case 'wide':
-      return { kind: 'wide', widthM: 0.42 * body.statureM };
-    case 'hinged':
-      return { kind: 'hinged', trunkDeg: rule.trunkDeg, kneeFlexionDeg: 20 };
-    case 'half-kneeling':
-      return { kind: 'half-kneeling', kneeDown: rule.down === 'working' ? working : free };
-    case 'tall-kneeling':
-      return { kind: 'tall-kneeling' };
-    case 'seated':
-      return {
-        kind: 'seated',
-        seatHeightM: rule.on === 'bench' ? at.benchHeightM : rule.on === 'low' ? at.lowSeatM : 0,
-        backDeg: rule.backDeg,
-      };
-    case 'lying':
-      return {
-        kind: 'lying',
-        on: rule.on === 'free-side' ? free : rule.on,
-        surfaceHeightM: at.benchHeightM,
-        backDeg: rule.backDeg,
-      };
-    case 'hand-and-knee':
-      return { kind: 'hand-and-knee', benchHeightM: at.benchHeightM, support: free };
-    case 'hand-on-bench':
-      return { kind: 'hand-on-bench', benchHeightM: at.benchHeightM, support: free, kneeFlexionDeg: 20 };
-    case 'forearm-on-thigh':
-      return { kind: 'forearm-on-thigh', support: free, trunkDeg: rule.trunkDeg };
-    case 'plank':
-      return { kind: 'plank', handHeightM: at.handlesOnFloorM };
-    case 'hanging':
-      // High enough for the feet to swing free.
-      return { kind: 'hanging', barHeightM: 1.34 * body.statureM };
-    case 'leg-machine':
-      return {
-        kind: 'leg-machine',
-        seatHeightM: at.benchHeightM + (0.05 - HIP_OVER_SEAT) * body.statureM,
-        backDeg: rule.backDeg,
-        thighDeg: 90 - rule.backDeg,
-        kneeFlexionDeg: 90,
-      };
-  }
-}
+import { handWidths } from './hand-width';
+import { gripReachM, landminePivot } from './landmine';
+import { isGuided, platePlace, pressStart } from './machine-chain';
+import { fromPins } from './pins';
+import { poseOnLine, type Pull } from './pose-on-line';
+import { toPosture } from './posture-rule';
+import type { StationKit } from './station-kit';
+import { startOnStraps, strapsOf } from './straps';
 
 /** A movement on a body: the pose at its start, the working limb over the working range, and what it works against. */
 export interface PosedEntry {
   readonly pose: BodyPose;
+  /** The whole body at a sample of the working range, for drawing and for what stands where. */
+  readonly bodyAt: (i: number) => BodyPose;
+  /** Where a bar or strap in the hand ends, stand frame: a landmine's pivot, a strap's anchor; null without one. */
+  readonly anchor: Vec3 | null;
   readonly path: ChainPath;
   readonly target: ChainTarget;
   readonly range: WorkingRange;
@@ -96,25 +48,19 @@ export interface PosedEntry {
   readonly sweep: { readonly startDeg: number; readonly finishDeg: number; readonly from: RangeEnd } | null;
 }
 
-/** The whole body of a posed movement at a sample of its working range, for drawing. */
-export function entryBodyAt(
-  entry: BookEntry,
-  body: Body,
-  posed: PosedEntry,
-  side: Side,
-  surfaces: Surfaces,
-  i: number,
-): BodyPose {
-  if (entry.path.kind === 'sweep') return posed.pose;
-  const s = posed.range.from + ((posed.range.to - posed.range.from) * i) / (posed.path.proximal.length - 1);
-  const pose = bodyPoseAt(body, toPosture(entry.posture, side, surfaces, body), entry.path, side, entry.motion, s);
-  if (posed.path.chain !== 'leg') return pose;
-  // Both legs do the same; the other is the mirror image.
+/** Kit that decides where hands, feet and seats are. */
+export type PoseKit = Pick<StationKit, 'surfaces' | 'landmine' | 'straps' | 'preacher'>;
+
+/** Both hands on one thing that nothing pulls apart: each on a cable of its own is drawn out to its side. */
+const movesAsOne = ({ hold, load }: BookEntry): boolean => hold !== null && (load.kind !== 'cable' || load.shared);
+
+/** Both legs do the same on a leg machine: the pose with the working leg's path in it and its mirror image. */
+function withLegs(body: Body, pose: BodyPose, path: ChainPath, side: Side, i: number): BodyPose {
   const own: Leg = {
-    hip: posed.path.proximal[i]!,
-    knee: posed.path.middle[i]!,
-    ankle: posed.path.distal[i]!,
-    ...footOn(body, posed.path.middle[i]!, posed.path.distal[i]!),
+    hip: path.proximal[i]!,
+    knee: path.middle[i]!,
+    ankle: path.distal[i]!,
+    ...footOn(body, path.middle[i]!, path.distal[i]!),
   };
   const other: Leg = {
     hip: mirrorZ(own.hip),
@@ -149,10 +95,10 @@ const usualSweep = (entry: BookEntry): SweepChoice => ({
 /** Nothing narrows the range. */
 export const WHOLE_RANGE: EntryRange = { active: {}, limits: {}, stopLevel: false, fit: NO_FIT };
 
-/** A movement along the client's own arm path on that side, where one was measured. */
-function fitted(e: BookEntry, fit: ClientFit, side: Side): BookEntry {
+/** A movement along the client's own arm path on that side, where one was measured, or from the pins it starts on. */
+export function fitted(e: BookEntry, fit: ClientFit, side: Side, body: Body): BookEntry {
   const belowDeg = fit.armPathDeg[side];
-  return belowDeg === undefined ? e : withArmPath(e, belowDeg);
+  return fromPins(belowDeg === undefined ? e : withArmPath(e, belowDeg), body);
 }
 
 /** Shortest part of its range that is still the movement (our judgement). */
@@ -161,7 +107,7 @@ export const SHORTEST_SHARE = 0.4;
 const WHOLE: WorkingRange = { from: 0, to: 1, cutStart: null, cutFinish: null, startCutBy: 'active-range' };
 
 /** What a client's joints and limits leave of a posed path; null when nothing. */
-function cutRange(entry: BookEntry, whole: ChainPath, range: EntryRange): WorkingRange | null {
+export function cutRange(entry: BookEntry, whole: ChainPath, range: EntryRange): WorkingRange | null {
   return (
     [
       [range.active, 'active-range'],
@@ -185,16 +131,84 @@ function cutRange(entry: BookEntry, whole: ChainPath, range: EntryRange): Workin
   );
 }
 
+/** A movement with what poses it: everything that does not depend on the part of the range that is left. */
+interface Posing {
+  readonly entry: BookEntry;
+  readonly body: Body;
+  readonly side: Side;
+  readonly kit: PoseKit;
+  readonly posture: Posture;
+  readonly pull: Pull;
+}
+
+/** The limb over a part of the range as its keys have it, the hands apart as what they hold asks. */
+function poseKeyed({ entry, body, side, posture }: Posing, from: number, to: number): ChainPath {
+  if (entry.path.kind === 'sweep') throw new Error(`${entry.id}: a sweep has no keys`);
+  const hands = handWidths(entry.hold, body, null);
+  return poseKeyframes(body, posture, entry.path, side, entry.motion, from, to, hands);
+}
+
+/** A posed limb with what the body as a whole does for it; null where it stands still or its motion is keyed. */
+interface Chain {
+  readonly path: ChainPath;
+  readonly shifts: readonly BodyShift[] | null;
+  readonly anchor: Vec3 | null;
+}
+
+/** Pose a limb over a part of the range, closed on what hands or feet are on. */
+function poseChain(p: Posing, from: number, to: number): Chain {
+  const { entry, body, side, kit, posture } = p;
+  const { load } = entry;
+  if (load.kind === 'cable' && load.line !== null)
+    return { path: poseOnLine(entry, body, side, posture, p.pull, from, to), shifts: null, anchor: null };
+  const path = poseKeyed(p, from, to);
+  const still = (own: ChainPath, anchor: Vec3 | null = null): Chain => ({ path: own, shifts: null, anchor });
+  // What stands still is where the whole movement has it, whatever part of it is left.
+  const whole = (): ChainPath => (from === 0 && to === 1 ? path : poseKeyed(p, 0, 1));
+  const along = (i: number): number => from + ((to - from) * i) / LAST_SAMPLE;
+  if (load.kind === 'landmine') {
+    const pivot = landminePivot(whole().contact[0]!, load.at, side, kit.landmine);
+    const closed = onPivot(body, path, pivot, gripReachM(load.at, kit.landmine), load.at === 'between');
+    return still(closed, pivot);
+  }
+  if (load.kind === 'machine' && path.chain === 'leg' && load.machine === 'leg-press') {
+    const { distal } = whole();
+    return still(onPlate(path, distal[0]!, distal[LAST_SAMPLE]!, platePlace(entry, body, side), along));
+  }
+  if (load.kind === 'machine' && isGuided(load.machine)) {
+    const { contact } = whole();
+    const start = load.machine === 'chest-press' ? pressStart(body, whole()) : contact[0]!;
+    return still(onGuide(body, path, (i) => between(start, contact[LAST_SAMPLE]!, along(i))));
+  }
+  if (load.kind !== 'body') return still(path);
+  const pose = poseBody(body, posture);
+  if (load.on === 'bar') return { ...underBar(path, whole().contact[0]!), anchor: null };
+  if (load.on === 'straps') {
+    const strap = strapsOf(body, pose, load.leanDeg, kit.straps);
+    const begun = startOnStraps(body, path, strap, whole());
+    return { ...onStraps(body, begun, strap.heels, strap.anchor, strap.reachM), anchor: strap.anchor };
+  }
+  const last = whole().contact[LAST_SAMPLE]!;
+  const hands: Vec3 = [last[0], kit.surfaces.handlesOnFloorM, last[2]];
+  return { ...onFloor(body, path, pose.leg.left.toe, hands), anchor: null };
+}
+
 /** Share of its own range that a keyframed movement keeps on a side; 0 when nothing is left. */
-export function workingShare(own: BookEntry, body: Body, side: Side, range: EntryRange, surfaces: Surfaces): number {
-  const entry = fitted(own, range.fit, side);
+export function workingShare(own: BookEntry, body: Body, side: Side, range: EntryRange, kit: PoseKit): number {
+  const entry = fitted(own, range.fit, side, body);
   if (entry.path.kind === 'sweep') return 1;
-  const cut = cutRange(
-    entry,
-    poseKeyframes(body, toPosture(entry.posture, side, surfaces, body), entry.path, side, entry.motion),
-    range,
-  );
+  const posture = toPosture(entry.posture, side, kit, body);
+  const cut = cutRange(entry, poseChain({ entry, body, side, kit, posture, pull: NOMINAL }, 0, 1).path, range);
   return cut === null ? 0 : Math.max(0, cut.to - cut.from);
+}
+
+/** A cable from where the movement's own start points, with a load that is usual (15 kg). */
+const NOMINAL: Pull = { pulley: null, tensionN: 15 * GRAVITY_MS2 };
+
+/** How a movement is asked for beside the body: the choice of a sweep, and where the cable of a pull comes from. */
+export interface PoseChoice {
+  readonly sweep?: SweepChoice;
+  readonly pull?: Pull;
 }
 
 /**
@@ -206,28 +220,43 @@ export function poseEntry(
   body: Body,
   side: Side,
   range: EntryRange,
-  surfaces: Surfaces,
-  sweep: SweepChoice = usualSweep(own),
+  kit: PoseKit,
+  { sweep = usualSweep(own), pull = NOMINAL }: PoseChoice = {},
 ): PosedEntry | null {
-  const entry = fitted(own, range.fit, side);
+  const entry = fitted(own, range.fit, side, body);
   if (entry.path.kind === 'sweep') {
     const posed = poseSweep(body, entry.path, entry.action, sweep, range);
     const arm = posed.arms[side];
     return {
       pose: posed.body,
+      bodyAt: () => posed.body,
+      anchor: null,
       path: arm,
       target: arm.target,
       range: WHOLE,
       sweep: { startDeg: arm.startDeg, finishDeg: arm.finishDeg, from: arm.startFrom },
     };
   }
-  const posture = toPosture(entry.posture, side, surfaces, body);
-  const whole = poseKeyframes(body, posture, entry.path, side, entry.motion);
-  const cut = cutRange(entry, whole, range);
+  const posture = toPosture(entry.posture, side, kit, body);
+  const posing: Posing = { entry, body, side, kit, posture, pull };
+  const whole = poseChain(posing, 0, 1);
+  const cut = cutRange(entry, whole.path, range);
   if (cut === null || cut.to - cut.from < SHORTEST_SHARE) return null;
-  const path =
-    cut.from === 0 && cut.to === 1
-      ? whole
-      : poseKeyframes(body, posture, entry.path, side, entry.motion, cut.from, cut.to);
-  return { pose: poseBody(body, posture), path, target: targetOf(path, entry.action), range: cut, sweep: null };
+  const { path, shifts, anchor } = cut.from === 0 && cut.to === 1 ? whole : poseChain(posing, cut.from, cut.to);
+  const { path: keys, motion } = entry;
+  const bodyAt = (i: number): BodyPose => {
+    const s = cut.from + ((cut.to - cut.from) * i) / LAST_SAMPLE;
+    const pose = bodyPoseAt(body, posture, keys, side, motion, s);
+    if (path.chain === 'leg') return withLegs(body, pose, path, side, i);
+    return shifts ? shiftPose(pose, shifts[i]!) : pose;
+  };
+  return {
+    pose: shifts ? bodyAt(0) : poseBody(body, posture),
+    bodyAt,
+    anchor,
+    path,
+    target: targetOf(path, entry.action, movesAsOne(entry)),
+    range: cut,
+    sweep: null,
+  };
 }

@@ -1,8 +1,11 @@
+import { USUAL_ATTACHMENT } from '@/core/kit/attachment';
+import type { Placement } from '@/core/setup/setup-problem';
 import { otherSide, shownSide, workingSides, type Side } from '@/core/body/side';
 import type { BookEntry } from './book-entry';
 import { buildSearch } from './build-search';
 import { fitUnder } from './entry-options';
 import { withKit } from './fit-entry';
+import { withHands } from './hand-width';
 import { poseEntry, type EntryRange } from './pose-entry';
 import type { PosedLimb, PosedQuestion } from './posed-question';
 import { profileLimb } from './profile-limb';
@@ -12,7 +15,7 @@ import type { Question } from './question';
 function asLinked(e: BookEntry, q: Question, range: EntryRange, side: Side): BookEntry {
   if (e.load.kind !== 'machine' || e.hands !== 'two' || q.kit.machines[e.load.machine]?.independentArms !== false)
     return e;
-  const other = poseEntry(e, q.body, otherSide(side), range, q.kit.surfaces);
+  const other = poseEntry(e, q.body, otherSide(side), range, q.kit);
   return other
     ? { ...e, startAt: Math.max(e.startAt, other.range.from), stopAt: Math.min(e.stopAt, other.range.to) }
     : e;
@@ -21,7 +24,7 @@ function asLinked(e: BookEntry, q: Question, range: EntryRange, side: Side): Boo
 /** Pose one working limb; null when the client's range leaves too little of it. */
 function poseLimb(entry: BookEntry, q: Question, range: EntryRange, side: Side): PosedLimb | null {
   if (entry.load.kind !== 'cable') return profileLimb(asLinked(entry, q, range, side), q, range, side);
-  const posed = poseEntry(entry, q.body, side, range, q.kit.surfaces, q.options);
+  const posed = poseEntry(entry, q.body, side, range, q.kit, { sweep: q.options });
   return (
     posed && {
       posed,
@@ -35,7 +38,8 @@ function poseLimb(entry: BookEntry, q: Question, range: EntryRange, side: Side):
 /** Pose a question; null when the client's range leaves too little of the movement on a side. */
 export function poseQuestion(question: Question): PosedQuestion | null {
   const { kit, options, side } = question;
-  const entry = withKit(question.entry, kit);
+  const handle = question.column?.handsM ?? usualHands(question.entry);
+  const entry = withHands(withKit(question.entry, kit), question.body, handle, options.gripWidthM);
   const range = { ...question.range, fit: fitUnder(question.range.fit, options) };
   const sides = workingSides(side);
   const limbs: Partial<Record<Side, PosedLimb>> = {};
@@ -46,6 +50,28 @@ export function poseQuestion(question: Question): PosedQuestion | null {
   }
   const posed = { question, entry, range, sides, limbs, shown: shownSide(side) };
   return { ...posed, search: entry.load.kind === 'cable' && question.column ? buildSearch(posed) : null };
+}
+
+/** What a handle of the kind that a movement asks for usually allows both hands, metres; null for a free bar. */
+function usualHands({ load }: Question['entry']): readonly [number, number] | null {
+  return load.kind === 'cable' ? USUAL_ATTACHMENT[load.attachments[0]!].handsM : null;
+}
+
+/** A posed question with its limbs as a place at the column has them: pulls along the cable begin where it leads. */
+export function closedAt(posed: PosedQuestion, at: Placement): PosedQuestion {
+  const { search, entry } = posed;
+  if (!search || entry.load.kind !== 'cable' || entry.load.line === null) return posed;
+  const limbs: Partial<Record<Side, PosedLimb>> = {};
+  for (const side of posed.sides) {
+    const own = search.posedAt(side, at);
+    limbs[side] = {
+      posed: own,
+      startBy: own.range.cutStart ? 'joint' : 'own',
+      finishBy: own.range.cutFinish ? 'joint' : 'own',
+      profile: null,
+    };
+  }
+  return { ...posed, limbs };
 }
 
 /** The same, where the range is known to leave enough. */

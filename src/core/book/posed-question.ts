@@ -1,6 +1,6 @@
 import type { Side } from '@/core/body/side';
 import type { LineMetrics, ProfileSamples } from '@/core/mechanics/line-profile';
-import type { SetupProblem } from '@/core/setup/setup-problem';
+import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
 import type { BookEntry } from './book-entry';
 import type { StopReason } from './fit-entry';
 import type { EntryRange, PosedEntry } from './pose-entry';
@@ -16,6 +16,11 @@ export interface PosedLimb {
   readonly profile: { readonly metrics: LineMetrics; readonly samples: ProfileSamples } | null;
 }
 
+/** The search for a place at a column, with the movement's limbs as a place has them. */
+export interface PlaceSearch extends SetupProblem {
+  readonly posedAt: (side: Side, at: Placement) => PosedEntry;
+}
+
 /** A question with its limbs posed, once: everything that is shown, solved or said of it reads these. */
 export interface PosedQuestion {
   readonly question: Question;
@@ -27,7 +32,7 @@ export interface PosedQuestion {
   /** The side that stands for both in words and drawings. */
   readonly shown: Side;
   /** The search for a place; null without a cable or without a column. */
-  readonly search: SetupProblem | null;
+  readonly search: PlaceSearch | null;
 }
 
 /** The posed limb of a working side. */
@@ -41,7 +46,7 @@ export function limbOn(posed: Pick<PosedQuestion, 'limbs' | 'entry'>, side: Side
 export const shownLimb = (posed: PosedQuestion): PosedLimb => limbOn(posed, posed.shown);
 
 /** The search of a question that has one. */
-export function searchOf(posed: PosedQuestion): SetupProblem {
+export function searchOf(posed: PosedQuestion): PlaceSearch {
   if (!posed.search) throw new Error(`${posed.entry.id} has no place at a column here`);
   return posed.search;
 }

@@ -6,7 +6,8 @@ import { PRACTICE_TEXT } from '@/messages/practices';
 import { BOOK, findEntry } from './book';
 import { sidesOf, type BookEntry } from './book-entry';
 import { faultsOf } from './entry-faults';
-import { poseEntry, USUAL_SURFACES, WHOLE_RANGE } from './pose-entry';
+import { poseEntry, WHOLE_RANGE } from './pose-entry';
+import { USUAL_KIT } from './station-kit';
 import { practicesOf, PRACTICE_QUESTIONS, withPractices } from './practice';
 
 const ask = (e: BookEntry, statureM = 1.75) => {
@@ -47,7 +48,7 @@ describe('practices', () => {
     expect(preset('barbell-curl', 'row-base', [])).toBeUndefined();
   });
   it('sides do what they say: a reach starts further out, nine tenths ends sooner, locked elbows are straight', () => {
-    const arm = (e: BookEntry) => poseEntry(e, bodyOf(1.75), 'right', WHOLE_RANGE, USUAL_SURFACES)!;
+    const arm = (e: BookEntry) => poseEntry(e, bodyOf(1.75), 'right', WHOLE_RANGE, USUAL_KIT)!;
     const row = findEntry('cable-row-level-one-arm')!;
     expect(
       arm(withPractices(row, { 'row-bottom': 'reach' })).path.contact[0]![0] - arm(row).path.contact[0]![0],

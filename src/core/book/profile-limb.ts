@@ -58,7 +58,7 @@ function loadedPart(entry: BookEntry, { profile }: ProfiledLimb): { readonly fro
 export function profileLimb(entry: BookEntry, q: Question, range: EntryRange, side: Side): ProfiledLimb | null {
   const { body, kit, loadKg } = q;
   const run = (e: BookEntry): ProfiledLimb | null => {
-    const posed = poseEntry(e, body, side, range, kit.surfaces);
+    const posed = poseEntry(e, body, side, range, kit);
     if (!posed) return null;
     const samples = allocateSamples(SAMPLES);
     const track = buildLimbTrack(body, posed.path, posed.target);

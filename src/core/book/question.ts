@@ -9,11 +9,17 @@ import { usualOptions, withOptions, type EntryOptions } from './entry-options';
 import { WHOLE_RANGE, type EntryRange } from './pose-entry';
 import { USUAL_KIT, type StationKit } from './station-kit';
 
-/** A column with the floor before it and the length of what hangs on its cable, metres. */
+/**
+ * A column with the floor before it and what hangs on its cable: its length, and the narrowest and widest that two
+ * hands
+ * hold it, metres; absent where
+ * that is as usual for its kind.
+ */
 export interface ColumnPlace {
   readonly column: Column;
   readonly room: Room;
   readonly attachmentM: number;
+  readonly handsM?: readonly [number, number] | null;
 }
 
 /**

@@ -4,12 +4,13 @@ import { bodyOf } from '../../../test/support/fixtures';
 import { BOOK, findEntry } from './book';
 import { GRIPS, sidesOf, type BookEntry } from './book-entry';
 import { usualOptions, withOptions, type EntryOptions } from './entry-options';
-import { poseEntry, USUAL_SURFACES, WHOLE_RANGE } from './pose-entry';
+import { poseEntry, WHOLE_RANGE } from './pose-entry';
+import { USUAL_KIT } from './station-kit';
 import { loadedRegion } from './region-of';
 
 const loaded = (e: BookEntry, h = 1.75) => {
   const side = sidesOf(e).at(-1) === 'left' ? 'left' : 'right';
-  return loadedRegion(e, poseEntry(e, bodyOf(h), side, WHOLE_RANGE, USUAL_SURFACES)!, side);
+  return loadedRegion(e, poseEntry(e, bodyOf(h), side, WHOLE_RANGE, USUAL_KIT)!, side);
 };
 const as = (id: string, change: Partial<EntryOptions>) => {
   const e = findEntry(id)!;
@@ -40,7 +41,7 @@ describe('what loads what (common practice), by changing one thing', () => {
   it('grips bring the elbow the way practice says: pronated higher, supinated lower than neutral', () => {
     const e = findEntry('chest-supported-row')!;
     const flare = (grip: (typeof GRIPS)[number]) => {
-      const { path } = poseEntry(as(e.id, { grip }), bodyOf(1.75), 'right', WHOLE_RANGE, USUAL_SURFACES)!;
+      const { path } = poseEntry(as(e.id, { grip }), bodyOf(1.75), 'right', WHOLE_RANGE, USUAL_KIT)!;
       return path.middle[40]![2] - path.proximal[40]![2];
     };
     expect(flare('pronated')).toBeGreaterThan(flare('neutral') + 0.02);

@@ -9,6 +9,7 @@ import type { PosedEntry } from './pose-entry';
 /** What decides a region, and what would move the load to another; texts are in messages/. */
 export type RegionCause =
   | 'elbow-close'
+  | 'hands-close'
   | 'elbow-middle'
   | 'elbow-high'
   | 'elbow-to-armpit'
@@ -44,6 +45,8 @@ export interface LoadedRegion {
  */
 const CLOSE_DEG = 27;
 const HIGH_DEG = 58;
+/** Hands this near to each other are on a close handle, metres (common practice: a V-bar). */
+const CLOSE_HANDS_M = 0.25;
 /** Upper arm ahead of the trunk, degrees, and forearm out to the side, sine: a preacher's arm, and a wide grip. */
 const AHEAD_DEG = 25;
 const WIDE_HANDS = 0.35;
@@ -72,8 +75,12 @@ function ofPull(e: BookEntry, posed: PosedEntry, side: Side): LoadedRegion {
     toDirection(intoFrame(posed.path.frame[0]!, towards(posed.path.proximal[0]!, posed.path.middle[0]!)), side)
       .elevationDeg > OVERHEAD_DEG;
   const close: RegionChange = change('lat-lower', 'elbow-close');
+  const [hands] = e.hold ? [e.hold.finish] : [];
   const wide: RegionChange = overhead ? change('lat-upper', 'elbow-to-armpit') : change('mid-back', 'elbow-middle');
   const high: RegionChange = change('deltoid-rear', 'elbow-high');
+  // A close handle in both hands brings the elbows past the ribs and the blades together (common practice).
+  if (!overhead && typeof hands === 'number' && hands <= CLOSE_HANDS_M)
+    return { region: 'mid-back', because: 'hands-close', changes: [change('lat-lower', 'hands-wide')] };
   if (flare < CLOSE_DEG) return { region: 'lat-lower', because: 'elbow-close', changes: [wide, high] };
   if (overhead) return { region: 'lat-upper', because: 'elbow-to-armpit', changes: [close] };
   if (flare < HIGH_DEG) return { region: 'mid-back', because: 'elbow-middle', changes: [close, high] };
@@ -88,7 +95,7 @@ function ofCurl(posed: PosedEntry, side: Side, grip: Grip | undefined): LoadedRe
   const behind = start.azimuthDeg < 0 && start.elevationDeg > 4;
   const ahead = start.azimuthDeg > 0 && start.elevationDeg > AHEAD_DEG;
   const mid = (posed.path.proximal.length - 1) / 2;
-  const fore = towards(posed.path.middle[mid]!, posed.path.distal[mid]!);
+  const fore = intoFrame(posed.path.frame[mid]!, towards(posed.path.middle[mid]!, posed.path.distal[mid]!));
   const wide = (side === 'right' ? fore[2] : -fore[2]) > WIDE_HANDS;
   if (grip !== undefined && grip !== 'supinated')
     return {

@@ -1,6 +1,8 @@
 import type { Side } from '@/core/body/side';
 import { entryLoads } from '@/core/book/entry-load';
 import { poseEntry, type PosedEntry } from '@/core/book/pose-entry';
+import { closedAt } from '@/core/book/pose-question';
+import type { Pull } from '@/core/book/pose-on-line';
 import { limbOn, searchOf, type PosedLimb, type PosedQuestion } from '@/core/book/posed-question';
 import { toBody } from '@/core/geometry/rotation';
 import { add, scale, subtract } from '@/core/geometry/vector';
@@ -15,7 +17,7 @@ import {
 import type { Load } from '@/core/mechanics/load';
 import { buildOffAxisTrack, resolveOffAxis, type OffAxisPart } from '@/core/mechanics/off-axis';
 import { SAMPLES, type ChainPath, type ChainTarget } from '@/core/movement/chain-path';
-import type { Placement } from '@/core/setup/setup-problem';
+import { pulleyFrom, type Placement } from '@/core/setup/setup-problem';
 import { toRad } from '@/core/units/angle';
 import { perturbPath } from './perturb-path';
 import type { Perturbation } from './perturbation';
@@ -72,10 +74,14 @@ function stoppedShort(
   limb: PosedLimb,
   side: Side,
   size: number,
+  pull?: Pull,
 ): PosedEntry | null {
   const { body, kit, options } = question;
   const { from, to } = limb.profile ? limb.posed.range : { from: entry.startAt, to: entry.stopAt };
-  return poseEntry({ ...entry, startAt: from, stopAt: to - size }, body, side, range, kit.surfaces, options);
+  return poseEntry({ ...entry, startAt: from, stopAt: to - size }, body, side, range, kit, {
+    sweep: options,
+    ...(pull ? { pull } : {}),
+  });
 }
 
 /** Of a movement on a cable: the place stays, the pose is perturbed, or the place itself is off. */
@@ -87,7 +93,7 @@ function costOnCable(
   size: number,
 ): FaultCost | null {
   const search = searchOf(posed);
-  const limb = limbOn(posed, side);
+  const limb = limbOn(closedAt(posed, placement), side);
   const { path, target } = limb.posed;
   const { column, attachmentM } = search.input;
   const stateAt =
@@ -103,7 +109,8 @@ function costOnCable(
   const before = stateAt(placement)(path, target);
   const told = (after: FaultState): FaultCost => compare(before, after, after.metrics.minClearanceM);
   if (p.kind === 'stops-short') {
-    const short = stoppedShort(posed, limb, side, size);
+    const pull = { pulley: pulleyFrom(search, placement, side), tensionN: search.tensionN };
+    const short = stoppedShort(posed, limb, side, size, pull);
     return short && told(stateAt(placement)(short.path, short.target));
   }
   const up = p.kind === 'hole-off' ? Math.round(size) * (column.numberedFrom === 'bottom' ? 1 : -1) : 0;

@@ -5,7 +5,6 @@ import { UPRIGHT } from '@/core/geometry/frame';
 import { toBody, toFloor } from '@/core/geometry/rotation';
 import { findEntry } from '@/core/book/book';
 import { evaluatePlacement } from '@/core/setup/evaluate';
-import { limbOf } from '@/core/setup/setup-problem';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import { COLUMN, FLIES, problemOf, seeded } from '../../../test/support/fixtures';
 import { limbWeightMomentNm } from './limb-weight';
@@ -87,7 +86,7 @@ describe('virtual work: moment = tension x d(cable length)/d(angle), derivative 
       };
       const e = evaluatePlacement(p, place);
       for (const side of ['left', 'right'] as const) {
-        const { path: arm, target } = limbOf(p, side);
+        const { path: arm, target } = p.limbAt(side, place);
         const stand = { x: place.standX, z: place.standZ, yawRad: (place.yawDeg * Math.PI) / 180 };
         const q = subtract(toBody(pulleyAt(COLUMN, place.hole, side), stand), arm.proximal[0]!);
         for (const i of [0, 13, 40]) {

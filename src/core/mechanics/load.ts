@@ -13,7 +13,8 @@ import { TRACK, TRACK_STRIDE, type LimbTrack } from './limb-track';
  *   force times a moment arm, constant or a table over the arm's angle from `zero`, degrees.
  * - `guide`: a carriage on a straight guide; a force along it.
  * - `band`: along itself to its anchor, by its table of force over stretch; slack below its rest length.
- * - `held`: a force that does not change with the limb (body weight on a bar or the floor).
+ * - `held`: a force that does not change with the limb (body weight on a bar).
+ * - `samples`: a force known at every sample, flat (body weight on straps or the floor, by the pose of the body).
  */
 export type Load =
   | { readonly kind: 'cable'; readonly pulley: Vec3; readonly tensionN: number; readonly attachmentM: number }
@@ -28,7 +29,8 @@ export type Load =
     }
   | { readonly kind: 'guide'; readonly direction: Vec3; readonly forceN: number }
   | { readonly kind: 'band'; readonly anchor: Vec3; readonly restM: number; readonly table: readonly TablePoint[] }
-  | { readonly kind: 'held'; readonly forceN: Vec3 };
+  | { readonly kind: 'held'; readonly forceN: Vec3 }
+  | { readonly kind: 'samples'; readonly forceN: Float64Array };
 
 /** A bar in a landmine with its plates, kilograms and metres. */
 export interface LandmineBar {
@@ -115,7 +117,7 @@ export function fillLoad(track: LimbTrack, load: Load, out: LoadSamples): void {
       data[o + JOINT + 1]! + data[o + CONTACT + 1]!,
       data[o + JOINT + 2]! + data[o + CONTACT + 2]!,
     ];
-    const f = forceAt(load, contact);
+    const f = forceOn(load, contact, i);
     forceN[3 * i] = f[0];
     forceN[3 * i + 1] = f[1];
     forceN[3 * i + 2] = f[2];
@@ -123,8 +125,14 @@ export function fillLoad(track: LimbTrack, load: Load, out: LoadSamples): void {
   }
 }
 
+/** Force of a load on a sample's contact, newtons. */
+function forceOn(load: Load, contact: Vec3, i: number): Vec3 {
+  if (load.kind !== 'samples') return forceAt(load, contact);
+  return [load.forceN[3 * i]!, load.forceN[3 * i + 1]!, load.forceN[3 * i + 2]!];
+}
+
 /** Force of a load on a contact, newtons, in the frame both are given in. */
-export function forceAt(load: Load, contact: Vec3): Vec3 {
+export function forceAt(load: Exclude<Load, { kind: 'samples' }>, contact: Vec3): Vec3 {
   switch (load.kind) {
     case 'cable':
       return scale(normalise(subtract(load.pulley, contact)), load.tensionN);
@@ -154,12 +162,13 @@ export function fillLoads(track: LimbTrack, loads: readonly Load[], out: LoadSam
   for (const load of rest) {
     for (let i = 0; i < track.samples; i++) {
       const o = i * TRACK_STRIDE;
-      const f = forceAt(
+      const f = forceOn(
         load,
         add(
           [data3(track, o, 0), data3(track, o, 1), data3(track, o, 2)],
           [data3(track, o, 3), data3(track, o, 4), data3(track, o, 5)],
         ),
+        i,
       );
       for (let k = 0; k < 3; k++) out.forceN[3 * i + k]! += f[k]!;
     }

@@ -51,6 +51,19 @@ export function senseOf(normal: Vec3): SweepSense {
 /** Steps of the limb below this are a limb that stands still, metres per sample. */
 const STILL_M = 1e-5;
 
+/** Which way a paired action turns about the trunk's right axis; 0 for one that sweeps across the body. */
+function sagittalSign(action: JointAction): 1 | -1 | 0 {
+  switch (action) {
+    case 'shoulder.flexion':
+      return 1;
+    case 'shoulder.extension':
+    case 'shoulder.adduction':
+      return -1;
+    default:
+      return 0;
+  }
+}
+
 /** Fill gaps of a per-sample axis from the nearest neighbour that has one. */
 function filled(axes: readonly (Vec3 | null)[], fallback: (i: number) => Vec3): Vec3[] {
   return axes.map((own, i) => {
@@ -64,27 +77,32 @@ function filled(axes: readonly (Vec3 | null)[], fallback: (i: number) => Vec3): 
 
 /**
  * Target of an action along a path. A hinge's axis follows from its two bones. A ball joint's is the normal of the
- * limb's own sweep at that instant (limb x its step); where the limb stands still, the action's nominal axis.
+ * limb's own sweep at that instant (limb x its step); where the limb stands still, the action's nominal axis. `paired`:
+ * both hands are on one thing, which moves in the body's own plane, and so does what the shoulders do about it, however
+ * the elbows stand out: the axis is the trunk's own, to the right for flexion and to the left for extension.
  */
-export function targetOf(path: ChainPath, action: JointAction): ChainTarget {
+export function targetOf(path: ChainPath, action: JointAction, paired = false): ChainTarget {
   const joint = jointOf(action);
   const n = path.proximal.length;
   const limb = path.proximal.map((p, i) => towards(p, path.middle[i]!));
   const lower = path.middle.map((m, i) => (path.chain === 'trunk' ? limb[i]! : towards(m, path.distal[i]!)));
   const nominal = (i: number): Vec3 => nominalAxis(action, path.frame[i]!, path.side);
+  const inPlane = paired && joint === 'proximal' ? sagittalSign(action) : 0;
   const axis =
-    joint === 'middle'
-      ? filled(
-          limb.map((u, i) => hingeAxis(u, lower[i]!)),
-          (i) => path.frame[i]!.z,
-        ).map((a) => (action.endsWith('extension') ? scale(a, -1) : a))
-      : filled(
-          limb.map((u, i) => {
-            const turn = cross(u, subtract(limb[Math.min(n - 1, i + 1)]!, limb[Math.max(0, i - 1)]!));
-            return length(turn) > STILL_M ? normalise(turn) : null;
-          }),
-          nominal,
-        );
+    inPlane !== 0
+      ? path.frame.map((f) => scale(f.z, inPlane))
+      : joint === 'middle'
+        ? filled(
+            limb.map((u, i) => hingeAxis(u, lower[i]!)),
+            (i) => path.frame[i]!.z,
+          ).map((a) => (action.endsWith('extension') ? scale(a, -1) : a))
+        : filled(
+            limb.map((u, i) => {
+              const turn = cross(u, subtract(limb[Math.min(n - 1, i + 1)]!, limb[Math.max(0, i - 1)]!));
+              return length(turn) > STILL_M ? normalise(turn) : null;
+            }),
+            nominal,
+          );
   const above = axis.map((a) => {
     const sense = senseOf(a);
     return (sense === 'up' ? a[1] : sense === 'ahead' ? a[0] : path.side === 'right' ? a[2] : -a[2]) >= 0

@@ -6,11 +6,13 @@ import { GRIP_SHARE_OF_HAND } from '@/core/body/segment-ratios';
 import { toUnit, type Direction } from '@/core/geometry/direction';
 import { fromFrame, rotateFrame, UPRIGHT, type Frame } from '@/core/geometry/frame';
 import { slerp, turn } from '@/core/geometry/rotation';
-import { add, along, between, mirrorZ, type Vec3 } from '@/core/geometry/vector';
+import { add, along, between, mirrorZ, normalise, scale, type Vec3 } from '@/core/geometry/vector';
 import { toRad } from '@/core/units/angle';
 import { SAMPLES, type ChainPath } from './chain-path';
+import { shifted, shiftedFrame, type BodyShift } from './close-chain';
+import { closeHands, type ArmBones, type HandWidths } from './hand-pair';
 
-/** Upper arm and forearm at one moment of the range; between keyframes they turn along great circles. */
+/** Upper arm and forearm at one moment of the range; between two keyframes they turn along great circles. */
 export interface ArmKey {
   readonly at: number;
   readonly upper: Direction;
@@ -56,8 +58,8 @@ export type KeyframePath =
     }
   /** The load meets the front of the shank, its back, or the sole. */
   | { readonly kind: 'leg'; readonly contact: 'shin' | 'calf' | 'sole'; readonly keys: readonly LegKey[] }
-  /** The load hangs in the hands or lies on the chest. */
-  | { readonly kind: 'hinge'; readonly contact: 'hands' | 'chest'; readonly keys: readonly HingeKey[] };
+  /** The load hangs in the hands, or is held against the legs. */
+  | { readonly kind: 'hinge'; readonly contact: 'hands' | 'legs'; readonly keys: readonly HingeKey[] };
 
 /** Where a roller sits along the shank (common practice: just above the ankle). */
 const ROLLER_SHARE = 0.88;
@@ -73,9 +75,30 @@ function around<K extends { readonly at: number }>(keys: readonly K[], s: number
   return [a, b, b.at > a.at ? Math.min(1, Math.max(0, (s - a.at) / (b.at - a.at))) : 0];
 }
 
+/** Share of the range on either side of a middle key over which one arc gives way to the next. */
+const ROUNDED = 0.25;
+
+/**
+ * A bone's direction at a position of its keys: arcs of great circles (Shoemake 1985), each at its own constant rate.
+ * About a middle key the arc before it, carried on, gives way smoothly to the one after it, carried back: both pass the
+ * key at the same moment, so that it is met and the hand turns no corner. Arcs in one line at one rate stay as they
+ * are.
+ */
+function directionAt(keys: readonly ArmKey[], of: (k: ArmKey) => Vec3, s: number): Vec3 {
+  const middle = keys.find((k, i) => i > 0 && i < keys.length - 1 && Math.abs(s - k.at) < ROUNDED);
+  const [a, b, t] = around(keys, s);
+  if (!middle) return slerp(of(a), of(b), t);
+  const i = keys.indexOf(middle);
+  const arc = (from: ArmKey, to: ArmKey): Vec3 => slerp(of(from), of(to), (s - from.at) / (to.at - from.at));
+  const x = (s - middle.at + ROUNDED) / (2 * ROUNDED);
+  const way = x * x * (3 - 2 * x);
+  return normalise(add(scale(arc(keys[i - 1]!, middle), 1 - way), scale(arc(middle, keys[i + 1]!), way)));
+}
+
 const mix = (a: number, b: number, t: number): number => a + (b - a) * t;
 
-function bodyAt(body: Body, posture: Posture, keys: readonly BodyKey[], side: Side, s: number): BodyPose {
+/** The body at a position of the range, before it is turned about its mark. */
+export function bodyAt(body: Body, posture: Posture, keys: readonly BodyKey[], side: Side, s: number): BodyPose {
   if (keys.length === 0) return poseBody(body, posture);
   const [a, b, t] = around(keys, s);
   const mirror = signOf(side);
@@ -103,20 +126,32 @@ export function bodyPoseAt(
 ): BodyPose {
   if (path.kind === 'hinge') {
     const [a, b, t] = around(path.keys, s);
-    return poseBody(body, {
-      kind: 'hinged',
-      trunkDeg: mix(a.trunkDeg, b.trunkDeg, t),
-      kneeFlexionDeg: mix(a.kneeFlexionDeg, b.kneeFlexionDeg, t),
-    });
+    return poseBody(
+      body,
+      hingedAs(posture, mix(a.trunkDeg, b.trunkDeg, t), mix(a.kneeFlexionDeg, b.kneeFlexionDeg, t)),
+    );
   }
   const pose = bodyAt(body, posture, motion, side, s);
   const yaw = motion.length > 0 ? signOf(side) * yawAt(motion, s) : 0;
   return yaw === 0 ? pose : turnPose(pose, yaw);
 }
 
-function turnPose(p: BodyPose, yaw: number): BodyPose {
-  const v = (a: Vec3): Vec3 => turn(a, yaw);
-  const f = (a: Frame): Frame => rotateFrame(a, UPRIGHT.y, yaw);
+const turnPose = (p: BodyPose, yaw: number): BodyPose =>
+  movePose(
+    p,
+    (a) => turn(a, yaw),
+    (a) => rotateFrame(a, UPRIGHT.y, yaw),
+  );
+
+/** A pose where its body's shift has taken it. */
+export const shiftPose = (p: BodyPose, shift: BodyShift): BodyPose =>
+  movePose(
+    p,
+    (a) => shifted(a, shift),
+    (a) => shiftedFrame(a, shift),
+  );
+
+function movePose(p: BodyPose, v: (a: Vec3) => Vec3, f: (a: Frame) => Frame): BodyPose {
   const leg = (l: BodyPose['leg']['left']): BodyPose['leg']['left'] => ({
     hip: v(l.hip),
     knee: v(l.knee),
@@ -149,7 +184,8 @@ export function assertKeys(keys: readonly { readonly at: number }[]): void {
 /**
  * Pose one side of a keyframed movement over the range: `SAMPLES` samples from s = `from` to s = `to`, stand frame,
  * metres.
- * Body keys turn the whole body about its mark and move trunk and girdle along.
+ * Body keys turn the whole body about its mark and move trunk and girdle along; what both hands are on decides how far
+ * apart they are.
  */
 export function poseKeyframes(
   body: Body,
@@ -159,6 +195,7 @@ export function poseKeyframes(
   motion: readonly BodyKey[] = [],
   from = 0,
   to = 1,
+  hands: HandWidths | null = null,
 ): ChainPath {
   assertKeys(path.keys);
   const proximal: Vec3[] = [];
@@ -181,12 +218,8 @@ export function poseKeyframes(
     };
     if (path.kind === 'arm') {
       const pose = still ?? bodyAt(body, posture, motion, side, s);
-      const [a, b, t] = around(path.keys, s);
-      const toStand = (u: Vec3, frame: 'trunk' | 'floor'): Vec3 =>
-        frame === 'trunk' ? fromFrame(pose.trunkFrame, u) : u;
-      const upper = toStand(slerp(toUnit(a.upper, side), toUnit(b.upper, side), t), path.frame);
-      const fore = toStand(slerp(toUnit(a.fore, side), toUnit(b.fore, side), t), path.foreFrame ?? path.frame);
       const shoulder = pose.shoulder[side];
+      const { upper, fore } = armAt(body, pose, path, side, s, hands);
       const elbow = along(shoulder, upper, body.length.upperArm.m);
       const wrist = along(elbow, fore, body.length.forearm.m);
       put(shoulder, elbow, wrist, along(wrist, fore, body.length.hand.m * GRIP_SHARE_OF_HAND), pose.trunkFrame);
@@ -195,11 +228,32 @@ export function poseKeyframes(
       const leg = legAt(body, pose, path, side, s);
       put(leg.hip, leg.knee, leg.ankle, leg.contact, pose.pelvisFrame);
     } else {
-      const { pelvis, neckBase, contact: load } = hingeAt(body, path, s);
+      const { pelvis, neckBase, contact: load } = hingeAt(body, posture, path, s);
       put(pelvis, neckBase, neckBase, load, UPRIGHT);
     }
   }
   return { side, chain: path.kind === 'hinge' ? 'trunk' : path.kind, proximal, middle, distal, contact, frame };
+}
+
+/** Bones of an arm at a place in its range, the hand where what both hold has it. */
+function armAt(
+  body: Body,
+  pose: BodyPose,
+  path: Extract<KeyframePath, { kind: 'arm' }>,
+  side: Side,
+  s: number,
+  hands: HandWidths | null,
+): ArmBones {
+  const bone = (of: (k: ArmKey) => Direction, frame: 'trunk' | 'floor'): Vec3 => {
+    const own = directionAt(path.keys, (k) => toUnit(of(k), side), s);
+    return frame === 'trunk' ? fromFrame(pose.trunkFrame, own) : own;
+  };
+  const keyed = {
+    upper: bone((k) => k.upper, path.frame),
+    fore: bone((k) => k.fore, path.foreFrame ?? path.frame),
+  };
+  if (!hands) return keyed;
+  return closeHands(body, side, pose.shoulder[side], keyed, mix(hands.startM, hands.finishM, s), hands.gives);
 }
 
 /** A leg at a place in its range, and where the load meets it: on the sole, or a roller on the shank. */
@@ -217,20 +271,61 @@ function legAt(body: Body, pose: BodyPose, path: Extract<KeyframePath, { kind: '
   return { ...leg, contact: path.contact === 'sole' ? leg.sole : along(roller, leg.front, onShank) };
 }
 
-/** The trunk over the hips at a place in its range, and where the load hangs from it or lies on it. */
-function hingeAt(body: Body, path: Extract<KeyframePath, { kind: 'hinge' }>, s: number) {
+/** A posture with its trunk and knees as a hinge has them: over a hip pad the legs stay. */
+const hingedAs = (posture: Posture, trunkDeg: number, kneeFlexionDeg: number): Posture =>
+  posture.kind === 'hip-pad' ? { ...posture, trunkDeg } : { kind: 'hinged', trunkDeg, kneeFlexionDeg };
+
+/** Bar before the bone of the leg: half a shank and the bar itself, share of stature and metres (our judgement). */
+const SHANK_DEPTH = 0.028;
+const BAR_CLEAR_M = 0.04;
+/** Heights about a bar over which the leg's outline is levelled, metres. */
+const ROUND_KNEE_M = [-0.15, -0.1, -0.05, 0, 0.05, 0.1, 0.15] as const;
+/** Rounds of bringing a bar to the leg at its own height; it moves less than a millimetre after them. */
+const BAR_ROUNDS = 6;
+
+/** The trunk over the hips at a place in its range, and where the load hangs from it or is held against the legs. */
+function hingeAt(body: Body, posture: Posture, path: Extract<KeyframePath, { kind: 'hinge' }>, s: number) {
   const [a, b, t] = around(path.keys, s);
-  const { pelvis, neckBase } = poseBody(body, {
-    kind: 'hinged',
-    trunkDeg: mix(a.trunkDeg, b.trunkDeg, t),
-    kneeFlexionDeg: mix(a.kneeFlexionDeg, b.kneeFlexionDeg, t),
-  });
+  const pose = poseBody(
+    body,
+    hingedAs(posture, mix(a.trunkDeg, b.trunkDeg, t), mix(a.kneeFlexionDeg, b.kneeFlexionDeg, t)),
+  );
+  const { pelvis, neckBase } = pose;
   const arm = body.length.upperArm.m + body.length.forearm.m + body.length.hand.m * GRIP_SHARE_OF_HAND;
-  const contact = path.contact === 'hands' ? add(neckBase, [0, -arm, 0]) : between(neckBase, pelvis, 0.25);
-  return { pelvis, neckBase, contact };
+  const hanging = add(neckBase, [0, -arm, 0]);
+  return { pelvis, neckBase, contact: path.contact === 'hands' ? hanging : besideLegs(body, pose, arm) };
 }
 
-function yawAt(motion: readonly BodyKey[], s: number): number {
+/** A bar in straight arms drawn in against the front of the legs, metres. */
+function besideLegs(body: Body, pose: BodyPose, arm: number): Vec3 {
+  const { ankle, knee, hip } = pose.leg.right;
+  const before = SHANK_DEPTH * body.statureM + BAR_CLEAR_M;
+  const outline = (y: number): number => {
+    const [low, high] = y < knee[1] ? [ankle, knee] : [knee, hip];
+    const share = Math.min(1, Math.max(0, (y - low[1]) / Math.max(1e-6, high[1] - low[1])));
+    return low[0] + (high[0] - low[0]) * share + before;
+  };
+  // A hand does not follow the knee's corner: the mean of the leg's outline about the bar's height.
+  const legX = (y: number): number =>
+    ROUND_KNEE_M.reduce<number>((sum, d) => sum + outline(y + d), 0) / ROUND_KNEE_M.length;
+  let y = pose.neckBase[1] - arm;
+  let x = pose.neckBase[0];
+  for (let k = 0; k < BAR_ROUNDS; k++) {
+    const ahead = Math.min(0.9 * arm, Math.max(-0.9 * arm, legX(y) - pose.neckBase[0]));
+    x = pose.neckBase[0] + ahead;
+    y = pose.neckBase[1] - Math.sqrt(arm ** 2 - ahead ** 2);
+  }
+  return [x, y, 0];
+}
+
+/** Height of a bar held against the legs at a hinge, metres. */
+export const barHeightM = (body: Body, trunkDeg: number, kneeFlexionDeg: number): number => {
+  const arm = body.length.upperArm.m + body.length.forearm.m + body.length.hand.m * GRIP_SHARE_OF_HAND;
+  return besideLegs(body, poseBody(body, { kind: 'hinged', trunkDeg, kneeFlexionDeg }), arm)[1];
+};
+
+/** Turn of the body about its mark at a position of the range, radians, positive left; for a right limb. */
+export function yawAt(motion: readonly BodyKey[], s: number): number {
   const [a, b, t] = around(motion, s);
   return toRad(mix(a.yawDeg ?? 0, b.yawDeg ?? 0, t));
 }

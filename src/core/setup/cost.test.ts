@@ -27,8 +27,8 @@ const CALM: LineMetrics = {
 const flat = problemOf('cable-fly-level');
 const asking = (change: object): SearchProblem => ({ ...flat, input: { ...flat.input, ...change } });
 const even = asking({ peakTarget: 'even' });
-const terms = (m: Partial<LineMetrics>, at: Partial<Placement> = {}, problem: SearchProblem = even, along = 0) =>
-  costTerms(problem, { ...HERE, ...at }, [{ ...CALM, ...m }], along);
+const terms = (m: Partial<LineMetrics>, at: Partial<Placement> = {}, problem: SearchProblem = even) =>
+  costTerms(problem, { ...HERE, ...at }, [{ ...CALM, ...m }]);
 
 describe('terms of the cost, in degrees', () => {
   it.each<[string, CostTerm, number, ReturnType<typeof terms>]>([
@@ -45,7 +45,7 @@ describe('terms of the cost, in degrees', () => {
     ['cable and handle 1 m together, shoulder 2 cm off', 'shortCable', 1.1234, terms({ minClearanceM: 0.86 })],
     ['ten degrees of turn', 'squareness', 1.5, terms({}, { yawDeg: -10 })],
     ['ten centimetres sideways', 'squareness', 0.6, terms({}, { standZ: 0.1 })],
-    ['ten degrees between forearm and line', 'alongForearm', 4, terms({}, {}, even, 10)],
+    ['ten degrees beyond a pull’s own ends', 'reach', 5, terms({}, {}, { ...even, pulls: true, strainDeg: () => 10 })],
     [
       'two holes, 3 and 4 cm, five degrees from last time',
       'change',

@@ -1,10 +1,9 @@
 import { allocateSamples, profileLine, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
 import { SAMPLES } from '@/core/movement/chain-path';
 import type { PeakTarget } from '@/core/movement/peak-target';
-import { toBody } from '@/core/geometry/rotation';
-import { toDeg, toRad } from '@/core/units/angle';
+import { toDeg } from '@/core/units/angle';
 import { turnDeg } from '@/core/units/turn';
-import { THIN, type Placement, type SearchProblem } from './setup-problem';
+import { pulleyFrom, THIN, type Placement, type SearchProblem } from './setup-problem';
 import type { Violation } from './violation';
 
 /** Terms of the cost, in the order in which they are shown. */
@@ -14,8 +13,8 @@ export const COST_TERMS = [
   'peak',
   'restZone',
   'shortCable',
+  'reach',
   'squareness',
-  'alongForearm',
   'change',
 ] as const;
 /** A term of the cost. */
@@ -35,8 +34,8 @@ const UNEVEN_DEG = 25;
 const PEAK_AWAY_DEG = 30;
 const REST_DEG = 20;
 const FINISH_WEIGHT = 0.5;
-/** A degree between forearm and line is felt less than a degree off the sweep (our judgement). */
-const FOREARM_WEIGHT = 0.4;
+/** What a degree costs that a pull reaches beyond the movement's own ends (our judgement). */
+const REACH_WEIGHT = 0.5;
 /** A degree of turn or a metre sideways costs little: only enough to stay square when nothing is gained. */
 const TURN_DEG = 0.15;
 const SIDEWAYS_DEG_PER_M = 6;
@@ -70,40 +69,12 @@ export function profileSide(
   thin = false,
 ): LineMetrics {
   const { attachmentM } = problem.input;
-  const pulley = problem.pulley(placement, problem.sides[index]!);
-  const stand = { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) };
-  const track = (thin ? problem.thinTracks : problem.tracks)[index]!;
-  return profileLine(track, toBody(pulley, stand), problem.tensionN, attachmentM, out);
-}
-
-/**
- * Mean angle between the line and what should lie along it, degrees, from the forces of a profile; 0 where nothing
- * should.
- */
-export function alongDegOf(problem: SearchProblem, index: number, out: ProfileSamples, thin = false): number {
-  const dirs = problem.along?.[index];
-  if (!dirs) return 0;
-  const { forceN } = out.load;
-  const n = out.resistanceNm.length;
-  const step = thin ? THIN : 1;
-  let sum = 0;
-  for (let i = 0; i < n; i++) {
-    const d = 3 * i * step;
-    const [x, y, z] = [forceN[3 * i]!, forceN[3 * i + 1]!, forceN[3 * i + 2]!];
-    const size = Math.sqrt(x * x + y * y + z * z);
-    if (size > 0)
-      sum += Math.acos(Math.min(1, Math.max(-1, (x * dirs[d]! + y * dirs[d + 1]! + z * dirs[d + 2]!) / size)));
-  }
-  return toDeg(sum / n);
+  const pulley = pulleyFrom(problem, placement, problem.sides[index]!);
+  return profileLine(problem.trackAt(index, pulley, thin), pulley, problem.tensionN, attachmentM, out);
 }
 
 /** Cost of a placement in degrees, each term by name, from the metrics of the working sides (their mean). */
-export function costTerms(
-  problem: SearchProblem,
-  placement: Placement,
-  sides: readonly LineMetrics[],
-  alongDeg = 0,
-): CostTerms {
+export function costTerms(problem: SearchProblem, placement: Placement, sides: readonly LineMetrics[]): CostTerms {
   const { peakTarget, lastUsed, attachmentM } = problem.input;
   const terms: Record<CostTerm, number> = {
     offPlane: 0,
@@ -111,14 +82,16 @@ export function costTerms(
     peak: 0,
     restZone: 0,
     shortCable: 0,
+    reach: 0,
     squareness:
       TURN_DEG * Math.abs(turnDeg(problem.bounds.yawDeg, placement.yawDeg)) +
       SIDEWAYS_DEG_PER_M * Math.abs(placement.standZ - problem.bounds.standZ),
-    alongForearm: 0,
     change: 0,
   };
   const share = 1 / sides.length;
-  terms.alongForearm = FOREARM_WEIGHT * alongDeg;
+  if (problem.pulls) {
+    terms.reach = REACH_WEIGHT * problem.strainDeg(0, pulleyFrom(problem, placement, problem.sides[0]!));
+  }
   for (const m of sides) {
     terms.offPlane += share * m.offPlaneRmsDeg;
     terms.finishLine += share * FINISH_WEIGHT * Math.abs(m.offPlaneFinishDeg);
@@ -179,11 +152,9 @@ export function totalCost(problem: SearchProblem, placement: Placement, thin = f
     placement.standZ === problem.bounds.standZ &&
     turnDeg(placement.yawDeg, problem.bounds.yawDeg) === 0;
   const sides = [profileSide(problem, 0, placement, out, thin)];
-  // Both hands do the same by the mirror: one side tells how the line lies to the forearm.
-  const along = alongDegOf(problem, 0, out, thin);
   if (!alike && problem.sides.length > 1) sides.push(profileSide(problem, 1, placement, out, thin));
-  const t = costTerms(problem, placement, sides, along);
-  let total = t.offPlane + t.finishLine + t.peak + t.restZone + t.shortCable + t.squareness + t.alongForearm + t.change;
+  const t = costTerms(problem, placement, sides);
+  let total = t.offPlane + t.finishLine + t.peak + t.restZone + t.shortCable + t.reach + t.squareness + t.change;
   for (const v of findViolations(problem, placement, sides)) {
     const by = Math.abs(v.need - v.have);
     total += BROKEN + BROKEN_PER_UNIT * (v.limit === 'line' || v.limit === 'range' ? by / 90 : by);

@@ -3,7 +3,7 @@ import { normalHeadingDeg } from '@/core/units/turn';
 import type { Side } from '@/core/body/side';
 import { allocateSamples, type LineMetrics } from '@/core/mechanics/line-profile';
 import { SAMPLES } from '@/core/movement/chain-path';
-import { alongDegOf, costTerms, findViolations, profileSide, type CostTerms, type SideProfile } from './cost';
+import { costTerms, findViolations, profileSide, type CostTerms, type SideProfile } from './cost';
 import type { Placement, SearchProblem } from './setup-problem';
 
 /** A placement with everything it does, side by side. */
@@ -22,19 +22,17 @@ export interface Evaluation {
 export function evaluatePlacement(problem: SearchProblem, at: Placement): Evaluation {
   const placement = { ...at, yawDeg: normalHeadingDeg(at.yawDeg) };
   const bySide: Partial<Record<Side, SideProfile>> = {};
-  let along = 0;
   const all = problem.sides.map((side, i) => {
     const samples = allocateSamples(SAMPLES);
     const metrics = profileSide(problem, i, placement, samples);
     bySide[side] = { metrics, samples };
-    if (i === 0) along = alongDegOf(problem, i, samples);
     return metrics;
   });
   let worse = problem.sides[problem.sides.length - 1]!;
   for (const side of problem.sides) {
     if (bySide[side]!.metrics.offPlaneRmsDeg > bySide[worse]!.metrics.offPlaneRmsDeg + 1e-9) worse = side;
   }
-  const terms = costTerms(problem, placement, all, along);
+  const terms = costTerms(problem, placement, all);
   return {
     placement,
     bySide,

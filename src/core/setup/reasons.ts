@@ -10,7 +10,7 @@ import type { CompensatingMuscle } from '@/core/body/compensating-muscle';
 import { regionPoseAt } from '@/core/movement/region-pose';
 import type { RangeEnd } from '@/core/movement/limb-path';
 import { evaluatePlacement, type Evaluation } from './evaluate';
-import { limbOf, type WorkingLimb, type SetupProblem } from './setup-problem';
+import { type WorkingLimb, type SetupProblem } from './setup-problem';
 import { LINE_TOLERANCE_DEG } from './tolerance';
 
 /** Who picks up a line that leaves the sweep, and by how much at the finish. */
@@ -70,7 +70,10 @@ export const compensatingMuscleOf = (problem: SetupProblem, deg: number): Compen
 /** Where the moment goes beside the target, largest first; of the side that leaves its line more. */
 export function findOffAxis(problem: SetupProblem, e: Evaluation): OffAxisPart[] {
   // Forces were counted in the stand frame, where the limb is posed.
-  return resolveOffAxis(problem.offAxisTracks()[problem.sides.indexOf(e.worse)]!, e.bySide[e.worse]!.samples.load);
+  return resolveOffAxis(
+    problem.offAxisTracks(e.placement)[problem.sides.indexOf(e.worse)]!,
+    e.bySide[e.worse]!.samples.load,
+  );
 }
 
 /**
@@ -130,7 +133,7 @@ export function explain(problem: SetupProblem, e: Evaluation): Reason[] {
   const stepped = { ...e.placement, standX: e.placement.standX + STEP_M };
   const forward =
     stepped.standX <= problem.input.room.maxDistanceM ? evaluatePlacement(problem, stepped).metrics.peakAt : null;
-  const limb = limbOf(problem, e.worse);
+  const limb = problem.limbAt(e.worse, e.placement);
   const rest = explainProfile(
     {
       body: problem.body,

@@ -3,7 +3,9 @@ import type { CompensatingMuscle } from '@/core/body/compensating-muscle';
 import type { Body } from '@/core/body/body-model';
 import type { BodyPose } from '@/core/body/posture';
 import type { Region } from '@/core/body/region-line';
+import { toBody } from '@/core/geometry/rotation';
 import type { Vec3 } from '@/core/geometry/vector';
+import { toRad } from '@/core/units/angle';
 import type { Column, Room } from '@/core/kit/column';
 import type { OffAxisTrack } from '@/core/mechanics/off-axis';
 import type { LimbTrack } from '@/core/mechanics/limb-track';
@@ -74,20 +76,26 @@ export interface SearchProblem {
   /** Pulley of a side in the floor frame. */
   readonly pulley: (at: Carriages, side: Side) => Vec3;
   readonly sides: readonly Side[];
-  readonly tracks: readonly LimbTrack[];
-  /** The same limbs at every fourth sample, for coarse search. */
-  readonly thinTracks: readonly LimbTrack[];
+  /**
+   * The limb of a side, by its place in `sides`, as it is posed for a pulley in the stand frame; `thin`: every fourth
+   * sample, for coarse search. It may be filled anew by the next call.
+   */
+  readonly trackAt: (index: number, pulley: Vec3, thin: boolean) => LimbTrack;
+  /**
+   * How far a pulley in the stand frame strains a pull beyond the movement's own ends, degrees: its start, and the
+   * elbow's
+   * bend at its finish; 0 for what is no pull.
+   */
+  readonly strainDeg: (index: number, pulley: Vec3) => number;
   readonly tensionN: number;
   /** Both hands hold one attachment. */
   readonly shared: boolean;
   /** Both arms work and move alike, so the best place is midway and square. */
   readonly symmetric: boolean;
+  /** The arms reach along the cable, so that the place decides how they lie. */
+  readonly pulls: boolean;
   /** Shortest sweep of the working arms, degrees. */
   readonly sweepDeg: number;
-  /**
-   * Directions that the line should run along, flat (3 per sample, unit), by side; null where the sweep alone counts.
-   */
-  readonly along: readonly Float64Array[] | null;
 }
 
 /** One working limb as a set-up poses it. */
@@ -101,19 +109,23 @@ export interface WorkingLimb {
   readonly start: { readonly deg: number; readonly of: 'sweep' | 'proximal' | 'middle'; readonly from: RangeEnd };
 }
 
-/** A set-up question with the client's limbs already posed and flattened; placement does not change them. */
+/**
+ * A set-up question with the client's limbs already posed and flattened; the place decides how those lie that pull
+ * along
+ * the cable.
+ */
 export interface SetupProblem extends SearchProblem {
   readonly body: Body;
   /** At the start of the range, stand frame. */
   readonly pose: BodyPose;
   /** At a sample of the range, for drawing. */
   readonly poseAt: (i: number) => BodyPose;
-  readonly limbs: Readonly<Partial<Record<Side, WorkingLimb>>>;
+  readonly limbAt: (side: Side, at: Placement) => WorkingLimb;
   readonly region: Region;
   /** Who takes over when the line leaves the sweep to its upper side, and to its lower one. */
   readonly pickUp: { readonly above: CompensatingMuscle; readonly below: CompensatingMuscle };
   /** For the moments beside the target, in the order of `sides`. */
-  readonly offAxisTracks: () => readonly OffAxisTrack[];
+  readonly offAxisTracks: (at: Placement) => readonly OffAxisTrack[];
 }
 
 /** The same question with other settings held; nothing is posed anew. */
@@ -122,12 +134,16 @@ export const withFixed = <P extends SearchProblem>(problem: P, fixed: Partial<Pl
   input: { ...problem.input, fixed, lastUsed: null },
 });
 
-/** The limb of a working side. */
-export function limbOf(problem: SetupProblem, side: Side): WorkingLimb {
-  const limb = problem.limbs[side];
-  if (!limb) throw new Error(`setup: the ${side} side does not work here`);
-  return limb;
-}
+/** A place on the floor as `toBody` takes it. */
+export const standOf = (at: Placement): { readonly x: number; readonly z: number; readonly yawRad: number } => ({
+  x: at.standX,
+  z: at.standZ,
+  yawRad: toRad(at.yawDeg),
+});
+
+/** The pulley of a working side as the client at a place sees it: stand frame, metres. */
+export const pulleyFrom = (problem: Pick<SearchProblem, 'pulley'>, at: Placement, side: Side): Vec3 =>
+  toBody(problem.pulley(at, side), standOf(at));
 
 /** Coarse search reads every fourth sample. */
 export const THIN = 4;

@@ -6,7 +6,6 @@ import { regionOffPlaneDeg, type Region } from '@/core/body/region-line';
 import { findEntry } from '@/core/book/book';
 import { usualOptions } from '@/core/book/entry-options';
 import { compensatingMuscleOf, explain } from './reasons';
-import { limbOf } from './setup-problem';
 
 /** Facts of the trade (common practice), checked on the solver's answers. */
 const STATURES = [1.52, 1.75, 1.98];
@@ -61,7 +60,7 @@ describe.each(STATURES)('cable flies for a client of %d m (common practice)', (s
   ] as const)(
     'of the chest’s parts the sweep lies nearest its own (high to low: lower; level: mid; low to high: upper)',
     (p, own) => {
-      const { path: arm, target } = limbOf(p, 'right');
+      const { path: arm, target } = p.limbAt('right', solved(p).best.placement);
       const { trunkFrame, neckBase, pelvisFrame, pelvis } = p.pose;
       const pose = {
         statureM,

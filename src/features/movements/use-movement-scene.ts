@@ -1,7 +1,5 @@
 import { useMemo } from 'react';
 import { posedOf, type GoodAnswer } from '@/core/book/answer-question';
-import { anchorOf } from '@/core/book/entry-load';
-import { entryBodyAt } from '@/core/book/pose-entry';
 import { holeHeightM, type Column } from '@/core/kit/column';
 import { LAST_SAMPLE, MIDDLE_SAMPLE } from '@/core/movement/chain-path';
 import { buildMovementScene, extentOf, movementWindow } from '@/drawing/movement-scene';
@@ -19,11 +17,11 @@ export function useMovementScene(answer: GoodAnswer, column: Column | null, padU
   const { placement, pulley, from } = answer;
   const { entry, question, shown: side } = from;
   const posed = posedOf(answer);
-  const { body, kit } = question;
+  const { body } = question;
   const both = entry.hands === 'two';
-  const anchor = useMemo(() => anchorOf(entry, posed, kit), [entry, posed, kit]);
+  const { anchor } = posed;
   const views = useMemo(() => {
-    const at = [0, MIDDLE_SAMPLE, LAST_SAMPLE].map((k) => entryBodyAt(entry, body, posed, side, kit.surfaces, k));
+    const at = [0, MIDDLE_SAMPLE, LAST_SAMPLE].map((k) => posed.bodyAt(k));
     const extent = [...extentOf(at, posed.path, both, placement, pulley), ...(anchor ? [anchor] : [])];
     const window3 = movementWindow(extent, column && topHoleM(column));
     const scale = Math.min(
@@ -31,11 +29,11 @@ export function useMovementScene(answer: GoodAnswer, column: Column | null, padU
       (VIEW_HEIGHT - MARGIN.top - MARGIN.bottom) / Math.max(window3.maxY, window3.maxZ - window3.minZ),
     );
     return { window3, elevation: elevationView(window3, scale), plan: planView(window3, scale) };
-  }, [entry, body, kit, posed, side, placement, pulley, both, column, anchor]);
+  }, [posed, placement, pulley, both, column, anchor]);
   const scene = useMemo(() => {
     const input = {
       body,
-      pose: entryBodyAt(entry, body, posed, side, kit.surfaces, i),
+      pose: posed.bodyAt(i),
       path: posed.path,
       side,
       both,
@@ -49,6 +47,6 @@ export function useMovementScene(answer: GoodAnswer, column: Column | null, padU
       i,
     };
     return { elevation: buildMovementScene(input, views.elevation), plan: buildMovementScene(input, views.plan) };
-  }, [entry, body, kit, posed, side, placement, pulley, both, padUpM, anchor, i, views]);
+  }, [entry, body, posed, side, placement, pulley, both, padUpM, anchor, i, views]);
   return { ...views, scene };
 }

@@ -4,7 +4,6 @@ import { useMemo } from 'react';
 import { toBody } from '@/core/geometry/rotation';
 import type { Vec3 } from '@/core/geometry/vector';
 import { LAST_SAMPLE, senseOf } from '@/core/movement/chain-path';
-import { limbOf } from '@/core/setup/setup-problem';
 import { toRad } from '@/core/units/angle';
 import { armSilhouette } from '@/drawing/figure';
 import { capsulePath } from '@/drawing/capsule';
@@ -25,7 +24,7 @@ export function ArmStrip({ setup, width }: { readonly setup: BenchSetup; readonl
   const { problem, placement, shown } = setup;
   const side = shown.worse;
   const figures = useMemo(() => {
-    const { path: arm, target } = limbOf(problem, side);
+    const { path: arm, target } = problem.limbAt(side, placement);
     // A level sweep is read from above, an upright one from the side.
     const level = senseOf(target.above[20]!) === 'up';
     const stand = { x: placement.standX, z: placement.standZ, yawRad: toRad(placement.yawDeg) };

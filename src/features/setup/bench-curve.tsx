@@ -4,7 +4,6 @@ import dynamic from 'next/dynamic';
 import { memo, useMemo, type ReactNode } from 'react';
 import { LiveCurve } from '@/charts/live-curve';
 import { momentSpan } from '@/charts/resistance-series';
-import { limbOf } from '@/core/setup/setup-problem';
 import { jointName } from '@/messages/joints';
 import { REGION_NAME } from '@/messages/movements';
 import { RepScrubber } from './rep-scrubber';
@@ -73,7 +72,7 @@ export const BenchCurve = memo(function BenchCurve({ setup, other, loadSays, wid
       <h2 className={styles.curveTitle}>
         <span>
           {WORDS.resistanceAtTheOnThe(
-            jointName(limbOf(problem, shown.worse)),
+            jointName(problem.limbAt(shown.worse, shown.placement)),
             problem.sides.length === 2 ? WORDS.eachSide : '',
             loadSays,
           )}

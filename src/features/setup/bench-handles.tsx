@@ -28,13 +28,13 @@ export function BenchHandles({ settings, moves, back, seat }: Props) {
     const ahead = back.to.u < back.from.u ? -1 : 1;
     const deg = toDeg(Math.atan2(back.from.v - v, ahead * (u - back.from.u)));
     const found = nearestNotch(moves.notchesDeg, deg);
-    moves.onBack(moves.notchesDeg[found.notch - 1]!);
+    moves.choose({ backDeg: moves.notchesDeg[found.notch - 1]! });
   });
   const pickedUpAt = useRef(1);
   const lift = useDrag(
     ({ dv }) => {
       if (!seat || !hole) return;
-      moves.onSeat(Math.min(hole.holes, Math.max(1, Math.round(pickedUpAt.current - dv / seat.holePx))));
+      moves.choose({ seatHole: Math.min(hole.holes, Math.max(1, Math.round(pickedUpAt.current - dv / seat.holePx))) });
     },
     () => {
       pickedUpAt.current = hole?.hole ?? 1;
@@ -47,7 +47,7 @@ export function BenchHandles({ settings, moves, back, seat }: Props) {
     move();
   };
   const toNotch = (n: number): void =>
-    moves.onBack(moves.notchesDeg[Math.min(moves.notchesDeg.length, Math.max(1, n)) - 1]!);
+    moves.choose({ backDeg: moves.notchesDeg[Math.min(moves.notchesDeg.length, Math.max(1, n)) - 1]! });
   return (
     <>
       {back && notch?.notch != null && moves.notchesDeg.length > 1 && (
@@ -88,8 +88,8 @@ export function BenchHandles({ settings, moves, back, seat }: Props) {
           onKeyDown={(e) =>
             step(
               e,
-              () => moves.onSeat(Math.min(hole.holes, hole.hole + 1)),
-              () => moves.onSeat(Math.max(1, hole.hole - 1)),
+              () => moves.choose({ seatHole: Math.min(hole.holes, hole.hole + 1) }),
+              () => moves.choose({ seatHole: Math.max(1, hole.hole - 1) }),
             )
           }
           {...lift}

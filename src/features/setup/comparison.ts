@@ -6,7 +6,7 @@ import { withChoices, type Question } from '@/core/book/question';
 import type { LineMetrics } from '@/core/mechanics/line-profile';
 import type { ChainPath } from '@/core/movement/chain-path';
 import { evaluatePlacement } from '@/core/setup/evaluate';
-import { limbOf, type Placement, type SetupProblem } from '@/core/setup/setup-problem';
+import { type Placement, type SetupProblem } from '@/core/setup/setup-problem';
 import { solveSetup } from '@/core/setup/solve-setup';
 import { PRACTICE_TEXT } from '@/messages/practices';
 import type { SetupState } from './setup-machine';
@@ -83,7 +83,7 @@ export function findComparison(
     const e = evaluatePlacement(search, placement);
     const side = search.sides.includes(worse) ? worse : search.sides[0]!;
     const { metrics, samples } = e.bySide[side]!;
-    const { path } = limbOf(search, side);
+    const { path } = search.limbAt(side, placement);
     return { name: label, placement, metrics, resistanceNm: samples.resistanceNm, path };
   };
   switch (of.kind) {

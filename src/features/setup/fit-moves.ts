@@ -7,8 +7,7 @@ import type { SetupEvent } from './setup-machine';
 /** Moving notch and seat to what is found, as choices of the set-up. */
 export const fitMoves = (kit: StationKit, dispatch: (event: SetupEvent) => void): FitMoves => ({
   notchesDeg: kit.bench?.backDeg ?? [],
-  onBack: (backDeg) => dispatch({ type: 'options-chosen', options: { backDeg } }),
-  onSeat: (seatHole) => dispatch({ type: 'options-chosen', options: { seatHole } }),
+  choose: (options) => dispatch({ type: 'options-chosen', options }),
 });
 
 /** How far one hole lifts the seat of a movement, metres; 0 without a seat that moves. */

@@ -6,6 +6,9 @@ import { useRouter } from 'next/navigation';
 import { memo } from 'react';
 import { followsArmPath, ownArmPathDeg } from '@/core/book/arm-path';
 import type { Grip } from '@/core/book/book-entry';
+import { hasFeet } from '@/core/book/entry-options';
+import { FOOT_PLACES, type FootPlace } from '@/core/book/foot-place';
+import { FOOT_PLACE } from '@/messages/settings';
 import { practicesOf } from '@/core/book/practice';
 import { PEAK_TARGETS, type PeakTarget } from '@/core/movement/peak-target';
 import { FRONT_FEET, type FrontFoot } from '@/core/movement/sweep-path';
@@ -84,6 +87,19 @@ function SweepChoice({ question, options, choose, dispatch }: Asked & Pick<Props
   );
 }
 
+/** Where the feet stand on a plate. */
+function FeetChoice({ question, options, choose }: Asked) {
+  if (!hasFeet(question.own)) return null;
+  return (
+    <NativeSelect
+      label={WORDS.feetOnThePlate}
+      value={options.feet ?? 'middle'}
+      data={FOOT_PLACES.map((p) => ({ value: p, label: FOOT_PLACE[p].name }))}
+      onChange={(e) => choose({ feet: e.currentTarget.value as FootPlace })}
+    />
+  );
+}
+
 /** How the handle is held and along which path the arm goes. */
 function ArmChoice({ question, options, side, choose }: Asked) {
   const { own } = question;
@@ -154,6 +170,7 @@ export const OptionsBar = memo(function OptionsBar({ context, question, options,
       )}
       <SweepChoice {...asked} dispatch={dispatch} />
       <ArmChoice {...asked} />
+      <FeetChoice {...asked} />
       {practicesOf(own, context.client.notes, finishShare).map((s) => (
         <NativeSelect
           key={s.question}

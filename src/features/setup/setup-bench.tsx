@@ -4,7 +4,6 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { between } from '@/core/geometry/vector';
 import { toFloor } from '@/core/geometry/rotation';
 import { toRad } from '@/core/units/angle';
-import { limbOf } from '@/core/setup/setup-problem';
 import { windowFor } from '@/drawing/setup-scene';
 import { useFloorLog, type FloorLog } from '@/offline/use-floor-log';
 import type { SavedSetup } from '@/core/record/floor-event';
@@ -90,13 +89,13 @@ function useSavedSetup({ context, question, floor, savedHere }: BenchProps) {
 function useSheet(setup: BenchSetup, tempo: string) {
   const { problem, placement, shown, base, entry } = setup;
   const degs = useMemo(() => {
-    const { path } = limbOf(problem, problem.sides[0]!);
+    const { path } = problem.limbAt(problem.sides[0]!, base.placement);
     return path.proximal.map((_, i) => jointDegAt(path, jointOf(entry.action), i));
-  }, [problem, entry]);
+  }, [problem, entry, base]);
   const rep = usePlaying(tempo, entry.startsWith, degs);
   const window3 = useMemo(() => windowFor(problem, base.placement), [problem, base]);
   const views = useBenchViews(window3);
-  const hands = toFloor(limbOf(problem, shown.worse).path.contact[rep.i]!, {
+  const hands = toFloor(problem.limbAt(shown.worse, placement).path.contact[rep.i]!, {
     x: placement.standX,
     z: placement.standZ,
     yawRad: toRad(placement.yawDeg),

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { buildGhost, buildSetupFigure, buildSetupLines, type Ghost } from '@/drawing/setup-scene';
 import { restOn } from '@/drawing/rest-on';
 import type { View } from '@/drawing/view';
@@ -10,9 +10,13 @@ import type { BenchSetup } from './use-setup';
  */
 export function useScene({ problem, placement, entry }: BenchSetup, view: View, now: number, ghost: Ghost | null) {
   const { standX, standZ, yawDeg } = placement;
+  // A pull's arms lie as the place has them; any other body is the same wherever it stands.
+  const [asked, setAsked] = useState(placement);
+  const posedAt = problem.pulls ? placement : asked;
+  if (!problem.pulls && asked.yawDeg !== yawDeg) setAsked(placement);
   const figure = useMemo(
-    () => buildSetupFigure(problem, { standX: 0, standZ: 0, yawDeg }, restOn(entry), view, now),
-    [problem, yawDeg, entry, view, now],
+    () => buildSetupFigure(problem, posedAt, { standX: 0, standZ: 0, yawDeg }, restOn(entry), view, now),
+    [problem, posedAt, yawDeg, entry, view, now],
   );
   const lines = useMemo(() => buildSetupLines(problem, placement, view, now), [problem, placement, view, now]);
   const beside = useMemo(() => (ghost ? [buildGhost(problem, ghost, view, now)] : []), [problem, ghost, view, now]);

@@ -8,6 +8,9 @@ export const WORDS = {
   holdTheWhereItIs: (what: string): string => `Hold the ${what} where it is`,
   backToWhatFits: (what: string): string => `${what} back to what fits`,
   // fit-plates
+  aStepLess: 'One step less',
+  aStepMore: 'One step more',
+  feetOnThePlate: 'Feet on the plate',
   oneNotchLower: 'One notch lower',
   oneNotchHigher: 'One notch higher',
   notch: 'Notch',

@@ -2,7 +2,9 @@ import type { SweepPath } from '@/core/movement/sweep-path';
 import type { BookEntry } from '../book-entry';
 import { cable, dumbbell, entry, inFloor, inTrunk, LEVEL, type Entry, type Named } from './make';
 
-const fly = inTrunk([-8, 88, 22, 88], [40, 90, 58, 90], [84, 92, 92, 92]);
+const fly = inTrunk([-8, 88, 22, 88], [48, 90, 66, 90], [102, 92, 109, 92]);
+/** Head down, the arms close over the thighs. */
+const declineFly = inTrunk([-8, 84, 22, 84], [48, 74, 66, 74], [104, 60, 110, 60]);
 /** Dumbbells go up and down in an upright plane, whatever the bench does under it. */
 const dumbbellFly = inFloor([0, 82, 0, 112], [0, 128, 0, 146], [0, 172, 0, 178]);
 /**
@@ -138,7 +140,7 @@ export const CHEST = [
     'chest-lower',
     -10,
     {
-      path: fly,
+      path: declineFly,
       load: cable('away', ['d-handle'], { near: 0.2, far: 1.2 }),
       ruled: [{ setting: 'block', wantDeg: 10 }],
       standIns: ['cable-fly-high-to-low', 'dumbbell-fly-block-declined'],
@@ -214,7 +216,8 @@ export const CHEST = [
     action: 'shoulder.horizontalAdduction',
     hands: 'two',
     posture: { kind: 'seated', on: 'bench', backDeg: 85 },
-    path: inTrunk([-5, 90, 15, 90], [85, 90, 95, 90]),
+    // One bend all the way: the handle's arm turns about the shoulder.
+    path: inTrunk([-5, 90, 15, 90], [96, 90, 116, 90]),
     load: { kind: 'machine', machine: 'chest-fly' },
     ruled: [{ setting: 'seatHole', wantDeg: null }],
     tempo: '3-1-2-1',
@@ -237,7 +240,7 @@ export const CHEST = [
     action: 'shoulder.horizontalAdduction',
     hands: 'two',
     posture: { kind: 'seated', on: 'bench', backDeg: 80 },
-    path: inTrunk([15, 62, 90, 80], [70, 82, 88, 84]),
+    path: inTrunk([10, 55, 92, 84], [76, 82, 92, 84]),
     load: { kind: 'machine', machine: 'chest-press' },
     ruled: [{ setting: 'seatHole', wantDeg: null }],
     reps: { min: 6, max: 10 },
@@ -257,9 +260,10 @@ export const CHEST = [
     secondary: ['triceps-lateral', 'deltoid-front'],
     action: 'shoulder.flexion',
     hands: 'two',
+    hold: { start: 0.08, finish: 0.08, gives: 'elbow' },
     posture: { kind: 'staggered' },
-    path: inTrunk([55, 40, 140, 95], [104, 86, 104, 88]),
-    load: cable('away', ['d-handle'], { near: 0.1, far: 1.2, from: LEVEL, forearm: 'pushes' }),
+    path: inTrunk([55, 40, 140, 95], [114, 84, 110, 86]),
+    load: cable('away', ['d-handle'], { near: 0.1, far: 1.2, from: LEVEL }),
     tempo: '3-1-2-1',
     reps: { min: 10, max: 15 },
     standIns: ['close-dumbbell-squeeze-press'],
@@ -278,6 +282,7 @@ export const CHEST = [
     secondary: ['triceps-lateral', 'deltoid-front'],
     action: 'shoulder.flexion',
     hands: 'two',
+    hold: { start: 0.16, finish: 0.16, gives: 'elbow' },
     posture: { kind: 'lying', on: 'back', backDeg: 0 },
     path: inTrunk([20, 28, 156, 90], [104, 88, 104, 90]),
     load: dumbbell(),
@@ -300,8 +305,9 @@ export const CHEST = [
     secondary: ['triceps-lateral', 'core'],
     action: 'shoulder.flexion',
     hands: 'two',
+    hold: { start: 'shoulder', finish: 'shoulder', gives: 'elbow' },
     posture: { kind: 'plank' },
-    path: inFloor([-90, 72, 90, 22], [90, 3, 90, 0]),
+    path: inFloor([-90, 72, 90, 22], [-90, 3, -90, 1]),
     load: { kind: 'body', on: 'floor', band: false },
     reps: { min: 8, max: 20 },
     standIns: ['close-dumbbell-squeeze-press'],

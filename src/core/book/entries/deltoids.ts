@@ -1,4 +1,4 @@
-import { cable, dumbbell, entry, inFloor, inTrunk, LEVEL, LOW, type Entry, type Own } from './make';
+import { cable, dumbbell, entry, inFloor, inTrunk, pressing, LEVEL, LOW, type Entry, type Own } from './make';
 
 const rear = <const Id extends string>(own: Own<Id>): Entry<Id> =>
   entry({
@@ -36,7 +36,7 @@ export const DELTOIDS = [
     hands: 'one',
     posture: { kind: 'staggered' },
     path: inTrunk([85, 82, 92, 84], [-25, 70, 70, 86]),
-    load: cable('towards', ['d-handle', 'half-rope'], { near: 0.6, far: 2, from: LEVEL, forearm: 'pulls' }),
+    load: cable('towards', ['d-handle', 'half-rope'], { near: 0.6, far: 2, from: LEVEL, line: 'forearm' }),
     standIns: ['dumbbell-row-wide-elbow'],
   }),
   rear({
@@ -157,7 +157,7 @@ export const DELTOIDS = [
     action: 'shoulder.flexion',
     hands: 'two',
     posture: { kind: 'seated', on: 'bench', backDeg: 80 },
-    path: inTrunk([45, 80, 60, 168], [55, 165, 70, 175]),
+    path: pressing([45, 42], [55, 165]),
     load: { kind: 'machine', machine: 'shoulder-press' },
     ruled: [{ setting: 'seatHole', wantDeg: null }],
     reps: { min: 6, max: 10 },
@@ -180,7 +180,7 @@ export const DELTOIDS = [
     action: 'shoulder.flexion',
     hands: 'two',
     posture: { kind: 'seated', on: 'bench', backDeg: 80 },
-    path: inTrunk([35, 82, 45, 172], [55, 164, 80, 174]),
+    path: pressing([35, 38], [55, 164]),
     load: dumbbell(),
     ruled: [{ setting: 'notch', wantDeg: 80 }],
     reps: { min: 6, max: 10 },
@@ -200,6 +200,7 @@ export const DELTOIDS = [
     secondary: ['deltoid-side'],
     action: 'shoulder.flexion',
     hands: 'two',
+    hold: { start: 'shoulder', finish: 'shoulder', gives: 'arm' },
     posture: { kind: 'standing' },
     loadedFrom: { start: 0.7, finish: 0.7 },
     path: inFloor([88, 6, 90, 7], [88, 90, 90, 91], [88, 168, 90, 168]),

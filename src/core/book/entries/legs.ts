@@ -35,7 +35,7 @@ export const LEGS = [
     id: 'seated-leg-curl',
     text: {
       name: 'Seated leg curl',
-      how: 'Seat rather too far back than too far forward; hips held, knees heavy.',
+      how: 'Seat rather too far back than too far forward; hips held, knees heavy, leaning a little forward.',
       cue: 'Knees heavy, toes up, heels under you',
     },
     group: 'legs',
@@ -43,13 +43,13 @@ export const LEGS = [
     secondary: ['calf'],
     action: 'knee.flexion',
     hands: 'two',
-    posture: { kind: 'leg-machine', backDeg: 85 },
+    posture: { kind: 'leg-machine', backDeg: 100 },
     path: {
       kind: 'leg',
       contact: 'calf',
       keys: [
-        { at: 0, hipFlexionDeg: 88, kneeFlexionDeg: 8 },
-        { at: 1, hipFlexionDeg: 88, kneeFlexionDeg: 100 },
+        { at: 0, hipFlexionDeg: 103, kneeFlexionDeg: 8 },
+        { at: 1, hipFlexionDeg: 103, kneeFlexionDeg: 100 },
       ],
     },
     load: { kind: 'machine', machine: 'leg-curl' },
@@ -62,7 +62,9 @@ export const LEGS = [
     id: 'leg-press',
     text: {
       name: 'Leg press',
-      how: 'Depth by active range with the pelvis still; pulled down actively, no lockout.',
+      how:
+        'Depth by active range with the pelvis still; pulled down actively, no lockout. Feet low and narrow for ' +
+        'the quadriceps, high for glutes and hamstrings.',
       cue: 'Pull the sled down, then push it away',
     },
     startsWith: 'lowering',

@@ -16,15 +16,33 @@ export const inTrunk = (...list: readonly Key[]): KeyframePath => ({ kind: 'arm'
 /** The same in the floor's axes, where gravity counts. */
 export const inFloor = (...list: readonly Key[]): KeyframePath => ({ kind: 'arm', frame: 'floor', keys: keys(list) });
 
-/** A row with a hanging weight: the upper arm in the trunk's axes, the forearm pointing at the floor throughout. */
-export const rowing = (from: readonly [number, number], to: readonly [number, number]): KeyframePath => ({
+/**
+ * A row with a hanging weight: the upper arm in the trunk's axes, the forearm pointing at the floor throughout; on a
+ * bar
+ * the elbows may end a little outside the hands, `inDeg` off plumb.
+ */
+export const rowing = (from: readonly [number, number], to: readonly [number, number], inDeg = 0): KeyframePath => ({
   kind: 'arm',
   frame: 'trunk',
   foreFrame: 'floor',
   keys: [from, to].map(([azimuthDeg, elevationDeg], at) => ({
     at,
     upper: { azimuthDeg, elevationDeg },
-    fore: { azimuthDeg: 90, elevationDeg: 0 },
+    fore: { azimuthDeg: 180, elevationDeg: at * inDeg },
+  })),
+});
+
+/**
+ * A press overhead: the upper arm in the trunk's axes, the forearm upright under the weight, a little in at the top.
+ */
+export const pressing = (from: readonly [number, number], to: readonly [number, number]): KeyframePath => ({
+  kind: 'arm',
+  frame: 'trunk',
+  foreFrame: 'floor',
+  keys: [from, to].map(([azimuthDeg, elevationDeg], at) => ({
+    at,
+    upper: { azimuthDeg, elevationDeg },
+    fore: { azimuthDeg: 180, elevationDeg: 180 - 6 * at },
   })),
 });
 
@@ -41,7 +59,7 @@ export const cable = (
   near: 0.3,
   far: 1.8,
   from: ANYWHERE,
-  forearm: 'free',
+  line: null,
   ...more,
 });
 
@@ -58,6 +76,7 @@ export const dumbbell = (share = 1): LoadRule => ({ kind: 'weight', kit: 'dumbbe
 export const bar: LoadRule = { kind: 'weight', kit: 'bar', share: 0.5 };
 
 const USUAL = {
+  hold: null,
   grips: [],
   motion: [],
   startAt: 0,

@@ -1,0 +1,96 @@
+import type { Body } from '@/core/body/body-model';
+import type { Posture } from '@/core/body/posture';
+import { poseBody } from '@/core/body/pose-body';
+import { HIP_OVER_SEAT, SEATED_RATIO } from '@/core/body/segment-ratios';
+import type { PreacherBench } from '@/core/kit/machine';
+import { bisect } from '@/core/units/bisect';
+import { otherSide, type Side } from '@/core/body/side';
+import type { PostureRule } from './book-entry';
+
+/** Heights of the surfaces in use, metres. */
+export interface Surfaces {
+  readonly benchHeightM: number;
+  /** A low seat for rows at a column. */
+  readonly lowSeatM: number;
+  readonly handlesOnFloorM: number;
+}
+
+/** What a gym usually has (common practice), where nothing is measured. */
+export const USUAL_SURFACES: Surfaces = { benchHeightM: 0.45, lowSeatM: 0.3, handlesOnFloorM: 0.08 };
+
+/** Top edge of a preacher's pad that is not measured, metres (common practice). */
+const USUAL_PAD_TOP_M = 0.98;
+/** Knees of somebody who bends over a pad, degrees (common practice: as soft as it takes to come down to it). */
+const STOOP_KNEES_DEG = 30;
+/** Armpit below the shoulder joint along the trunk, share of stature (remembered, as `SEATED_RATIO`). */
+const ARMPIT_BELOW = SEATED_RATIO.seatedShoulder - SEATED_RATIO.seatedArmpit;
+
+/** Standing behind a pad: the trunk bends over it until the armpit is level with its top edge. Bisection. */
+function stoopedOver(padTopM: number, body: Body): Posture {
+  const posture = (trunkDeg: number): Posture => ({ kind: 'hinged', trunkDeg, kneeFlexionDeg: STOOP_KNEES_DEG });
+  const trunkDeg = bisect(15, 90, (deg) => {
+    const { shoulder, trunkFrame } = poseBody(body, posture(deg));
+    return shoulder.right[1] - ARMPIT_BELOW * body.statureM * trunkFrame.y[1] < padTopM;
+  });
+  return posture(trunkDeg);
+}
+
+/** The posture of a rule for a working side on these surfaces. */
+export function toPosture(
+  rule: PostureRule,
+  working: Side,
+  { surfaces: at, preacher }: { readonly surfaces: Surfaces; readonly preacher: PreacherBench | null },
+  body: Body,
+): Posture {
+  const free = otherSide(working);
+  switch (rule.kind) {
+    case 'standing':
+      return { kind: 'standing', kneeFlexionDeg: rule.kneeFlexionDeg ?? 8 };
+    case 'staggered':
+      return { kind: 'staggered', frontFoot: free };
+    case 'wide':
+      return { kind: 'wide', widthM: 0.42 * body.statureM };
+    case 'hinged':
+      return { kind: 'hinged', trunkDeg: rule.trunkDeg, kneeFlexionDeg: 20 };
+    case 'stooped':
+      return stoopedOver(preacher?.padTopM ?? USUAL_PAD_TOP_M, body);
+    case 'hip-pad':
+      return { kind: 'hip-pad', trunkDeg: rule.legDeg, legDeg: rule.legDeg };
+    case 'half-kneeling':
+      return { kind: 'half-kneeling', kneeDown: rule.down === 'working' ? working : free };
+    case 'tall-kneeling':
+      return { kind: 'tall-kneeling' };
+    case 'seated':
+      return {
+        kind: 'seated',
+        seatHeightM: rule.on === 'bench' ? at.benchHeightM : rule.on === 'low' ? at.lowSeatM : 0,
+        backDeg: rule.backDeg,
+      };
+    case 'lying':
+      return {
+        kind: 'lying',
+        on: rule.on === 'free-side' ? free : rule.on,
+        surfaceHeightM: at.benchHeightM,
+        backDeg: rule.backDeg,
+      };
+    case 'hand-and-knee':
+      return { kind: 'hand-and-knee', benchHeightM: at.benchHeightM, support: free };
+    case 'hand-on-bench':
+      return { kind: 'hand-on-bench', benchHeightM: at.benchHeightM, support: free, kneeFlexionDeg: 20 };
+    case 'forearm-on-thigh':
+      return { kind: 'forearm-on-thigh', support: free, trunkDeg: rule.trunkDeg };
+    case 'plank':
+      return { kind: 'plank', handHeightM: at.handlesOnFloorM };
+    case 'hanging':
+      // High enough for the feet to swing free.
+      return { kind: 'hanging', barHeightM: 1.34 * body.statureM };
+    case 'leg-machine':
+      return {
+        kind: 'leg-machine',
+        seatHeightM: at.benchHeightM + (0.05 - HIP_OVER_SEAT) * body.statureM,
+        backDeg: rule.backDeg,
+        thighDeg: 90 - rule.backDeg,
+        kneeFlexionDeg: 90,
+      };
+  }
+}

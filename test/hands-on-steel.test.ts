@@ -1,0 +1,182 @@
+import { describe, expect, it } from 'vitest';
+import { answerQuestion, posedOf, type GoodAnswer } from '@/core/book/answer-question';
+import { BOOK } from '@/core/book/book';
+import { sidesOf, type BookEntry } from '@/core/book/book-entry';
+import { askQuestion } from '@/core/book/question';
+import { gripReachM } from '@/core/book/landmine';
+import { USUAL_KIT } from '@/core/book/station-kit';
+import { signOf } from '@/core/body/side';
+import { GRIP_SHARE_OF_HAND } from '@/core/body/segment-ratios';
+import { dot, length, normalise, subtract, type Vec3 } from '@/core/geometry/vector';
+import { jointDegAt, towards } from '@/core/movement/joint-action';
+import { toDeg } from '@/core/units/angle';
+import { bodyOf, COLUMN, ROOM } from './support/fixtures';
+
+/**
+ * A pose is only true when what is held can be held: every movement, three statures, every side, two kinds of column.
+ */
+const STATURES = [1.5, 1.75, 1.98];
+const LAST = 40;
+const SINGLE = { ...COLUMN, kind: 'single' } as const;
+
+interface Found {
+  readonly name: string;
+  readonly e: BookEntry;
+  readonly h: number;
+  readonly a: GoodAnswer;
+}
+const found: Found[] = BOOK.flatMap((e) =>
+  STATURES.flatMap((h) =>
+    sidesOf(e).flatMap((side) =>
+      (e.load.kind === 'cable' ? [COLUMN, SINGLE] : [COLUMN]).flatMap((column) => {
+        const at = { column, room: ROOM, attachmentM: 0.14 };
+        const a = answerQuestion(askQuestion(e, { body: bodyOf(h), side, column: at }));
+        return a.ok ? [{ name: `${e.id} ${h} m ${side} ${column.kind}`, e, h, a }] : [];
+      }),
+    ),
+  ),
+);
+/** Names of what breaks a rule, with by how much. */
+const broken = (of: (f: Found) => string | null): string[] =>
+  found.flatMap((f) => {
+    const says = of(f);
+    return says === null ? [] : [`${f.name}: ${says}`];
+  });
+const far = (a: Vec3, b: Vec3): number => length(subtract(a, b));
+const worst = (values: readonly number[]): number => Math.max(...values.map(Math.abs));
+const samples = Array.from({ length: LAST + 1 }, (_, i) => i);
+/** An angle between two directions, degrees. */
+const between = (a: Vec3, b: Vec3): number =>
+  toDeg(Math.acos(Math.min(1, Math.max(-1, dot(normalise(a), normalise(b))))));
+
+describe('every pose of the book', () => {
+  it('is found but where a single column lacks the second pulley', () =>
+    expect(found.length).toBeGreaterThanOrEqual(440));
+
+  it('keeps its bones: upper arm, forearm and hand, thigh and shank, 1 mm', () => {
+    const off = broken(({ a }) => {
+      const posed = posedOf(a);
+      const { body } = a.from.question;
+      const { path } = posed;
+      const [thigh, shank] = [
+        body.height.hipHeight.m - body.height.kneeHeight.m,
+        body.height.kneeHeight.m - body.height.ankleHeight.m,
+      ];
+      const errors = samples.flatMap((i) => {
+        const pose = posed.bodyAt(i);
+        const legs = (['left', 'right'] as const).flatMap((side) => [
+          far(pose.leg[side].hip, pose.leg[side].knee) - thigh,
+          far(pose.leg[side].knee, pose.leg[side].ankle) - shank,
+        ]);
+        if (path.chain !== 'arm') return legs;
+        return [
+          ...legs,
+          far(path.proximal[i]!, path.middle[i]!) - body.length.upperArm.m,
+          far(path.middle[i]!, path.distal[i]!) - body.length.forearm.m,
+          far(path.distal[i]!, path.contact[i]!) - body.length.hand.m * GRIP_SHARE_OF_HAND,
+        ];
+      });
+      const most = worst(errors);
+      return most > 0.001 ? `${(most * 1000).toFixed(0)} mm` : null;
+    });
+    expect(off).toEqual([]);
+  });
+
+  it('keeps the hands where one thing has them, 2 mm, and a bar’s width is the same all the way', () => {
+    const off = broken(({ e, a }) => {
+      const { hold } = a.from.entry;
+      if (!hold) return null;
+      const { path, range } = posedOf(a);
+      const [start, finish] = [hold.start, hold.finish] as number[];
+      const errors = samples.map((i) => {
+        const s = range.from + ((range.to - range.from) * i) / LAST;
+        return 2 * path.contact[i]![2] * signOf(path.side) - (start! + (finish! - start!) * s);
+      });
+      if (typeof e.hold!.start === 'string' && start !== finish) return 'a bar that grows';
+      return worst(errors) > 0.002 ? `${(worst(errors) * 1000).toFixed(0)} mm` : null;
+    });
+    expect(off).toEqual([]);
+  });
+
+  it('keeps a landmine’s grip at one distance from its pivot, and a strap’s from its anchor, 2 mm', () => {
+    const off = broken(({ e, a }) => {
+      const { anchor, path } = posedOf(a);
+      if (!anchor) return null;
+      const long = e.load.kind === 'landmine' ? gripReachM(e.load.at, USUAL_KIT.landmine) : USUAL_KIT.straps.strapM;
+      const paired = e.load.kind !== 'landmine' || e.load.at === 'between';
+      const errors = path.contact.map((c) => far(paired ? [c[0], c[1], anchor[2]] : c, anchor) - long);
+      return worst(errors) > 0.002 ? `${(worst(errors) * 1000).toFixed(0)} mm` : null;
+    });
+    expect(off).toEqual([]);
+  });
+
+  it('keeps feet, and hands that hold the body, where they stand', () => {
+    const off = broken(({ e, a }) => {
+      const posed = posedOf(a);
+      const moves = (of: (i: number) => Vec3): number => worst(samples.map((i) => far(of(i), of(0))));
+      const turning = e.motion.some((k) => k.yawDeg);
+      const stands = !turning && posed.path.chain === 'arm' && !(e.load.kind === 'body' && e.load.on === 'bar');
+      const floor = (i: number): Vec3 => {
+        const { heel, toe } = posed.bodyAt(i).leg.left;
+        return e.load.kind === 'body' && e.load.on === 'floor' ? toe : heel;
+      };
+      const hands = e.load.kind === 'body' && e.load.on !== 'straps' ? moves((i) => posed.path.contact[i]!) : 0;
+      const most = Math.max(stands ? moves(floor) : 0, hands);
+      return most > 0.002 ? `${(most * 1000).toFixed(0)} mm` : null;
+    });
+    expect(off).toEqual([]);
+  });
+
+  it('bends elbows and knees no further than people do (AAOS: elbow 150, knee 135 degrees)', () => {
+    const off = broken(({ a }) => {
+      const { path } = posedOf(a);
+      if (path.chain === 'trunk') return null;
+      const most = Math.max(...samples.map((i) => jointDegAt(path, 'middle', i)));
+      return most > (path.chain === 'arm' ? 150 : 135) + 1e-6 ? `${most.toFixed(0)} degrees` : null;
+    });
+    expect(off).toEqual([]);
+  });
+
+  it('leads the hand without a kink: no turn over 15 degrees between samples', () => {
+    const off = broken(({ a }) => {
+      const { contact } = posedOf(a).path;
+      const steps = contact.slice(1).map((c, i) => subtract(c, contact[i]!));
+      const most = Math.max(
+        0,
+        ...steps.slice(1).map((s, i) => (Math.min(length(s), length(steps[i]!)) < 0.002 ? 0 : between(s, steps[i]!))),
+      );
+      return most > 15 ? `${most.toFixed(0)} degrees` : null;
+    });
+    expect(off).toEqual([]);
+  });
+});
+
+describe('pulls', () => {
+  const pulls = (e: BookEntry): boolean => e.load.kind === 'cable' && e.load.line !== null;
+  it('begin on the line: the weight does not help, and resists less than half its most', () => {
+    const off = broken(({ e, a }) => {
+      if (!pulls(e)) return null;
+      const share = a.samples.resistanceNm[0]! / a.metrics.peakResistanceNm;
+      return share < 0 || share > 0.5 ? share.toFixed(2) : null;
+    });
+    expect(off).toEqual([]);
+  });
+  it('lay the forearm along the force, 10 degrees, but for hands drawn in or apart on one handle', () => {
+    const off = broken(({ e, a }) => {
+      if (e.load.kind !== 'cable' || e.load.line !== 'forearm') return null;
+      const { path } = posedOf(a);
+      const { forceN } = a.samples.load;
+      const flat = (v: Vec3): Vec3 => (e.hold ? [v[0], v[1], 0] : v);
+      const most = worst(
+        samples.map((i) =>
+          between(
+            flat(towards(path.middle[i]!, path.contact[i]!)),
+            flat([forceN[3 * i]!, forceN[3 * i + 1]!, forceN[3 * i + 2]!]),
+          ),
+        ),
+      );
+      return most > 10 ? `${most.toFixed(0)} degrees` : null;
+    });
+    expect(off).toEqual([]);
+  });
+});
