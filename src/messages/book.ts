@@ -22,6 +22,7 @@ const FACING_TEXT: Readonly<Record<Facing, string>> = {
   towards: 'facing the column',
   'working-side': 'working side to the column',
   'free-side': 'free side to the column',
+  'half-away': 'turned 45° off the column, free side nearer',
 };
 export const facingText = (f: Facing): string => FACING_TEXT[f];
 

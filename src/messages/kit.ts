@@ -52,6 +52,7 @@ export const MACHINE_NAME: Readonly<Record<MachineKind, string>> = {
   'chest-press': 'chest press',
   'chest-fly': 'chest fly',
   'reverse-fly': 'reverse fly',
+  pullover: 'pullover',
   'shoulder-press': 'shoulder press',
 };
 

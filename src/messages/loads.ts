@@ -21,6 +21,7 @@ export function loadLabel(e: BookEntry, side: WorkingSide): string | null {
     case 'weight':
       if (load.kit === 'dumbbells') return side === 'both' && load.share === 1 ? 'Dumbbell, each hand' : 'Dumbbell';
       return load.kit === 'bar' ? 'Bar with plates' : 'Plate';
+    case 'band':
     case 'body':
     case 'none':
       return null;

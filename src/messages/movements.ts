@@ -84,6 +84,7 @@ const AFTER_LOAD: Readonly<Record<BookEntry['load']['kind'], string | null>> = {
   machine: ' on the stack',
   weight: '',
   landmine: ' of plates',
+  band: null,
   body: null,
   none: null,
 };

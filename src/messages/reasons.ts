@@ -149,6 +149,8 @@ export function limitText(v: Violation, of: 'best' | 'found' = 'best'): string {
         `${Math.round(v.need * 10) / 10} kg ${ON_PART[v.part ?? 'hand']}: the clinician’s limit ` +
         `is ${Math.round(v.have * 10) / 10} kg.`
       );
+    case 'through':
+      return `The cable would run through the ${v.through ?? 'body'}, ${cmText(-v.have)} deep at the worst.`;
     case 'pulleys':
       return 'Both arms need a cable each; this column has one.';
     case 'range':

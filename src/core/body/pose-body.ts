@@ -308,6 +308,17 @@ function bend(frame: Frame, shape: TrunkShape): Frame {
   return rotateFrame(bent, bent.y, toRad(shape.turnDeg));
 }
 
+/** Legs and pelvis do not change while trunk and girdle move: they are posed once for a posture of a body. */
+const lowers = new WeakMap<Posture, { readonly body: Body; readonly lower: Lower }>();
+
+function lowerOf(body: Body, posture: Posture): Lower {
+  const known = lowers.get(posture);
+  if (known?.body === body) return known.lower;
+  const lower = lowerBody(body, posture);
+  lowers.set(posture, { body, lower });
+  return lower;
+}
+
 /**
  * Pose a body: joint centres of trunk, head, shoulders and legs, and the arm that supports where one does. Metres, body
  * frame. Precondition: a body with positive segment lengths; surface heights within reach give feet on the floor,
@@ -319,7 +330,7 @@ export function poseBody(
   shape: TrunkShape = STRAIGHT_TRUNK,
   scapula: Partial<Record<Side, Scapula>> = {},
 ): BodyPose {
-  const lower = lowerBody(body, posture);
+  const lower = lowerOf(body, posture);
   const trunkFrame = bend(lower.trunkFrame, shape);
   const neckBase = along(lower.pelvis, trunkFrame.y, trunkLength(body));
   const half = body.length.shoulderBreadth.m / 2;

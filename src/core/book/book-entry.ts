@@ -40,8 +40,11 @@ export type PostureRule =
   | { readonly kind: 'hanging' }
   | { readonly kind: 'leg-machine'; readonly backDeg: number };
 
-/** Which way the client faces at a column: 0 away from it, 180 towards it, 90 its working or free side turned to it. */
-export type Facing = 'away' | 'towards' | 'working-side' | 'free-side';
+/**
+ * Which way the client faces at a column: 0 away from it, 180 towards it, 90 its working or free side turned to it, 135
+ * half way from facing it to the free side.
+ */
+export type Facing = 'away' | 'towards' | 'working-side' | 'free-side' | 'half-away';
 
 /** What a movement is loaded by; shares are of the set load, in one hand. */
 export type LoadRule =
@@ -55,11 +58,13 @@ export type LoadRule =
       readonly facing: Facing;
       readonly attachments: readonly AttachmentKind[];
       readonly shared: boolean;
-      readonly near: number;
-      readonly far: number;
       readonly from: readonly [number, number];
       readonly line: 'forearm' | 'arm' | null;
+      /** Steps towards the column that a set leaves room for. */
+      readonly stepsIn?: number;
     }
+  /** A band round both feet, an end in each hand. */
+  | { readonly kind: 'band'; readonly at: 'feet' }
   /** Dumbbells, a plate or a bar; `share` is this hand's part. */
   | { readonly kind: 'weight'; readonly kit: Extract<KitKind, 'dumbbells' | 'plates' | 'bar'>; readonly share: number }
   | { readonly kind: 'landmine'; readonly share: number; readonly at: LandmineStance }

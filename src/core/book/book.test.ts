@@ -92,7 +92,6 @@ describe.each(STATURES)('every movement on a body of %d m', (statureM) => {
     expect(values.every(Number.isFinite)).toBe(true);
     if (e.load.kind !== 'none') expect(a.metrics.peakResistanceNm).toBeGreaterThan(0);
     if (e.load.kind !== 'cable') return;
-    expect(a.placement!.standX).toBeGreaterThanOrEqual(e.load.near - 1e-9);
     // A long reach towards the column pushes the client out, so that hands and elbows clear it.
     const { facing, shared } = e.load;
     const meets = (facing === 'towards' || facing === 'away') && (shared || e.hands === 'one');
@@ -100,7 +99,8 @@ describe.each(STATURES)('every movement on a body of %d m', (statureM) => {
       ...[...a.posed.path.contact, ...a.posed.path.middle].map((v) => (facing === 'towards' ? 1 : -1) * v[0]),
     );
     if (meets) expect(a.placement!.standX).toBeGreaterThanOrEqual(ahead + 0.1 - 0.006);
-    expect(a.placement!.standX).toBeLessThanOrEqual(Math.max(e.load.far, meets ? ahead + 0.4 : 0) + 0.006);
+    // Nothing but room and reach bounds the place: no answer stands at the end of the floor.
+    expect(a.placement!.standX).toBeLessThan(ROOM.maxDistanceM - 0.2);
     expect(a.metrics.minClearanceM).toBeGreaterThanOrEqual(COLUMN.clearanceM);
     expect(a.metrics.offPlaneRmsDeg).toBeLessThan(30);
   });

@@ -1,7 +1,9 @@
 import type { CompensatingMuscle } from '@/core/body/compensating-muscle';
 import type { Body } from '@/core/body/body-model';
-import { otherSide, type Side } from '@/core/body/side';
-import { length, mirrorZ, subtract, type Vec3 } from '@/core/geometry/vector';
+import { otherSide, SIDES, type Side } from '@/core/body/side';
+import { turn } from '@/core/geometry/rotation';
+import { toRad } from '@/core/units/angle';
+import { add, length, mirrorZ, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { pulleyAt, type Column, type Room } from '@/core/kit/column';
 import { buildLimbTrack, thinTrack } from '@/core/mechanics/limb-track';
 import { buildOffAxisTrack } from '@/core/mechanics/off-axis';
@@ -18,11 +20,14 @@ import {
   type SetupProblem,
   type WorkingLimb,
 } from '@/core/setup/setup-problem';
+import { lineObstacles } from '@/core/setup/line-clear';
 import type { Violation } from '@/core/setup/violation';
 import { GRAVITY_MS2 } from '@/core/units/mass';
-import type { BookEntry, LoadRule } from './book-entry';
+import { STEP_IN_M } from '@/core/setup/stance-drops';
+import type { BookEntry, Facing, LoadRule } from './book-entry';
 import { findOverload } from './load-limit';
 import { lacksPulley, type Question } from './question';
+import { lineOf } from './pose-on-line';
 import { lineTracks } from './line-limb';
 import { poseEntry, type PosedEntry } from './pose-entry';
 import type { PlaceSearch, PosedQuestion } from './posed-question';
@@ -33,6 +38,11 @@ import type { PlaceSearch, PosedQuestion } from './posed-question';
  */
 const LINE_DEG = 30;
 const REST_SHARE = 0.5;
+/**
+ * Nobody stands further off than need be: the floor is shared, the cable sways, and the column is at hand (our
+ * judgement). A fly's distance is its line's own.
+ */
+const PER_M = 3;
 const TURN_DEG = 30;
 const SIDEWAYS_M = 0.4;
 
@@ -66,10 +76,16 @@ function pulleySide(entry: BookEntry, load: CableLoad, column: Column, side: Sid
   // Facing the columns the right hand stands before the pulley at -z; two single handles cross over.
   if (load.shared) return 'right';
   if (load.facing === 'towards') return entry.hands === 'two' ? side : otherSide(side);
-  return load.facing === 'free-side' ? otherSide(side) : side;
+  return load.facing === 'free-side' || load.facing === 'half-away' ? otherSide(side) : side;
 }
 
 const YAW: Readonly<Record<'away' | 'towards', number>> = { away: 0, towards: 180 };
+/** Turned off the column with a right arm working, degrees. */
+const TURNED: Readonly<Record<Exclude<Facing, 'away' | 'towards'>, number>> = {
+  'free-side': 90,
+  'half-away': 135,
+  'working-side': -90,
+};
 
 /** Both hands go the same way by the mirror. */
 const mirrorAlike = (l: ChainPath, r: ChainPath): boolean =>
@@ -90,23 +106,35 @@ export const toWorkingLimb = (p: PosedEntry): WorkingLimb => ({ path: p.path, ta
 
 /** Hands and elbows stay this far in front of the column, metres (our judgement: a knuckle and a handle). */
 const CLEAR_OF_COLUMN_M = 0.1;
-/** Depth that is left to look at where a long reach pushes the client out, metres. */
-const LEAST_DEPTH_M = 0.3;
 
-/** Floor that a movement can be done on: its own distances, but no nearer than its reach towards the column. */
-function roomFor(load: CableLoad, entry: BookEntry, posed: readonly PosedEntry[], room: Room): Room {
+/**
+ * Points of the whole body over the range that may not meet the column, stand frame: hands, elbows, knees, feet, head.
+ */
+function bodyPoints(posed: readonly PosedEntry[]): readonly Vec3[] {
+  return posed.flatMap((p) => [
+    ...p.path.contact,
+    ...p.path.middle,
+    ...[0, MIDDLE_SAMPLE, LAST_SAMPLE].flatMap((i) => {
+      const { leg, head, headRadiusM } = p.bodyAt(i);
+      const front = add(head, scale([1, 0, 0], headRadiusM));
+      return [front, ...SIDES.flatMap((s) => [leg[s].knee, leg[s].toe, leg[s].heel])];
+    }),
+  ]);
+}
+
+/**
+ * Floor that a movement can be done on: all there is, but no nearer than the body reaches towards the column, so that
+ * hands, knees, feet and head stay clear of it whichever way the client is turned.
+ */
+function roomFor(load: CableLoad, entry: BookEntry, posed: readonly PosedEntry[], room: Room, yawDeg: number): Room {
   // Handles of their own run wide of the pulleys they cross to; side on, the working hand may pass the column's side.
-  const meets = (load.facing === 'towards' || load.facing === 'away') && (load.shared || entry.hands === 'one');
-  const sign = load.facing === 'towards' ? 1 : -1;
-  const reach = meets
-    ? Math.max(...posed.flatMap((p) => [...p.path.contact, ...p.path.middle].map((v) => sign * v[0]))) +
-      CLEAR_OF_COLUMN_M
-    : 0;
-  const minDistanceM = Math.round(Math.max(room.minDistanceM, load.near, reach) * 100) / 100;
-  return {
-    minDistanceM,
-    maxDistanceM: Math.max(minDistanceM, Math.min(room.maxDistanceM, Math.max(load.far, reach + LEAST_DEPTH_M))),
-  };
+  const meets = load.shared || entry.hands === 'one';
+  const beside = load.facing === 'free-side' || load.facing === 'working-side';
+  const reach =
+    meets && !beside ? Math.max(...bodyPoints(posed).map((v) => -turn(v, toRad(yawDeg))[0])) + CLEAR_OF_COLUMN_M : 0;
+  const stepsM = (load.stepsIn ?? 0) * STEP_IN_M;
+  const minDistanceM = Math.round((Math.max(room.minDistanceM, reach) + stepsM) * 100) / 100;
+  return { minDistanceM, maxDistanceM: Math.max(minDistanceM, room.maxDistanceM) };
 }
 
 function boundsOf(
@@ -120,10 +148,7 @@ function boundsOf(
   const half = body.length.shoulderBreadth.m / 2;
   const sign = sides[0] === 'right' ? 1 : -1;
   // Turned so that the free (or the working) side looks at the column.
-  const yawDeg =
-    load.facing === 'away' || load.facing === 'towards'
-      ? YAW[load.facing]
-      : (load.facing === 'free-side' ? 90 : -90) * sign;
+  const yawDeg = load.facing === 'away' || load.facing === 'towards' ? YAW[load.facing] : TURNED[load.facing] * sign;
   // The working shoulder before its pulley; both hands, or a body side-on, with the middle before it.
   const shoulderZ = load.facing === 'away' ? sign * half : load.facing === 'towards' ? -sign * half : 0;
   const midway = sides.length === 2 && !load.shared;
@@ -136,7 +161,9 @@ function boundsOf(
     lineDeg: LINE_DEG,
     restShare: REST_SHARE,
     shortestSweepDeg: 0,
-    startsZ: [-0.25, 0, 0.25],
+    perM: PER_M,
+    // A pull begins with its shoulder before the pulley; what is led along a path of its own may stand aside.
+    startsZ: lineOf(load) === null ? [-0.25, 0, 0.25] : [0],
     heightM: [load.from[0] * body.statureM, load.from[1] * body.statureM],
   };
 }
@@ -196,22 +223,26 @@ export function buildSearch(q: Omit<PosedQuestion, 'search'>): PlaceSearch {
   const thin = tracks.map((t) => thinTrack(t, THIN));
   const pulley = (at: Carriages, side: Side): Vec3 =>
     pulleyAt(column, holeOf(at, side), pulleySide(entry, load, column, side));
+  const bounds = boundsOf(entry, load, body, sides, pulley({ hole: 1 }, sides[0]!)[2]);
+  const own = entry.path.kind === 'sweep' ? room : roomFor(load, entry, posed, room, bounds.yawDeg);
   const shown = posed[posed.length - 1]!;
   const posedAt = load.line === null ? (side: Side) => limbs[side]!.posed : placedLimbs(q, pulley, tensionN);
   return {
     input: {
       column,
-      room: entry.path.kind === 'sweep' ? room : roomFor(load, entry, posed, room),
+      room: own,
+      nearestM: Math.round((own.minDistanceM - (load.stepsIn ?? 0) * STEP_IN_M) * 100) / 100,
       attachmentM,
       always: brokenAnywhere(question, column),
       peakTarget: question.options.peak,
       fixed: question.fixed,
       lastUsed: question.lastUsed,
     },
-    bounds: boundsOf(entry, load, body, sides, pulley({ hole: 1 }, sides[0]!)[2]),
+    bounds,
     pulley,
     sides,
     trackAt: (i, from, coarse) => (pulls ? pulls[i]!.track(from, coarse) : (coarse ? thin : tracks)[i]!),
+    obstacles: entry.path.kind === 'sweep' ? null : lineObstacles(body.statureM, shown.bodyAt),
     tensionN,
     strainDeg: (i, from) => (pulls ? pulls[i]!.strainDeg(from) : 0),
     symmetric: posed.length === 2 && mirrorAlike(posed[0]!.path, posed[1]!.path),

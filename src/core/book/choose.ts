@@ -60,7 +60,7 @@ export function needsOf(e: BookEntry): readonly (KitKind | MachineKind)[] {
   if (load.kind === 'weight') needs.push(load.kit);
   if (load.kind === 'landmine') needs.push('landmine', 'plates');
   if (load.kind === 'machine') needs.push(load.machine);
-  if (takesBand(e)) needs.push('band');
+  if (takesBand(e) || load.kind === 'band') needs.push('band');
   if (load.kind === 'body' && load.on === 'straps') needs.push('strap-anchor');
   if (
     load.kind !== 'machine' &&

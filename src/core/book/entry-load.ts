@@ -18,6 +18,7 @@ const USUAL_ARM_M: Partial<Readonly<Record<MachineKind, number>>> = {
   'leg-curl': 0.25,
   'chest-fly': 0.35,
   'reverse-fly': 0.35,
+  pullover: 0.35,
 };
 
 type MachineLoad = Extract<LoadRule, { kind: 'machine' }>;
@@ -123,6 +124,24 @@ function leaningLoad(load: BodyLoad, body: Body, { path, bodyAt }: PosedEntry): 
   return { kind: 'samples', forceN };
 }
 
+/** A band that was not measured: length of one end at rest from the soles, and its pull by stretch (our judgement). */
+const USUAL_BAND: Band = {
+  restM: 0.45,
+  table: [
+    { x: 0, y: 0 },
+    { x: 0.2, y: 45 },
+    { x: 0.6, y: 110 },
+    { x: 1, y: 190 },
+  ],
+};
+
+/** A band round both soles with an end in each hand: along itself, by its own table. */
+function feetBand({ anchor }: PosedEntry, kit: StationKit): Load {
+  if (!anchor) throw new Error('feetBand: a band runs from the soles');
+  const { restM, table } = kit.band ?? USUAL_BAND;
+  return { kind: 'band', anchor, restM, table };
+}
+
 /**
  * Loads of a movement without a cable, on one side; `loadKg` is the dumbbell, the bar with its plates, the plates of a
  * landmine, or the stack.
@@ -141,6 +160,8 @@ export function entryLoads(entry: BookEntry, posed: PosedEntry, body: Body, load
         { kind: 'landmine', pivot: posed.anchor, bar: { barKg, barM, platesKg: loadKg, platesAtM }, share: load.share },
       ];
     }
+    case 'band':
+      return [feetBand(posed, kit)];
     case 'machine':
       return [machineLoad(load, posed, loadKg, kit)];
     case 'body':
@@ -161,6 +182,7 @@ export function inHandKg(e: BookEntry, loadKg: number, pulleyRatio: number): num
       return loadKg * load.share;
     case 'machine':
       return loadKg / 2;
+    case 'band':
     case 'body':
     case 'none':
       return 0;

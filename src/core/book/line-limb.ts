@@ -55,8 +55,12 @@ export function lineTracks(
   const { startAt, stopAt } = entry;
   const whole = limited ? null : { true: lay(startAt, stopAt, true), false: lay(startAt, stopAt, false) };
   const reaching = lay(0, 1, true);
+  const filled: Partial<Record<'true' | 'false', Vec3>> = {};
   const track: LineTrackOf = (pulley, thin) => {
     const key = thin ? 'true' : 'false';
+    const was = filled[key];
+    if (was && was[0] === pulley[0] && was[1] === pulley[1] && was[2] === pulley[2]) return room[key];
+    filled[key] = pulley;
     let arm = whole?.[key];
     if (!arm) {
       const cut = cutRange(entry, poseOnLine(entry, body, side, posture, { pulley, tensionN }, 0, 1), range);

@@ -148,6 +148,12 @@ function poseKeyed({ entry, body, side, posture }: Posing, from: number, to: num
   return poseKeyframes(body, posture, entry.path, side, entry.motion, from, to, hands);
 }
 
+/** Pull of a band in one hand where a rep begins, newtons (common practice: a light one). */
+const USUAL_BAND_N = 40;
+
+/** Middle of a sole, where a band runs round it. */
+const soleOf = ({ leg }: BodyPose, side: Side): Vec3 => between(leg[side].heel, leg[side].toe, 0.5);
+
 /** A posed limb with what the body as a whole does for it; null where it stands still or its motion is keyed. */
 interface Chain {
   readonly path: ChainPath;
@@ -159,6 +165,11 @@ interface Chain {
 function poseChain(p: Posing, from: number, to: number): Chain {
   const { entry, body, side, kit, posture } = p;
   const { load } = entry;
+  if (load.kind === 'band') {
+    const anchor = soleOf(poseBody(body, posture), side);
+    const pull = { pulley: anchor, tensionN: USUAL_BAND_N };
+    return { path: poseOnLine(entry, body, side, posture, pull, from, to), shifts: null, anchor };
+  }
   if (load.kind === 'cable' && load.line !== null)
     return { path: poseOnLine(entry, body, side, posture, p.pull, from, to), shifts: null, anchor: null };
   const path = poseKeyed(p, from, to);

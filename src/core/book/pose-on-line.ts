@@ -9,8 +9,14 @@ import { along, type Vec3 } from '@/core/geometry/vector';
 import { SAMPLES, type ChainPath } from '@/core/movement/chain-path';
 import { bodyAt, yawAt } from '@/core/movement/keyframes';
 import { BONES, closeOnLine, layLineArm, pointsOf, type LineArm, type ShoulderAt } from '@/core/movement/line-arm';
-import type { BookEntry } from './book-entry';
+import type { BookEntry, LoadRule } from './book-entry';
 import { handWidths } from './hand-width';
+
+/** What of a pull's arm lies along its cable or band; null for what is no pull. */
+export function lineOf(load: LoadRule): 'forearm' | 'arm' | null {
+  if (load.kind === 'band') return 'forearm';
+  return load.kind === 'cable' ? load.line : null;
+}
 
 /** Cable and arm of a pull before a place is known: as if the pulley stood where the movement's own start points. */
 const NOMINAL_M = 2;
@@ -35,8 +41,8 @@ export function layPull(
   samples: number,
 ): LineArm {
   const { path, motion, load, hold } = entry;
-  if (path.kind !== 'arm' || load.kind !== 'cable' || load.line === null)
-    throw new Error(`${entry.id}: no pull on a cable`);
+  const line = lineOf(load);
+  if (path.kind !== 'arm' || line === null) throw new Error(`${entry.id}: no pull along a line`);
   const at = Float64Array.from({ length: samples }, (_, i) => from + ((to - from) * i) / (samples - 1));
   const still = motion.length === 0 ? poseBody(body, posture) : null;
   const shoulderAt = (s: number): ShoulderAt => {
@@ -49,7 +55,7 @@ export function layPull(
     keyAt: path.keys.map((k) => k.at),
     upper: path.keys.map((k) => toUnit(k.upper, side)),
     fore: path.keys.map((k) => toUnit(k.fore, side)),
-    along: load.line === 'forearm',
+    along: line === 'forearm',
     hands: handWidths(hold, body, null),
     tensionN,
   };

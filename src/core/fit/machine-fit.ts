@@ -48,6 +48,7 @@ const HANDLE_MARK = {
   'chest-fly': 'seatedShoulder',
   'reverse-fly': 'seatedShoulder',
   'shoulder-press': 'seatedShoulder',
+  pullover: 'seatedShoulder',
 } as const;
 
 /**

@@ -10,6 +10,7 @@ export const MACHINE_KINDS = [
   'chest-fly',
   'reverse-fly',
   'shoulder-press',
+  'pullover',
 ] as const;
 /** A kind of machine. */
 export type MachineKind = (typeof MACHINE_KINDS)[number];

@@ -12,6 +12,22 @@ export const allocateTrack = (samples: number): LimbTrack => ({
 /** Steps of the upper arm below this are an arm that stands still, as in `targetOf`. */
 const STILL = 1e-5;
 
+// Read in a loop that the search runs at every place: plain numbers, not members of what is imported.
+const {
+  joint: JOINT,
+  contact: CONTACT,
+  weight: WEIGHT,
+  weightResists: WEIGHT_RESISTS,
+  axis: AXIS,
+  above: ABOVE,
+  line: LINE,
+} = TRACK;
+const STRIDE: number = TRACK_STRIDE;
+const BASE: number = BASE_STRIDE;
+const ARM: number = BONES;
+const UPPER_CENTRE = UPPER_ARM_MASS.centre;
+const FORE_CENTRE = FOREARM_HAND_MASS.centre;
+
 /**
  * What `buildLimbTrack` makes of a posed arm about its shoulder, made straight from the flat bones of `closeOnLine`:
  * the same numbers without a list between them, because the search asks at every place. `shared`: the line is fixed at
@@ -25,37 +41,37 @@ export function fillLineTrack(arm: LineArm, bones: Float64Array, shared: boolean
   const foreN = -FOREARM_HAND_MASS.share * massKg * GRAVITY_MS2;
   const left = arm.side === 'left';
   for (let i = 0; i < samples; i++) {
-    const o = i * TRACK_STRIDE;
-    const b = i * BONES;
-    const s = i * BASE_STRIDE;
+    const o = i * STRIDE;
+    const b = i * ARM;
+    const s = i * BASE;
     const sx = base[s]!;
     const sy = base[s + 1]!;
     const sz = base[s + 2]!;
     const ux = bones[b]! - sx;
     const uy = bones[b + 1]! - sy;
     const uz = bones[b + 2]! - sz;
-    data[o + TRACK.joint] = sx;
-    data[o + TRACK.joint + 1] = sy;
-    data[o + TRACK.joint + 2] = sz;
-    data[o + TRACK.contact] = bones[b + 6]! - sx;
-    data[o + TRACK.contact + 1] = bones[b + 7]! - sy;
-    data[o + TRACK.contact + 2] = bones[b + 8]! - sz;
+    data[o + JOINT] = sx;
+    data[o + JOINT + 1] = sy;
+    data[o + JOINT + 2] = sz;
+    data[o + CONTACT] = bones[b + 6]! - sx;
+    data[o + CONTACT + 1] = bones[b + 7]! - sy;
+    data[o + CONTACT + 2] = bones[b + 8]! - sz;
     // Weight acts straight down: r x (0, f, 0) = (-r_z f, 0, r_x f).
-    const cu = UPPER_ARM_MASS.centre;
-    const cf = FOREARM_HAND_MASS.centre;
+    const cu = UPPER_CENTRE;
+    const cf = FORE_CENTRE;
     const fx = ux + cf * (bones[b + 3]! - bones[b]!);
     const fz = uz + cf * (bones[b + 5]! - bones[b + 2]!);
     const wx = -cu * uz * upperN - fz * foreN;
     const wz = cu * ux * upperN + fx * foreN;
-    data[o + TRACK.weight] = wx;
-    data[o + TRACK.weight + 1] = 0;
-    data[o + TRACK.weight + 2] = wz;
+    data[o + WEIGHT] = wx;
+    data[o + WEIGHT + 1] = 0;
+    data[o + WEIGHT + 2] = wz;
     // Normal of the arm's own sweep: the arm across its step from the sample before to the one after.
     const p = Math.max(0, i - 1);
     const n = Math.min(samples - 1, i + 1);
-    const dx = bones[n * BONES]! - base[n * BASE_STRIDE]! - bones[p * BONES]! + base[p * BASE_STRIDE]!;
-    const dy = bones[n * BONES + 1]! - base[n * BASE_STRIDE + 1]! - bones[p * BONES + 1]! + base[p * BASE_STRIDE + 1]!;
-    const dz = bones[n * BONES + 2]! - base[n * BASE_STRIDE + 2]! - bones[p * BONES + 2]! + base[p * BASE_STRIDE + 2]!;
+    const dx = bones[n * ARM]! - base[n * BASE]! - bones[p * ARM]! + base[p * BASE]!;
+    const dy = bones[n * ARM + 1]! - base[n * BASE + 1]! - bones[p * ARM + 1]! + base[p * BASE + 1]!;
+    const dz = bones[n * ARM + 2]! - base[n * BASE + 2]! - bones[p * ARM + 2]! + base[p * BASE + 2]!;
     let ax = uy * dz - uz * dy;
     let ay = uz * dx - ux * dz;
     let az = ux * dy - uy * dx;
@@ -70,23 +86,23 @@ export function fillLineTrack(arm: LineArm, bones: Float64Array, shared: boolean
       ay /= size;
       az /= size;
     } else {
-      const before = o - TRACK_STRIDE + TRACK.axis;
+      const before = o - STRIDE + AXIS;
       ax = i > 0 ? data[before]! : 0;
       ay = i > 0 ? data[before + 1]! : 0;
       az = i > 0 ? data[before + 2]! : -1;
     }
-    data[o + TRACK.weightResists] = -(wx * ax + wz * az);
-    data[o + TRACK.axis] = ax;
-    data[o + TRACK.axis + 1] = ay;
-    data[o + TRACK.axis + 2] = az;
+    data[o + WEIGHT_RESISTS] = -(wx * ax + wz * az);
+    data[o + AXIS] = ax;
+    data[o + AXIS + 1] = ay;
+    data[o + AXIS + 2] = az;
     // The side of the sweep that is called above: up, ahead, or out to the limb's side.
     const lead = Math.abs(ay) > 0.5 ? ay : Math.abs(ax) > Math.abs(az) ? ax : left ? -az : az;
     const flip = lead >= 0 ? 1 : -1;
-    data[o + TRACK.above] = ax * flip;
-    data[o + TRACK.above + 1] = ay * flip;
-    data[o + TRACK.above + 2] = az * flip;
-    data[o + TRACK.line] = 0;
-    data[o + TRACK.line + 1] = 0;
-    data[o + TRACK.line + 2] = shared ? -bones[b + 8]! : 0;
+    data[o + ABOVE] = ax * flip;
+    data[o + ABOVE + 1] = ay * flip;
+    data[o + ABOVE + 2] = az * flip;
+    data[o + LINE] = 0;
+    data[o + LINE + 1] = 0;
+    data[o + LINE + 2] = shared ? -bones[b + 8]! : 0;
   }
 }

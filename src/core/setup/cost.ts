@@ -3,6 +3,7 @@ import { SAMPLES } from '@/core/movement/chain-path';
 import type { PeakTarget } from '@/core/movement/peak-target';
 import { toDeg } from '@/core/units/angle';
 import { turnDeg } from '@/core/units/turn';
+import { GRAZE_M, lineClearance } from './line-clear';
 import { pulleyFrom, THIN, type Placement, type SearchProblem } from './setup-problem';
 import type { Violation } from './violation';
 
@@ -13,6 +14,7 @@ export const COST_TERMS = [
   'peak',
   'restZone',
   'shortCable',
+  'distance',
   'reach',
   'squareness',
   'change',
@@ -34,6 +36,11 @@ const UNEVEN_DEG = 25;
 const PEAK_AWAY_DEG = 30;
 const REST_DEG = 20;
 const FINISH_WEIGHT = 0.5;
+/**
+ * An arm that lies along its cable goes where the cable leads: a line beside its sweep weighs less than for a limb that
+ * is led along a path of its own (our judgement).
+ */
+const PULL_LINE_WEIGHT = 0.35;
 /** What a degree costs that a pull reaches beyond the movement's own ends (our judgement). */
 const REACH_WEIGHT = 0.5;
 /** A degree of turn or a metre sideways costs little: only enough to stay square when nothing is gained. */
@@ -82,6 +89,7 @@ export function costTerms(problem: SearchProblem, placement: Placement, sides: r
     peak: 0,
     restZone: 0,
     shortCable: 0,
+    distance: 0,
     reach: 0,
     squareness:
       TURN_DEG * Math.abs(turnDeg(problem.bounds.yawDeg, placement.yawDeg)) +
@@ -89,12 +97,14 @@ export function costTerms(problem: SearchProblem, placement: Placement, sides: r
     change: 0,
   };
   const share = 1 / sides.length;
+  const line = problem.pulls ? PULL_LINE_WEIGHT : 1;
+  terms.distance = problem.bounds.perM * Math.max(0, placement.standX - problem.input.room.minDistanceM);
   if (problem.pulls) {
     terms.reach = REACH_WEIGHT * problem.strainDeg(0, pulleyFrom(problem, placement, problem.sides[0]!));
   }
   for (const m of sides) {
-    terms.offPlane += share * m.offPlaneRmsDeg;
-    terms.finishLine += share * FINISH_WEIGHT * Math.abs(m.offPlaneFinishDeg);
+    terms.offPlane += share * line * m.offPlaneRmsDeg;
+    terms.finishLine += share * line * FINISH_WEIGHT * Math.abs(m.offPlaneFinishDeg);
     terms.peak += share * peakCost(peakTarget, m);
     terms.restZone += share * REST_DEG * m.restShare;
     terms.shortCable += share * toDeg(HEIGHT_ERROR_M / (Math.max(0, m.minClearanceM) + attachmentM + HEIGHT_ERROR_M));
@@ -113,6 +123,7 @@ export function findViolations(
   problem: SearchProblem,
   placement: Placement,
   sides: readonly LineMetrics[],
+  thin = false,
 ): Violation[] {
   const { column, room } = problem.input;
   const broken: Violation[] = [...problem.input.always];
@@ -125,6 +136,14 @@ export function findViolations(
     travel = Math.max(travel, m.maxTravelM);
     off = Math.max(off, m.offPlaneRmsDeg);
     rest = Math.max(rest, m.restShare);
+  }
+  // The coarse search looks at the line alone.
+  if (problem.obstacles && !thin) {
+    for (let i = 0; i < sides.length; i++) {
+      const pulley = pulleyFrom(problem, placement, problem.sides[i]!);
+      const { metres, part } = lineClearance(problem.trackAt(i, pulley, false), pulley, problem.obstacles);
+      if (metres < -GRAZE_M) broken.push({ limit: 'through', need: -GRAZE_M, have: metres, through: part });
+    }
   }
   const sweep = problem.sweepDeg;
   if (clearance < column.clearanceM) broken.push({ limit: 'clearance', need: column.clearanceM, have: clearance });
@@ -154,8 +173,9 @@ export function totalCost(problem: SearchProblem, placement: Placement, thin = f
   const sides = [profileSide(problem, 0, placement, out, thin)];
   if (!alike && problem.sides.length > 1) sides.push(profileSide(problem, 1, placement, out, thin));
   const t = costTerms(problem, placement, sides);
-  let total = t.offPlane + t.finishLine + t.peak + t.restZone + t.shortCable + t.reach + t.squareness + t.change;
-  for (const v of findViolations(problem, placement, sides)) {
+  let total =
+    t.offPlane + t.finishLine + t.peak + t.restZone + t.shortCable + t.distance + t.reach + t.squareness + t.change;
+  for (const v of findViolations(problem, placement, sides, thin)) {
     const by = Math.abs(v.need - v.have);
     total += BROKEN + BROKEN_PER_UNIT * (v.limit === 'line' || v.limit === 'range' ? by / 90 : by);
   }

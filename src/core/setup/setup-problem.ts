@@ -12,6 +12,7 @@ import type { LimbTrack } from '@/core/mechanics/limb-track';
 import type { ChainPath, ChainTarget } from '@/core/movement/chain-path';
 import { SHORTEST_SWEEP_DEG, type RangeEnd } from '@/core/movement/limb-path';
 import type { PeakTarget } from '@/core/movement/peak-target';
+import type { LineObstacles } from './line-clear';
 import type { Violation } from './violation';
 
 /** Where the carriage and the client are: floor-frame metres, degrees; yaw 0 faces away from the columns. */
@@ -40,6 +41,8 @@ export const PLACEMENT_KEYS = ['hole', 'standX', 'standZ', 'yawDeg'] as const;
 export interface SearchInput {
   readonly column: Column;
   readonly room: Room;
+  /** Nearest that the body itself comes to the columns; a set with steps in begins further off, metres. */
+  readonly nearestM: number;
   readonly attachmentM: number;
   /** Limits that are broken wherever the client stands: a load over a clinician's limit, a pulley too few. */
   readonly always: readonly Violation[];
@@ -63,6 +66,8 @@ export interface SearchBounds {
   readonly lineDeg: number;
   readonly restShare: number;
   readonly shortestSweepDeg: number;
+  /** What a metre further from the columns than need be costs, degrees. */
+  readonly perM: number;
   /** Places sideways that the coarse search starts from, metres from the middle one. */
   readonly startsZ: readonly number[];
   /** Pulley heights to look at, metres. */
@@ -87,6 +92,8 @@ export interface SearchProblem {
    * bend at its finish; 0 for what is no pull.
    */
   readonly strainDeg: (index: number, pulley: Vec3) => number;
+  /** The body that the lines may not run through; null for a fly, whose cables pass behind it. */
+  readonly obstacles: LineObstacles | null;
   readonly tensionN: number;
   /** Both hands hold one attachment. */
   readonly shared: boolean;
@@ -159,6 +166,7 @@ export const FLY_BOUNDS: SearchBounds = {
   sidewaysM: 0.4,
   lineDeg: 8,
   restShare: 0.25,
+  perM: 0,
   shortestSweepDeg: SHORTEST_SWEEP_DEG,
   startsZ: [0],
   heightM: [0, 9],

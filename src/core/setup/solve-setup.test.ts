@@ -16,8 +16,10 @@ describe('against the exhaustive fine grid', () => {
       const { best } = solved(p);
       const grid = searchExhaustively(p, 0.01, 0, 1, 0);
       expect(best.cost - grid.cost).toBeLessThan(0.5);
-      expect(Math.abs(best.placement.standX - grid.placement.standX)).toBeLessThanOrEqual(0.0101);
-      expect(best.placement.hole).toBe(grid.placement.hole);
+      // A mark that can be found again, 5 cm steps, where it costs next to nothing; it may speak for the next hole.
+      expect(Math.abs(best.placement.hole - grid.placement.hole)).toBeLessThanOrEqual(1);
+      if (best.placement.hole === grid.placement.hole)
+        expect(Math.abs(best.placement.standX - grid.placement.standX)).toBeLessThanOrEqual(0.1);
     },
   );
   // The exhaustive walk over place and facing takes seconds: one stature for each fly here, all of them in `npm test`.

@@ -1,5 +1,6 @@
 import { turnDeg } from '@/core/units/turn';
 import { holeHeightM, nearestHole } from '@/core/kit/column';
+import { settle } from './settle';
 import { totalCost } from './cost';
 import { evaluatePlacement, type Evaluation } from './evaluate';
 import type { Placement, SearchProblem } from './setup-problem';
@@ -9,9 +10,13 @@ export const MARK_M = 0.01;
 const COARSE_M = 0.1;
 /** Refinement strides in marks (centimetres and degrees), coarse to fine. */
 const STRIDES = [6, 3, 1] as const;
+/** For a pull, whose place is brought to 5 cm and 15 degrees afterwards. */
+const COARSE_STRIDES = [6, 2] as const;
 /** Holes whose coarse cost is within this of the best are refined, degrees. */
 const WORTH_REFINING_DEG = 3;
 const REFINED_HOLES = 6;
+/** Holes that are settled: the best, and enough others to find two that break no limit. */
+const SETTLED_HOLES = 4;
 
 /** A set-up that was found, with the next best at other holes. */
 export interface SolvedSetup {
@@ -45,7 +50,10 @@ function grid(fixed: number | undefined, min: number, max: number, step: number)
 const apartOf = (problem: SearchProblem): { readonly leftBy?: number } =>
   problem.input.fixed.leftBy ? { leftBy: problem.input.fixed.leftBy } : {};
 
-/** Steepest descent over neighbouring marks, diagonals included, at each stride in turn. */
+/**
+ * Steepest descent over neighbouring marks, diagonals included, at each stride in turn. A pull is posed anew for every
+ * place: it descends on every fourth sample, which differs by less than a tenth of a degree.
+ */
 function refine(problem: SearchProblem, start: Placement): { readonly placement: Placement; readonly cost: number } {
   const { fixed, room } = problem.input;
   const { bounds } = problem;
@@ -60,13 +68,13 @@ function refine(problem: SearchProblem, start: Placement): { readonly placement:
     const key = (Math.round(p.standX * 100) * 1000 + Math.round(p.standZ * 100)) * 1000 + Math.round(p.yawDeg);
     const known = seen.get(key);
     if (known !== undefined) return known;
-    const c = totalCost(problem, p);
+    const c = totalCost(problem, p, problem.pulls);
     seen.set(key, c);
     return c;
   };
   let at = start;
   let cost = costOf(at);
-  for (const stride of STRIDES) {
+  for (const stride of problem.pulls ? COARSE_STRIDES : STRIDES) {
     for (;;) {
       let better: Placement | null = null;
       for (const dx of movesX) {
@@ -95,13 +103,14 @@ function refine(problem: SearchProblem, start: Placement): { readonly placement:
       at = better;
     }
   }
-  return { placement: at, cost };
+  return { placement: at, cost: problem.pulls ? totalCost(problem, at) : cost };
 }
 
 /**
  * Best hole, distance, sideways place and facing, with the next best at other holes.
  * Holes are enumerated; each is searched coarsely over place and facing and the promising ones refined to whole
- * centimetres and degrees. Settings in `input.fixed` stay. Never throws for a column that cannot serve: says which
+ * centimetres and degrees, then brought to what a person can set where that costs next to nothing. Settings in
+ * `input.fixed` stay. Never throws for a column that cannot serve: says which
  * limits block it.
  */
 export function solveSetup(problem: SearchProblem): SetupSolution {
@@ -152,12 +161,13 @@ export function solveSetup(problem: SearchProblem): SetupSolution {
     .filter((c, i) => i < 3 || (i < REFINED_HOLES && c.cost < coarse[0]!.cost + WORTH_REFINING_DEG))
     .map((c) => refine(problem, c.placement))
     .sort((a, b) => a.cost - b.cost);
-  const best = evaluatePlacement(problem, refined[0]!.placement);
+  const [best, ...others] = refined
+    .slice(0, SETTLED_HOLES)
+    .map((r) => evaluatePlacement(problem, settle(problem, r.placement, r.cost)))
+    // What keeps every limit comes first: a broken one is in no term of the cost.
+    .sort((a, b) => Number(a.violations.length > 0) - Number(b.violations.length > 0) || a.cost - b.cost);
+  if (!best) throw new Error('solveSetup: a column has at least one hole');
   if (best.violations.length > 0) return { feasible: false, nearest: best };
-  const alternatives = refined
-    .slice(1)
-    .map((r) => evaluatePlacement(problem, r.placement))
-    .filter((e) => e.violations.length === 0)
-    .slice(0, 2);
+  const alternatives = others.filter((e) => e.violations.length === 0).slice(0, 2);
   return { feasible: true, best, alternatives };
 }

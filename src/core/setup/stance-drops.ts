@@ -80,6 +80,9 @@ export function findStanceDrops(problem: SearchProblem, at: Placement): StanceDr
   });
 }
 
+/** A step in or out, metres (common practice: a small one). */
+export const STEP_IN_M = 0.25;
+
 /** A step towards the column: what is left of the first stance's resistance. */
 export interface StepIn {
   readonly standX: number;
@@ -92,7 +95,7 @@ export interface StepIn {
  * Steps in towards the column, `stepM` each, for as long as the stack stays up; the first is where the client stands.
  */
 export function findStepIns(problem: SearchProblem, at: Placement, stepM: number): StepIn[] {
-  const { room, column } = problem.input;
+  const { nearestM, column } = problem.input;
   const samples = allocateSamples(SAMPLES);
   const mean = (standX: number) => {
     const m = problem.sides.map((_, i) => profileSide(problem, i, { ...at, standX }, samples));
@@ -103,7 +106,7 @@ export function findStepIns(problem: SearchProblem, at: Placement, stepM: number
   };
   const first = mean(at.standX);
   const steps: StepIn[] = [];
-  for (let standX = at.standX; standX >= room.minDistanceM - 1e-9; standX = Math.round((standX - stepM) * 100) / 100) {
+  for (let standX = at.standX; standX >= nearestM - 1e-9; standX = Math.round((standX - stepM) * 100) / 100) {
     const here = mean(standX);
     if (here.clearanceM < column.clearanceM) break;
     steps.push({ standX, share: here.nm / first.nm, clearanceM: here.clearanceM });

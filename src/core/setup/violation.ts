@@ -1,13 +1,14 @@
+import type { LinePart } from './line-clear';
 import type { LoadedPart } from '@/core/body/loaded-part';
 
 /** Everything that can block a set-up. */
-export const LIMITS = ['clearance', 'travel', 'room', 'line', 'range', 'rest', 'load', 'pulleys'] as const;
+export const LIMITS = ['clearance', 'travel', 'room', 'line', 'range', 'rest', 'load', 'pulleys', 'through'] as const;
 /** Something that can block a set-up. */
 export type Limit = (typeof LIMITS)[number];
 
 /**
  * A hard limit that a placement breaks. `need` and `have` are metres, degrees for `line` and `range`, a share for
- * `rest`, kilograms on the limited part for `load`.
+ * `rest`, kilograms on the limited part for `load`, metres from skin to cable for `through`.
  */
 export interface Violation {
   readonly limit: Limit;
@@ -15,4 +16,6 @@ export interface Violation {
   readonly have: number;
   /** What a limited load comes on; only for `load`. */
   readonly part?: LoadedPart;
+  /** What the cable would run through; only for `through`. */
+  readonly through?: LinePart;
 }

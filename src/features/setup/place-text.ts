@@ -14,16 +14,14 @@ const OWN_PULLEY_M = 0.3;
 /** Where a client stands sideways: from midway between the columns, or from the pulley that is used. */
 export function sidewaysText(problem: SetupProblem, placement: Placement): string {
   const at = problem.pulley(placement, problem.sides[0]!)[2];
-  const off = Math.abs(problem.bounds.standZ) > OWN_PULLEY_M;
-  const by = toCm(placement.standZ - (off ? at : 0));
-  const from = off ? WORDS.beforeThePulley(at > 0 ? WORDS.right : WORDS.left) : 'midway';
-  return by === 0
-    ? from
-    : WORDS.cmToTheOf(
-        Math.abs(by),
-        by > 0 ? WORDS.right : WORDS.left,
-        off ? WORDS.thePulley(at > 0 ? WORDS.right : WORDS.left) : WORDS.midway,
-      );
+  const middle = problem.bounds.standZ;
+  const off = Math.abs(middle) > OWN_PULLEY_M;
+  // One arm that faces the column, or away from it, stands with its shoulder before the pulley.
+  const shoulder = off && Math.abs(middle - at) > 0.05;
+  const by = toCm(placement.standZ - middle);
+  const pulley = at > 0 ? WORDS.right : WORDS.left;
+  const from = off ? (shoulder ? WORDS.shoulderBeforeThePulley(pulley) : WORDS.beforeThePulley(pulley)) : WORDS.midway;
+  return by === 0 ? from : WORDS.cmToTheOf(Math.abs(by), by > 0 ? WORDS.right : WORDS.left, from);
 }
 
 /** Which way a client faces, and how far turned from square. */

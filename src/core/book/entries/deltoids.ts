@@ -24,6 +24,9 @@ const raise = <const Id extends string>(own: Own<Id>): Entry<Id> =>
     ...own,
   });
 
+/** From across the midline round the chest to behind it, elbow and palm turned up and out. */
+const PULL_AROUND = inTrunk([118, 84, 118, 84], [50, 80, 80, 82], [-20, 72, 40, 80]);
+
 /** Movements of the deltoids. */
 export const DELTOIDS = [
   rear({
@@ -36,7 +39,7 @@ export const DELTOIDS = [
     hands: 'one',
     posture: { kind: 'staggered' },
     path: inTrunk([85, 82, 92, 84], [-25, 70, 70, 86]),
-    load: cable('towards', ['d-handle', 'half-rope'], { near: 0.6, far: 2, from: LEVEL, line: 'forearm' }),
+    load: cable('towards', ['d-handle', 'half-rope'], { from: LEVEL, line: 'forearm' }),
     standIns: ['dumbbell-row-wide-elbow'],
   }),
   rear({
@@ -50,7 +53,7 @@ export const DELTOIDS = [
     hands: 'one',
     posture: { kind: 'staggered' },
     path: inTrunk([115, 82, 125, 82], [55, 80, 65, 80], [-18, 74, -8, 75]),
-    load: cable('free-side', ['d-handle', 'bare-end'], { near: 0.2, far: 1.6 }),
+    load: cable('half-away', ['d-handle', 'bare-end'], { stepsIn: 2 }),
     tempo: '3-1-1-1',
     reps: { min: 6, max: 8 },
     standIns: ['rear-delt-pull-around'],
@@ -65,10 +68,26 @@ export const DELTOIDS = [
     },
     hands: 'one',
     posture: { kind: 'seated', on: 'bench', backDeg: 85 },
-    path: inTrunk([118, 84, 118, 84], [50, 80, 80, 82], [-20, 72, 40, 80]),
-    load: cable('free-side', ['d-handle'], { near: 0.4, far: 1 }),
+    path: PULL_AROUND,
+    load: cable('half-away', ['d-handle']),
     ruled: [{ setting: 'notch', wantDeg: 85 }],
     standIns: ['rear-delt-cable-fly-one-arm'],
+  }),
+  rear({
+    id: 'rear-delt-pull-around-kneeling',
+    raises: ['rear-delt-elbows'],
+    text: {
+      name: 'Rear-deltoid pull-around, half-kneeling',
+      how:
+        'On the working side’s knee, turned about 45 degrees off the column, free hand pressing the front knee; ' +
+        'costs more effort to hold than the bench.',
+      cue: 'Half circle round your chest, front knee still',
+    },
+    hands: 'one',
+    posture: { kind: 'half-kneeling', down: 'working' },
+    path: PULL_AROUND,
+    load: cable('half-away', ['d-handle']),
+    standIns: ['rear-delt-pull-around', 'rear-delt-cable-fly-one-arm'],
   }),
   rear({
     id: 'crossed-reverse-fly',
@@ -81,7 +100,7 @@ export const DELTOIDS = [
     hands: 'two',
     posture: { kind: 'staggered' },
     path: inTrunk([112, 88, 116, 88], [50, 86, 54, 86], [-12, 82, -8, 82]),
-    load: cable('towards', ['bare-end', 'd-handle'], { near: 0.5, far: 1.8 }),
+    load: cable('towards', ['bare-end', 'd-handle']),
     reps: { min: 10, max: 15 },
     standIns: ['reverse-machine-fly'],
   }),
@@ -139,7 +158,7 @@ export const DELTOIDS = [
     hands: 'one',
     posture: { kind: 'standing' },
     path: inTrunk([165, 20, 165, 22], [20, 40, 22, 42], [-6, 86, -4, 86]),
-    load: cable('free-side', ['d-handle', 'bare-end'], { near: 0.2, far: 1, from: LOW }),
+    load: cable('free-side', ['d-handle', 'bare-end'], { from: LOW }),
     peakTarget: 'lengthened',
     standIns: ['dumbbell-side-raise'],
   }),
@@ -186,6 +205,28 @@ export const DELTOIDS = [
     reps: { min: 6, max: 10 },
     place: 'early',
     standIns: ['machine-shoulder-press'],
+  }),
+  entry({
+    id: 'front-raise-cable-from-behind',
+    text: {
+      name: 'Cable front raise from behind',
+      how: 'Facing away from a low pulley, the hand begins behind the body; chest up, lower slowly.',
+      cue: 'Lead with your knuckles from behind to eye height',
+    },
+    grips: ['pronated', 'neutral'],
+    group: 'deltoids',
+    target: 'deltoid-front',
+    secondary: ['chest-upper', 'deltoid-side'],
+    action: 'shoulder.flexion',
+    hands: 'one',
+    posture: { kind: 'staggered' },
+    path: inTrunk([-88, 22, -88, 20], [88, 36, 88, 38], [88, 92, 89, 94]),
+    load: cable('away', ['d-handle', 'bare-end'], { from: LOW }),
+    peakTarget: 'lengthened',
+    tempo: '4-0-1-1',
+    reps: { min: 10, max: 20 },
+    place: 'late',
+    standIns: ['front-raise-cambered-bar'],
   }),
   entry({
     id: 'front-raise-cambered-bar',

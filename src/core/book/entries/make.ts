@@ -1,6 +1,7 @@
 import type { BookEntry, Facing, LoadRule } from '../book-entry';
 import type { AttachmentKind } from '@/core/kit/attachment';
-import type { KeyframePath } from '@/core/movement/keyframes';
+import { STRAIGHT_TRUNK, type TrunkShape } from '@/core/body/posture';
+import type { BodyKey, KeyframePath } from '@/core/movement/keyframes';
 
 type Key = readonly [upperAz: number, upperEl: number, foreAz: number, foreEl: number];
 
@@ -46,6 +47,31 @@ export const pressing = (from: readonly [number, number], to: readonly [number, 
   })),
 });
 
+/**
+ * One arm reaches further than two: the ribs turn with it in the stretch and come back square, overhead the girdle
+ * rises as well (common practice: a
+ * few centimetres). Forward for rows, up for pulls from overhead; mirrored for the left arm.
+ */
+const RIB_TURN_DEG = 10;
+const GIRDLE_M = 0.03;
+/** What the trunk does in a one-arm row. */
+export const REACHES_AHEAD: readonly BodyKey[] = [
+  {
+    at: 0,
+    trunk: { leanDeg: 0, sideBendDeg: 0, turnDeg: RIB_TURN_DEG },
+  },
+  { at: 1 },
+];
+/** What the trunk does in a one-arm pull from overhead; `end` is how it finishes. */
+export const reachesUp = (end: Partial<TrunkShape> = {}): readonly BodyKey[] => [
+  {
+    at: 0,
+    trunk: { ...STRAIGHT_TRUNK, sideBendDeg: -4, turnDeg: RIB_TURN_DEG / 2 },
+    scapula: { protractionM: 0, elevationM: GIRDLE_M },
+  },
+  { at: 1, trunk: { ...STRAIGHT_TRUNK, ...end } },
+];
+
 /** A load on a cable: carriage between two shares of the stature, attachments that fit, and how the client faces. */
 export const cable = (
   facing: Facing,
@@ -56,8 +82,6 @@ export const cable = (
   facing,
   attachments,
   shared: false,
-  near: 0.3,
-  far: 1.8,
   from: ANYWHERE,
   line: null,
   ...more,

@@ -1,4 +1,17 @@
-import { cable, dumbbell, bar, entry, inTrunk, rowing, HIGH, LEVEL, LOW, type Entry, type Own } from './make';
+import {
+  cable,
+  dumbbell,
+  bar,
+  entry,
+  inTrunk,
+  rowing,
+  HIGH,
+  LEVEL,
+  LOW,
+  REACHES_AHEAD,
+  type Entry,
+  type Own,
+} from './make';
 
 /** A row for the lats: the elbow travels back and down along the side. */
 const latRow = <const Id extends string>(own: Own<Id>): Entry<Id> =>
@@ -217,7 +230,8 @@ export const ROWS = [
     hands: 'one',
     posture: { kind: 'seated', on: 'low', backDeg: 90 },
     path: CLOSE,
-    load: cable('towards', ['d-handle'], { near: 0.6, far: 1.4, from: LEVEL, line: 'forearm' }),
+    motion: REACHES_AHEAD,
+    load: cable('towards', ['d-handle'], { from: LEVEL, line: 'forearm' }),
     standIns: ['dumbbell-row-one-arm'],
   }),
   latRow({
@@ -232,9 +246,40 @@ export const ROWS = [
     hold: { start: 'wide', finish: 'wide', gives: 'upper' },
     posture: { kind: 'seated', on: 'low', backDeg: 90 },
     path: inTrunk([84, 78, 92, 84], [-70, 34, 88, 66]),
-    load: cable('towards', ['long-bar'], { shared: true, near: 0.6, far: 1.4, from: LEVEL, line: 'forearm' }),
+    load: cable('towards', ['long-bar'], { shared: true, from: LEVEL, line: 'forearm' }),
     place: 'early',
     standIns: ['chest-supported-row'],
+  }),
+  backRow({
+    id: 'cable-row-level-close',
+    text: {
+      name: 'Close-grip level cable row',
+      how: 'Blades first, then the arms; the handle ends just below the chest.',
+      cue: 'Open your chest and bring the handle to your ribs',
+    },
+    grips: ['neutral'],
+    hands: 'two',
+    hold: { start: 0.17, finish: 0.17, gives: 'fore' },
+    posture: { kind: 'seated', on: 'low', backDeg: 90 },
+    path: inTrunk([88, 80, 90, 84], [-78, 36, 88, 66]),
+    load: cable('towards', ['v-bar'], { shared: true, from: LEVEL, line: 'forearm' }),
+    secondary: ['lat-lower', 'deltoid-rear', 'biceps-long'],
+    standIns: ['cable-row-level-wide-underhand', 'chest-supported-row'],
+  }),
+  backRow({
+    id: 'band-row',
+    text: {
+      name: 'Band row',
+      how: 'Seated on the floor, band round both feet; sit tall, the band does not snap back.',
+      cue: 'Sit tall and row past your ribs',
+    },
+    grips: ['neutral', 'pronated', 'supinated'],
+    hands: 'two',
+    posture: { kind: 'seated', on: 'floor', backDeg: 90 },
+    path: inTrunk([88, 62, 90, 78], [-45, 44, 88, 72]),
+    load: { kind: 'band', at: 'feet' },
+    reps: { min: 12, max: 20 },
+    standIns: ['strap-row', 'dumbbell-row-hinged'],
   }),
   backRow({
     id: 'rope-row-low-hinged',
@@ -248,7 +293,7 @@ export const ROWS = [
     hold: { start: 0.1, finish: 0.6, gives: 'fore' },
     posture: { kind: 'hinged', trunkDeg: 30 },
     path: inTrunk([92, 100, 94, 104], [-32, 50, 70, 92]),
-    load: cable('towards', ['rope'], { shared: true, near: 0.5, far: 1.8, from: LOW, line: 'forearm' }),
+    load: cable('towards', ['rope'], { shared: true, from: LOW, line: 'forearm' }),
     secondary: ['lat-upper', 'deltoid-rear'],
     ruled: [{ setting: 'trunkDeg', wantDeg: 30 }],
     standIns: ['dumbbell-row-hinged'],
@@ -264,7 +309,8 @@ export const ROWS = [
     hands: 'one',
     posture: { kind: 'hinged', trunkDeg: 30 },
     path: inTrunk([92, 100, 94, 104], [-70, 32, 80, 88]),
-    load: cable('towards', ['half-rope', 'rope'], { near: 0.5, far: 1.8, from: LOW, line: 'forearm' }),
+    motion: REACHES_AHEAD,
+    load: cable('towards', ['half-rope', 'rope'], { from: LOW, line: 'forearm' }),
     ruled: [{ setting: 'trunkDeg', wantDeg: 30 }],
     standIns: ['cable-row-level-one-arm'],
   }),
@@ -278,7 +324,16 @@ export const ROWS = [
     hands: 'one',
     posture: { kind: 'wide' },
     path: inTrunk([90, 124, 90, 126], [-85, 16, 90, 82]),
-    load: cable('towards', ['d-handle'], { near: 0.6, far: 1.5, from: HIGH, line: 'forearm' }),
+    // The working hip drops back: the trunk leans to it and turns with the reach.
+    motion: [
+      {
+        at: 0,
+        trunk: { leanDeg: 14, sideBendDeg: -4, turnDeg: 14 },
+        scapula: { protractionM: 0.03, elevationM: 0.01 },
+      },
+      { at: 1, trunk: { leanDeg: 8, sideBendDeg: 4, turnDeg: -4 } },
+    ],
+    load: cable('towards', ['d-handle'], { from: HIGH, line: 'forearm' }),
     secondary: ['lat-upper', 'biceps-long'],
     standIns: ['pulldown-one-arm-underhand'],
   }),
