@@ -42,8 +42,10 @@ const REST_SHARE = 0.5;
  * Nobody stands further off than need be: the floor is shared, the cable sways, and the column is at hand (our
  * judgement). A fly's distance is its line's own.
  */
-const PER_M = 3;
+const PER_M = 5;
 const TURN_DEG = 30;
+/** A bench that somebody lies on may stand at any turn to the column, up to half way round to its side. */
+const BENCH_TURN_DEG = 60;
 const SIDEWAYS_M = 0.4;
 
 type CableLoad = Extract<LoadRule, { kind: 'cable' }>;
@@ -155,7 +157,7 @@ function boundsOf(
   return {
     yawDeg,
     // A client locked in under a pad sits square; so does one between two seats of a row.
-    turnDeg: entry.legs === 'locked' ? 0 : TURN_DEG,
+    turnDeg: entry.legs === 'locked' ? 0 : entry.posture.kind === 'lying' ? BENCH_TURN_DEG : TURN_DEG,
     standZ: midway ? 0 : atPulleyZ - (sides.length === 2 ? 0 : shoulderZ),
     sidewaysM: SIDEWAYS_M,
     lineDeg: LINE_DEG,

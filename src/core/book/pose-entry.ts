@@ -12,7 +12,7 @@ import {
   type ChainTarget,
   type WorkingRange,
 } from '@/core/movement/chain-path';
-import { between, mirrorZ, type Vec3 } from '@/core/geometry/vector';
+import { along as pointAlong, between, length, mirrorZ, subtract, type Vec3 } from '@/core/geometry/vector';
 import { onFloor, onGuide, onPivot, onPlate, onStraps, underBar, type BodyShift } from '@/core/movement/close-chain';
 import { towards } from '@/core/movement/joint-action';
 import { bodyPoseAt, poseKeyframes, shiftPose } from '@/core/movement/keyframes';
@@ -183,8 +183,11 @@ function poseChain(p: Posing, from: number, to: number): Chain {
     return still(closed, pivot);
   }
   if (load.kind === 'machine' && path.chain === 'leg' && load.machine === 'leg-press') {
-    const { distal } = whole();
-    return still(onPlate(path, distal[0]!, distal[LAST_SAMPLE]!, platePlace(entry, body, side), along));
+    // The plate runs straight away from the hip, as deep as the keys begin.
+    const { proximal, distal } = whole();
+    const [hip, end] = [proximal[0]!, distal[LAST_SAMPLE]!];
+    const start = pointAlong(hip, towards(hip, end), length(subtract(distal[0]!, hip)));
+    return still(onPlate(path, start, end, platePlace(entry, body, side), along));
   }
   if (load.kind === 'machine' && isGuided(load.machine)) {
     const { contact } = whole();

@@ -20,19 +20,31 @@ export const USUAL_SURFACES: Surfaces = { benchHeightM: 0.45, lowSeatM: 0.3, han
 
 /** Top edge of a preacher's pad that is not measured, metres (common practice). */
 const USUAL_PAD_TOP_M = 0.98;
-/** Knees of somebody who bends over a pad, degrees (common practice: as soft as it takes to come down to it). */
+/** Knees of somebody who bends over a pad, and the flattest trunk before the knees bend further, degrees. */
 const STOOP_KNEES_DEG = 30;
+const STOOP_DEG = 40;
 /** Armpit below the shoulder joint along the trunk, share of stature (remembered, as `SEATED_RATIO`). */
 const ARMPIT_BELOW = SEATED_RATIO.seatedShoulder - SEATED_RATIO.seatedArmpit;
 
-/** Standing behind a pad: the trunk bends over it until the armpit is level with its top edge. Bisection. */
+/**
+ * Standing behind a pad: the trunk bends over it until the armpit is level with its top edge, and where that is not
+ * enough the knees bend as well. Bisection.
+ */
 function stoopedOver(padTopM: number, body: Body): Posture {
-  const posture = (trunkDeg: number): Posture => ({ kind: 'hinged', trunkDeg, kneeFlexionDeg: STOOP_KNEES_DEG });
-  const trunkDeg = bisect(15, 90, (deg) => {
-    const { shoulder, trunkFrame } = poseBody(body, posture(deg));
+  const posture = (trunkDeg: number, kneeFlexionDeg: number): Posture => ({ kind: 'hinged', trunkDeg, kneeFlexionDeg });
+  const under = (p: Posture): boolean => {
+    const { shoulder, trunkFrame } = poseBody(body, p);
     return shoulder.right[1] - ARMPIT_BELOW * body.statureM * trunkFrame.y[1] < padTopM;
-  });
-  return posture(trunkDeg);
+  };
+  return under(posture(STOOP_DEG, STOOP_KNEES_DEG))
+    ? posture(
+        bisect(STOOP_DEG, 90, (deg) => under(posture(deg, STOOP_KNEES_DEG))),
+        STOOP_KNEES_DEG,
+      )
+    : posture(
+        STOOP_DEG,
+        bisect(STOOP_KNEES_DEG, 110, (deg) => !under(posture(STOOP_DEG, deg))),
+      );
 }
 
 /** The posture of a rule for a working side on these surfaces. */

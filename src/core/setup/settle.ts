@@ -14,7 +14,7 @@ const WORTH_DEG = 0.4;
 /** How far off the best a settable place is looked for, in its own steps. */
 const STEPS = [0, -1, 1, -2, 2] as const;
 /** Turns off square, degrees. */
-const TURNS = [-30, -15, 15, 30].map((k) => (k / 15) * SETTABLE_DEG);
+const TURNS = [-4, -3, -2, -1, 1, 2, 3, 4].map((k) => k * SETTABLE_DEG);
 const whole = (value: number, step: number, from = 0): number =>
   Math.round((from + Math.round((value - from) / step) * step) * 1e6) / 1e6;
 
