@@ -152,7 +152,7 @@ describe.each([1.5, 1.75, 1.98])('%d m', (h) => {
       expect(2 * Math.abs(end(id)[2])).toBeLessThan(0.13);
   });
 
-  it('a strap row’s pull follows its lean, and its feet go further forward for more (about the sine of the lean)', () => {
+  it('a strap row’s pull follows the sine of its lean, and its feet go further forward for more', () => {
     const own = entryOf('strap-row');
     const at = (leanDeg: number) => {
       const found = settingsOf(solve('strap-row', h, 'both', { options: { ...usualOptions(own), leanDeg } }).from);

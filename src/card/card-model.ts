@@ -123,6 +123,7 @@ function movementDrawing(from: PosedQuestion): CardModel['drawing'] {
       shared: false,
       rests: restOn(entry),
       armOn: entry.armOn !== null,
+      oneThing: entry.hold !== null && entry.load.kind !== 'body',
       anchor,
       i: LAST_SAMPLE,
     },

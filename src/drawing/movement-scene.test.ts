@@ -35,6 +35,7 @@ describe.each([1.5, 2])('every movement draws on a body of %d m', (statureM) => 
             shared: e.load.kind === 'cable' && e.load.shared,
             rests: 'back',
             armOn: e.armOn !== null,
+            oneThing: false,
             anchor: null,
             i,
           },

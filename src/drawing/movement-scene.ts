@@ -33,6 +33,8 @@ export interface MovementSceneInput {
   readonly padUpM?: number;
   /** Where a bar or a strap in the hand ends, stand frame; null without one. */
   readonly anchor: Vec3 | null;
+  /** Both hands are on one thing, drawn from hand to hand. */
+  readonly oneThing: boolean;
 }
 
 export interface MovementScene {
@@ -111,7 +113,10 @@ export function buildMovementScene(s: MovementSceneInput, view: View): MovementS
     })),
     armPad: pad && { from: view.project(carry(pad[0])), to: view.project(carry(pad[1])) },
     contact: view.project(carry(grip)),
-    held: s.anchor && { from: view.project(carry(s.anchor)), to: view.project(carry(grip)) },
+    held:
+      s.anchor || s.oneThing
+        ? { from: view.project(carry(s.anchor ?? mirrorZ(grip))), to: view.project(carry(grip)) }
+        : null,
     handPath: s.path.contact
       .map((c, k) => {
         const d = view.project(carry(c));

@@ -1,6 +1,6 @@
 import { SIDES, type Side } from '@/core/body/side';
 import { toFloor } from '@/core/geometry/rotation';
-import { add, dot, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { add, dot, mirrorZ, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { holeHeightM } from '@/core/kit/column';
 import { type ChainPath, LAST_SAMPLE, MIDDLE_SAMPLE } from '@/core/movement/chain-path';
 import { type Placement, type SetupProblem } from '@/core/setup/setup-problem';
@@ -39,6 +39,8 @@ export interface SetupFigure {
 export interface SetupLines {
   readonly cables: readonly CableLine[];
   readonly ghostCables: readonly { readonly from: Dot; readonly to: Dot; readonly key: string }[];
+  /** What both hands hold, from hand to hand; null where each has a handle of its own. */
+  readonly bar: { readonly from: Dot; readonly to: Dot } | null;
   readonly mark: Dot;
   /** Shortest way from the target joint to the line of pull: the lever a trainer would measure. */
   readonly lever: { readonly from: Dot; readonly to: Dot };
@@ -164,6 +166,7 @@ export function buildSetupLines(
     ghostCables: lines.flatMap((side) =>
       GHOST_SAMPLES.map((i) => ({ key: `${side}-${i}`, from: pulley(side), to: lineAt(side, i) })),
     ),
+    bar: shared ? { from: at(mirrorZ(grip)), to: at(grip) } : null,
     mark: view.project([placement.standX, 0, placement.standZ]),
     lever: { from: view.project(joint), to: view.project(foot) },
   };

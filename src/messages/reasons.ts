@@ -106,6 +106,8 @@ function say(r: Reason): Said {
       return sayRest(r);
     case 'clearance':
       return { figure: cmText(r.cableM), text: clearanceText(r) };
+    case 'standing':
+      return { figure: cmText(Math.abs(r.marginM)), text: standingText(r) };
     case 'off-axis':
       return { figure: percent(r.share), text: offAxisText(r) };
     case 'region': {
@@ -115,6 +117,19 @@ function say(r: Reason): Said {
     case 'range':
       return { figure: deg(r.startDeg), text: rangeText(r) };
   }
+}
+
+/** How a load is stood: how far from tipping, how much this stance carries as drawn, and what to do beyond it. */
+function standingText({ marginM, mostKg, leanDeg }: Extract<Reason, { code: 'standing' }>): string {
+  const carries = mostKg !== null && mostKg >= 1 ? `about ${Math.round(mostKg)} kg` : 'next to nothing';
+  if (marginM < 0)
+    return (
+      `past the edge of the feet as drawn, which carries ${carries}: lean about ${Math.ceil(leanDeg)}° against ` +
+      'the pull, split the feet further, or brace with the free hand.'
+    );
+  return mostKg === null
+    ? 'inside the edge of the feet at the worst moment: this stance is far from tipping.'
+    : `inside the edge of the feet at the worst moment; as drawn it carries ${carries}, leaning more.`;
 }
 
 /** Text of a reason. */

@@ -3,11 +3,10 @@ import type { Frame } from '@/core/geometry/frame';
 import type { Vec3 } from '@/core/geometry/vector';
 
 /**
- * How a client stands, kneels, sits, lies or hangs. Angles in degrees; trunk and back angles count from level
- * (90 upright, 0 lying). Heights in metres above the floor. The floor mark (origin of the body frame) is under the
- * midpoint of the ankles when standing, under the hips when kneeling, seated, lying or on a hip pad, under the hands
- * in a plank and
- * under the bar when hanging.
+ * How a client stands, kneels, sits, lies or hangs. Angles in degrees; trunk and back angles count from level (90
+ * upright, 0 lying). Heights in metres above the floor. The floor mark (origin of the body frame) is under the midpoint
+ * of the ankles when standing, under the hips when kneeling, seated, lying or on a hip pad, under the hands in a plank
+ * and under the bar when hanging.
  */
 export type Posture =
   | { readonly kind: 'standing'; readonly kneeFlexionDeg: number }

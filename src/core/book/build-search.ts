@@ -23,6 +23,7 @@ import {
 import { lineObstacles } from '@/core/setup/line-clear';
 import type { Violation } from '@/core/setup/violation';
 import { GRAVITY_MS2 } from '@/core/units/mass';
+import { SETTABLE_M } from '@/core/setup/settle';
 import { STEP_IN_M } from '@/core/setup/stance-drops';
 import type { BookEntry, Facing, LoadRule } from './book-entry';
 import { findOverload } from './load-limit';
@@ -47,6 +48,16 @@ const TURN_DEG = 30;
 /** A bench that somebody lies on may stand at any turn to the column, up to half way round to its side. */
 const BENCH_TURN_DEG = 60;
 const SIDEWAYS_M = 0.4;
+
+/** Postures that nothing but feet and knees holds. */
+const STANDING: ReadonlySet<BookEntry['posture']['kind']> = new Set([
+  'standing',
+  'staggered',
+  'wide',
+  'hinged',
+  'half-kneeling',
+  'tall-kneeling',
+]);
 
 type CableLoad = Extract<LoadRule, { kind: 'cable' }>;
 
@@ -124,6 +135,9 @@ function bodyPoints(posed: readonly PosedEntry[]): readonly Vec3[] {
   ]);
 }
 
+/** The first settable mark no nearer than a distance, metres. */
+const wholeMarkFrom = (m: number): number => Math.ceil(m / SETTABLE_M - 1e-9) * SETTABLE_M;
+
 /**
  * Floor that a movement can be done on: all there is, but no nearer than the body reaches towards the column, so that
  * hands, knees, feet and head stay clear of it whichever way the client is turned.
@@ -135,7 +149,9 @@ function roomFor(load: CableLoad, entry: BookEntry, posed: readonly PosedEntry[]
   const reach =
     meets && !beside ? Math.max(...bodyPoints(posed).map((v) => -turn(v, toRad(yawDeg))[0])) + CLEAR_OF_COLUMN_M : 0;
   const stepsM = (load.stepsIn ?? 0) * STEP_IN_M;
-  const minDistanceM = Math.round((Math.max(room.minDistanceM, reach) + stepsM) * 100) / 100;
+  // A mark that can be found again: whole 5 cm, no nearer.
+  const clearM = reach === 0 ? room.minDistanceM : Math.max(room.minDistanceM, wholeMarkFrom(reach));
+  const minDistanceM = Math.round((clearM + stepsM) * 100) / 100;
   return { minDistanceM, maxDistanceM: Math.max(minDistanceM, room.maxDistanceM) };
 }
 
@@ -250,6 +266,7 @@ export function buildSearch(q: Omit<PosedQuestion, 'search'>): PlaceSearch {
     symmetric: posed.length === 2 && mirrorAlike(posed[0]!.path, posed[1]!.path),
     sweepDeg: Math.min(180, ...posed.map((p) => (p.sweep ? p.sweep.finishDeg - p.sweep.startDeg : 180))),
     body,
+    stands: STANDING.has(entry.posture.kind),
     pose: shown.pose,
     poseAt: shown.bodyAt,
     shared: load.shared,

@@ -14,8 +14,7 @@ export interface Landmine {
 
 /**
  * Where the hand holds the bar, share of its length from the pivot: one hand on the end of the sleeve behind the
- * plates,
- * a handle for both hands round the bar before the collar (common practice).
+ * plates, a handle for both hands round the bar before the collar (common practice).
  */
 const GRIP_ON_BAR: Readonly<Record<LandmineStance, number>> = { alongside: 0.96, square: 0.96, between: 0.8 };
 

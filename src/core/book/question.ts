@@ -11,9 +11,7 @@ import { USUAL_KIT, type StationKit } from './station-kit';
 
 /**
  * A column with the floor before it and what hangs on its cable: its length, and the narrowest and widest that two
- * hands
- * hold it, metres; absent where
- * that is as usual for its kind.
+ * hands hold it, metres; absent where that is as usual for its kind.
  */
 export interface ColumnPlace {
   readonly column: Column;

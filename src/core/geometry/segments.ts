@@ -2,7 +2,6 @@
  * Distance between two segments, metres. Source: closest points of two segments by their parameters, each held to its
  * own end (Ericson, Real-Time Collision Detection, 5.1.9).
  */
-
 export function segmentDistance(
   ax: number,
   ay: number,

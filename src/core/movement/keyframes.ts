@@ -183,9 +183,8 @@ export function assertKeys(keys: readonly { readonly at: number }[]): void {
 
 /**
  * Pose one side of a keyframed movement over the range: `SAMPLES` samples from s = `from` to s = `to`, stand frame,
- * metres.
- * Body keys turn the whole body about its mark and move trunk and girdle along; what both hands are on decides how far
- * apart they are.
+ * metres. Body keys turn the whole body about its mark and move trunk and girdle along; what both hands are on decides
+ * how far apart they are.
  */
 export function poseKeyframes(
   body: Body,

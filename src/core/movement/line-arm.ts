@@ -158,8 +158,7 @@ const headingOf = (v: Vec3): number => Math.atan2(v[1], v[0]);
 
 /**
  * Direction of the upper arm at the start, trunk axes: it reaches for the pulley, a little off the line towards where
- * it
- * goes. Hands on one thing leave the line in the body's own plane.
+ * it goes. Hands on one thing leave the line in the body's own plane.
  */
 function startOnLine(arm: LineArm, pulley: Vec3): Vec3 {
   const { frame } = arm.from;

@@ -1,4 +1,8 @@
 import { MEASURE_NAMES, HEIGHT_RATIO, type MeasureName } from '@/core/body/segment-ratios';
+import { centreOfMass } from '@/core/body/centre-of-mass';
+import { standingMargin, supportOf, type Standing } from '@/core/mechanics/standing';
+import { clampedAsin, toDeg } from '@/core/units/angle';
+import { GRAVITY_MS2 } from '@/core/units/mass';
 import type { Body } from '@/core/body/body-model';
 import type { BodyPose } from '@/core/body/posture';
 import { regionOffPlaneDeg, type Region } from '@/core/body/region-line';
@@ -43,6 +47,16 @@ export type Reason =
     }
   | { readonly code: 'rest-zone'; readonly share: number; readonly finishShare: number; readonly helps: boolean }
   | { readonly code: 'clearance'; readonly cableM: number; readonly needM: number }
+  /**
+   * Least distance from tipping as drawn, the stack that this carries, kilograms (null where it is far off), and how
+   * far the whole body would lean against the pull to stand it, degrees; 0 where it stands.
+   */
+  | {
+      readonly code: 'standing';
+      readonly marginM: number;
+      readonly mostKg: number | null;
+      readonly leanDeg: number;
+    }
   | {
       readonly code: 'off-axis';
       readonly share: number;
@@ -117,6 +131,40 @@ export function explainProfile(x: ProfileExplanation, stepForwardAt: number | nu
 /** How many parts of an off-axis moment are worth a word. */
 const NAMED_PARTS = 2;
 
+/** Height of the centre of mass standing, share of stature (Winter: about 0.55), and what is kept inside the edge. */
+const CENTRE_SHARE = 0.55;
+const BALANCE_M = 0.02;
+/** Samples at which a stance is looked at. */
+const STOOD_AT = [0, 10, 20, 30, 40] as const;
+
+/** How the load is stood, for a client whom nothing but feet and knees holds. */
+function standing(problem: SetupProblem, e: Evaluation): Reason[] {
+  const { body, sides, shared, tensionN } = problem;
+  if (!problem.stands) return [];
+  const limbs = sides.map((side) => ({
+    path: problem.limbAt(side, e.placement).path,
+    load: e.bySide[side]!.samples.load,
+  }));
+  const moments = STOOD_AT.map((i): Standing => {
+    const pose = problem.poseAt(i);
+    const arms = Object.fromEntries(
+      limbs.map(({ path }) => [path.side, { elbow: path.middle[i]!, wrist: path.distal[i]! }]),
+    );
+    return {
+      support: supportOf(body, pose),
+      centre: centreOfMass(body, pose, arms),
+      hands: limbs.map(({ path, load: { forceN } }) => ({
+        at: path.contact[i]!,
+        forceN: [forceN[3 * i]!, forceN[3 * i + 1]!, forceN[3 * i + 2]!],
+      })),
+    };
+  });
+  const { marginM, mostShare } = standingMargin(body.massKg, moments);
+  const stackKg = (tensionN * (shared ? 2 : 1) * problem.input.column.pulleyRatio) / GRAVITY_MS2;
+  const leanDeg = marginM >= 0 ? 0 : toDeg(clampedAsin((BALANCE_M - marginM) / (CENTRE_SHARE * body.statureM)));
+  return [{ code: 'standing', marginM, mostKg: mostShare === null ? null : mostShare * stackKg, leanDeg }];
+}
+
 /**
  * The verdict lines of an evaluated set-up: line, peak, rest zone, clearance, range, off-axis moment, region, in that
  * order.
@@ -158,7 +206,7 @@ export function explain(problem: SetupProblem, e: Evaluation): Reason[] {
     twoHigher: other(VERDICT_HOLES),
   };
   const clearance: Reason = { code: 'clearance', cableM: m.minClearanceM, needM: column.clearanceM };
-  return [line, ...rest.slice(0, 2), clearance, ...rest.slice(2)];
+  return [line, ...rest.slice(0, 2), clearance, ...standing(problem, e), ...rest.slice(2)];
 }
 
 /**

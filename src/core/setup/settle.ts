@@ -3,7 +3,7 @@ import { totalCost } from './cost';
 import type { Placement, SearchProblem } from './setup-problem';
 
 /** What a person sets and finds again: a mark on the floor, and a turn of the feet. */
-const SETTABLE_M = 0.05;
+export const SETTABLE_M = 0.05;
 /** A turn that a person can stand to, degrees. */
 const SETTABLE_DEG = 15;
 /**

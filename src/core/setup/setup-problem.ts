@@ -88,8 +88,7 @@ export interface SearchProblem {
   readonly trackAt: (index: number, pulley: Vec3, thin: boolean) => LimbTrack;
   /**
    * How far a pulley in the stand frame strains a pull beyond the movement's own ends, degrees: its start, and the
-   * elbow's
-   * bend at its finish; 0 for what is no pull.
+   * elbow's bend at its finish; 0 for what is no pull.
    */
   readonly strainDeg: (index: number, pulley: Vec3) => number;
   /** The body that the lines may not run through; null for a fly, whose cables pass behind it. */
@@ -118,11 +117,12 @@ export interface WorkingLimb {
 
 /**
  * A set-up question with the client's limbs already posed and flattened; the place decides how those lie that pull
- * along
- * the cable.
+ * along the cable.
  */
 export interface SetupProblem extends SearchProblem {
   readonly body: Body;
+  /** The client is on feet or knees alone: no bench, seat or machine answers what the hands pull. */
+  readonly stands: boolean;
   /** At the start of the range, stand frame. */
   readonly pose: BodyPose;
   /** At a sample of the range, for drawing. */

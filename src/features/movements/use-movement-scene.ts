@@ -42,6 +42,7 @@ export function useMovementScene(answer: GoodAnswer, column: Column | null, padU
       shared: entry.load.kind === 'cable' && entry.load.shared,
       rests: restOn(entry),
       armOn: entry.armOn !== null,
+      oneThing: entry.hold !== null && entry.load.kind !== 'body',
       padUpM,
       anchor,
       i,

@@ -164,6 +164,15 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
           />
         )}
         <Silhouettes shapes={beside} ghost />
+        {scene.bar && (
+          <line
+            className={styles.heldBar}
+            x1={px(scene.bar.from.u)}
+            y1={px(scene.bar.from.v)}
+            x2={px(scene.bar.to.u)}
+            y2={px(scene.bar.to.v)}
+          />
+        )}
         <path
           className={styles.ghostCable}
           d={scene.ghostCables.map((c) => `M${px(c.from.u)} ${px(c.from.v)}L${px(c.to.u)} ${px(c.to.v)}`).join('')}

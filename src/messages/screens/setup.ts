@@ -20,8 +20,8 @@ export const WORDS = {
   beforeThePulley: (side: string): string => `before the ${side} pulley`,
   right: 'right',
   left: 'left',
-  shoulderBeforeThePulley: (side: string): string => `working shoulder before the ${side} pulley`,
-  cmToTheOf: (cm: number, side: string, from: string): string => `${from}, then ${cm} cm to the ${side}`,
+  shoulderBeforeThePulley: (side: string): string => `shoulder before the ${side} pulley`,
+  cmToTheOf: (cm: number, side: string, from: string): string => `${from}, ${cm} cm ${side}`,
   midway: 'midway',
   turned: (facing: string, turn: number, side: string): string => `${facing}, turned ${turn}° ${side}`,
   // fault-panel

@@ -229,6 +229,8 @@ export const BICEPS = [
     hands: 'two',
     hold: { start: 'shoulder', finish: 'shoulder', gives: 'fore' },
     posture: { kind: 'standing' },
+    // From where the forearm has left the line of the cable: below it the stack would help.
+    startAt: 0.2,
     path: STANDING,
     load: cable('towards', ['straight-bar', 'cambered-bar'], { shared: true, from: LOW }),
     motion: [

@@ -19,8 +19,7 @@ export const inFloor = (...list: readonly Key[]): KeyframePath => ({ kind: 'arm'
 
 /**
  * A row with a hanging weight: the upper arm in the trunk's axes, the forearm pointing at the floor throughout; on a
- * bar
- * the elbows may end a little outside the hands, `inDeg` off plumb.
+ * bar the elbows may end a little outside the hands, `inDeg` off plumb.
  */
 export const rowing = (from: readonly [number, number], to: readonly [number, number], inDeg = 0): KeyframePath => ({
   kind: 'arm',
@@ -49,8 +48,8 @@ export const pressing = (from: readonly [number, number], to: readonly [number, 
 
 /**
  * One arm reaches further than two: the ribs turn with it in the stretch and come back square, overhead the girdle
- * rises as well (common practice: a
- * few centimetres). Forward for rows, up for pulls from overhead; mirrored for the left arm.
+ * rises as well (common practice: a few centimetres). Forward for rows, up for pulls from overhead; mirrored for the
+ * left arm.
  */
 const RIB_TURN_DEG = 10;
 const GIRDLE_M = 0.03;
