@@ -203,7 +203,28 @@ describe('what a case may not ask of a movement', () => {
       'given.leftBy: expected none: only two cables can stand apart',
     ],
     ['leg-extension', 'both', { options: { tuckDeg: 5 } }, 'options.tuckDeg: expected none for this movement'],
+    ['leg-extension', 'both', { options: { gripWidthM: 0.5 } }, 'options.gripWidthM: expected none for this movement'],
+    ['barbell-curl', 'both', { options: { feet: 'low' } }, 'options.feet: expected none for this movement'],
+    ['barbell-curl', 'both', { options: { pinM: 0.3 } }, 'options.pinM: expected none for this movement'],
+    ['barbell-curl', 'both', { options: { leanDeg: 40 } }, 'options.leanDeg: expected none for this movement'],
+    [
+      'pulldown-overhand',
+      'both',
+      { attachment: { lengthM: 0.1, handsM: [0.9, 0.4] } },
+      'attachment.handsM.1: expected at least 0.9 m',
+    ],
   ])('%s, %s, %j', (id, side, more, message) => expect(issue(id, side, more)).toEqual([message]));
+  it('hands apart as chosen, no wider than the handle allows; what a case says of straps is obeyed', () => {
+    const hands = (more: Partial<CaseInput>): string =>
+      ask(caseOf(findEntry('pulldown-overhand')!, 1.75, 'both', more)).best!.settings.find((s) => s.kind === 'hands')!
+        .figure;
+    expect(hands({ options: { gripWidthM: 0.6 } })).toBe('60 cm');
+    expect(hands({ options: { gripWidthM: 1.1 }, attachment: { lengthM: 0.1, handsM: [0.2, 0.7] } })).toBe('70 cm');
+    const carries = (station: CaseInput['station']): string =>
+      ask(caseOf(findEntry('strap-row')!, 1.75, 'both', { station })).best!.settings.find((s) => s.kind === 'straps')!
+        .says;
+    expect(carries({ straps: { anchorM: 2.6, strapM: 1.6 } })).not.toBe(carries({}));
+  });
   it('a range or a clinician’s limit that leaves too little blocks, and says how many degrees are there', () => {
     const curl = findEntry('barbell-curl')!;
     const a = ask(
