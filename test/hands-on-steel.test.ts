@@ -7,7 +7,8 @@ import { gripReachM } from '@/core/book/landmine';
 import { USUAL_KIT } from '@/core/book/station-kit';
 import { signOf } from '@/core/body/side';
 import { GRIP_SHARE_OF_HAND } from '@/core/body/segment-ratios';
-import { dot, length, normalise, subtract, type Vec3 } from '@/core/geometry/vector';
+import { segmentDistance } from '@/core/geometry/segments';
+import { between as mix, dot, length, normalise, subtract, type Vec3 } from '@/core/geometry/vector';
 import { jointDegAt, towards } from '@/core/movement/joint-action';
 import { toDeg } from '@/core/units/angle';
 import { bodyOf, COLUMN, ROOM } from './support/fixtures';
@@ -133,6 +134,26 @@ describe('every pose of the book', () => {
       if (path.chain === 'trunk') return null;
       const most = Math.max(...samples.map((i) => jointDegAt(path, 'middle', i)));
       return most > (path.chain === 'arm' ? 150 : 135) + 1e-6 ? `${most.toFixed(0)} degrees` : null;
+    });
+    expect(off).toEqual([]);
+  });
+
+  it('keeps forearm and hand out of trunk and head, but for a touch of 3 cm where both are drawn round', () => {
+    const off = broken(({ h, a }) => {
+      const posed = posedOf(a);
+      if (posed.path.chain !== 'arm') return null;
+      const most = Math.max(
+        ...samples.map((i) => {
+          const { pelvis, neckBase, head, neck, headRadiusM } = posed.bodyAt(i);
+          const [elbow, hand] = [posed.path.middle[i]!, posed.path.contact[i]!];
+          const chest = mix(pelvis, neckBase, 0.85);
+          return Math.max(
+            0.08 * h - segmentDistance(...elbow, ...hand, ...pelvis, ...chest),
+            headRadiusM + 0.02 * h - segmentDistance(...elbow, ...hand, ...neck, ...head),
+          );
+        }),
+      );
+      return most > 0.03 ? `${(most * 100).toFixed(0)} cm` : null;
     });
     expect(off).toEqual([]);
   });

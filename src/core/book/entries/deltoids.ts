@@ -157,7 +157,7 @@ export const DELTOIDS = [
     },
     hands: 'one',
     posture: { kind: 'standing' },
-    path: inTrunk([165, 20, 165, 22], [20, 40, 22, 42], [-6, 86, -4, 86]),
+    path: inTrunk([140, 32, 138, 34], [24, 46, 26, 48], [-6, 86, -4, 86]),
     load: cable('free-side', ['d-handle', 'bare-end'], { from: LOW }),
     peakTarget: 'lengthened',
     standIns: ['dumbbell-side-raise'],
