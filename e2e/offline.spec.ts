@@ -1,8 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { createServer } from 'node:http';
-import { chromium } from '@playwright/test';
 import Database from 'better-sqlite3';
-import { BROWSER_ARGS } from '../scripts/launch-app';
 import { expect, itemId, test } from './support/app';
 
 test.use({ serviceWorkers: 'allow' });
@@ -220,11 +218,10 @@ test('a tablet that meets another database says so, keeps its taps, and sends th
   await expect(page.getByTestId('others')).toHaveCount(0);
 });
 
-test('plain http under a name of the gym’s network: a set runs, and nothing fails silently', async ({ app }) => {
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [...BROWSER_ARGS, '--host-resolver-rules=MAP jorvix.test 127.0.0.1'],
-  });
+test('plain http under a name of the gym’s network: a set runs, and nothing fails silently', async ({
+  app,
+  browser,
+}) => {
   const url = app.url.replace('127.0.0.1', 'jorvix.test');
   const page = await browser.newPage();
   const faults: string[] = [];
@@ -244,5 +241,5 @@ test('plain http under a name of the gym’s network: a set runs, and nothing fa
   await page.getByRole('button', { name: 'Save client' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
   expect(faults).toEqual([]);
-  await browser.close();
+  await page.close();
 });

@@ -6,7 +6,10 @@ import { join } from 'node:path';
 import type { BrowserContext } from '@playwright/test';
 import Database from 'better-sqlite3';
 
-/** How Debian's Chromium is started: without a sandbox inside a container, and without talking to anybody. */
+/**
+ * How Debian's Chromium is started: without a sandbox inside a container, and without talking to anybody. `jorvix.test`
+ * is this machine under a name, as a tablet on the gym's network would call it.
+ */
 export const BROWSER_ARGS = [
   '--no-sandbox',
   '--disable-quic',
@@ -15,6 +18,7 @@ export const BROWSER_ARGS = [
   '--disable-component-update',
   '--disable-sync',
   '--disable-dev-shm-usage',
+  '--host-resolver-rules=MAP jorvix.test 127.0.0.1',
 ];
 
 /** Journeys that run side by side have an application, a database and sensors each, on ports of their own. */
