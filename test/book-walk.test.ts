@@ -208,6 +208,12 @@ describe('what a case may not ask of a movement', () => {
     ['barbell-curl', 'both', { options: { pinM: 0.3 } }, 'options.pinM: expected none for this movement'],
     ['barbell-curl', 'both', { options: { leanDeg: 40 } }, 'options.leanDeg: expected none for this movement'],
     [
+      'strap-row',
+      'both',
+      { station: { straps: { anchorM: 2.2, strapM: 2 } } },
+      'station.straps.strapM: expected handles that hang 0.5 to 1.3 m above the floor: anchorM less strapM',
+    ],
+    [
       'pulldown-overhand',
       'both',
       { attachment: { lengthM: 0.1, handsM: [0.9, 0.4] } },

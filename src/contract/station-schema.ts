@@ -64,10 +64,15 @@ const landmineSchema = z.strictObject({
   platesAtM: numberBetween(0.5, 2.5, 'm'),
 });
 
-const strapsSchema = z.strictObject({
-  anchorM: numberBetween(0.1, 4, 'm'),
-  strapM: numberBetween(0.2, 3, 'm').describe('from the anchor to the middle of the hand'),
-});
+const strapsSchema = z
+  .strictObject({
+    anchorM: numberBetween(0.1, 4, 'm'),
+    strapM: numberBetween(0.2, 3.5, 'm').describe('from the anchor to the middle of the hand'),
+  })
+  .refine(({ anchorM, strapM }) => anchorM - strapM >= 0.5 && anchorM - strapM <= 1.3, {
+    path: ['strapM'],
+    error: EXPECTED.handlesHang,
+  });
 
 const bandSchema = z
   .strictObject({

@@ -56,6 +56,7 @@ export const EXPECTED = {
   armNotches: 'expected heights of two notches, within the arm’s reach of its pivot and rising the way the numbers run',
   overNearestPlace: 'expected more than the nearest place to stand',
   overMinDistance: 'expected more than minDistanceM',
+  handlesHang: 'expected handles that hang 0.5 to 1.3 m above the floor: anchorM less strapM',
   atLeastM: (m: number) => `expected at least ${m} m`,
   bothHandDistances: 'expected both hand distances, or neither for one hand',
   overNarrowest: 'expected no less than the narrowest',

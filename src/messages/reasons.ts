@@ -168,6 +168,8 @@ export function limitText(v: Violation, of: 'best' | 'found' = 'best'): string {
       return `The cable would run through the ${v.through ?? 'body'}, ${cmText(-v.have)} deep at the worst.`;
     case 'pulleys':
       return 'Both arms need a cable each; this column has one.';
+    case 'part':
+      return `The client’s range leaves ${percent(v.have)} of the movement there; ${percent(v.need)} is the least.`;
     case 'range':
       return `The client’s range leaves a sweep of ${deg(v.have)}; the movement needs ${deg(v.need)}.`;
   }

@@ -15,7 +15,8 @@ import {
   type SupportArm,
   type TrunkShape,
 } from './posture';
-import { GRIP_SHARE_OF_HAND, HIP_OVER_SEAT } from './segment-ratios';
+import { HIP_OVER_SEAT } from './segment-ratios';
+import { armToGripM } from './arm-length';
 import { middleJoint } from './two-link';
 
 /**
@@ -200,7 +201,7 @@ function handAndKnee(body: Body, benchHeightM: number, support: Side): Lower {
 function plank(body: Body, handHeightM: number): Lower {
   const s = segmentsOf(body);
   const h = body.statureM;
-  const shoulderY = handHeightM + armLength(body) + body.length.hand.m * GRIP_SHARE_OF_HAND;
+  const shoulderY = handHeightM + armToGripM(body);
   // Toes under the ball of the foot, heel back along the slanted leg.
   const ankleY = (ON_TOES + 0.017) * h;
   const whole = trunkLength(body) + s.thighM + s.shankM;
@@ -218,7 +219,7 @@ function plank(body: Body, handHeightM: number): Lower {
 
 function hanging(body: Body, barHeightM: number): Lower {
   const s = segmentsOf(body);
-  const shoulderY = barHeightM - armLength(body) - body.length.hand.m * GRIP_SHARE_OF_HAND;
+  const shoulderY = barHeightM - armToGripM(body);
   const hipY = shoulderY - trunkLength(body);
   const clear = hipY - s.thighM - s.shankM - s.ankleY > 0.02;
   const leg = (side: Side): Leg => {

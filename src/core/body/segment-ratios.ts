@@ -80,3 +80,6 @@ export function measureSpanM(name: MeasureName, statureM: number): { readonly mi
   const spread = name === 'ankleHeight' ? 0.6 : MEASURE_SPREAD;
   return { minM: ratio * statureM * (1 - spread), maxM: Math.min(statureM, ratio * statureM * (1 + spread)) };
 }
+
+/** Front of the chest before the line of the neck, share of stature (our judgement). */
+export const CHEST_DEPTH = 0.06;

@@ -49,8 +49,8 @@ export type Facing = 'away' | 'towards' | 'working-side' | 'free-side' | 'half-a
 /** What a movement is loaded by; shares are of the set load, in one hand. */
 export type LoadRule =
   /**
-   * A cable; `shared`: both hands hold one attachment. `near` and `far` bound the distance from the column, metres;
-   * `from` the pulley's height, shares of stature. `line`: what begins on the line of the cable, a straight arm, or the
+   * A cable; `shared`: both hands hold one attachment; `from`: the pulley's height, shares of stature. `line`: what
+   * begins on the line of the cable, a straight arm, or the
    * arm whose forearm stays on it all the way; null for what is no pull.
    */
   | {
@@ -90,7 +90,7 @@ export interface RuledSetting {
   readonly ruleDeg?: number;
 }
 
-/** How far apart the hands hold one thing, by rule (common practice: section of grips), or metres where it decides. */
+/** How far apart the hands hold one thing, by rule (common practice). */
 export const GRIP_RULES = ['narrow', 'shoulder', 'wide', 'past-bend'] as const;
 /** A rule for the hands' distance. */
 export type GripRule = (typeof GRIP_RULES)[number];

@@ -1,5 +1,6 @@
 import type { BookEntry } from './book-entry';
-import { BICEPS, TRICEPS } from './entries/arms';
+import { BICEPS } from './entries/curls';
+import { TRICEPS } from './entries/extensions';
 import { CHEST } from './entries/chest';
 import { DELTOIDS } from './entries/deltoids';
 import { BEFORE, LEGS } from './entries/legs';

@@ -30,7 +30,7 @@ import { findOverload } from './load-limit';
 import { lacksPulley, type Question } from './question';
 import { lineOf } from './pose-on-line';
 import { lineTracks } from './line-limb';
-import { poseEntry, type PosedEntry } from './pose-entry';
+import { poseEntry, SHORTEST_SHARE, type PosedEntry } from './pose-entry';
 import type { PlaceSearch, PosedQuestion } from './posed-question';
 
 /**
@@ -215,7 +215,7 @@ function placedLimbs(
     const known = last[side];
     if (known && samePlace(known.at, at)) return known.posed;
     const from = pulleyFrom({ pulley }, at, side);
-    // A place at which the client's range leaves too little of the movement is shown as it would be without the cable.
+    // Where the client's range leaves too little the place is refused (`part`); what is drawn of it is the nominal arm.
     const posed =
       poseEntry(entry, question.body, side, range, question.kit, { pull: { pulley: from, tensionN } }) ??
       limbs[side]!.posed;
@@ -261,12 +261,14 @@ export function buildSearch(q: Omit<PosedQuestion, 'search'>): PlaceSearch {
     sides,
     trackAt: (i, from, coarse) => (pulls ? pulls[i]!.track(from, coarse) : (coarse ? thin : tracks)[i]!),
     obstacles: entry.path.kind === 'sweep' ? null : lineObstacles(body.statureM, shown.bodyAt),
+    leftShare: pulls && ((i, from) => pulls[i]!.leftShare(from)),
+    shortestShare: SHORTEST_SHARE,
     tensionN,
     strainDeg: (i, from) => (pulls ? pulls[i]!.strainDeg(from) : 0),
     symmetric: posed.length === 2 && mirrorAlike(posed[0]!.path, posed[1]!.path),
     sweepDeg: Math.min(180, ...posed.map((p) => (p.sweep ? p.sweep.finishDeg - p.sweep.startDeg : 180))),
     body,
-    stands: STANDING.has(entry.posture.kind),
+    stands: STANDING.has(entry.posture.kind) && entry.armOn === null,
     pose: shown.pose,
     poseAt: shown.bodyAt,
     shared: load.shared,

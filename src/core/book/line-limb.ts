@@ -3,20 +3,23 @@ import type { Side } from '@/core/body/side';
 import type { Vec3 } from '@/core/geometry/vector';
 import { allocateTrack, fillLineTrack } from '@/core/mechanics/line-track';
 import type { LimbTrack } from '@/core/mechanics/limb-track';
-import { SAMPLES } from '@/core/movement/chain-path';
+import { SAMPLES, type WorkingRange } from '@/core/movement/chain-path';
 import { BONES, closeOnLine, finishBendDeg, startOffDeg, type LineArm } from '@/core/movement/line-arm';
 import { THIN } from '@/core/setup/setup-problem';
 import type { BookEntry } from './book-entry';
-import { cutRange, fitted, type EntryRange, type PoseKit } from './pose-entry';
+import { cutRange, fitted, SHORTEST_SHARE, type EntryRange, type PoseKit } from './pose-entry';
 import { layPull, poseOnLine } from './pose-on-line';
 import { toPosture } from './posture-rule';
 
 /** The arm of a pull for the search: its track for any place of the pulley, filled anew by every call. */
 export type LineTrackOf = (pulley: Vec3, thin: boolean) => LimbTrack;
+/** What the client's range leaves of a pull at a place, share of the whole movement. */
+export type LeftShareOf = (pulley: Vec3) => number;
 /** The same with how far a place strains the arm beyond the movement's own ends, degrees. */
 export interface LineTracks {
   readonly track: LineTrackOf;
   readonly strainDeg: (pulley: Vec3) => number;
+  readonly leftShare: LeftShareOf;
 }
 
 /**
@@ -29,6 +32,8 @@ const REACH_FREE_DEG = 6;
  */
 const MOST_BEND_DEG = 142;
 const BEND_WEIGHT = 4;
+
+const samePoint = (a: Vec3, b: Vec3): boolean => a[0] === b[0] && a[1] === b[1] && a[2] === b[2];
 
 const THIN_SAMPLES = (SAMPLES - 1) / THIN + 1;
 
@@ -53,18 +58,34 @@ export function lineTracks(
     layPull(entry, body, side, posture, tensionN, from, to, thin ? THIN_SAMPLES : SAMPLES);
   const limited = [range.active[side], range.limits[side]].some((r) => r && Object.keys(r).length > 0);
   const { startAt, stopAt } = entry;
+  // Cost, limits and track of one place ask for the same cut.
+  let lastCut: { readonly pulley: Vec3; readonly cut: WorkingRange | null } | null = null;
+  const cutAt = (pulley: Vec3): WorkingRange | null => {
+    if (!lastCut || !samePoint(lastCut.pulley, pulley))
+      lastCut = {
+        pulley,
+        cut: cutRange(entry, poseOnLine(entry, body, side, posture, { pulley, tensionN }, 0, 1), range),
+      };
+    return lastCut.cut;
+  };
+  const leftShare: LeftShareOf = (pulley) => {
+    if (!limited) return stopAt - startAt;
+    const cut = cutAt(pulley);
+    return cut ? Math.max(0, cut.to - cut.from) : 0;
+  };
   const whole = limited ? null : { true: lay(startAt, stopAt, true), false: lay(startAt, stopAt, false) };
   const reaching = lay(0, 1, true);
+  const finish = layPull(entry, body, side, posture, tensionN, 1, 1, 1);
   const filled: Partial<Record<'true' | 'false', Vec3>> = {};
   const track: LineTrackOf = (pulley, thin) => {
     const key = thin ? 'true' : 'false';
     const was = filled[key];
-    if (was && was[0] === pulley[0] && was[1] === pulley[1] && was[2] === pulley[2]) return room[key];
+    if (was && samePoint(was, pulley)) return room[key];
     filled[key] = pulley;
     let arm = whole?.[key];
     if (!arm) {
-      const cut = cutRange(entry, poseOnLine(entry, body, side, posture, { pulley, tensionN }, 0, 1), range);
-      arm = cut && cut.to > cut.from ? lay(cut.from, cut.to, thin) : lay(startAt, stopAt, thin);
+      const cut = cutAt(pulley);
+      arm = cut && cut.to - cut.from >= SHORTEST_SHARE ? lay(cut.from, cut.to, thin) : lay(startAt, stopAt, thin);
     }
     closeOnLine(arm, pulley, bones);
     fillLineTrack(arm, bones, shared, room[key]);
@@ -72,8 +93,8 @@ export function lineTracks(
   };
   const strainDeg = (pulley: Vec3): number => {
     const start = Math.max(0, startOffDeg(reaching, pulley) - REACH_FREE_DEG);
-    const bend = reaching.along ? Math.max(0, finishBendDeg(reaching, pulley) - MOST_BEND_DEG) : 0;
+    const bend = finish.along ? Math.max(0, finishBendDeg(finish, pulley) - MOST_BEND_DEG) : 0;
     return start + BEND_WEIGHT * bend;
   };
-  return { track, strainDeg };
+  return { track, strainDeg, leftShare };
 }

@@ -1,5 +1,6 @@
 import type { Side } from '@/core/body/side';
 import type { ActiveRangeDeg } from '@/core/body/active-range';
+import { armToGripM } from '@/core/body/arm-length';
 import type { Body } from '@/core/body/body-model';
 import { poseBody } from '@/core/body/pose-body';
 import { footOf } from '@/core/body/pose-legs';
@@ -24,7 +25,7 @@ import type { BookEntry } from './book-entry';
 import { NO_FIT, type ClientFit } from './client-fit';
 import { handWidths } from './hand-width';
 import { gripReachM, landminePivot } from './landmine';
-import { isGuided, platePlace, pressStart } from './machine-chain';
+import { guideEnd, isGuided, platePlace, pressStart } from './machine-chain';
 import { fromPins } from './pins';
 import { poseOnLine, type Pull } from './pose-on-line';
 import { toPosture } from './posture-rule';
@@ -49,7 +50,7 @@ export interface PosedEntry {
 }
 
 /** Kit that decides where hands, feet and seats are. */
-export type PoseKit = Pick<StationKit, 'surfaces' | 'landmine' | 'straps' | 'preacher'>;
+export type PoseKit = Pick<StationKit, 'surfaces' | 'landmine' | 'straps' | 'preacher' | 'machines'>;
 
 /** Both hands on one thing that nothing pulls apart: each on a cable of its own is drawn out to its side. */
 const movesAsOne = ({ hold, load }: BookEntry): boolean => hold !== null && (load.kind !== 'cable' || load.shared);
@@ -148,6 +149,8 @@ function poseKeyed({ entry, body, side, posture }: Posing, from: number, to: num
   return poseKeyframes(body, posture, entry.path, side, entry.motion, from, to, hands);
 }
 
+/** An arm on a machine's handle is never locked: this share of its straight length at most (common practice). */
+const STRAIGHTEST = 0.985;
 /** Pull of a band in one hand where a rep begins, newtons (common practice: a light one). */
 const USUAL_BAND_N = 40;
 
@@ -187,12 +190,15 @@ function poseChain(p: Posing, from: number, to: number): Chain {
     const { proximal, distal } = whole();
     const [hip, end] = [proximal[0]!, distal[LAST_SAMPLE]!];
     const start = pointAlong(hip, towards(hip, end), length(subtract(distal[0]!, hip)));
-    return still(onPlate(path, start, end, platePlace(entry, body, side), along));
+    const stop = guideEnd(start, end, kit.machines['leg-press'], hip, length(subtract(end, hip)));
+    return still(onPlate(path, start, stop, platePlace(entry, body, side), along));
   }
   if (load.kind === 'machine' && isGuided(load.machine)) {
     const { contact } = whole();
     const start = load.machine === 'chest-press' ? pressStart(body, whole()) : contact[0]!;
-    return still(onGuide(body, path, (i) => between(start, contact[LAST_SAMPLE]!, along(i))));
+    const reachM = STRAIGHTEST * armToGripM(body);
+    const stop = guideEnd(start, contact[LAST_SAMPLE]!, kit.machines[load.machine], path.proximal[0]!, reachM);
+    return still(onGuide(body, path, (i) => between(start, stop, along(i))));
   }
   if (load.kind !== 'body') return still(path);
   const pose = poseBody(body, posture);

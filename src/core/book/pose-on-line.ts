@@ -43,7 +43,7 @@ export function layPull(
   const { path, motion, load, hold } = entry;
   const line = lineOf(load);
   if (path.kind !== 'arm' || line === null) throw new Error(`${entry.id}: no pull along a line`);
-  const at = Float64Array.from({ length: samples }, (_, i) => from + ((to - from) * i) / (samples - 1));
+  const at = Float64Array.from({ length: samples }, (_, i) => from + ((to - from) * i) / Math.max(1, samples - 1));
   const still = motion.length === 0 ? poseBody(body, posture) : null;
   const shoulderAt = (s: number): ShoulderAt => {
     const pose = still ?? bodyAt(body, posture, motion, side, s);

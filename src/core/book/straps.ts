@@ -1,9 +1,9 @@
 import type { Body } from '@/core/body/body-model';
 import type { BodyPose } from '@/core/body/posture';
-import { fromFrame, intoFrame, rotateAbout, UPRIGHT } from '@/core/geometry/frame';
-import { add, along, cross, length, normalise, subtract, type Vec3 } from '@/core/geometry/vector';
+import { fromFrame, intoFrame, rotateAbout, turnedTowards, UPRIGHT } from '@/core/geometry/frame';
+import { add, along, normalise, subtract, type Vec3 } from '@/core/geometry/vector';
 import type { ChainPath } from '@/core/movement/chain-path';
-import { foreToGripM } from '@/core/movement/hand-pair';
+import { armToGripM, foreToGripM } from '@/core/body/arm-length';
 import { toRad } from '@/core/units/angle';
 import { slerp } from '@/core/geometry/rotation';
 import { towards } from '@/core/movement/joint-action';
@@ -38,12 +38,11 @@ export function strapsOf(body: Body, pose: BodyPose, leanDeg: number, kit: Strap
     heels,
     rotateAbout(subtract([pose.neckBase[0], pose.neckBase[1], 0], heels), UPRIGHT.z, toRad(leanDeg)),
   );
-  const b = foreToGripM(body);
-  const whole = body.length.upperArm.m + b + kit.strapM;
+  const whole = armToGripM(body) + kit.strapM;
   const rise = kit.anchorM - shoulder[1];
   const ahead = Math.sqrt(Math.max(0.01, whole ** 2 - rise ** 2));
   const anchor: Vec3 = [shoulder[0] + ahead, kit.anchorM, 0];
-  return { heels, anchor, reachM: b + kit.strapM, footMarkM: anchor[0] - heels[0], leanDeg };
+  return { heels, anchor, reachM: foreToGripM(body) + kit.strapM, footMarkM: anchor[0] - heels[0], leanDeg };
 }
 
 /** Upper arm off the line of the strap at the start, degrees: as with a cable, nearly straight. */
@@ -62,8 +61,7 @@ export function startOnStraps(body: Body, path: ChainPath, strap: StrapSetup, wh
   // The same direction from the body's own axes, before it leans.
   const own = rotateAbout(line, UPRIGHT.z, -lean);
   const last = intoFrame(frame, towards(whole.proximal.at(-1)!, whole.middle.at(-1)!));
-  const turn = cross(own, fromFrame(frame, last));
-  const first = intoFrame(frame, length(turn) > 1e-9 ? rotateAbout(own, normalise(turn), toRad(OFF_LINE_DEG)) : own);
+  const first = intoFrame(frame, turnedTowards(own, fromFrame(frame, last), toRad(OFF_LINE_DEG)));
   const n = path.middle.length - 1;
   const middle = path.proximal.map((p, i) =>
     along(p, fromFrame(frame, slerp(first, last, i / n)), body.length.upperArm.m),

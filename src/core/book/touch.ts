@@ -1,4 +1,5 @@
 import type { Body } from '@/core/body/body-model';
+import { CHEST_DEPTH } from '@/core/body/segment-ratios';
 import { intoFrame } from '@/core/geometry/frame';
 import { subtract } from '@/core/geometry/vector';
 import type { BookEntry } from './book-entry';
@@ -11,8 +12,6 @@ import type { PosedEntry } from './pose-entry';
 const DUMBBELL_M_PER_KG_THIRD = 0.04;
 /** Half the height of the biggest common plate, metres (common practice: 45 cm across). */
 const PLATE_RADIUS_M = 0.225;
-/** Front of the chest before the line of the neck, share of stature (our judgement). */
-const CHEST_DEPTH = 0.06;
 /** A hand this far from the midline passes beside the chest, share of the shoulder breadth. */
 const BESIDE_CHEST = 0.62;
 

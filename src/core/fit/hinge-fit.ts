@@ -1,7 +1,7 @@
 import { bisect } from '@/core/units/bisect';
 import type { Body } from '@/core/body/body-model';
 import { poseBody } from '@/core/body/pose-body';
-import { GRIP_SHARE_OF_HAND } from '@/core/body/segment-ratios';
+import { armToGripM } from '@/core/body/arm-length';
 
 /** Knee bend of a hinge with soft knees, degrees (common practice). */
 export const SOFT_KNEES_DEG = 20;
@@ -9,8 +9,7 @@ export const SOFT_KNEES_DEG = 20;
 /** Knuckles above the kneecaps (negative below), metres, of hanging arms at a hinge: the client's own centimetres. */
 export function knucklesOverKneesM(body: Body, trunkDeg: number, kneeFlexionDeg = SOFT_KNEES_DEG): number {
   const pose = poseBody(body, { kind: 'hinged', trunkDeg, kneeFlexionDeg });
-  const arm = body.length.upperArm.m + body.length.forearm.m + body.length.hand.m * GRIP_SHARE_OF_HAND;
-  return pose.shoulder.right[1] - arm - pose.leg.right.knee[1];
+  return pose.shoulder.right[1] - armToGripM(body) - pose.leg.right.knee[1];
 }
 
 /**

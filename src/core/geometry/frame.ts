@@ -1,4 +1,4 @@
-import { add, cross, dot, scale, type Vec3 } from './vector';
+import { add, cross, dot, length, normalise, scale, type Vec3 } from './vector';
 
 /** Orthonormal, right-handed axes in the coordinates of a parent frame: x forward, y up, z to the right. */
 export interface Frame {
@@ -26,6 +26,17 @@ export function rotateAbout(v: Vec3, axis: Vec3, angleRad: number): Vec3 {
   const k = dot(axis, v) * (1 - c);
   const w = cross(axis, v);
   return [v[0] * c + w[0] * s + axis[0] * k, v[1] * c + w[1] * s + axis[1] * k, v[2] * c + w[2] * s + axis[2] * k];
+}
+
+/**
+ * A unit direction turned towards another one, about the axis square to both, by an angle in radians or by one that
+ * depends on that axis; as it is where the two are in one line.
+ */
+export function turnedTowards(from: Vec3, to: Vec3, byRad: number | ((axis: Vec3) => number)): Vec3 {
+  const square = cross(from, to);
+  if (length(square) < 1e-9) return from;
+  const axis = normalise(square);
+  return rotateAbout(from, axis, typeof byRad === 'number' ? byRad : byRad(axis));
 }
 
 /** All three axes turned about a unit axis of the parent. */

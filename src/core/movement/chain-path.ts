@@ -125,8 +125,8 @@ export interface WorkingRange {
 }
 
 /**
- * Cut a path to the active range: the ends move in to where every measured motion is inside its limit again, found
- * between samples by straight lines. Null when no part of the range is allowed.
+ * Cut a path to the active range: the longest part of it in which every measured motion is inside its limit, its ends
+ * found between samples by straight lines. Null when no part of the range is allowed.
  */
 export function findWorkingRange(path: ChainPath, range: ActiveRangeDeg): WorkingRange | null {
   const limits = range[path.side] ?? {};
@@ -149,11 +149,16 @@ export function findWorkingRange(path: ChainPath, range: ActiveRangeDeg): Workin
     return worst;
   });
   const inside = (i: number): boolean => excess[i]![0] <= 1e-9;
-  let a = 0;
-  while (a <= last && !inside(a)) a += 1;
-  if (a > last) return null;
-  let b = last;
-  while (!inside(b)) b -= 1;
+  // The longest stretch that is inside all the way: an arm that is led round a limit may be inside at both ends.
+  let [a, b] = [0, -1];
+  for (let i = 0; i <= last; i++) {
+    if (!inside(i)) continue;
+    let end = i;
+    while (end < last && inside(end + 1)) end += 1;
+    if (end - i > b - a) [a, b] = [i, end];
+    i = end;
+  }
+  if (b < a) return null;
   const cross0 = (out: number, into: number): number => {
     const [e0, e1] = [excess[out]![0], excess[into]![0]];
     return Number.isFinite(e1) && e0 > e1 ? out + ((into - out) * e0) / (e0 - e1) : into;

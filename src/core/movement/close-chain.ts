@@ -1,9 +1,9 @@
 import type { Body } from '@/core/body/body-model';
 import { middleJoint } from '@/core/body/two-link';
 import { rotateAbout, rotateFrame, UPRIGHT, type Frame } from '@/core/geometry/frame';
-import { add, along, between, length, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { add, along, between, length, normalise, subtract, type Vec3 } from '@/core/geometry/vector';
 import type { ChainPath } from './chain-path';
-import { foreToGripM } from './hand-pair';
+import { foreToGripM } from '@/core/body/arm-length';
 import { towards } from './joint-action';
 
 /** What the body as a whole does at a sample: turned about the axis to the right, then moved; metres, radians. */
@@ -157,10 +157,9 @@ export function onStraps(body: Body, path: ChainPath, heels: Vec3, anchor: Vec3,
  * the knee follows from the law of cosines. `place` moves the ankle on the plate, metres, stand frame.
  */
 export function onPlate(path: ChainPath, from: Vec3, to: Vec3, place: Vec3, at: (i: number) => number): ChainPath {
-  const first = 0;
-  const thighM = length(subtract(path.middle[first]!, path.proximal[first]!));
-  const shankM = length(subtract(path.distal[first]!, path.middle[first]!));
-  const sole = subtract(path.contact[first]!, path.distal[first]!);
+  const thighM = length(subtract(path.middle[0]!, path.proximal[0]!));
+  const shankM = length(subtract(path.distal[0]!, path.middle[0]!));
+  const sole = subtract(path.contact[0]!, path.distal[0]!);
   const middle: Vec3[] = [];
   const distal: Vec3[] = [];
   const contact: Vec3[] = [];
@@ -170,7 +169,7 @@ export function onPlate(path: ChainPath, from: Vec3, to: Vec3, place: Vec3, at: 
     const most = 0.995 * (thighM + shankM);
     const ankle = length(reach) > most ? along(hip, normalise(reach), most) : wanted;
     distal.push(ankle);
-    middle.push(middleJoint(hip, ankle, thighM, shankM, scale(towards(hip, path.middle[i]!), 1)));
+    middle.push(middleJoint(hip, ankle, thighM, shankM, towards(hip, path.middle[i]!)));
     contact.push(add(ankle, sole));
   });
   return { ...path, middle, distal, contact };

@@ -1,5 +1,5 @@
 import type { Body } from '@/core/body/body-model';
-import { GRIP_SHARE_OF_HAND } from '@/core/body/segment-ratios';
+import { foreToGripM } from '@/core/body/arm-length';
 import { signOf, type Side } from '@/core/body/side';
 import { middleJoint } from '@/core/body/two-link';
 import { add, along, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
@@ -38,9 +38,6 @@ export function withAcross(v: Vec3, z: number): Vec3 {
   const k = Math.sqrt(Math.max(0, 1 - z * z)) / (plane > 1e-9 ? plane : 1);
   return plane > 1e-9 ? [v[0] * k, v[1] * k, z] : [0, -k, z];
 }
-
-/** Elbow to the middle of the closed hand, metres. */
-export const foreToGripM = (body: Body): number => body.length.forearm.m + body.length.hand.m * GRIP_SHARE_OF_HAND;
 
 /**
  * The arm with its hand half the width from the midline. Both hands do the same by the mirror, so that the middle of

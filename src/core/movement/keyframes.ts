@@ -10,6 +10,7 @@ import { add, along, between, mirrorZ, normalise, scale, type Vec3 } from '@/cor
 import { toRad } from '@/core/units/angle';
 import { SAMPLES, type ChainPath } from './chain-path';
 import { shifted, shiftedFrame, type BodyShift } from './close-chain';
+import { armToGripM } from '@/core/body/arm-length';
 import { closeHands, type ArmBones, type HandWidths } from './hand-pair';
 
 /** Upper arm and forearm at one moment of the range; between two keyframes they turn along great circles. */
@@ -290,7 +291,7 @@ function hingeAt(body: Body, posture: Posture, path: Extract<KeyframePath, { kin
     hingedAs(posture, mix(a.trunkDeg, b.trunkDeg, t), mix(a.kneeFlexionDeg, b.kneeFlexionDeg, t)),
   );
   const { pelvis, neckBase } = pose;
-  const arm = body.length.upperArm.m + body.length.forearm.m + body.length.hand.m * GRIP_SHARE_OF_HAND;
+  const arm = armToGripM(body);
   const hanging = add(neckBase, [0, -arm, 0]);
   return { pelvis, neckBase, contact: path.contact === 'hands' ? hanging : besideLegs(body, pose, arm) };
 }
@@ -318,10 +319,8 @@ function besideLegs(body: Body, pose: BodyPose, arm: number): Vec3 {
 }
 
 /** Height of a bar held against the legs at a hinge, metres. */
-export const barHeightM = (body: Body, trunkDeg: number, kneeFlexionDeg: number): number => {
-  const arm = body.length.upperArm.m + body.length.forearm.m + body.length.hand.m * GRIP_SHARE_OF_HAND;
-  return besideLegs(body, poseBody(body, { kind: 'hinged', trunkDeg, kneeFlexionDeg }), arm)[1];
-};
+export const barHeightM = (body: Body, trunkDeg: number, kneeFlexionDeg: number): number =>
+  besideLegs(body, poseBody(body, { kind: 'hinged', trunkDeg, kneeFlexionDeg }), armToGripM(body))[1];
 
 /** Turn of the body about its mark at a position of the range, radians, positive left; for a right limb. */
 export function yawAt(motion: readonly BodyKey[], s: number): number {

@@ -10,7 +10,8 @@ import { profileLine, allocateSamples } from '@/core/mechanics/line-profile';
 import { segmentDistance } from '@/core/geometry/segments';
 import { between, cross, length, normalise, subtract, type Vec3 } from '@/core/geometry/vector';
 import { bodyOf, seeded } from '../../../test/support/fixtures';
-import { closeHands, foreToGripM, type Gives } from './hand-pair';
+import { foreToGripM } from '@/core/body/arm-length';
+import { closeHands, type Gives } from './hand-pair';
 
 const PULLS = BOOK.filter((e) => e.load.kind === 'cable' && lineOf(e.load) !== null);
 const random = seeded(12);

@@ -2,11 +2,13 @@ import type { Body } from '@/core/body/body-model';
 import { FOREARM_HAND_MASS, UPPER_ARM_MASS } from '@/core/body/segment-mass';
 import { signOf, type Side } from '@/core/body/side';
 import type { Frame } from '@/core/geometry/frame';
-import { fromFrame, intoFrame, rotateAbout } from '@/core/geometry/frame';
-import { along, cross, dot, length, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { fromFrame, intoFrame, rotateAbout, turnedTowards } from '@/core/geometry/frame';
+import { cross, dot, length, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { clampedAcos, toDeg, toRad } from '@/core/units/angle';
 import { GRAVITY_MS2 } from '@/core/units/mass';
-import { acrossOf, foreToGripM, withAcross, type HandWidths } from './hand-pair';
+import { jointDegAt } from './joint-action';
+import { foreToGripM } from '@/core/body/arm-length';
+import { acrossOf, withAcross, type HandWidths } from './hand-pair';
 
 /** A shoulder and the axes of its trunk at a position of the range, stand frame. */
 export interface ShoulderAt {
@@ -100,22 +102,6 @@ export function startOffDeg(arm: LineArm, pulley: Vec3): number {
   return toDeg(clampedAcos(dot(line, arm.hands ? withAcross(own, line[2]) : own)));
 }
 
-/** Bend of the elbow at the finish with the forearm on the line, degrees. */
-export function finishBendDeg(arm: LineArm, pulley: Vec3): number {
-  const last = arm.at.length - 1;
-  const b = arm.base;
-  const o = BASE_STRIDE * last;
-  const shoulder: Vec3 = [b[o]!, b[o + 1]!, b[o + 2]!];
-  const frame: Frame = {
-    x: [b[o + 3]!, b[o + 4]!, b[o + 5]!],
-    y: [b[o + 6]!, b[o + 7]!, b[o + 8]!],
-    z: [b[o + 9]!, b[o + 10]!, b[o + 11]!],
-  };
-  const upper = fromFrame(frame, arm.upper.at(-1)!);
-  const line = normalise(subtract(pulley, along(shoulder, upper, arm.upperM)));
-  return toDeg(clampedAcos(dot(upper, arm.hands ? withAcross(line, 0) : line)));
-}
-
 /** Part of the arm that lies in the body's own plane at the start, where hands far apart hold its elbows out. */
 function flatShare({ hands, side, from, upperM }: LineArm): number {
   if (hands?.gives !== 'upper') return 1;
@@ -170,10 +156,11 @@ function startOnLine(arm: LineArm, pulley: Vec3): Vec3 {
     const heading = headingOf(own) + way * offLineRad(arm, pulley, line, scale(frame.z, way));
     return withAcross([Math.cos(heading), Math.sin(heading), 0], own[2]);
   }
-  const turn = cross(line, fromFrame(frame, goes));
-  if (length(turn) < 1e-9) return intoFrame(frame, line);
-  const axis = normalise(turn);
-  return intoFrame(frame, rotateAbout(line, axis, offLineRad(arm, pulley, line, axis)));
+  const end = fromFrame(frame, goes);
+  return intoFrame(
+    frame,
+    turnedTowards(line, end, (axis) => offLineRad(arm, pulley, line, axis)),
+  );
 }
 
 /** The forearm at the start, trunk axes: it keeps its keyed bend and turns along with the upper arm. */
@@ -293,6 +280,14 @@ export function closeOnLine(arm: LineArm, pulley: Vec3, out: Float64Array): void
     out[p + 7] = ey + gripM * fy;
     out[p + 8] = ez + gripM * fz;
   }
+}
+
+/** Bend of the elbow of an arm that is laid out at its finish alone, degrees. */
+export function finishBendDeg(arm: LineArm, pulley: Vec3): number {
+  const bones = new Float64Array(BONES);
+  closeOnLine(arm, pulley, bones);
+  const { proximal, middle, distal } = pointsOf(arm, bones);
+  return jointDegAt({ chain: 'arm', proximal, middle, distal }, 'middle', 0);
 }
 
 /** The posed arm as lists of points, stand frame. */

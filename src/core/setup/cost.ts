@@ -145,6 +145,12 @@ export function findViolations(
       if (metres < -GRAZE_M) broken.push({ limit: 'through', need: -GRAZE_M, have: metres, through: part });
     }
   }
+  if (problem.leftShare) {
+    for (let i = 0; i < sides.length; i++) {
+      const left = problem.leftShare(i, pulleyFrom(problem, placement, problem.sides[i]!));
+      if (left < problem.shortestShare) broken.push({ limit: 'part', need: problem.shortestShare, have: left });
+    }
+  }
   const sweep = problem.sweepDeg;
   if (clearance < column.clearanceM) broken.push({ limit: 'clearance', need: column.clearanceM, have: clearance });
   if (travel > column.travelM) broken.push({ limit: 'travel', need: travel, have: column.travelM });

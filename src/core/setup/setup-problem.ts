@@ -91,6 +91,11 @@ export interface SearchProblem {
    * elbow's bend at its finish; 0 for what is no pull.
    */
   readonly strainDeg: (index: number, pulley: Vec3) => number;
+  /**
+   * What a client's range leaves of a pull for a pulley in the stand frame, and the least that is still the movement.
+   */
+  readonly leftShare: ((index: number, pulley: Vec3) => number) | null;
+  readonly shortestShare: number;
   /** The body that the lines may not run through; null for a fly, whose cables pass behind it. */
   readonly obstacles: LineObstacles | null;
   readonly tensionN: number;

@@ -2,13 +2,24 @@ import type { LinePart } from './line-clear';
 import type { LoadedPart } from '@/core/body/loaded-part';
 
 /** Everything that can block a set-up. */
-export const LIMITS = ['clearance', 'travel', 'room', 'line', 'range', 'rest', 'load', 'pulleys', 'through'] as const;
+export const LIMITS = [
+  'clearance',
+  'travel',
+  'room',
+  'line',
+  'range',
+  'rest',
+  'load',
+  'pulleys',
+  'through',
+  'part',
+] as const;
 /** Something that can block a set-up. */
 export type Limit = (typeof LIMITS)[number];
 
 /**
  * A hard limit that a placement breaks. `need` and `have` are metres, degrees for `line` and `range`, a share for
- * `rest`, kilograms on the limited part for `load`, metres from skin to cable for `through`.
+ * `part` and `rest`, kilograms on the limited part for `load`, metres from skin to cable for `through`.
  */
 export interface Violation {
   readonly limit: Limit;

@@ -4,7 +4,7 @@ import type { Column } from '@/core/kit/column';
 import { holeHeightM } from '@/core/kit/column';
 import type { MovementScene } from '@/drawing/movement-scene';
 import { Silhouettes } from '@/drawing/silhouettes';
-import { px } from '@/drawing/svg-number';
+import { lineEnds, px } from '@/drawing/svg-number';
 import { MARGIN, type View, type Window3 } from '@/drawing/view';
 import drawing from '@/drawing/drawing.module.css';
 import styles from './movements.module.css';
@@ -92,46 +92,14 @@ export function MovementFigure({ scene, view, window: w, column, hole, label, ha
         </g>
       )}
       {view.kind === 'elevation' &&
-        scene.surfaces.map((s) => (
-          <line
-            key={s.key}
-            className={styles.surface}
-            x1={px(s.from.u)}
-            y1={px(s.from.v)}
-            x2={px(s.to.u)}
-            y2={px(s.to.v)}
-          />
-        ))}
+        scene.surfaces.map((s) => <line key={s.key} className={styles.surface} {...lineEnds(s)} />)}
       <path className={drawing.handPath} d={scene.handPath} />
-      {scene.held && (
-        <line
-          className={styles.heldBar}
-          x1={px(scene.held.from.u)}
-          y1={px(scene.held.from.v)}
-          x2={px(scene.held.to.u)}
-          y2={px(scene.held.to.v)}
-        />
-      )}
+      {scene.held && <line className={styles.heldBar} {...lineEnds(scene.held)} />}
       <Silhouettes shapes={scene.back} />
-      {view.kind === 'elevation' && scene.armPad && (
-        <line
-          className={styles.surface}
-          x1={px(scene.armPad.from.u)}
-          y1={px(scene.armPad.from.v)}
-          x2={px(scene.armPad.to.u)}
-          y2={px(scene.armPad.to.v)}
-        />
-      )}
+      {view.kind === 'elevation' && scene.armPad && <line className={styles.surface} {...lineEnds(scene.armPad)} />}
       <Silhouettes shapes={scene.front} />
       {scene.cables.map((c) => (
-        <line
-          key={c.key}
-          className={drawing.cable}
-          x1={px(c.from.u)}
-          y1={px(c.from.v)}
-          x2={px(c.to.u)}
-          y2={px(c.to.v)}
-        />
+        <line key={c.key} className={drawing.cable} {...lineEnds(c)} />
       ))}
       <circle className={drawing.hand} cx={px(scene.contact.u)} cy={px(scene.contact.v)} r={6} />
       {handles}

@@ -7,7 +7,7 @@ import { buildSetupMarks } from '@/drawing/setup-marks';
 import type { Ghost } from '@/drawing/setup-scene';
 import { backOnSheet } from '@/drawing/back-on-sheet';
 import { Silhouettes } from '@/drawing/silhouettes';
-import { px } from '@/drawing/svg-number';
+import { lineEnds, px } from '@/drawing/svg-number';
 import { holeText } from '@/messages/holes';
 import type { View, Window3 } from '@/drawing/view';
 import styles from '@/drawing/drawing.module.css';
@@ -48,14 +48,7 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
     () => (
       <>
         {figure.surfaces.map((s) => (
-          <line
-            key={s.key}
-            className={styles.surface}
-            x1={px(s.from.u)}
-            y1={px(s.from.v)}
-            x2={px(s.to.u)}
-            y2={px(s.to.v)}
-          />
+          <line key={s.key} className={styles.surface} {...lineEnds(s)} />
         ))}
         <Silhouettes shapes={figure.idle} />
         <Silhouettes shapes={figure.body} />
@@ -207,31 +200,11 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
             />
           </>
         )}
-        {marks.region && (
-          <line
-            className={styles.region}
-            x1={px(marks.region.from.u)}
-            y1={px(marks.region.from.v)}
-            x2={px(marks.region.to.u)}
-            y2={px(marks.region.to.v)}
-          />
-        )}
+        {marks.region && <line className={styles.region} {...lineEnds(marks.region)} />}
         {marks.rest && <path className={styles.rest} d={marks.rest} />}
-        <line
-          className={styles.cable}
-          x1={px(cable.from.u)}
-          y1={px(cable.from.v)}
-          x2={px(cable.to.u)}
-          y2={px(cable.to.v)}
-        />
+        <line className={styles.cable} {...lineEnds(cable)} />
         <line className={styles.through} x1={px(cable.to.u)} y1={px(cable.to.v)} x2={px(beyond.u)} y2={px(beyond.v)} />
-        <line
-          className={styles.lever}
-          x1={px(scene.lever.from.u)}
-          y1={px(scene.lever.from.v)}
-          x2={px(scene.lever.to.u)}
-          y2={px(scene.lever.to.v)}
-        />
+        <line className={styles.lever} {...lineEnds(scene.lever)} />
         <circle className={styles.joint} cx={px(cable.shoulder.u)} cy={px(cable.shoulder.v)} r={4} />
         <circle className={styles.hand} cx={px(cable.to.u)} cy={px(cable.to.v)} r={6} />
         {carriages.map(({ side, drag, at, label, testId }) => (

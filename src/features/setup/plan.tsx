@@ -7,7 +7,7 @@ import { toDeg, toRad } from '@/core/units/angle';
 import { buildSetupMarks } from '@/drawing/setup-marks';
 import type { Ghost } from '@/drawing/setup-scene';
 import { Silhouettes } from '@/drawing/silhouettes';
-import { px } from '@/drawing/svg-number';
+import { lineEnds, px } from '@/drawing/svg-number';
 import type { View, Window3 } from '@/drawing/view';
 import styles from '@/drawing/drawing.module.css';
 import type { Move } from './move-placement';
@@ -76,14 +76,7 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
       <>
         <circle className={styles.halo} cx={px(origin.u)} cy={px(origin.v)} r={48} />
         {figure.surfaces.map((s) => (
-          <line
-            key={s.key}
-            className={styles.surface}
-            x1={px(s.from.u)}
-            y1={px(s.from.v)}
-            x2={px(s.to.u)}
-            y2={px(s.to.v)}
-          />
+          <line key={s.key} className={styles.surface} {...lineEnds(s)} />
         ))}
         <Silhouettes shapes={figure.body.slice(0, 2)} ghost />
         <Silhouettes shapes={figure.idle} />
@@ -164,15 +157,7 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
           />
         )}
         <Silhouettes shapes={beside} ghost />
-        {scene.bar && (
-          <line
-            className={styles.heldBar}
-            x1={px(scene.bar.from.u)}
-            y1={px(scene.bar.from.v)}
-            x2={px(scene.bar.to.u)}
-            y2={px(scene.bar.to.v)}
-          />
-        )}
+        {scene.bar && <line className={styles.heldBar} {...lineEnds(scene.bar)} />}
         <path
           className={styles.ghostCable}
           d={scene.ghostCables.map((c) => `M${px(c.from.u)} ${px(c.from.v)}L${px(c.to.u)} ${px(c.to.v)}`).join('')}
@@ -204,19 +189,11 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
         </g>
       </Layer>
       <Layer view={view}>
-        {marks.region && (
-          <line
-            className={styles.region}
-            x1={px(marks.region.from.u)}
-            y1={px(marks.region.from.v)}
-            x2={px(marks.region.to.u)}
-            y2={px(marks.region.to.v)}
-          />
-        )}
+        {marks.region && <line className={styles.region} {...lineEnds(marks.region)} />}
         {marks.rest && <path className={styles.rest} d={marks.rest} />}
         {scene.cables.map((c) => (
           <g key={c.side}>
-            <line className={styles.cable} x1={px(c.from.u)} y1={px(c.from.v)} x2={px(c.to.u)} y2={px(c.to.v)} />
+            <line className={styles.cable} {...lineEnds(c)} />
             <circle className={styles.hand} cx={px(c.to.u)} cy={px(c.to.v)} r={6} />
           </g>
         ))}

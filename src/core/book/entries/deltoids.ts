@@ -1,4 +1,4 @@
-import { cable, dumbbell, entry, inFloor, inTrunk, pressing, LEVEL, LOW, type Entry, type Own } from './make';
+import { cable, dumbbell, entry, inFloor, inTrunk, pressing, LOW, type Entry, type Own } from './make';
 
 const rear = <const Id extends string>(own: Own<Id>): Entry<Id> =>
   entry({
@@ -38,8 +38,9 @@ export const DELTOIDS = [
     },
     hands: 'one',
     posture: { kind: 'staggered' },
-    path: inTrunk([85, 82, 92, 84], [-25, 70, 70, 86]),
-    load: cable('towards', ['d-handle', 'half-rope'], { from: LEVEL, line: 'forearm' }),
+    // From a little above the shoulder down to behind it: a lower path behind asks for a higher line in front.
+    path: inTrunk([85, 100, 92, 100], [-25, 70, 70, 86]),
+    load: cable('towards', ['d-handle', 'half-rope'], { line: 'forearm' }),
     standIns: ['dumbbell-row-wide-elbow'],
   }),
   rear({
@@ -99,7 +100,7 @@ export const DELTOIDS = [
     },
     hands: 'two',
     posture: { kind: 'staggered' },
-    path: inTrunk([112, 88, 116, 88], [50, 86, 54, 86], [-12, 82, -8, 82]),
+    path: inTrunk([112, 94, 116, 94], [50, 89, 54, 89], [-12, 82, -8, 82]),
     load: cable('towards', ['bare-end', 'd-handle']),
     reps: { min: 10, max: 15 },
     standIns: ['reverse-machine-fly'],

@@ -1,17 +1,4 @@
-import {
-  cable,
-  dumbbell,
-  bar,
-  entry,
-  inTrunk,
-  rowing,
-  HIGH,
-  LEVEL,
-  LOW,
-  REACHES_AHEAD,
-  type Entry,
-  type Own,
-} from './make';
+import { cable, dumbbell, bar, entry, inTrunk, rowing, REACHES_AHEAD, type Entry, type Own } from './make';
 
 /** A row for the lats: the elbow travels back and down along the side. */
 const latRow = <const Id extends string>(own: Own<Id>): Entry<Id> =>
@@ -231,7 +218,7 @@ export const ROWS = [
     posture: { kind: 'seated', on: 'low', backDeg: 90 },
     path: CLOSE,
     motion: REACHES_AHEAD,
-    load: cable('towards', ['d-handle'], { from: LEVEL, line: 'forearm' }),
+    load: cable('towards', ['d-handle'], { line: 'forearm' }),
     standIns: ['dumbbell-row-one-arm'],
   }),
   latRow({
@@ -246,7 +233,7 @@ export const ROWS = [
     hold: { start: 'wide', finish: 'wide', gives: 'upper' },
     posture: { kind: 'seated', on: 'low', backDeg: 90 },
     path: inTrunk([84, 78, 92, 84], [-70, 34, 88, 66]),
-    load: cable('towards', ['long-bar'], { shared: true, from: LEVEL, line: 'forearm' }),
+    load: cable('towards', ['long-bar'], { shared: true, line: 'forearm' }),
     place: 'early',
     standIns: ['chest-supported-row'],
   }),
@@ -262,7 +249,7 @@ export const ROWS = [
     hold: { start: 0.17, finish: 0.17, gives: 'fore' },
     posture: { kind: 'seated', on: 'low', backDeg: 90 },
     path: inTrunk([88, 80, 90, 84], [-78, 36, 88, 66]),
-    load: cable('towards', ['v-bar'], { shared: true, from: LEVEL, line: 'forearm' }),
+    load: cable('towards', ['v-bar'], { shared: true, line: 'forearm' }),
     secondary: ['lat-lower', 'deltoid-rear', 'biceps-long'],
     standIns: ['cable-row-level-wide-underhand', 'chest-supported-row'],
   }),
@@ -293,7 +280,7 @@ export const ROWS = [
     hold: { start: 0.1, finish: 0.6, gives: 'fore' },
     posture: { kind: 'hinged', trunkDeg: 30 },
     path: inTrunk([92, 100, 94, 104], [-32, 50, 70, 92]),
-    load: cable('towards', ['rope'], { shared: true, from: LOW, line: 'forearm' }),
+    load: cable('towards', ['rope'], { shared: true, line: 'forearm' }),
     secondary: ['lat-upper', 'deltoid-rear'],
     ruled: [{ setting: 'trunkDeg', wantDeg: 30 }],
     standIns: ['dumbbell-row-hinged'],
@@ -310,7 +297,7 @@ export const ROWS = [
     posture: { kind: 'hinged', trunkDeg: 30 },
     path: inTrunk([92, 100, 94, 104], [-70, 32, 80, 88]),
     motion: REACHES_AHEAD,
-    load: cable('towards', ['half-rope', 'rope'], { from: LOW, line: 'forearm' }),
+    load: cable('towards', ['half-rope', 'rope'], { line: 'forearm' }),
     ruled: [{ setting: 'trunkDeg', wantDeg: 30 }],
     standIns: ['cable-row-level-one-arm'],
   }),
@@ -333,7 +320,7 @@ export const ROWS = [
       },
       { at: 1, trunk: { leanDeg: 8, sideBendDeg: 4, turnDeg: -4 } },
     ],
-    load: cable('towards', ['d-handle'], { from: HIGH, line: 'forearm' }),
+    load: cable('towards', ['d-handle'], { line: 'forearm' }),
     secondary: ['lat-upper', 'biceps-long'],
     standIns: ['pulldown-one-arm-underhand'],
   }),

@@ -1,18 +1,5 @@
 import type { BookEntry } from '../book-entry';
-import {
-  cable,
-  dumbbell,
-  bar,
-  entry,
-  inFloor,
-  inTrunk,
-  HIGH,
-  LEVEL,
-  LOW,
-  type Entry,
-  type Named,
-  type Own,
-} from './make';
+import { cable, dumbbell, bar, entry, inFloor, inTrunk, LOW, type Entry, type Named, type Own } from './make';
 
 const curl = <const Id extends string>(own: Own<Id>): Entry<Id> =>
   entry({
@@ -27,20 +14,6 @@ const curl = <const Id extends string>(own: Own<Id>): Entry<Id> =>
     place: 'late',
     ...own,
   });
-const extend = <const Id extends string>(own: Own<Id>): Entry<Id> =>
-  entry({
-    group: 'triceps',
-    grips: ['neutral', 'pronated', 'supinated'],
-    target: 'triceps-lateral',
-    secondary: ['triceps-long', 'triceps-medial'],
-    action: 'elbow.extension',
-    tempo: '3-0-1-1',
-    reps: { min: 10, max: 15 },
-    restS: 75,
-    place: 'late',
-    ...own,
-  });
-
 /** Upper arm on a pad that slopes 50 degrees down: 40 degrees ahead of hanging. Stops short of straight. */
 const PREACHER = inFloor([90, 40, 90, 52], [90, 40, 90, 108], [90, 40, 90, 165]);
 /** Elbow under the shoulder, a little forward at the top; ends before the forearm is upright. */
@@ -317,127 +290,8 @@ export const BICEPS = [
     posture: { kind: 'standing' },
     path: inTrunk([-90, 25, -90, 18], [90, 5, 90, 78], [90, 28, 90, 158]),
     motion: [{ at: 0 }, { at: 1, yawDeg: -165 }],
-    load: cable('away', ['half-rope', 'bare-end'], { from: LEVEL }),
+    load: cable('away', ['half-rope', 'bare-end']),
     reps: { min: 10, max: 12 },
     standIns: ['straight-bar-cable-curl'],
-  }),
-];
-
-/** Elbow extensions. */
-export const TRICEPS = [
-  extend({
-    id: 'rope-pushdown',
-    text: {
-      name: 'Rope pushdown',
-      how: 'One small step back, elbows slightly ahead and fixed; hands part at the bottom.',
-      cue: 'Split the rope at your thighs',
-    },
-    grips: ['neutral'],
-    hands: 'two',
-    hold: { start: 0.15, finish: 0.5, gives: 'arm' },
-    posture: { kind: 'staggered' },
-    path: inFloor([90, 18, 92, 128], [90, 18, 90, 70], [80, 18, 76, 22]),
-    load: cable('towards', ['rope'], { shared: true, from: HIGH }),
-    standIns: ['v-bar-pushdown'],
-  }),
-  extend({
-    id: 'v-bar-pushdown',
-    text: {
-      name: 'V-bar pushdown',
-      how: 'Shoulders back, ribs down, no leaning over.',
-      cue: 'Pin your elbows and push the floor away',
-    },
-    grips: ['pronated'],
-    hands: 'two',
-    hold: { start: 0.17, finish: 0.17, gives: 'arm' },
-    posture: { kind: 'staggered' },
-    path: inFloor([90, 18, 92, 128], [90, 18, 90, 70], [90, 18, 90, 20]),
-    load: cable('towards', ['v-bar', 'straight-bar'], { shared: true, from: HIGH }),
-    standIns: ['rope-pushdown'],
-  }),
-  extend({
-    id: 'palm-up-pushdown',
-    text: {
-      name: 'Palm-up pushdown',
-      how: 'Palm up, wrist slightly bent at the squeeze.',
-      cue: 'Drag the handle down with your knuckles',
-    },
-    grips: ['supinated', 'pronated'],
-    hands: 'one',
-    posture: { kind: 'staggered' },
-    path: inFloor([90, 14, 92, 124], [90, 14, 90, 68], [90, 12, 90, 14]),
-    load: cable('towards', ['d-handle'], { from: HIGH }),
-    target: 'triceps-medial',
-    secondary: ['triceps-lateral'],
-    standIns: ['rope-pushdown'],
-  }),
-  extend({
-    id: 'overhead-rope-extension',
-    text: {
-      name: 'Overhead rope extension',
-      how: 'Facing away, elbows away from the sides.',
-      cue: 'Throw the rope ends forward and up',
-    },
-    grips: ['neutral'],
-    hands: 'two',
-    hold: { start: 0.15, finish: 0.3, gives: 'arm' },
-    posture: { kind: 'staggered' },
-    path: inTrunk([88, 160, -90, 82], [88, 160, -90, 136], [88, 160, 90, 164]),
-    load: cable('away', ['rope'], { shared: true }),
-    target: 'triceps-long',
-    secondary: ['triceps-lateral', 'triceps-medial'],
-    peakTarget: 'lengthened',
-    standIns: ['seated-overhead-dumbbell-extension'],
-  }),
-  extend({
-    id: 'seated-overhead-dumbbell-extension',
-    text: {
-      name: 'Seated overhead dumbbell extension',
-      how: 'Back supported, both hands under one head of the dumbbell.',
-      cue: 'Dip it behind your neck, then reach up',
-    },
-    startsWith: 'lowering',
-    hands: 'two',
-    hold: { start: 0.1, finish: 0.1, gives: 'arm' },
-    posture: { kind: 'seated', on: 'bench', backDeg: 85 },
-    path: inFloor([90, 172, -90, 58], [90, 172, -90, 118], [90, 172, 90, 177]),
-    load: dumbbell(0.5),
-    target: 'triceps-long',
-    secondary: ['triceps-lateral'],
-    peakTarget: 'lengthened',
-    ruled: [{ setting: 'notch', wantDeg: 85 }],
-    standIns: ['overhead-rope-extension'],
-  }),
-  extend({
-    id: 'lying-extension',
-    text: {
-      name: 'Lying extension',
-      how: 'Upper arms tipped slightly towards the head; lower beside the head, not over the face.',
-      cue: 'Lower beside your ears, elbows point up',
-    },
-    startsWith: 'lowering',
-    hands: 'two',
-    posture: { kind: 'lying', on: 'back', backDeg: 0 },
-    path: inFloor([-90, 165, -90, 60], [-90, 165, -90, 115], [-90, 165, -90, 162]),
-    load: dumbbell(),
-    target: 'triceps-long',
-    secondary: ['triceps-lateral'],
-    ruled: [{ setting: 'notch', wantDeg: 0 }],
-    standIns: ['seated-overhead-dumbbell-extension'],
-  }),
-  extend({
-    id: 'kickback',
-    text: {
-      name: 'Kickback',
-      how: 'Stand a little taller and squeeze back; nothing until the forearm passes upright.',
-      cue: 'Straighten all the way and hold it there',
-    },
-    hands: 'one',
-    posture: { kind: 'hand-on-bench' },
-    path: inFloor([-90, 88, 90, 48], [-90, 88, -90, 20], [-90, 88, -90, 87]),
-    load: dumbbell(),
-    peakTarget: 'contracted',
-    reps: { min: 12, max: 15 },
-    standIns: ['rope-pushdown'],
   }),
 ];
