@@ -32,9 +32,11 @@ describe('choosing from what is stored', () => {
       const columns = gymKit(db, gym.id).columns.map((k) => k.id);
       for (const region of REGIONS) {
         for (const c of choose(db, region, 'anselm', gym.id).filter((x) => x.objection === null)) {
-          expect(c.loadedShare).toBeGreaterThanOrEqual(0);
-          expect(c.loadedShare).toBeLessThanOrEqual(1);
-          expect(c.rangeDeg).toBeGreaterThan(0);
+          for (const share of [c.demand, c.covered, c.stretched, c.score]) {
+            expect(share).toBeGreaterThanOrEqual(0);
+            expect(share).toBeLessThanOrEqual(1);
+          }
+          if (c.direct) expect(c.score).toBeGreaterThan(0);
           if (c.entry.load.kind === 'cable') expect(columns).toContain(c.columnId);
           else expect(c.columnId).toBeNull();
         }

@@ -43,6 +43,7 @@ describe.each([1.5, 1.75, 1.98])('%d m', (h) => {
       expect(pose(10)[2] * signOf(side)).toBeGreaterThan(0.3);
       expect(a.metrics.loadedShare).toBeGreaterThanOrEqual(0.9);
       expect(a.metrics.peakAt).toBeLessThan(0.5);
+      expect(a.metrics.strongerHalf).toBe('first');
     },
   );
 

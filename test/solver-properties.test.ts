@@ -175,10 +175,16 @@ describe('the cost is what it says', () => {
       const e = ask({ ...base, movement, options: { peak } }).best!;
       const m = e.metrics;
       const { terms } = e.cost!;
-      const centre = { lengthened: 1 / 6, mid: 1 / 2, contracted: 5 / 6, even: 0 }[peak];
+      const made = {
+        lengthened: 30 * Math.abs(m.peakAt - 1 / 6),
+        mid: 30 * Math.abs(m.peakAt - 1 / 2),
+        contracted: 30 * Math.abs(m.peakAt - 5 / 6),
+        even: 25 * (1 - m.evenness),
+        matched: 25 * (1 - m.matched),
+      }[peak];
       expect(terms.offPlane).toBeCloseTo(m.offPlaneRmsDeg, 9);
       expect(terms.finishLine).toBeCloseTo(Math.abs(m.offPlaneFinishDeg) / 2, 9);
-      expect(terms.peak).toBeCloseTo(peak === 'even' ? 25 * (1 - m.evenness) : 30 * Math.abs(m.peakAt - centre), 9);
+      expect(terms.peak).toBeCloseTo(made, 9);
       expect(terms.restZone).toBeCloseTo(20 * m.restShare, 9);
       expect(terms.shortCable).toBeCloseTo(((0.02 / (m.minClearanceM! + 0.14 + 0.02)) * 180) / Math.PI, 9);
       expect([terms.squareness, terms.change]).toEqual([0, 0]);

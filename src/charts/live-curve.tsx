@@ -1,9 +1,9 @@
 import { REST_BELOW } from '@/core/mechanics/line-profile';
-import { CURVE_GRID, LABEL_AT, valueAt, type Curve } from './resistance-series';
+import { CURVE_GRID, LABEL_AT, valueAt, type Curve, type MainCurve } from './resistance-series';
 import styles from './live-curve.module.css';
 
 interface Props {
-  readonly main: Curve;
+  readonly main: MainCurve;
   /** Laid beside it, dashed. */
   readonly other: Curve | null;
   readonly peakAt: number;
@@ -22,8 +22,8 @@ export function LiveCurve({ main, other, peakAt, peakNm, rightAngleAt, span, wid
   const { left, right, top, bottom } = CURVE_GRID;
   const x = (share: number): number => round(left + share * (width - left - right));
   const y = (nm: number): number => round(top + ((span.max - nm) / (span.max - span.min)) * (height - top - bottom));
-  const line = ({ resistanceNm }: Curve): string =>
-    Array.from(resistanceNm, (nm, i) => `${i === 0 ? 'M' : 'L'}${x(i / (resistanceNm.length - 1))} ${y(nm)}`).join('');
+  const line = (nms: ArrayLike<number>): string =>
+    Array.from(nms, (nm, i) => `${i === 0 ? 'M' : 'L'}${x(i / (nms.length - 1))} ${y(nm)}`).join('');
   // Named on the side of the dashed line that the other one leaves free.
   const above = other !== null && valueAt(other, LABEL_AT) > valueAt(main, LABEL_AT);
   const floor = y(Math.min(0, span.min));
@@ -34,6 +34,9 @@ export function LiveCurve({ main, other, peakAt, peakNm, rightAngleAt, span, wid
         <pattern id="rest-hatch" width={8} height={8} patternUnits="userSpaceOnUse">
           <path className={styles.hatch} d="M-2 2l4 -4M0 8l8 -8M6 10l4 -4" />
         </pattern>
+        <clipPath id="curve-grid">
+          <rect x={left} y={top} width={width - left - right} height={height - top - bottom} />
+        </clipPath>
       </defs>
       <rect x={x(0)} y={rest} width={x(1) - x(0)} height={Math.max(0, floor - rest)} fill="url(#rest-hatch)" />
       {rightAngleAt !== null && (
@@ -41,7 +44,7 @@ export function LiveCurve({ main, other, peakAt, peakNm, rightAngleAt, span, wid
       )}
       {other && (
         <>
-          <path className={styles.other} d={line(other)} />
+          <path className={styles.other} d={line(other.resistanceNm)} />
           <text
             className={styles.otherName}
             x={x(LABEL_AT)}
@@ -53,7 +56,8 @@ export function LiveCurve({ main, other, peakAt, peakNm, rightAngleAt, span, wid
           </text>
         </>
       )}
-      <path className={styles.curve} d={line(main)} />
+      <path className={styles.curve} d={line(main.resistanceNm)} />
+      <path className={styles.strength} d={line(main.strengthNm)} clipPath="url(#curve-grid)" />
       <circle className={styles.peak} cx={x(peakAt)} cy={y(peakNm)} r={4.5} />
       <text
         className={styles.label}

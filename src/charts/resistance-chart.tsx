@@ -2,11 +2,11 @@
 import { useEffect, useRef } from 'react';
 import { useComputedColorScheme } from '@mantine/core';
 import { echarts } from './echarts-core';
-import { buildResistanceOption, type ChartInk, type Curve, type MomentSpan } from './resistance-series';
+import { buildResistanceOption, type ChartInk, type Curve, type MainCurve, type MomentSpan } from './resistance-series';
 
 interface Props {
   /** Null: axes and the other curve only, with `span` as the moment axis. */
-  readonly main: Curve | null;
+  readonly main: MainCurve | null;
   readonly span?: MomentSpan | null;
   readonly other: Curve | null;
   readonly peakAt: number;

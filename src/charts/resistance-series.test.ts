@@ -6,8 +6,9 @@ const curve = (f: (s: number) => number) => ({
   name: 'now',
   resistanceNm: Float64Array.from({ length: 41 }, (_, i) => f(i / 40)),
 });
+const main = (f: (s: number) => number) => ({ ...curve(f), strengthNm: Float64Array.from({ length: 41 }, () => 90) });
 const base: ResistanceInput = {
-  main: curve((s) => 80 - 40 * s),
+  main: main((s) => 80 - 40 * s),
   other: null,
   peakAt: 0,
   peakNm: 80,
@@ -37,6 +38,13 @@ describe('resistance over the rep', () => {
     expect(main!.markPoint.data[0]!.coord).toEqual([0, 80]);
     expect(main!.markPoint.label.formatter).toBe('peak 80 Nm');
   });
+  it('lays the strength over it, thin, from end to end', () => {
+    const [, strength] = build({}).series;
+    expect([strength!.data[0], strength!.data[40]]).toEqual([
+      [0, 90],
+      [1, 90],
+    ]);
+  });
   it('holds its axis for a curve that is drawn over it', () => {
     const held = build({ main: null, span: { min: -25, max: 100, step: 25 }, other: curve((s) => 200 * s) });
     expect(held.yAxis).toMatchObject({ min: -25, max: 100, interval: 25 });
@@ -46,7 +54,7 @@ describe('resistance over the rep', () => {
     expect(build({}).series[0]!.markArea!.data[0]![1]).toEqual({ yAxis: 20 });
   });
   it('goes below nothing where the weight helps', () => {
-    const { yAxis, series } = build({ main: curve((s) => -30 + 110 * s) });
+    const { yAxis, series } = build({ main: main((s) => -30 + 110 * s) });
     expect(yAxis.min).toBe(-50);
     expect(series[0]!.markArea!.data[0]![0]).toEqual({ yAxis: 'min' });
   });
@@ -55,11 +63,11 @@ describe('resistance over the rep', () => {
     [112, 150, 25],
     [150, 200, 50],
   ])('a peak of %d Nm fits under %d in steps of %d', (peakNm, max, interval) => {
-    expect(build({ main: curve(() => peakNm), peakNm }).yAxis).toMatchObject({ max, interval });
+    expect(build({ main: main(() => peakNm), peakNm }).yAxis).toMatchObject({ max, interval });
   });
   it('draws the other set-up dashed and behind, on the same axes', () => {
     const { series, yAxis } = build({ other: { ...curve(() => 120), name: 'solved: hole 17' } });
-    expect(series).toHaveLength(2);
+    expect(series).toHaveLength(3);
     expect(series[0]!.lineStyle.type).toBe('dashed');
     expect(series[0]!.markPoint.label.formatter).toBe('solved: hole 17');
     expect(yAxis.max).toBeGreaterThan(120);

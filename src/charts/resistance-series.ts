@@ -17,6 +17,11 @@ export interface Curve {
   readonly resistanceNm: ArrayLike<number>;
 }
 
+/** A curve with the strength over the same range, as it is when full reps fail; newton metres. */
+export interface MainCurve extends Curve {
+  readonly strengthNm: ArrayLike<number>;
+}
+
 /** Ends and steps of the moment axis, newton metres. */
 export interface MomentSpan {
   readonly min: number;
@@ -26,7 +31,7 @@ export interface MomentSpan {
 
 export interface ResistanceInput {
   /** Null: only the axes and what lies beside it; it is drawn over them as it moves. */
-  readonly main: Curve | null;
+  readonly main: MainCurve | null;
   /** Ends of the moment axis where they are held; null: around the curves. */
   readonly span: MomentSpan | null;
   /** Shown dashed: the solved set-up while something is moved, or the last used one. */
@@ -42,8 +47,9 @@ export interface ResistanceInput {
 /** Space around the curve, pixels; the arm strip below uses the same left and right. */
 export const CURVE_GRID = { left: 58, right: 14, top: 22, bottom: 24 } as const;
 
-const points = (c: Curve): [number, number][] =>
-  Array.from({ length: c.resistanceNm.length }, (_, i) => [i / (c.resistanceNm.length - 1), c.resistanceNm[i]!]);
+const pairs = (values: ArrayLike<number>): [number, number][] =>
+  Array.from({ length: values.length }, (_, i) => [i / (values.length - 1), values[i]!]);
+const points = (c: Curve): [number, number][] => pairs(c.resistanceNm);
 
 /** Where along the range a dashed curve is named, and its height there. */
 export const LABEL_AT = 0.7;
@@ -171,6 +177,19 @@ function mainSeries(r: ResistanceInput, main: Curve, min: number) {
   };
 }
 
+/** The strength, thin and over the resistance but where it fails; what is off the axis is cut. */
+function strengthSeries(r: ResistanceInput, { strengthNm }: MainCurve) {
+  return {
+    type: 'line' as const,
+    name: WORDS.strength,
+    data: pairs(strengthNm),
+    showSymbol: false,
+    silent: true,
+    clip: true,
+    lineStyle: { color: r.ink.ink, width: 1 },
+  };
+}
+
 /** ECharts option of the resistance over the rep, with the rest zone hatched and the peak named. */
 export function buildResistanceOption(r: ResistanceInput): ECOption {
   const span = r.span ?? momentSpan(r.main, r.other, r.peakNm);
@@ -180,7 +199,7 @@ export function buildResistanceOption(r: ResistanceInput): ECOption {
     ...axes(r, span),
     series: [
       ...(r.other ? [besideSeries(r, r.other)] : []),
-      ...(r.main === null ? [] : [mainSeries(r, r.main, span.min)]),
+      ...(r.main === null ? [] : [mainSeries(r, r.main, span.min), strengthSeries(r, r.main)]),
     ],
   };
 }

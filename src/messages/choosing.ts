@@ -1,6 +1,7 @@
 import type { Choice, Objection } from '@/core/book/choose';
 import { missingName } from './kit';
 import { NOTE_TEXT } from './notes';
+import { percent } from './numbers';
 
 const BLOCKED_TEXT: Readonly<Record<Extract<Objection, { kind: 'solver' }>['reason'], string>> = {
   range: 'too little of its range is left to this client',
@@ -22,10 +23,16 @@ export function objectionText(o: Objection): string {
   }
 }
 
-/** The one reason for which a movement stands where it does. */
-export const choiceText = (c: Pick<Choice, 'loadedShare' | 'rangeDeg' | 'direct'>): string =>
-  `loaded over ${Math.round(c.loadedShare * 100)} % ` +
-  `of ${Math.round(c.rangeDeg)}°${c.direct ? '' : ', beside its own target'}`;
+/** The two figures that place a movement, and which of them does. */
+export function choiceText(c: Pick<Choice, 'demand' | 'covered' | 'stretched' | 'by' | 'direct'>): string {
+  const beside = c.direct ? '' : ', beside its own target';
+  if (c.covered === 0) return `not worked out for it${beside}`;
+  const demand = `works at ${percent(c.demand)} of its hardest`;
+  const range = `through ${percent(c.covered)} of its length`;
+  const stretch = `${percent(c.stretched)} of that in the stretch`;
+  const [first, then] = c.by === 'demand' ? [demand, `${range} (${stretch})`] : [`${range} (${stretch})`, demand];
+  return `${first}; ${then}${beside}`;
+}
 
 /** An empty list: nothing in the book, or nothing of the kind that was asked for. */
 export const nothingText = (inBook: number): string =>

@@ -58,6 +58,7 @@ export const COMPENSATING_MUSCLE_NAME: Readonly<Record<CompensatingMuscle, strin
 
 export const PEAK_NAME: Readonly<Record<PeakTarget, string>> = {
   even: 'even all through',
+  matched: 'matched to strength',
   lengthened: 'in the stretch',
   mid: 'in the middle',
   contracted: 'at the finish',

@@ -5,6 +5,7 @@ import type { MeasureName } from '@/core/body/segment-ratios';
 import type { ChainPath, SweepSense } from '@/core/movement/chain-path';
 import type { RangeEnd } from '@/core/movement/limb-path';
 import { STEP_M, type PickUp, type Reason } from '@/core/setup/reasons';
+import type { StrengthSource } from '@/core/mechanics/strength';
 import { COMPENSATING_MUSCLE_NAME, REGION_NAME } from './movements';
 import { whereInRange } from './where-in-range';
 import { MEASURE_LABEL } from './measures';
@@ -15,6 +16,8 @@ export interface Verdict {
   readonly code: Reason['code'];
   readonly figure: string;
   readonly text: string;
+  /** Rests on what is known of people, not of this client. */
+  readonly estimated: boolean;
 }
 
 const deg = (d: number): string => `${Math.abs(d) < 10 ? Math.abs(d).toFixed(1) : Math.abs(d).toFixed(0)}°`;
@@ -43,7 +46,10 @@ const RANGE_END_TEXT: Readonly<Record<RangeEnd, string>> = {
 const LINED_UP = 'Cable, hand and shoulder line up at the finish. ';
 
 type ReasonOf<K extends Reason['code']> = Extract<Reason, { code: K }>;
-type Said = Omit<Verdict, 'code'>;
+type Said = Pick<Verdict, 'figure' | 'text'>;
+
+/** Verdicts that rest on approximate lines and gathered strengths. */
+const ESTIMATED: ReadonlySet<Reason['code']> = new Set(['region', 'demand', 'girdle']);
 
 function lineText(r: ReasonOf<'line'>): string {
   if (r.pickedUpBy)
@@ -65,6 +71,28 @@ function peakText(r: ReasonOf<'peak'>): string {
     r.stepForwardAt === null ? '' : ` ${cmText(STEP_M)} further from the column: ${percent(r.stepForwardAt)}.`;
   return `of the way: hardest ${whereInRange(r.at)}, ${Math.round(r.momentNm)} Nm.${forward}`;
 }
+
+/** What is known of the strength over the range of an action. */
+const STRENGTH_TEXT: Readonly<Record<StrengthSource, string>> = {
+  'anderson-2007': 'moments of young adults over the joint’s range (Anderson and others 2007)',
+  'kulig-1984': 'gathered measurements of the elbow (Kulig and others 1984)',
+  'williams-1959': 'measured shapes of the shoulder (Williams and Stutzman 1959)',
+  flat: '',
+};
+
+function demandText(r: ReasonOf<'demand'>): string {
+  if (r.source === 'flat')
+    return 'of the way is where full reps fail; the back’s strength over this range is not known and counts as even.';
+  const half = r.strongerHalf === 'first' ? 'from the stretch' : 'to the finish';
+  return (
+    `of the way is where full reps fail: hardest there for the strength there. The half ${half} is the stronger one, ` +
+    `for half reps after that. An estimate from ${STRENGTH_TEXT[r.source]}; people differ by ${percent(r.spread)}.`
+  );
+}
+
+const girdleText = (r: ReasonOf<'girdle'>): string =>
+  `of the pull on the shoulder draws the blade the way that the ${REGION_NAME[r.region]} holds, about ` +
+  `${Math.round(r.meanN / 10) * 10} N. The rest others hold.`;
 
 function sayRest(r: ReasonOf<'rest-zone'>): Said {
   const end = `the finish keeps ${percent(Math.max(0, r.finishShare))} of the peak.`;
@@ -102,6 +130,8 @@ function say(r: Reason): Said {
       return { figure: deg(r.rmsDeg), text: lineText(r) };
     case 'peak':
       return { figure: percent(r.at), text: peakText(r) };
+    case 'demand':
+      return { figure: percent(r.at), text: demandText(r) };
     case 'rest-zone':
       return sayRest(r);
     case 'clearance':
@@ -110,6 +140,8 @@ function say(r: Reason): Said {
       return { figure: cmText(Math.abs(r.marginM)), text: standingText(r) };
     case 'off-axis':
       return { figure: percent(r.share), text: offAxisText(r) };
+    case 'girdle':
+      return { figure: percent(r.share), text: girdleText(r) };
     case 'region': {
       const text = `between the sweep and the ${REGION_NAME[r.region]}’s own line, which is approximate.`;
       return { figure: deg(r.deg), text };
@@ -133,7 +165,11 @@ function standingText({ marginM, mostKg, leanDeg }: Extract<Reason, { code: 'sta
 }
 
 /** Text of a reason. */
-export const toVerdict = (reason: Reason): Verdict => ({ code: reason.code, ...say(reason) });
+export const toVerdict = (reason: Reason): Verdict => ({
+  code: reason.code,
+  estimated: ESTIMATED.has(reason.code),
+  ...say(reason),
+});
 
 /** Where a limited load comes on. */
 export const ON_PART: Readonly<Record<LoadedPart, string>> = {

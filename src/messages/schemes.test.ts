@@ -11,7 +11,7 @@ const input: SchemeInput = {
   twentyG: 17_500,
   stances: [-0.19, 0.3],
   stepIns: [0.8, 0.6],
-  peakAt: 0.7,
+  strongerHalf: 'first',
 };
 
 describe('what changes with a part is said first', () => {
@@ -21,6 +21,8 @@ describe('what changes with a part is said first', () => {
     ['stance-drops', 'mark 30 cm', '8 at 3-1-2-1'],
     ['step-in-drops', 'mark 60 cm', '7 at 3-1-2-1'],
     ['rest-pause', 'rest 15 s', '4 at 3-1-2-1'],
+    ['middle-drops', '22.5 kg', '15 at 3-1-2-1, the middle 80 %'],
+    ['double-failure', 'the half from the stretch', '6 at 3-1-2-1, the half from the stretch'],
     ['partials', 'the half from the stretch', '6 at 1-0-1-0, the half from the stretch'],
   ])('%s: %s', (scheme, change, text) => {
     const [first, second] = buildParts(scheme, input);
@@ -31,7 +33,13 @@ describe('what changes with a part is said first', () => {
     const [behind] = buildParts('stance-drops', input);
     expect(partChange(behind!, { ...behind!, standX: 0.3 }, 'kg')).toBe('mark 19 cm behind');
     expect(partText(buildParts('weight-drops', input)[2]!)).toBe('15 at 1-0-1-0, the middle 80 %');
-    expect(partText(buildParts('partials', { ...input, peakAt: 0.2 })[1]!)).toContain('the half to the finish');
+    expect(partText(buildParts('partials', { ...input, strongerHalf: 'second' })[1]!)).toContain(
+      'the half to the finish',
+    );
+  });
+  it('the weaker half is done with help', () => {
+    const last = buildParts('double-failure', input)[2]!;
+    expect(partText(last)).toBe('4 at 3-1-2-1, the half to the finish, with help');
   });
   it('loads as stamped, tempos in words', () => {
     expect(partChange({ ...buildParts('straight', input)[0]!, loadG: 40_823 }, null, 'lb')).toBe('90 lb');

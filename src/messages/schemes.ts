@@ -8,10 +8,12 @@ export const SCHEME_TEXT: Readonly<Record<Scheme, string>> = {
   straight: 'straight reps',
   'slow-then-normal': 'slow, then normal',
   'weight-drops': 'lighter twice',
+  'middle-drops': 'lighter twice, in the middle',
   'stance-drops': 'from mark to mark',
   'step-in-drops': 'a step in, twice',
   'rest-pause': 'short rests between',
   partials: 'then half reps',
+  'double-failure': 'to failure twice, then helped',
 };
 
 /** The four numbers of a tempo as written. */
@@ -33,7 +35,7 @@ export function partChange(p: SchemePart, before: SchemePart | null, unit: LoadU
   if (!before || p.loadG !== before.loadG) return loadText(p.loadG, unit);
   if (p.standX !== null && p.standX !== before.standX) return markText(p.standX);
   if (p.restS > 0) return `rest ${p.restS} s`;
-  return p.to - p.from < 1 ? rangeText(p) : `at ${tempoNumbers(p.tempo)}`;
+  return p.to - p.from < 1 ? partOfRange(p) : `at ${tempoNumbers(p.tempo)}`;
 }
 
 function rangeText(p: SchemePart): string {
@@ -41,10 +43,14 @@ function rangeText(p: SchemePart): string {
   return p.to === 1 ? 'the half to the finish' : `the middle ${Math.round((p.to - p.from) * 100)} %`;
 }
 
+const partOfRange = (p: SchemePart): string => `${rangeText(p)}${p.helped ? ', with help' : ''}`;
+
 export const partText = (p: SchemePart): string =>
-  [`${p.reps} at ${tempoNumbers(p.tempo)}`, ...(p.to - p.from < 1 ? [rangeText(p)] : []), ...tempoExtras(p.tempo)].join(
-    ', ',
-  );
+  [
+    `${p.reps} at ${tempoNumbers(p.tempo)}`,
+    ...(p.to - p.from < 1 ? [partOfRange(p)] : []),
+    ...tempoExtras(p.tempo),
+  ].join(', ');
 
 const MARK_AT: Readonly<Record<DropThird, string>> = { contracted: 'finish', mid: 'middle', lengthened: 'stretch' };
 const floorMarkText = (m: number): string => `${Math.abs(Math.round(m * 100))}${m < -0.005 ? ' behind' : ''}`;

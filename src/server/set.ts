@@ -26,7 +26,7 @@ import { findSettings, settingViews, type FoundSettings } from './settings';
 import type { UseCase } from './use-case';
 
 const NO_DROPS: DropMarks = { stances: [], stepIns: [], says: [] };
-const NO_REP: RepView = { stackTravelM: null, peakAt: 0.5, loaded: null, jointDegs: null };
+const NO_REP: RepView = { stackTravelM: null, strongerHalf: 'first', loaded: null, jointDegs: null };
 /** How far a step in goes, metres (our judgement: a short step). */
 const STEP_IN_M = 0.2;
 /** Steps that are worth a drop. */
@@ -57,7 +57,12 @@ function repOf(posed: PosedQuestion, at: Placement | null, pulleyRatio: number):
   const jointDegs = path.proximal.map((_, i) => jointDegAt(path, target.joint, i));
   if (limb.profile) {
     const { metrics, samples } = limb.profile;
-    const rep = { stackTravelM: null, peakAt: metrics.peakAt, loaded: loadedOf(metrics, samples), jointDegs };
+    const rep = {
+      stackTravelM: null,
+      strongerHalf: metrics.strongerHalf,
+      loaded: loadedOf(metrics, samples),
+      jointDegs,
+    };
     return { rep, drops: NO_DROPS };
   }
   if (!posed.search || !at) return { rep: { ...NO_REP, jointDegs }, drops: NO_DROPS };
@@ -65,7 +70,7 @@ function repOf(posed: PosedQuestion, at: Placement | null, pulleyRatio: number):
   return {
     rep: {
       stackTravelM: (metrics.maxTravelM - metrics.minClearanceM) / pulleyRatio,
-      peakAt: metrics.peakAt,
+      strongerHalf: metrics.strongerHalf,
       loaded: loadedOf(metrics, bySide[worse]!.samples),
       jointDegs,
     },

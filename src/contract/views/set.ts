@@ -36,8 +36,8 @@ export interface DropMarks {
 export interface RepView {
   /** How far the stack goes over the range, metres; null where there is no stack or the set-up is blocked. */
   readonly stackTravelM: number | null;
-  /** Where the rep is hardest, share of the range; half way where nothing is known. */
-  readonly peakAt: number;
+  /** The half that is left when full reps fail; the first where nothing is known. */
+  readonly strongerHalf: 'first' | 'second';
   /** Whether the resistance counts; null when the set-up is blocked. */
   readonly loaded: readonly boolean[] | null;
   /** Angle of the target joint, degrees; null when the set-up is blocked. */

@@ -237,7 +237,7 @@ export function buildSearch(q: Omit<PosedQuestion, 'search'>): PlaceSearch {
   const posed = sides.map((side) => limbs[side]!.posed);
   const tensionN = (question.loadKg * GRAVITY_MS2) / column.pulleyRatio / (load.shared ? 2 : 1);
   const pulls = load.line === null ? null : sides.map((side) => lineTracks(entry, body, side, range, kit, tensionN));
-  const tracks = posed.map((p) => buildLimbTrack(body, p.path, p.target, load.shared ? 'middle' : 'hand'));
+  const tracks = posed.map((p) => buildLimbTrack(body, p.path, p.target));
   const thin = tracks.map((t) => thinTrack(t, THIN));
   const pulley = (at: Carriages, side: Side): Vec3 =>
     pulleyAt(column, holeOf(at, side), pulleySide(entry, load, column, side));

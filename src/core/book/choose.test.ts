@@ -38,7 +38,11 @@ describe('choosing by region', () => {
       const list = chooseMovements(region, ALL);
       expect(list.filter((c) => c.objection)).toEqual([]);
       expect(list[0]!.direct).toBe(true);
-      expect(list.map((c) => c.score)).toEqual(list.map((c) => c.score).toSorted((a, b) => b - a));
+      for (const direct of [true, false]) {
+        const scores = list.filter((c) => c.direct === direct).map((c) => c.score);
+        expect(scores).toEqual(scores.toSorted((a, b) => b - a));
+      }
+      expect(list.findIndex((c) => !c.direct)).not.toBe(0);
     },
   );
   it('every region of the trade is served by something', () => {

@@ -7,9 +7,9 @@ import type { MachineKind } from '@/core/kit/machine';
 import { BOOK } from './book';
 import { sidesOf, type BookEntry } from './book-entry';
 import { takesBand } from './book-entry';
-import { rangeDegOf } from './range-deg';
-import { answerQuestion, posedOf, type NoAnswer } from './answer-question';
+import { answerQuestion, posedOf, type GoodAnswer, type NoAnswer } from './answer-question';
 import { askQuestion, type Question } from './question';
+import { regionWork } from './region-work';
 
 /** What a gym has in working order. */
 export interface GymKit {
@@ -44,9 +44,18 @@ export interface Choice {
   readonly objection: Objection | null;
   /** Column of the gym that serves it; null where none is needed. */
   readonly columnId: string | null;
-  readonly loadedShare: number;
-  /** How far the target joint turns over the working range, degrees. */
-  readonly rangeDeg: number;
+  /**
+   * Mean demand on the region over the rep, share of its own peak; of a region that works beside the target, share of
+   * the
+   * target's peak where that is more.
+   */
+  readonly demand: number;
+  /** Part of the region's range that the movement takes it through, and what of that is in its long half. */
+  readonly covered: number;
+  readonly stretched: number;
+  /** Which of demand and range sets the movement apart from the others of the list. */
+  readonly by: 'demand' | 'range';
+  /** Demand times range. */
   readonly score: number;
   /** Movements of the book that stand in, where this one cannot be done. */
   readonly standIns: readonly string[];
@@ -89,15 +98,44 @@ function noteAgainst(e: BookEntry, notes: readonly ClientNote[]): ClientNote | n
   return null;
 }
 
-/** A range this wide counts in full: about what the widest movements of the book turn. */
-const WIDE_RANGE_DEG = 140;
-const LOADED_WEIGHT = 0.6;
-/** Working beside the target counts for this much of a direct movement. */
-const INDIRECT = 0.5;
+const mean = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length;
+
+/** How a movement serves a region. */
+type Work = Pick<Choice, 'demand' | 'covered' | 'stretched' | 'by' | 'score'>;
+
+/** What is known of a region's work in a movement that has not been answered, or whose load does not reach it. */
+const NO_WORK: Work = { demand: 0, covered: 0, stretched: 0, by: 'range', score: 0 };
+
+/**
+ * Mean demand on a region times the part of its range that is covered. The load of a set is chosen by what works
+ * hardest: a region that works beside the target is held against the target's peak.
+ */
+function workOf(region: Region, answer: GoodAnswer, input: ChooseInput): Work {
+  const { path } = posedOf(answer);
+  const { target } = answer.from.entry;
+  const load = answer.samples.load;
+  const own = regionWork(region, input.body, path, load);
+  if (!own) return NO_WORK;
+  const first = region === target ? own : regionWork(target, input.body, path, load);
+  const peak = Math.max(...own.demand, ...(first?.demand ?? []));
+  const demand = peak > 0 ? Math.min(1, mean(own.demand) / peak) : 0;
+  const { covered, stretched } = own;
+  return { demand, covered, stretched, by: 'range', score: demand * covered };
+}
+
+/** Which of demand and range sets each usable movement apart from the mean of them all. */
+function told(choices: readonly Choice[]): Choice[] {
+  const usable = choices.filter((c) => !c.objection && c.score > 0);
+  const [demand, covered] = [mean(usable.map((c) => c.demand)), mean(usable.map((c) => c.covered))];
+  const apart = (value: number, usual: number): number => Math.abs(Math.log(value / usual));
+  return choices.map((c) =>
+    c.score > 0 && apart(c.demand, demand) > apart(c.covered, covered) ? { ...c, by: 'demand' } : c,
+  );
+}
 
 function judge(entry: BookEntry, region: Region, input: ChooseInput): Choice {
   const direct = entry.target === region;
-  const base = { entry, direct, columnId: null, loadedShare: 0, rangeDeg: 0, score: 0, standIns: entry.standIns };
+  const base = { entry, direct, columnId: null, ...NO_WORK, standIns: entry.standIns };
   const has = new Set<string>([...input.gym.kinds, ...input.gym.machines]);
   const missing = needsOf(entry).find((n) => !has.has(n));
   if (missing) return { ...base, objection: { kind: 'kit', missing } };
@@ -119,20 +157,15 @@ function judge(entry: BookEntry, region: Region, input: ChooseInput): Choice {
       refusal ??= answer;
       continue;
     }
-    const { path, target } = posedOf(answer);
-    const rangeDeg = rangeDegOf(path, target.joint);
-    const { loadedShare } = answer.metrics;
-    const score =
-      (LOADED_WEIGHT * loadedShare + (1 - LOADED_WEIGHT) * Math.min(1, rangeDeg / WIDE_RANGE_DEG)) *
-      (direct ? 1 : INDIRECT);
-    return { ...base, objection: null, columnId: c?.id ?? null, loadedShare, rangeDeg, score };
+    return { ...base, ...workOf(region, answer, input), objection: null, columnId: c?.id ?? null };
   }
   return { ...base, objection: { kind: 'solver', reason: refusal?.reason ?? 'no-column' } };
 }
 
 /**
- * Movements that load a region, best first by how much of how wide a range is loaded; those that the kit, the client's
- * range or a note do not allow come last, with why. `onOne` is told after each, for progress.
+ * Movements that load a region: those made for it before those that work it beside their own target, each best first
+ * by how hard they make it work over how much of its range; those that the kit, the client's range or a note do not
+ * allow come last, with why. `onOne` is told after each, for progress.
  */
 export function chooseMovements(
   region: Region,
@@ -140,11 +173,11 @@ export function chooseMovements(
   onOne: (done: number, of: number) => void = () => {},
 ): Choice[] {
   const fitting = BOOK.filter((e) => e.group !== 'before' && (e.target === region || e.secondary.includes(region)));
-  return fitting
-    .map((e, i) => {
-      const choice = judge(e, region, input);
-      onOne(i + 1, fitting.length);
-      return choice;
-    })
-    .sort((a, b) => b.score - a.score || Number(b.direct) - Number(a.direct));
+  const choices = fitting.map((e, i) => {
+    const choice = judge(e, region, input);
+    onOne(i + 1, fitting.length);
+    return choice;
+  });
+  const order = (c: Choice): number => (c.objection ? 2 : c.direct ? 0 : 1);
+  return told(choices).sort((a, b) => order(a) - order(b) || b.score - a.score);
 }

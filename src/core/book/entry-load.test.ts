@@ -131,6 +131,39 @@ describe.each([1.5, 1.75, 2])('every movement is a thing a body can do, %d m', (
   );
 });
 
+describe('a band round the soles', () => {
+  const at = (h: number, kit: StationKit) => {
+    const a = answerOf(findEntry('band-row')!, { body: bodyOf(h), side: 'both', kit });
+    if (!a.ok) throw new Error(a.reason);
+    const { path, anchor } = a.posed;
+    const { forceN } = a.samples.load;
+    return path.contact.map((c, i) => ({
+      longM: length(subtract(c, anchor!)),
+      pullN: length([forceN[3 * i]!, forceN[3 * i + 1]!, forceN[3 * i + 2]!]),
+    }));
+  };
+  const spring = (restM: number): StationKit => ({
+    ...USUAL_KIT,
+    band: {
+      restM,
+      table: [
+        { x: 0, y: 0 },
+        { x: 2, y: 400 },
+      ],
+    },
+  });
+  it('an end of half a metre pulls by twice its own stretch', () => {
+    for (const { longM, pullN } of at(2, spring(0.9)))
+      expect(pullN).toBeCloseTo(200 * 2 * Math.max(0, longM - 0.45), 6);
+  });
+  it('is held shorter by a shorter client, so that it pulls from the start', () => {
+    const [first, ...rest] = at(1.5, spring(1.2));
+    // One twentieth longer than at rest: a twentieth of 1.2 m of band.
+    expect(first!.pullN).toBeCloseTo(200 * 1.2 * 0.05, 6);
+    for (const { longM, pullN } of rest) expect(pullN).toBeCloseTo(200 * 1.2 * (longM / (first!.longM / 1.05) - 1), 6);
+  });
+});
+
 describe('a band from the bar to the foot', () => {
   const entry = findEntry('pull-up-band-assisted')!;
   const curve = (kit: StationKit) => {

@@ -1,7 +1,7 @@
 import { otherSide } from '@/core/body/side';
 import type { Body } from '@/core/body/body-model';
 import { centreOfMass, shareOnHands } from '@/core/body/centre-of-mass';
-import { dot, mirrorZ, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { dot, length, mirrorZ, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import type { Band } from '@/core/kit/band';
 import type { Machine, MachineKind } from '@/core/kit/machine';
 import { readTable } from '@/core/kit/force-table';
@@ -135,11 +135,21 @@ const USUAL_BAND: Band = {
   ],
 };
 
-/** A band round both soles with an end in each hand: along itself, by its own table. */
-function feetBand({ anchor }: PosedEntry, kit: StationKit): Load {
+/** A band that is held so that it pulls where the rep begins is this much longer there than at rest (our judgement). */
+const TAUT = 1.05;
+
+/**
+ * A band round both soles with an end in each hand. Half of it lies on each side, so that it stretches by twice what an
+ * end does; and it is held as short as it has to be to pull from the start on: a band of the same stuff and k times the
+ * length pulls at k times the stretch.
+ */
+function feetBand({ anchor, path }: PosedEntry, kit: StationKit): Load {
   if (!anchor) throw new Error('feetBand: a band runs from the soles');
+  const half = kit.band ? 0.5 : 1;
   const { restM, table } = kit.band ?? USUAL_BAND;
-  return { kind: 'band', anchor, restM, table };
+  const startM = length(subtract(path.contact[0]!, anchor));
+  const k = half * Math.min(1, startM / TAUT / (half * restM));
+  return { kind: 'band', anchor, restM: k * restM, table: table.map(({ x, y }) => ({ x: k * x, y })) };
 }
 
 /**

@@ -15,7 +15,7 @@ import {
 } from '@/core/movement/chain-path';
 import { along as pointAlong, between, length, mirrorZ, subtract, type Vec3 } from '@/core/geometry/vector';
 import { onFloor, onGuide, onPivot, onPlate, onStraps, underBar, type BodyShift } from '@/core/movement/close-chain';
-import { towards } from '@/core/movement/joint-action';
+import { jointDegAt, jointOf, towards } from '@/core/movement/joint-action';
 import { bodyPoseAt, poseKeyframes, shiftPose } from '@/core/movement/keyframes';
 import { poseSweep, type RangeEnd } from '@/core/movement/limb-path';
 import type { SweepChoice } from '@/core/movement/sweep-path';
@@ -27,7 +27,7 @@ import { handWidths } from './hand-width';
 import { gripReachM, landminePivot } from './landmine';
 import { guideEnd, isGuided, platePlace, pressStart } from './machine-chain';
 import { fromPins } from './pins';
-import { poseOnLine, type Pull } from './pose-on-line';
+import { lineOf, poseOnLine, type Pull } from './pose-on-line';
 import { toPosture } from './posture-rule';
 import type { StationKit } from './station-kit';
 import { startOnStraps, strapsOf } from './straps';
@@ -54,6 +54,25 @@ export type PoseKit = Pick<StationKit, 'surfaces' | 'landmine' | 'straps' | 'pre
 
 /** Both hands on one thing that nothing pulls apart: each on a cable of its own is drawn out to its side. */
 const movesAsOne = ({ hold, load }: BookEntry): boolean => hold !== null && (load.kind !== 'cable' || load.shared);
+
+/** What takes a push to the side from the hands: one thing in both of them, a guide, the floor, a bar overhead. */
+function handsOn(entry: BookEntry): Pick<ChainPath, 'hands'> {
+  const { load } = entry;
+  if (load.kind === 'cable') return load.shared ? { hands: 'line' } : {};
+  const still = load.kind === 'body' && load.on !== 'straps';
+  const guided = load.kind === 'machine' && isGuided(load.machine);
+  return movesAsOne(entry) || still || guided ? { hands: 'steel' } : {};
+}
+
+/** An elbow that bends or straightens by more than this works together with the shoulder, degrees (our judgement). */
+const ELBOW_JOINS_DEG = 25;
+/** Whether a movement of the shoulder is one of the elbow as well: rows, pulldowns and presses. */
+function elbowJoins(entry: BookEntry, path: ChainPath): boolean {
+  if (path.chain !== 'arm' || jointOf(entry.action) !== 'proximal' || entry.load.kind === 'none') return false;
+  const line = lineOf(entry.load);
+  if (line !== null) return line === 'forearm';
+  return Math.abs(jointDegAt(path, 'middle', LAST_SAMPLE) - jointDegAt(path, 'middle', 0)) > ELBOW_JOINS_DEG;
+}
 
 /** Both legs do the same on a leg machine: the pose with the working leg's path in it and its mirror image. */
 function withLegs(body: Body, pose: BodyPose, path: ChainPath, side: Side, i: number): BodyPose {
@@ -274,8 +293,8 @@ export function poseEntry(
     pose: shifts ? bodyAt(0) : poseBody(body, posture),
     bodyAt,
     anchor,
-    path,
-    target: targetOf(path, entry.action, movesAsOne(entry)),
+    path: { ...path, ...handsOn(entry) },
+    target: targetOf(path, entry.action, movesAsOne(entry), elbowJoins(entry, path) ? entry.target : null),
     range: cut,
     sweep: null,
   };

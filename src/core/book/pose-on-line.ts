@@ -1,6 +1,7 @@
 import type { Body } from '@/core/body/body-model';
 import { poseBody } from '@/core/body/pose-body';
 import type { Posture } from '@/core/body/posture';
+import { regionPull } from '@/core/body/region-axis';
 import { signOf, type Side } from '@/core/body/side';
 import { toUnit } from '@/core/geometry/direction';
 import { fromFrame, rotateFrame, UPRIGHT } from '@/core/geometry/frame';
@@ -58,6 +59,8 @@ export function layPull(
     along: line === 'forearm',
     hands: handWidths(hold, body, null),
     tensionN,
+    action: entry.action,
+    answers: line === 'forearm' ? regionPull(entry.target) : null,
   };
   return layLineArm(body, side, keys, at, shoulderAt);
 }

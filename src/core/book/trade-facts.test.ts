@@ -1,6 +1,6 @@
 import type { Asked } from '@/core/book/question';
 import { describe, expect, it } from 'vitest';
-import { dot, length, normalise, subtract, type Vec3 } from '@/core/geometry/vector';
+import { cross, dot, length, normalise, subtract, type Vec3 } from '@/core/geometry/vector';
 import { hingeAxis } from '@/core/movement/joint-action';
 import { fitPreacher } from '@/core/fit/preacher-fit';
 import { holeHeightM } from '@/core/kit/column';
@@ -63,7 +63,10 @@ const mean = (a: Float64Array, from = 0, to = a.length): number =>
   a.subarray(from, to).reduce((s, v) => s + v, 0) / (to - from);
 const elevationDeg = (from: Vec3, to: Vec3): number =>
   toDeg(Math.acos(Math.max(-1, Math.min(1, -subtract(to, from)[1] / length(subtract(to, from))))));
-const WEIGHTS = BOOK.filter((e) => e.load.kind === 'weight' && e.path?.kind === 'arm').map((e) => e.id);
+const SQUEEZED = 'close-dumbbell-squeeze-press';
+const WEIGHTS = BOOK.filter((e) => e.load.kind === 'weight' && e.path?.kind === 'arm' && e.id !== SQUEEZED).map(
+  (e) => e.id,
+);
 
 describe.each([1.5, 1.75, 2])('facts of the trade, %d m (common practice)', (h) => {
   it.each(WEIGHTS)('L1 %s: a free weight loads the joint by its horizontal lever alone', (id) => {
@@ -78,6 +81,18 @@ describe.each([1.5, 1.75, 2])('facts of the trade, %d m (common practice)', (h) 
       const arm = subtract(path.contact[i]!, joint[i]!);
       const most = LOAD_KG * 9.80665 * share * Math.hypot(arm[0], arm[2]);
       expect(Math.abs(samples.lineNm[i]!)).toBeLessThanOrEqual(most + 1e-9);
+    }
+  });
+
+  it('squeeze press: the inward push of the hands is what loads the chest', () => {
+    const { samples, posed } = solve(SQUEEZED, h);
+    const { contact, proximal } = posed.path;
+    for (const i of [0, 10, 20]) {
+      const push = samples.load.forceN[3 * i + 2]!;
+      expect(push).toBeGreaterThan(0.3 * LOAD_KG * 9.80665);
+      // Without it the same weight, about the same axis, asks for a good third less.
+      const weight = cross(subtract(contact[i]!, proximal[i]!), [0, -LOAD_KG * 9.80665, 0]);
+      expect(-dot(weight, posed.target.answers[i]!)).toBeLessThan(0.65 * samples.lineNm[i]!);
     }
   });
 
@@ -164,7 +179,10 @@ describe.each([1.5, 1.75, 2])('facts of the trade, %d m (common practice)', (h) 
 
   it('L7 a hand further out loads the chest in proportion, and the elbow flexors with it', () => {
     const straight = withKeys('dumbbell-fly-flat', (k) => ({ upper: k.upper, fore: k.upper }));
-    const folded = withKeys('dumbbell-fly-flat', (k) => ({ upper: k.upper, fore: { ...k.fore, azimuthDeg: 80 } }));
+    const folded = withKeys('dumbbell-fly-flat', (k) => ({
+      upper: k.upper,
+      fore: { ...k.fore, azimuthDeg: k.upper.azimuthDeg + 60 },
+    }));
     const [bent, long] = [solve(folded, h), solve(straight, h)];
     const out = ({ posed: { path } }: typeof bent) => Math.abs(path.contact[0]![2] - path.proximal[0]![2]);
     const further = out(long) / out(bent);

@@ -100,7 +100,7 @@ function costOnCable(
     (at: Placement): StateOf =>
     (along, against) => {
       const samples = allocateSamples(SAMPLES);
-      const track = buildLimbTrack(search.body, along, against, search.shared ? 'middle' : 'hand');
+      const track = buildLimbTrack(search.body, along, against);
       const stand = { x: at.standX, z: at.standZ, yawRad: toRad(at.yawDeg) };
       const metrics = profileLine(track, toBody(search.pulley(at, side), stand), search.tensionN, attachmentM, samples);
       const offAxis = resolveOffAxis(buildOffAxisTrack(search.body, along, against), samples.load);

@@ -2,34 +2,55 @@ import type { Body } from '@/core/body/body-model';
 import { dot, subtract, type Vec3 } from '@/core/geometry/vector';
 import type { ChainPath, ChainTarget } from '@/core/movement/chain-path';
 import { limbWeightMomentNm } from './limb-weight';
+import { strengthAt } from './strength';
 
 /**
  * Flat layout of one sample in `LimbTrack.data`: where each part begins. `joint`, `contact`, `weight`, `axis`, `above`
- * and `line` are three numbers each, `weightResists` is one.
+ * and `line` are three numbers each (`aside` too), `weightResists` and `strength` are one.
  */
-export const TRACK = { joint: 0, contact: 3, weight: 6, weightResists: 9, axis: 10, above: 13, line: 16 } as const;
+export const TRACK = {
+  joint: 0,
+  contact: 3,
+  weight: 6,
+  weightResists: 9,
+  axis: 10,
+  above: 13,
+  line: 16,
+  aside: 19,
+  strength: 22,
+} as const;
 /** Numbers per sample of a limb track. */
-export const TRACK_STRIDE = 19;
+export const TRACK_STRIDE = 23;
 
 /**
  * One limb's range in the stand frame, laid out flat because the solver reads it thousands of times. Per sample: the
  * target joint (3, metres), the contact relative to it (3, metres), the limb weight's moment about it (3, Nm), that
  * moment's part against the action (1, Nm; positive resists), the action's axis (3, unit), the sweep's normal (3, unit)
- * and where the line is fixed, from the contact (3, metres): the middle of a bar that both hands hold, else the contact
- * itself.
+ * where the line is fixed, from the contact (3, metres): the middle of a bar that both hands hold, else the contact
+ * itself; and how much of a force on the hand goes out to the side through what both hands hold (3, share of each part
+ * of the force; see `asideOf`); and the share of its greatest moment that the action has there (1).
  */
 export interface LimbTrack {
   readonly data: Float64Array;
   readonly samples: number;
 }
 
-/** Flatten a path and its target for a body; `line`: fixed at the hand, or at the middle between both hands. */
-export function buildLimbTrack(
-  body: Body,
-  path: ChainPath,
-  target: ChainTarget,
-  line: 'hand' | 'middle' = 'hand',
-): LimbTrack {
+/**
+ * What both hands hold takes a push to the side: each hand gives as much as spares the elbow, because nobody holds an
+ * elbow's moment there on purpose. With the elbow at r from the hand, a force F on it and a push h to the side z, the
+ * elbow's moment r x (F + h z) is least at h = r_z (F . r) / (r . r - r_z r_z); this is r times its factor, so that
+ * h = F . aside. Where the forearm follows the load, force and forearm are then in one line.
+ */
+export function asideOf(x: number, y: number, z: number, out: Float64Array, o: number): void {
+  const flat = x * x + y * y;
+  const k = flat > 1e-9 ? z / flat : 0;
+  out[o] = x * k;
+  out[o + 1] = y * k;
+  out[o + 2] = z * k;
+}
+
+/** Flatten a path and its target for a body. */
+export function buildLimbTrack(body: Body, path: ChainPath, target: ChainTarget): LimbTrack {
   const samples = path.proximal.length;
   const data = new Float64Array(samples * TRACK_STRIDE);
   for (let i = 0; i < samples; i++) {
@@ -40,15 +61,17 @@ export function buildLimbTrack(
         ...joint,
         ...subtract(path.contact[i]!, joint),
         ...w,
-        -dot(w, target.axis[i]!),
-        ...target.axis[i]!,
+        -dot(w, target.answers[i]!),
+        ...target.answers[i]!,
         ...target.above[i]!,
         0,
         0,
-        line === 'middle' ? -path.contact[i]![2] : 0,
+        path.hands === 'line' ? -path.contact[i]![2] : 0,
       ],
       i * TRACK_STRIDE,
     );
+    if (path.hands) asideOf(...subtract(path.contact[i]!, path.middle[i]!), data, i * TRACK_STRIDE + TRACK.aside);
+    data[i * TRACK_STRIDE + TRACK.strength] = strengthAt(path, target.action, i);
   }
   return { data, samples };
 }

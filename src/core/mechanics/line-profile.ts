@@ -12,6 +12,12 @@ const LOADED_FROM = 0.5;
 export interface ProfileSamples {
   readonly load: LoadSamples;
   readonly resistanceNm: Float64Array;
+  /**
+   * Resistance over the share of its strength that the action has there: what it would be where people are strongest.
+   */
+  readonly demandNm: Float64Array;
+  /** Share of its greatest moment that the action has at each sample. */
+  readonly strength: Float64Array;
   /** Of the load alone, without the limb's weight. */
   readonly lineNm: Float64Array;
   readonly offPlaneRad: Float64Array;
@@ -24,6 +30,8 @@ export function allocateSamples(samples: number): ProfileSamples {
   return {
     load,
     resistanceNm: new Float64Array(samples),
+    demandNm: new Float64Array(samples),
+    strength: new Float64Array(samples),
     lineNm: new Float64Array(samples),
     offPlaneRad: new Float64Array(samples),
     travelM: load.travelM,
@@ -48,6 +56,13 @@ export interface LineMetrics {
   readonly loadedShare: number;
   /** Mean over peak. */
   readonly evenness: number;
+  /** Where the resistance is hardest for the strength there: full reps fail here. */
+  readonly hardestAt: number;
+  readonly hardestNm: number;
+  /** Mean demand over its peak: 1 where the resistance follows the strength. */
+  readonly matched: number;
+  /** The half whose mean demand is less: it is left when full reps fail. */
+  readonly strongerHalf: 'first' | 'second';
   /** Resistance is negative somewhere: the weight helps. */
   readonly helps: boolean;
   /** Of a cable or band beyond its handle; infinite and 0 for loads without a line. */
@@ -88,6 +103,9 @@ function findPeak(values: Float64Array): { readonly at: number; readonly value: 
 /** What one pass over the samples sums up. */
 interface ProfileSums {
   readonly mean: number;
+  /** Mean demand of each half. */
+  readonly firstHalf: number;
+  readonly secondHalf: number;
   readonly offPlaneRmsRad: number;
   readonly offAxisShare: number;
   readonly minTravel: number;
@@ -98,8 +116,9 @@ interface ProfileSums {
 }
 
 /** Metrics of a profile from its sums and the samples that are left in `out`. */
-function toMetrics({ resistanceNm, offPlaneRad }: ProfileSamples, sums: ProfileSums): LineMetrics {
+function toMetrics({ resistanceNm, demandNm, offPlaneRad }: ProfileSamples, sums: ProfileSums): LineMetrics {
   const peak = findPeak(resistanceNm);
+  const hardest = findPeak(demandNm);
   const positive = peak.value > 0;
   return {
     offPlaneRmsDeg: toDeg(sums.offPlaneRmsRad),
@@ -112,6 +131,10 @@ function toMetrics({ resistanceNm, offPlaneRad }: ProfileSamples, sums: ProfileS
     restShare: positive ? shareBelow(resistanceNm, REST_BELOW * peak.value) : 1,
     loadedShare: positive ? 1 - shareBelow(resistanceNm, LOADED_FROM * peak.value) : 0,
     evenness: positive ? Math.max(0, sums.mean / peak.value) : 0,
+    hardestAt: hardest.at,
+    hardestNm: hardest.value,
+    matched: hardest.value > 0 ? Math.max(0, (sums.firstHalf + sums.secondHalf) / 2 / hardest.value) : 0,
+    strongerHalf: sums.firstHalf <= sums.secondHalf ? 'first' : 'second',
     helps: sums.least < 0,
     minClearanceM: sums.minTravel,
     maxTravelM: sums.maxTravel,
@@ -119,7 +142,15 @@ function toMetrics({ resistanceNm, offPlaneRad }: ProfileSamples, sums: ProfileS
   };
 }
 
-const { contact: CONTACT, weight: WEIGHT, weightResists: WEIGHT_RESISTS, axis: AXIS, above: ABOVE } = TRACK;
+const {
+  contact: CONTACT,
+  weight: WEIGHT,
+  weightResists: WEIGHT_RESISTS,
+  axis: AXIS,
+  above: ABOVE,
+  strength: STRENGTH_AT,
+} = TRACK;
+const STRIDE: number = TRACK_STRIDE;
 
 /**
  * Profile of the forces in `out.load` over the range of one limb.
@@ -131,9 +162,12 @@ const { contact: CONTACT, weight: WEIGHT, weightResists: WEIGHT_RESISTS, axis: A
 // eslint-disable-next-line max-lines-per-function -- one loop, asked on every frame of a drag
 function profileForces(track: LimbTrack, line: boolean, out: ProfileSamples): LineMetrics {
   const { data, samples } = track;
-  const { resistanceNm, lineNm, offPlaneRad, travelM } = out;
-  const { forceN } = out.load;
+  const { resistanceNm, demandNm, strength, lineNm, offPlaneRad, travelM } = out;
+  const middle = (samples - 1) / 2;
+  const { forceN, asideN } = out.load;
   let sum = 0;
+  let firstHalf = 0;
+  let secondHalf = 0;
   let offSquares = 0;
   let weightSum = 0;
   let momentSum = 0;
@@ -145,7 +179,7 @@ function profileForces(track: LimbTrack, line: boolean, out: ProfileSamples): Li
   let lastCos = 0;
   let rightAngleAt: number | null = null;
   for (let i = 0; i < samples; i++) {
-    const o = i * TRACK_STRIDE;
+    const o = i * STRIDE;
     const rx = data[o + CONTACT]!;
     const ry = data[o + CONTACT + 1]!;
     const rz = data[o + CONTACT + 2]!;
@@ -163,13 +197,27 @@ function profileForces(track: LimbTrack, line: boolean, out: ProfileSamples): Li
     const ty = my + data[o + WEIGHT + 1]!;
     const tz = mz + data[o + WEIGHT + 2]!;
     const square = tx * tx + ty * ty + tz * tz;
-    const across = fx * data[o + ABOVE]! + fy * data[o + ABOVE + 1]! + fz * data[o + ABOVE + 2]!;
-    const offPlane = force > 0 ? Math.asin(Math.min(1, Math.max(-1, across / force))) : 0;
+    // Of the load's own line: what hands push each other aside through one thing does not lead the limb.
+    const lz = fz - asideN[i]!;
+    const ownN = Math.sqrt(fx * fx + fy * fy + lz * lz);
+    const across = fx * data[o + ABOVE]! + fy * data[o + ABOVE + 1]! + lz * data[o + ABOVE + 2]!;
+    const offPlane = ownN > 0 ? Math.asin(Math.min(1, Math.max(-1, across / ownN))) : 0;
     resistanceNm[i] = resistance;
+    const has = data[o + STRENGTH_AT]!;
+    const demand = resistance / has;
+    strength[i] = has;
+    demandNm[i] = demand;
     lineNm[i] = own;
     offPlaneRad[i] = offPlane;
     const end = i === 0 || i === samples - 1 ? 0.5 : 1;
     sum += resistance * end;
+    // The sample in the middle ends the one half and begins the other.
+    if (i < middle) firstHalf += demand * end;
+    else if (i > middle) secondHalf += demand * end;
+    else {
+      firstHalf += demand / 2;
+      secondHalf += demand / 2;
+    }
     if (resistance < least) least = resistance;
     if (force > 0 && own / force > peakLever) peakLever = own / force;
     const w = resistance > 0 ? resistance : 0;
@@ -190,6 +238,8 @@ function profileForces(track: LimbTrack, line: boolean, out: ProfileSamples): Li
   }
   return toMetrics(out, {
     mean: sum / (samples - 1),
+    firstHalf: firstHalf / middle,
+    secondHalf: secondHalf / middle,
     offPlaneRmsRad: weightSum > 0 ? Math.sqrt(offSquares / weightSum) : Math.PI / 2,
     offAxisShare: momentSum > 0 ? offAxisSum / momentSum : 0,
     minTravel,
@@ -217,6 +267,13 @@ export function profileLoads(track: LimbTrack, loads: readonly Load[], out: Prof
   fillLoads(track, loads, out.load);
   return profileForces(track, hasLine(loads[0]!), out);
 }
+
+/**
+ * The moment that the action could give at each sample when its strength is just spent at the hardest one, newton
+ * metres: it touches the resistance where full reps fail and lies over it elsewhere.
+ */
+export const strengthCurve = ({ strength }: ProfileSamples, { hardestNm }: LineMetrics): Float64Array =>
+  strength.map((share) => Math.max(0, hardestNm) * share);
 
 /** Unit line of pull from a grip to a pulley, both in one frame. */
 export function lineUnit(grip: Vec3, pulley: Vec3): Vec3 {

@@ -1,13 +1,59 @@
+import { axisOfPull } from '@/core/body/region-axis';
 import { FOREARM_HAND_MASS, UPPER_ARM_MASS } from '@/core/body/segment-mass';
 import { BASE_STRIDE, BONES, type LineArm } from '@/core/movement/line-arm';
 import { GRAVITY_MS2 } from '@/core/units/mass';
-import { TRACK, TRACK_STRIDE, type LimbTrack } from './limb-track';
+import { readStrength, STRENGTH, strengthDeg, strengthTable } from './strength';
+import { asideOf, TRACK, TRACK_STRIDE, type LimbTrack } from './limb-track';
 
 /** A limb track with room for so many samples; it is filled anew for every place. */
 export const allocateTrack = (samples: number): LimbTrack => ({
   data: new Float64Array(samples * TRACK_STRIDE),
   samples,
 });
+
+/** Directions of upper arm and forearm at a sample in the trunk's axes, outward third, left in `local`. */
+function intoTrunk(arm: LineArm, bones: Float64Array, i: number): void {
+  const { base } = arm;
+  const s = i * BASE;
+  const b = i * ARM;
+  const out = arm.side === 'left' ? -1 : 1;
+  const upper = 1 / arm.upperM;
+  const fore = 1 / arm.foreM;
+  for (let k = 0; k < 3; k++) {
+    // Row k of the trunk's axes: forward, up, right.
+    const x = base[s + 3 + 3 * k]!;
+    const y = base[s + 4 + 3 * k]!;
+    const z = base[s + 5 + 3 * k]!;
+    const own = k === 2 ? out : 1;
+    local[k] =
+      own *
+      upper *
+      (x * (bones[b]! - base[s]!) + y * (bones[b + 1]! - base[s + 1]!) + z * (bones[b + 2]! - base[s + 2]!));
+    local[3 + k] =
+      own *
+      fore *
+      (x * (bones[b + 3]! - bones[b]!) + y * (bones[b + 4]! - bones[b + 1]!) + z * (bones[b + 5]! - bones[b + 2]!));
+  }
+}
+
+/**
+ * Axis of the region that answers at a sample, in the stand frame, written to `data` at `o`; see `regionAxis`. Reads
+ * what `intoTrunk` left.
+ */
+function regionAxisInto(arm: LineArm, i: number, data: Float64Array, o: number): void {
+  const { base } = arm;
+  const s = i * BASE;
+  const out = arm.side === 'left' ? -1 : 1;
+  axisOfPull(arm.answers!, local[0]!, local[1]!, local[2]!, local[3]!, local[4]!, local[5]!, local, 6);
+  // A turn mirrors against a vector: its part square to the mirror stays.
+  const ax = out * local[6]!;
+  const ay = out * local[7]!;
+  const az = local[8]!;
+  for (let k = 0; k < 3; k++) data[o + k] = ax * base[s + 3 + k]! + ay * base[s + 6 + k]! + az * base[s + 9 + k]!;
+}
+
+/** Upper arm, forearm and axis in the trunk's own axes. */
+const local = new Float64Array(9);
 
 /** Steps of the upper arm below this are an arm that stands still, as in `targetOf`. */
 const STILL = 1e-5;
@@ -21,6 +67,8 @@ const {
   axis: AXIS,
   above: ABOVE,
   line: LINE,
+  aside: ASIDE,
+  strength: STRENGTH_AT,
 } = TRACK;
 const STRIDE: number = TRACK_STRIDE;
 const BASE: number = BASE_STRIDE;
@@ -40,6 +88,8 @@ export function fillLineTrack(arm: LineArm, bones: Float64Array, shared: boolean
   const upperN = -UPPER_ARM_MASS.share * massKg * GRAVITY_MS2;
   const foreN = -FOREARM_HAND_MASS.share * massKg * GRAVITY_MS2;
   const left = arm.side === 'left';
+  const { by } = STRENGTH[arm.action];
+  const strength = strengthTable(arm.action);
   for (let i = 0; i < samples; i++) {
     const o = i * STRIDE;
     const b = i * ARM;
@@ -91,10 +141,13 @@ export function fillLineTrack(arm: LineArm, bones: Float64Array, shared: boolean
       ay = i > 0 ? data[before + 1]! : 0;
       az = i > 0 ? data[before + 2]! : -1;
     }
-    data[o + WEIGHT_RESISTS] = -(wx * ax + wz * az);
     data[o + AXIS] = ax;
     data[o + AXIS + 1] = ay;
     data[o + AXIS + 2] = az;
+    intoTrunk(arm, bones, i);
+    data[o + STRENGTH_AT] = readStrength(strength, strengthDeg(by, local[0]!, local[1]!, local[2]!));
+    if (arm.answers) regionAxisInto(arm, i, data, o + AXIS);
+    data[o + WEIGHT_RESISTS] = -(wx * data[o + AXIS]! + wz * data[o + AXIS + 2]!);
     // The side of the sweep that is called above: up, ahead, or out to the limb's side.
     const lead = Math.abs(ay) > 0.5 ? ay : Math.abs(ax) > Math.abs(az) ? ax : left ? -az : az;
     const flip = lead >= 0 ? 1 : -1;
@@ -104,5 +157,7 @@ export function fillLineTrack(arm: LineArm, bones: Float64Array, shared: boolean
     data[o + LINE] = 0;
     data[o + LINE + 1] = 0;
     data[o + LINE + 2] = shared ? -bones[b + 8]! : 0;
+    if (shared)
+      asideOf(bones[b + 6]! - bones[b]!, bones[b + 7]! - bones[b + 1]!, bones[b + 8]! - bones[b + 2]!, data, o + ASIDE);
   }
 }

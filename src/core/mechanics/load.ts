@@ -47,15 +47,21 @@ export interface MomentArm {
   readonly table: readonly TablePoint[];
 }
 
-/** Forces on the contact, flat (3 per sample, N), and the line's length beyond the handle (m); room is reused. */
+/**
+ * Forces on the contact, flat (3 per sample, N), what of them hands push to the side through one thing (1 per sample,
+ * N),
+ * and the line's length beyond the handle (m); room is reused.
+ */
 export interface LoadSamples {
   readonly forceN: Float64Array;
+  readonly asideN: Float64Array;
   readonly travelM: Float64Array;
 }
 
 /** Room for the forces of so many samples; it is reused. */
 export const allocateLoad = (samples: number): LoadSamples => ({
   forceN: new Float64Array(3 * samples),
+  asideN: new Float64Array(samples),
   travelM: new Float64Array(samples),
 });
 
@@ -88,7 +94,27 @@ export function arcForceN(centre: Vec3, axis: Vec3, contact: Vec3, stackN: numbe
   return scale(cross(axis, u), -moment / reach);
 }
 
-const { joint: JOINT, contact: CONTACT, line: LINE } = TRACK;
+const { joint: JOINT, contact: CONTACT, line: LINE, aside: ASIDE } = TRACK;
+const STRIDE: number = TRACK_STRIDE;
+
+/**
+ * Most that a hand pushes to the side along what it holds, share of the load on it: what skin holds (an assumption).
+ */
+const MOST_ASIDE = 0.6;
+
+/** Add to a force on a hand what goes to the side through what both hands hold, at a sample. */
+function pushAside(data: Float64Array, { forceN, asideN }: LoadSamples, i: number): void {
+  const a = i * STRIDE + ASIDE;
+  const f = 3 * i;
+  const fx = forceN[f]!;
+  const fy = forceN[f + 1]!;
+  const fz = forceN[f + 2]!;
+  const own = fx * data[a]! + fy * data[a + 1]! + fz * data[a + 2]!;
+  const most = MOST_ASIDE * Math.sqrt(fx * fx + fy * fy + fz * fz);
+  const push = Math.min(most, Math.max(-most, own));
+  asideN[i] = push;
+  forceN[f + 2] = fz + push;
+}
 
 /** Fill the forces of a load over a track. */
 export function fillLoad(track: LimbTrack, load: Load, out: LoadSamples): void {
@@ -97,7 +123,7 @@ export function fillLoad(track: LimbTrack, load: Load, out: LoadSamples): void {
   if (load.kind === 'cable') {
     const [qx, qy, qz] = load.pulley;
     for (let i = 0; i < samples; i++) {
-      const o = i * TRACK_STRIDE;
+      const o = i * STRIDE;
       const dx = qx - data[o + JOINT]! - data[o + CONTACT]! - data[o + LINE]!;
       const dy = qy - data[o + JOINT + 1]! - data[o + CONTACT + 1]! - data[o + LINE + 1]!;
       const dz = qz - data[o + JOINT + 2]! - data[o + CONTACT + 2]! - data[o + LINE + 2]!;
@@ -106,12 +132,13 @@ export function fillLoad(track: LimbTrack, load: Load, out: LoadSamples): void {
       forceN[3 * i] = dx * k;
       forceN[3 * i + 1] = dy * k;
       forceN[3 * i + 2] = dz * k;
+      pushAside(data, out, i);
       travelM[i] = distance - load.attachmentM;
     }
     return;
   }
   for (let i = 0; i < samples; i++) {
-    const o = i * TRACK_STRIDE;
+    const o = i * STRIDE;
     const contact: Vec3 = [
       data[o + JOINT]! + data[o + CONTACT]!,
       data[o + JOINT + 1]! + data[o + CONTACT + 1]!,
@@ -161,7 +188,7 @@ export function fillLoads(track: LimbTrack, loads: readonly Load[], out: LoadSam
   fillLoad(track, first, out);
   for (const load of rest) {
     for (let i = 0; i < track.samples; i++) {
-      const o = i * TRACK_STRIDE;
+      const o = i * STRIDE;
       const f = forceOn(
         load,
         add(
@@ -173,6 +200,8 @@ export function fillLoads(track: LimbTrack, loads: readonly Load[], out: LoadSam
       for (let k = 0; k < 3; k++) out.forceN[3 * i + k]! += f[k]!;
     }
   }
+  // A cable's own force has gone aside already.
+  if (first.kind !== 'cable') for (let i = 0; i < track.samples; i++) pushAside(track.data, out, i);
 }
 
 const data3 = (track: LimbTrack, o: number, k: number): number => track.data[o + k]!;

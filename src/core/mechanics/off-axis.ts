@@ -1,6 +1,7 @@
 import { signOf } from '@/core/body/side';
 import type { CompensatingMuscle } from '@/core/body/compensating-muscle';
 import type { Body } from '@/core/body/body-model';
+import type { Region } from '@/core/body/region-line';
 import { subtract, type Vec3 } from '@/core/geometry/vector';
 import type { ChainPath, ChainTarget } from '@/core/movement/chain-path';
 import { limbWeightMomentNm } from './limb-weight';
@@ -56,6 +57,24 @@ const HINGE: Readonly<Record<ChainPath['chain'], Pair>> = {
   trunk: ['trunk', 'trunk'],
 };
 
+/** The muscles that a region which turns the upper arm is one of: what they answer is its own work. */
+const FAMILY: Readonly<Partial<Record<Region, CompensatingMuscle>>> = {
+  'chest-upper': 'chest',
+  'chest-mid': 'chest',
+  'chest-lower': 'chest',
+  'lat-upper': 'lats',
+  'lat-lower': 'lats',
+  'deltoid-front': 'front-deltoid',
+  'deltoid-side': 'side-deltoid',
+  'deltoid-rear': 'rear-deltoid',
+};
+/** Who else answers a moment that the target's own muscles would, beside its axis. Common anatomy. */
+const ELSE: Readonly<Partial<Record<MomentAxis, Readonly<Partial<Record<CompensatingMuscle, CompensatingMuscle>>>>>> = {
+  'flexion-extension': { lats: 'rear-deltoid', 'front-deltoid': 'chest' },
+  'abduction-adduction': { lats: 'chest', 'side-deltoid': 'front-deltoid' },
+  horizontal: { 'rear-deltoid': 'lats', chest: 'front-deltoid' },
+};
+
 /** Least share worth naming. */
 const WORTH_NAMING = 0.005;
 
@@ -85,6 +104,8 @@ export interface OffAxisTrack {
   readonly joint: ChainTarget['joint'];
   /** 1 on the right, -1 on the left. */
   readonly mirror: 1 | -1;
+  /** The region that answers, where it is not the sweep's own axis that counts. */
+  readonly by: Region | null;
 }
 
 /** Lay a posed limb out flat for `resolveOffAxis`. */
@@ -107,7 +128,7 @@ export function buildOffAxisTrack(body: Body, path: ChainPath, target: ChainTarg
     if (bent > 1e-8) hinge = [n[0] / bent, n[1] / bent, n[2] / bent];
     const wp = limbWeightMomentNm(body, path, i, 'proximal');
     const wm = path.chain === 'trunk' ? wp : limbWeightMomentNm(body, path, i, 'middle');
-    const t = target.axis[i]!;
+    const t = target.answers[i]!;
     let o = i * STRIDE;
     const limb: Vec3 = [u[0] * upper, u[1] * upper, u[2] * upper];
     // In the order of the layout above.
@@ -117,7 +138,7 @@ export function buildOffAxisTrack(body: Body, path: ChainPath, target: ChainTarg
       data[o++] = part[2];
     }
   }
-  return { data, samples, chain: path.chain, joint: target.joint, mirror: signOf(path.side) };
+  return { data, samples, chain: path.chain, joint: target.joint, mirror: signOf(path.side), by: target.by };
 }
 
 /** Sums over the range, by part: sizes, then signed. */
@@ -133,6 +154,7 @@ const PARTS = [
 /** The sums of each part as means and shares, largest first; what is not worth naming falls away. */
 function toParts(
   chain: ChainPath['chain'],
+  by: Region | null,
   samples: number,
   size: Float64Array,
   signed: Float64Array,
@@ -140,12 +162,13 @@ function toParts(
 ): OffAxisPart[] {
   return PARTS.map(([at, axis], k): OffAxisPart => {
     const pair: Pair = axis === 'off-hinge' ? ['joint', 'joint'] : at === 'middle' ? HINGE[chain] : BALL[chain][axis];
+    const answers = signed[k]! >= 0 ? pair[0] : pair[1];
     return {
       joint: at,
       axis,
       meanNm: size[k]! / samples,
       share: whole > 0 ? size[k]! / whole : 0,
-      compensatedBy: signed[k]! >= 0 ? pair[0] : pair[1],
+      compensatedBy: by && FAMILY[by] === answers ? (ELSE[axis]?.[answers] ?? answers) : answers,
     };
   })
     .filter((p) => p.share >= WORTH_NAMING)
@@ -160,7 +183,7 @@ function toParts(
  */
 // eslint-disable-next-line max-lines-per-function -- one loop, asked on every frame of a drag
 export function resolveOffAxis(track: OffAxisTrack, load: LoadSamples): OffAxisPart[] {
-  const { data, samples, chain, joint, mirror } = track;
+  const { data, samples, chain, joint, mirror, by } = track;
   const { forceN } = load;
   const size = new Float64Array(PARTS.length);
   const signed = new Float64Array(PARTS.length);
@@ -220,5 +243,5 @@ export function resolveOffAxis(track: OffAxisTrack, load: LoadSamples): OffAxisP
     mz -= hz * own;
     collect(5, Math.sqrt(mx * mx + my * my + mz * mz));
   }
-  return toParts(chain, samples, size, signed, whole);
+  return toParts(chain, by, samples, size, signed, whole);
 }

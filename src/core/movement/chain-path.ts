@@ -1,4 +1,6 @@
 import type { Side } from '@/core/body/side';
+import { regionAxis } from '@/core/body/region-axis';
+import type { Region } from '@/core/body/region-line';
 import { RANGE_NAMES, type ActiveRangeDeg, type RangeName } from '@/core/body/active-range';
 import type { Frame } from '@/core/geometry/frame';
 import { intoFrame } from '@/core/geometry/frame';
@@ -26,14 +28,26 @@ export interface ChainPath {
   readonly contact: readonly Vec3[];
   /** Axes of the trunk for an arm, of the pelvis for a leg and for the trunk. */
   readonly frame: readonly Frame[];
+  /**
+   * What both hands are on: steel or floor that takes a push to the side (`steel`), the same pulled at its middle by a
+   * cable (`line`); left out where each hand's load is its own.
+   */
+  readonly hands?: 'steel' | 'line';
 }
 
 /** What a movement works against: the joint, and per sample the action's axis and the normal of its sweep (unit). */
 export interface ChainTarget {
   readonly action: JointAction;
   readonly joint: 'proximal' | 'middle';
-  /** Right-handed, so that resistance is minus the moment along it. */
+  /** Axis of the sweep itself, right-handed. */
   readonly axis: readonly Vec3[];
+  /**
+   * Axis of what answers, right-handed: resistance is minus the moment along it. The sweep's own where one joint moves;
+   * the target region's where shoulder and elbow move together.
+   */
+  readonly answers: readonly Vec3[];
+  /** The region whose axis that is; null for the sweep's own. */
+  readonly by: Region | null;
   /** Normal of the sweep on the side called above, see `senseOf`. */
   readonly above: readonly Vec3[];
 }
@@ -81,7 +95,12 @@ function filled(axes: readonly (Vec3 | null)[], fallback: (i: number) => Vec3): 
  * both hands are on one thing, which moves in the body's own plane, and so does what the shoulders do about it, however
  * the elbows stand out: the axis is the trunk's own, to the right for flexion and to the left for extension.
  */
-export function targetOf(path: ChainPath, action: JointAction, paired = false): ChainTarget {
+export function targetOf(
+  path: ChainPath,
+  action: JointAction,
+  paired = false,
+  region: Region | null = null,
+): ChainTarget {
   const joint = jointOf(action);
   const n = path.proximal.length;
   const limb = path.proximal.map((p, i) => towards(p, path.middle[i]!));
@@ -109,7 +128,9 @@ export function targetOf(path: ChainPath, action: JointAction, paired = false): 
       ? a
       : scale(a, -1);
   });
-  return { action, joint, axis, above };
+  const own = (i: number): Vec3 | null => region && regionAxis(region, path.frame[i]!, limb[i]!, lower[i]!, path.side);
+  const answers = axis.map((a, i) => own(i) ?? a);
+  return { action, joint, axis, answers, by: answers[0] === axis[0] ? null : region, above };
 }
 
 /** The part of the range that a client's active range leaves. */

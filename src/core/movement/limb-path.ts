@@ -111,7 +111,7 @@ function sweepArm(
     distal: wrist,
     contact: grip,
     frame: each(pose.trunkFrame),
-    target: { action, joint: 'proximal', axis: each(axis), above: each(sweepUp) },
+    target: { action, joint: 'proximal', axis: each(axis), answers: each(axis), by: null, above: each(sweepUp) },
     startDeg: toDeg(start.rad),
     finishDeg: toDeg(finish.rad),
     startFrom: start.from,

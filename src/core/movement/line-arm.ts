@@ -1,12 +1,13 @@
 import type { Body } from '@/core/body/body-model';
 import { FOREARM_HAND_MASS, UPPER_ARM_MASS } from '@/core/body/segment-mass';
+import type { RegionPullNumbers } from '@/core/body/region-axis';
 import { signOf, type Side } from '@/core/body/side';
 import type { Frame } from '@/core/geometry/frame';
 import { fromFrame, intoFrame, rotateAbout, turnedTowards } from '@/core/geometry/frame';
 import { cross, dot, length, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { clampedAcos, toDeg, toRad } from '@/core/units/angle';
 import { GRAVITY_MS2 } from '@/core/units/mass';
-import { jointDegAt } from './joint-action';
+import { jointDegAt, type JointAction } from './joint-action';
 import { foreToGripM } from '@/core/body/arm-length';
 import { acrossOf, withAcross, type HandWidths } from './hand-pair';
 
@@ -23,6 +24,8 @@ export interface ShoulderAt {
  */
 export interface LineArm {
   readonly side: Side;
+  /** The shoulder's action. */
+  readonly action: JointAction;
   readonly massKg: number;
   /** Pull of the cable on this hand, newtons. */
   readonly tensionN: number;
@@ -43,6 +46,8 @@ export interface LineArm {
   readonly foreM: number;
   readonly gripM: number;
   readonly hands: HandWidths | null;
+  /** How the target region pulls on the upper arm, where both joints move; null where the arm turns as one. */
+  readonly answers: RegionPullNumbers | null;
 }
 
 /** Numbers per sample of the shoulders' and the bones' layout. */
@@ -62,7 +67,7 @@ const MOST_SAG_DEG = 34;
 export function layLineArm(
   body: Body,
   side: Side,
-  path: Pick<LineArm, 'keyAt' | 'upper' | 'fore' | 'along' | 'hands' | 'tensionN'>,
+  path: Pick<LineArm, 'keyAt' | 'upper' | 'fore' | 'along' | 'hands' | 'tensionN' | 'answers' | 'action'>,
   at: Float64Array,
   shoulderAt: (s: number) => ShoulderAt,
 ): LineArm {

@@ -19,6 +19,10 @@ const CALM: LineMetrics = {
   restShare: 0,
   loadedShare: 1,
   evenness: 1,
+  hardestAt: 0.5,
+  hardestNm: 40,
+  matched: 1,
+  strongerHalf: 'first',
   helps: false,
   minClearanceM: 3,
   maxTravelM: 1,
@@ -35,6 +39,12 @@ describe('terms of the cost, in degrees', () => {
     ['a degree off the sweep is a degree', 'offPlane', 4, terms({ offPlaneRmsDeg: 4 })],
     ['a degree at the finish is half of one, either way', 'finishLine', 3, terms({ offPlaneFinishDeg: -6 })],
     ['a curve of half evenness', 'peak', 12.5, terms({ evenness: 0.5 })],
+    [
+      'a curve that meets the strength half, where that is asked for',
+      'peak',
+      12.5,
+      terms({ matched: 0.5, evenness: 0.1 }, {}, asking({ peakTarget: 'matched' })),
+    ],
     [
       'a peak a third of the range away from the middle',
       'peak',

@@ -25,7 +25,7 @@ export type CostTerm = (typeof COST_TERMS)[number];
 export type CostTerms = Readonly<Record<CostTerm, number>>;
 
 /** Centre of each third of the range, 0 = start (lengthened), 1 = finish (contracted). */
-export const PEAK_CENTRE: Readonly<Record<Exclude<PeakTarget, 'even'>, number>> = {
+export const PEAK_CENTRE: Readonly<Record<Exclude<PeakTarget, 'even' | 'matched'>, number>> = {
   lengthened: 1 / 6,
   mid: 1 / 2,
   contracted: 5 / 6,
@@ -62,9 +62,9 @@ export interface SideProfile {
 }
 
 function peakCost(peakTarget: PeakTarget, m: LineMetrics): number {
-  return peakTarget === 'even'
-    ? UNEVEN_DEG * (1 - m.evenness)
-    : PEAK_AWAY_DEG * Math.abs(m.peakAt - PEAK_CENTRE[peakTarget]);
+  if (peakTarget === 'even') return UNEVEN_DEG * (1 - m.evenness);
+  if (peakTarget === 'matched') return UNEVEN_DEG * (1 - m.matched);
+  return PEAK_AWAY_DEG * Math.abs(m.peakAt - PEAK_CENTRE[peakTarget]);
 }
 
 /** Profile of one side at a placement; `thin` uses the coarse limb. */

@@ -7,7 +7,9 @@ import type { Body } from '@/core/body/body-model';
 import type { BodyPose } from '@/core/body/posture';
 import { regionOffPlaneDeg, type Region } from '@/core/body/region-line';
 import { resolveOffAxis, type OffAxisPart } from '@/core/mechanics/off-axis';
+import { girdleForce } from '@/core/mechanics/girdle';
 import type { LineMetrics, ProfileSamples } from '@/core/mechanics/line-profile';
+import { STRENGTH, type StrengthSource } from '@/core/mechanics/strength';
 import { senseOf, type ChainPath, type SweepSense } from '@/core/movement/chain-path';
 import { holeHeightM, holeStepUp } from '@/core/kit/column';
 import type { CompensatingMuscle } from '@/core/body/compensating-muscle';
@@ -45,6 +47,18 @@ export type Reason =
       readonly rightAngleAt: number | null;
       readonly stepForwardAt: number | null;
     }
+  /**
+   * Where the resistance is hardest for the strength there, so that full reps fail, the half that is left then, and
+   * where
+   * the strength is known from.
+   */
+  | {
+      readonly code: 'demand';
+      readonly at: number;
+      readonly strongerHalf: LineMetrics['strongerHalf'];
+      readonly source: StrengthSource;
+      readonly spread: number;
+    }
   | { readonly code: 'rest-zone'; readonly share: number; readonly finishShare: number; readonly helps: boolean }
   | { readonly code: 'clearance'; readonly cableM: number; readonly needM: number }
   /**
@@ -64,6 +78,8 @@ export type Reason =
       readonly region: Region;
       readonly chain: Chain;
     }
+  /** Part of the pull on the shoulder that a region which draws the blade answers, and its mean, newtons. */
+  | { readonly code: 'girdle'; readonly region: Region; readonly share: number; readonly meanN: number }
   | { readonly code: 'region'; readonly region: Region; readonly deg: number }
   | {
       readonly code: 'range';
@@ -108,14 +124,18 @@ export interface ProfileExplanation {
   readonly offAxis: readonly OffAxisPart[];
 }
 
-/** Verdicts that need no place at a column: peak, rest zone, range, off-axis moment, region. */
+/** Verdicts that need no place at a column: peak, demand, rest zone, range, off-axis moment or blade, region. */
 export function explainProfile(x: ProfileExplanation, stepForwardAt: number | null = null): Reason[] {
   const { metrics: m, samples, limb, region } = x;
   const { chain } = limb.path;
-  const deg = regionDeg(region, x.body.statureM, x.pose, limb);
+  // Of two joints together the region's own axis is told by the off-axis moment, and no sweep has one plane.
+  const deg = limb.target.by ? null : regionDeg(region, x.body.statureM, x.pose, limb);
+  const girdle = girdleForce(x.body, limb.path, samples.load, region);
+  const { source, spread } = STRENGTH[limb.target.action];
   const finish = samples.resistanceNm[samples.resistanceNm.length - 1]!;
   return [
     { code: 'peak', at: m.peakAt, momentNm: m.peakResistanceNm, rightAngleAt: m.rightAngleAt, stepForwardAt },
+    { code: 'demand', at: m.hardestAt, strongerHalf: m.strongerHalf, source, spread },
     {
       code: 'rest-zone',
       share: m.restShare,
@@ -123,10 +143,15 @@ export function explainProfile(x: ProfileExplanation, stepForwardAt: number | nu
       helps: m.helps,
     },
     { code: 'range', startDeg: limb.start.deg, from: limb.start.from, of: limb.start.of, chain },
-    { code: 'off-axis', share: m.offAxisShare, parts: x.offAxis.slice(0, NAMED_PARTS), region, chain },
+    girdle
+      ? { code: 'girdle', region, share: girdle.share, meanN: girdle.meanN }
+      : { code: 'off-axis', share: m.offAxisShare, parts: x.offAxis.slice(0, NAMED_PARTS), region, chain },
     ...(deg === null ? [] : [{ code: 'region' as const, region, deg }]),
   ];
 }
+
+/** Verdicts of the curve itself: peak, demand, rest zone. */
+const BEFORE_CLEARANCE = 3;
 
 /** How many parts of an off-axis moment are worth a word. */
 const NAMED_PARTS = 2;
@@ -166,8 +191,8 @@ function standing(problem: SetupProblem, e: Evaluation): Reason[] {
 }
 
 /**
- * The verdict lines of an evaluated set-up: line, peak, rest zone, clearance, range, off-axis moment, region, in that
- * order.
+ * The verdict lines of an evaluated set-up: line, peak, demand, rest zone, clearance, standing, range, off-axis moment
+ * or blade, region, in that order.
  */
 export function explain(problem: SetupProblem, e: Evaluation): Reason[] {
   const { column } = problem.input;
@@ -206,7 +231,13 @@ export function explain(problem: SetupProblem, e: Evaluation): Reason[] {
     twoHigher: other(VERDICT_HOLES),
   };
   const clearance: Reason = { code: 'clearance', cableM: m.minClearanceM, needM: column.clearanceM };
-  return [line, ...rest.slice(0, 2), clearance, ...standing(problem, e), ...rest.slice(2)];
+  return [
+    line,
+    ...rest.slice(0, BEFORE_CLEARANCE),
+    clearance,
+    ...standing(problem, e),
+    ...rest.slice(BEFORE_CLEARANCE),
+  ];
 }
 
 /**

@@ -10,7 +10,7 @@ const input: SchemeInput = {
   twentyG: 17_500,
   stances: [0.1, 0.3, 0.5],
   stepIns: [0.8, 0.6, 0.4],
-  peakAt: 0.7,
+  strongerHalf: 'first',
 };
 
 const secondsOf = (p: SchemePart): number => p.reps * repSeconds(paceOfPart(p, 'lifting', null)!);
@@ -66,14 +66,41 @@ describe('set schemes (common practice)', () => {
         [6, 30_000, null],
       ],
     ],
+    [
+      'double-failure',
+      [
+        [12, 30_000, null],
+        [6, 30_000, null],
+        [4, 30_000, null],
+      ],
+    ],
   ] as const)('%s', (scheme, want) => {
     const parts = buildParts(scheme, input);
     expect(parts.map((p) => [p.reps, p.loadG, p.standX])).toEqual(want);
-    for (let k = 1; k < parts.length; k++) expect(runsOn(parts[k - 1]!, parts[k]!)).toBe(scheme === 'partials');
+    const oneLoad = scheme === 'partials' || scheme === 'double-failure';
+    for (let k = 1; k < parts.length; k++) expect(runsOn(parts[k - 1]!, parts[k]!)).toBe(oneLoad);
   });
-  it('half-reps are of the stronger half: the one away from the peak', () => {
+  it('double failure: full reps, then the stronger half, then the weaker one with help', () => {
+    for (const [strongerHalf, halves] of [
+      ['first', [0, 0.5]],
+      ['second', [0.5, 0]],
+    ] as const) {
+      const [full, stronger, weaker] = buildParts('double-failure', { ...input, strongerHalf });
+      expect([full!.from, full!.to, stronger!.from, weaker!.from]).toEqual([0, 1, ...halves]);
+      expect([full!.helped, stronger!.helped, weaker!.helped]).toEqual([false, false, true]);
+    }
+  });
+  it('drops may run over the middle 80 % both times', () => {
+    const ranges = (scheme: 'weight-drops' | 'middle-drops') =>
+      buildParts(scheme, input).map((p) => Math.round(100 * (p.to - p.from)));
+    expect([ranges('weight-drops'), ranges('middle-drops')]).toEqual([
+      [100, 100, 80],
+      [100, 80, 80],
+    ]);
+  });
+  it('half-reps are of the stronger half', () => {
     expect(buildParts('partials', input)[1]).toMatchObject({ from: 0, to: 0.5 });
-    expect(buildParts('partials', { ...input, peakAt: 0.2 })[1]).toMatchObject({ from: 0.5, to: 1 });
+    expect(buildParts('partials', { ...input, strongerHalf: 'second' })[1]).toMatchObject({ from: 0.5, to: 1 });
   });
   it('what cannot be done here is no scheme', () => {
     const bare = { ...input, dropsG: [], stances: [0.2], stepIns: [] };
@@ -82,6 +109,7 @@ describe('set schemes (common practice)', () => {
       'slow-then-normal',
       'rest-pause',
       'partials',
+      'double-failure',
     ]);
   });
   it('the last drop goes faster over the middle 80 %: 15 reps of 2 s, four fifths of the way', () => {

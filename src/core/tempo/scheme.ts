@@ -3,10 +3,12 @@ export const SCHEMES = [
   'straight',
   'slow-then-normal',
   'weight-drops',
+  'middle-drops',
   'stance-drops',
   'step-in-drops',
   'rest-pause',
   'partials',
+  'double-failure',
 ] as const;
 /** A way to do a set. */
 export type Scheme = (typeof SCHEMES)[number];
@@ -24,6 +26,8 @@ export interface SchemePart {
   /** Part of the range, shares of it. */
   readonly from: number;
   readonly to: number;
+  /** The trainer or a partner helps. */
+  readonly helped: boolean;
 }
 
 /** What the parts of a scheme are made of. */
@@ -39,13 +43,14 @@ export interface SchemeInput {
   readonly stances: readonly number[];
   /** Marks of steps in, the first where the client stands. */
   readonly stepIns: readonly number[];
-  /** Where the rep is hardest, share of the range; the other half is the stronger one. */
-  readonly peakAt: number;
+  /** The half of the range in which the load asks for less of what the client has there. */
+  readonly strongerHalf: 'first' | 'second';
 }
 
 /**
  * Common practice, all of them: slow work is 8 x 5-5-5-5 straight into 12; drops of 25-30 % for 15, then 15 faster over
- * the middle 80 %.
+ * the middle 80 %, or both over the middle; double failure is full reps, then half reps of the stronger half, then of
+ * the weaker half with help.
  */
 const SLOW = { reps: 8, tempo: '5-5-5-5', then: 12 } as const;
 const DROP_REPS = 15;
@@ -55,6 +60,8 @@ const STANCE_REPS = 8;
 const STEP_IN_REPS = 7;
 const PAUSE_S = 15;
 const HALF_REPS = 6;
+const HELPED_REPS = 4;
+const HALF = { first: { from: 0, to: 0.5 }, second: { from: 0.5, to: 1 } } as const;
 /** Fraction off at each weight drop. */
 export const DROP_FRACTION = 0.275;
 
@@ -68,6 +75,7 @@ export function buildParts(scheme: Scheme, i: SchemeInput): SchemePart[] {
     restS: 0,
     from: 0,
     to: 1,
+    helped: false,
     ...change,
   });
   switch (scheme) {
@@ -78,18 +86,14 @@ export function buildParts(scheme: Scheme, i: SchemeInput): SchemePart[] {
       return [part({ reps: SLOW.reps, tempo: SLOW.tempo, loadG }), part({ reps: SLOW.then, loadG })];
     }
     case 'weight-drops':
-      return i.dropsG.length === 0
-        ? []
-        : [
-            part({}),
-            ...i.dropsG.map((loadG, k) =>
-              part(
-                k === 0
-                  ? { loadG, reps: DROP_REPS }
-                  : { loadG, reps: DROP_REPS, tempo: FAST_TEMPO, from: MIDDLE[0], to: MIDDLE[1] },
-              ),
-            ),
-          ];
+    case 'middle-drops': {
+      const middle = { from: MIDDLE[0], to: MIDDLE[1] };
+      const last = { tempo: FAST_TEMPO, ...middle };
+      const drops = i.dropsG.map((loadG, k) =>
+        part({ loadG, reps: DROP_REPS, ...(k > 0 ? last : scheme === 'middle-drops' ? middle : {}) }),
+      );
+      return drops.length === 0 ? [] : [part({}), ...drops];
+    }
     case 'stance-drops':
       return i.stances.length < 2 ? [] : i.stances.map((standX) => part({ reps: STANCE_REPS, standX }));
     case 'step-in-drops':
@@ -98,9 +102,15 @@ export function buildParts(scheme: Scheme, i: SchemeInput): SchemePart[] {
       const third = Math.max(1, Math.ceil(i.reps / 3));
       return [part({}), part({ reps: third, restS: PAUSE_S }), part({ reps: third, restS: PAUSE_S })];
     }
-    case 'partials': {
-      const [from, to] = i.peakAt > 0.5 ? [0, 0.5] : [0.5, 1];
-      return [part({}), part({ reps: HALF_REPS, tempo: FAST_TEMPO, from, to })];
+    case 'partials':
+      return [part({}), part({ reps: HALF_REPS, tempo: FAST_TEMPO, ...HALF[i.strongerHalf] })];
+    case 'double-failure': {
+      const weaker = i.strongerHalf === 'first' ? 'second' : 'first';
+      return [
+        part({}),
+        part({ reps: HALF_REPS, ...HALF[i.strongerHalf] }),
+        part({ reps: HELPED_REPS, ...HALF[weaker], helped: true }),
+      ];
     }
   }
 }

@@ -56,7 +56,7 @@ function Line({ choice, query, data }: LineProps) {
       </Link>
       {!objection && (
         <span className={styles.share} aria-hidden>
-          <span style={{ width: `${Math.round(choice.loadedShare * 100)}%` }} />
+          <span style={{ width: `${Math.round(choice.score * 100)}%` }} />
         </span>
       )}
       <Names

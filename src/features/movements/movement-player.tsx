@@ -13,6 +13,7 @@ import { curveText, loadIn } from '@/messages/movements';
 import { SHOWN_KG } from './movement-answer';
 import { MovementFigure } from './movement-figure';
 import { useMovementScene } from './use-movement-scene';
+import { strengthCurve } from '@/core/mechanics/line-profile';
 import { usePlaying, type Playing } from './use-playing';
 import { WORDS } from '@/messages/screens/movements';
 import styles from './movements.module.css';
@@ -78,7 +79,10 @@ function MovementCurve({ answer, beside, loadSays }: Pick<Props, 'answer' | 'bes
   const { metrics, samples, from } = answer;
   const { entry } = from;
   const posed = posedOf(answer);
-  const main = useMemo(() => ({ name: 'now', resistanceNm: samples.resistanceNm }), [samples]);
+  const main = useMemo(
+    () => ({ name: 'now', resistanceNm: samples.resistanceNm, strengthNm: strengthCurve(samples, metrics) }),
+    [samples, metrics],
+  );
   return (
     <>
       <h2 className={styles.curveTitle}>
@@ -86,6 +90,7 @@ function MovementCurve({ answer, beside, loadSays }: Pick<Props, 'answer' | 'bes
         <span>
           {WORDS.hatchedRestZone}
           {metrics.rightAngleAt !== null && WORDS.dottedPullAtARight}
+          {WORDS.thinStrength}
         </span>
       </h2>
       <ResistanceChart

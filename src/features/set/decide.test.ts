@@ -26,7 +26,7 @@ const PLAN: SetPlan = {
   bands: [],
   weightN: 800,
   drops: { stances: [], stepIns: [], says: [] },
-  rep: { stackTravelM: 0.6, peakAt: 0.5, loaded: null, jointDegs: null },
+  rep: { stackTravelM: 0.6, strongerHalf: 'first', loaded: null, jointDegs: null },
   limits: { limitsKg: NO_LOAD_LIMITS, mostLoadG: null, missing: [] },
   blocked: null,
 };

@@ -143,7 +143,7 @@ function partsOf(plan: SetPlan, entry: BookEntry, log: SetLog, partLoadG: number
     twentyG: good && findNearestStep(stackG, good.middle),
     stances: drops.stances,
     stepIns: drops.stepIns,
-    peakAt: rep.peakAt,
+    strongerHalf: rep.strongerHalf,
   };
   return Object.fromEntries(SCHEMES.map((s) => [s, buildParts(s, input)])) as Record<Scheme, SchemePart[]>;
 }

@@ -4,6 +4,7 @@ import dynamic from 'next/dynamic';
 import { memo, useMemo, type ReactNode } from 'react';
 import { LiveCurve } from '@/charts/live-curve';
 import { momentSpan } from '@/charts/resistance-series';
+import { strengthCurve } from '@/core/mechanics/line-profile';
 import { jointName } from '@/messages/joints';
 import { REGION_NAME } from '@/messages/movements';
 import { RepScrubber } from './rep-scrubber';
@@ -54,10 +55,10 @@ const Axes = memo(function Axes({ min, max, step, label }: AxesProps) {
   );
 });
 
-const curveOf = ({ shown }: BenchSetup) => ({
-  name: 'now',
-  resistanceNm: shown.bySide[shown.worse]!.samples.resistanceNm,
-});
+const curveOf = ({ shown }: BenchSetup) => {
+  const { metrics, samples } = shown.bySide[shown.worse]!;
+  return { name: 'now', resistanceNm: samples.resistanceNm, strengthNm: strengthCurve(samples, metrics) };
+};
 
 /** The resistance over the rep, with the rep under the finger below it. */
 export const BenchCurve = memo(function BenchCurve({ setup, other, loadSays, width, now, onNow, tools }: Props) {
@@ -79,6 +80,7 @@ export const BenchCurve = memo(function BenchCurve({ setup, other, loadSays, wid
           <small>
             {WORDS.hatchedRestZone}
             {shown.metrics.rightAngleAt !== null && WORDS.dottedRightAngle}
+            {WORDS.thinStrength}
             {WORDS.dashesOnTheBodyLine(REGION_NAME[problem.region])}
           </small>
         </span>

@@ -209,7 +209,7 @@ function FitAnswer({ context, question, floor, fit, moves, tooShort, state, disp
       <dl className={styles.verdicts} data-testid="verdicts">
         {fit.verdicts.map((v) => (
           <div key={v.code} className={styles.verdict}>
-            <dt className={v.code === 'region' ? styles.estimated : undefined}>{v.figure}</dt>
+            <dt className={v.estimated ? styles.estimated : undefined}>{v.figure}</dt>
             <dd>
               {v.text}
               {v.code === 'range' &&

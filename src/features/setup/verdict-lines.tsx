@@ -82,7 +82,7 @@ export function VerdictLines({
       <dl className={styles.verdicts} data-testid="verdicts">
         {verdicts.map((v) => (
           <div key={v.code} className={styles.verdict}>
-            <dt className={v.code === 'region' ? styles.estimated : undefined}>{v.figure}</dt>
+            <dt className={v.estimated ? styles.estimated : undefined}>{v.figure}</dt>
             <dd>
               {v.text}
               {v.code === 'range' &&

@@ -2,4 +2,5 @@
 export const WORDS = {
   // resistance-series
   halfWay: 'half way',
+  strength: 'strength',
 } as const;

@@ -33,6 +33,7 @@ export const WORDS = {
   eachSide: ', each side',
   hatchedRestZone: 'hatched: rest zone',
   dottedPullAtARight: '; dotted: pull at a right angle',
+  thinStrength: '; thin: strength, spent where full reps fail',
   sideViewToScale: 'Side view, to scale',
   viewFromAboveSameScale: 'View from above, same scale',
   // practice-fields

@@ -79,6 +79,7 @@ export const WORDS = {
   eachSide: ', each side',
   hatchedRestZone: 'hatched: rest zone',
   dottedRightAngle: '; dotted: right angle',
+  thinStrength: '; thin: strength, spent where full reps fail',
   dashesOnTheBodyLine: (region: string): string => `; dashes on the body: line of the ${region}, approximate`,
   resistanceOverTheRepPeak: (peakResistanceNm: number, peakAt: number, restShare: number): string =>
     `Resistance over the rep: peak ${peakResistanceNm} newton metres at ${peakAt} percent of the range, rest ` +

@@ -1,6 +1,6 @@
 import type { SweepPath } from '@/core/movement/sweep-path';
 import type { BookEntry } from '../book-entry';
-import { cable, dumbbell, entry, inFloor, inTrunk, LEVEL, type Entry, type Named } from './make';
+import { cable, dumbbell, entry, inFloor, inTrunk, type Entry, type Named } from './make';
 
 const fly = inTrunk([-8, 88, 22, 88], [48, 90, 66, 90], [102, 92, 109, 92]);
 /** Head down, the arms close over the thighs. */
@@ -263,7 +263,7 @@ export const CHEST = [
     hold: { start: 0.08, finish: 0.08, gives: 'elbow' },
     posture: { kind: 'staggered' },
     path: inTrunk([55, 40, 140, 95], [114, 84, 110, 86]),
-    load: cable('away', ['d-handle'], { from: LEVEL }),
+    load: cable('away', ['d-handle']),
     tempo: '3-1-2-1',
     reps: { min: 10, max: 15 },
     standIns: ['close-dumbbell-squeeze-press'],

@@ -88,8 +88,6 @@ export const cable = (
 
 /** Pulley heights as shares of stature: at the floor, about the trunk, overhead, or wherever the line asks. */
 export const LOW = [0, 0.4] as const;
-/** Carriage about the height of the shoulder, shares of the stature. */
-export const LEVEL = [0.3, 0.85] as const;
 /** Carriage from over the shoulder up, shares of the stature. */
 export const HIGH = [0.85, 2] as const;
 const ANYWHERE = [0, 2] as const;
