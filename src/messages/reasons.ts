@@ -85,8 +85,8 @@ function demandText(r: ReasonOf<'demand'>): string {
     return 'of the way is where full reps fail; the back’s strength over this range is not known and counts as even.';
   const half = r.strongerHalf === 'first' ? 'from the stretch' : 'to the finish';
   return (
-    `of the way is where full reps fail: hardest there for the strength there. The half ${half} is the stronger one, ` +
-    `for half reps after that. An estimate from ${STRENGTH_TEXT[r.source]}; people differ by ${percent(r.spread)}.`
+    `of the way is where full reps fail: the least strength is left over there. The half ${half} is the stronger ` +
+    `one, for half reps after that. An estimate from ${STRENGTH_TEXT[r.source]}; people differ by ${percent(r.spread)}.`
   );
 }
 
@@ -138,6 +138,8 @@ function say(r: Reason): Said {
       return { figure: cmText(r.cableM), text: clearanceText(r) };
     case 'standing':
       return { figure: cmText(Math.abs(r.marginM)), text: standingText(r) };
+    case 'brace':
+      return { figure: `${Math.round(r.pressN / 10) * 10} N`, text: BRACE_TEXT };
     case 'off-axis':
       return { figure: percent(r.share), text: offAxisText(r) };
     case 'girdle':
@@ -151,17 +153,25 @@ function say(r: Reason): Said {
   }
 }
 
+const BRACE_TEXT =
+  'at most is what the supporting hand presses on the bench, if the feet carry their share in the middle.';
+
 /** How a load is stood: how far from tipping, how much this stance carries as drawn, and what to do beyond it. */
-function standingText({ marginM, mostKg, leanDeg }: Extract<Reason, { code: 'standing' }>): string {
+function standingText(r: ReasonOf<'standing'>): string {
+  const { marginM, mostKg, leanDeg, splitM, holdN, slips } = r;
   const carries = mostKg !== null && mostKg >= 1 ? `about ${Math.round(mostKg)} kg` : 'next to nothing';
   if (marginM < 0)
     return (
       `past the edge of the feet as drawn, which carries ${carries}: lean about ${Math.ceil(leanDeg)}° against ` +
-      'the pull, split the feet further, or brace with the free hand.'
+      `the pull, set the feet ${Math.ceil(splitM * 20) * 5} cm further apart that way` +
+      (holdN === null
+        ? ', or sit or lie on a bench for it.'
+        : `, or hold on with the free hand, about ${Math.ceil(holdN / 10) * 10} N.`)
     );
   return mostKg === null
     ? 'inside the edge of the feet at the worst moment: this stance is far from tipping.'
-    : `inside the edge of the feet at the worst moment; as drawn it carries ${carries}, leaning more.`;
+    : `inside the edge of the feet at the worst moment; as drawn it carries ${carries}` +
+        (slips ? ' before the feet slip (0.6 of the weight, an assumption).' : ', leaning more.');
 }
 
 /** Text of a reason. */

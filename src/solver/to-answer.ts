@@ -3,15 +3,16 @@ import type { Side } from '@/core/body/side';
 import { cautionsOf } from '@/core/book/entry-cautions';
 import type { FitSetting } from '@/core/book/fit-entry';
 import { limbOn, searchOf, type PosedQuestion } from '@/core/book/posed-question';
-import { profileOf, workingLimbOf } from '@/core/book/profile-limb';
+import { explainFree } from '@/core/book/explain-free';
+import { profileOf } from '@/core/book/profile-limb';
 import { regionOf, settingsOf } from '@/core/book/question-settings';
 import { toFloor } from '@/core/geometry/rotation';
 import { length, scale, type Vec3 } from '@/core/geometry/vector';
-import { buildOffAxisTrack, resolveOffAxis, type OffAxisPart } from '@/core/mechanics/off-axis';
+import type { OffAxisPart } from '@/core/mechanics/off-axis';
 import { lineUnit, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
 import type { ChainPath } from '@/core/movement/chain-path';
 import type { Evaluation } from '@/core/setup/evaluate';
-import { explain, explainProfile, findOffAxis, nearestLandmark } from '@/core/setup/reasons';
+import { explain, findOffAxis, nearestLandmark } from '@/core/setup/reasons';
 import { findTolerance } from '@/core/setup/tolerance';
 import { toDeg, toRad } from '@/core/units/angle';
 import type { AnswerEvaluation } from '@/contract/answer';
@@ -178,13 +179,11 @@ function forceUnit({ load: { forceN } }: ProfileSamples, i: number): Vec3 {
 
 /** A movement without a column in the answer format; the side that is shown speaks for both. */
 export function toFreeEvaluation(posed: PosedQuestion): AnswerEvaluation {
-  const { question, shown, sides, entry } = posed;
+  const { shown, sides } = posed;
   const limb = limbOn(posed, shown);
-  const { path, target, pose } = limb.posed;
-  const { metrics, samples } = profileOf(limb);
-  const { body } = question;
-  const offAxis = resolveOffAxis(buildOffAxisTrack(body, path, target), samples.load);
-  const explained = { body, pose, limb: workingLimbOf(limb), region: entry.target, metrics, samples, offAxis };
+  const { path } = limb.posed;
+  const { metrics } = profileOf(limb);
+  const { reasons, offAxis } = explainFree(posed);
   return {
     hole: null,
     pulleyM: null,
@@ -196,7 +195,7 @@ export function toFreeEvaluation(posed: PosedQuestion): AnswerEvaluation {
     cost: null,
     limits: [],
     tolerance: null,
-    why: explainProfile(explained).map(toVerdict).map(words),
+    why: reasons.map(toVerdict).map(words),
     checkByEye: [],
     samples: bySides(sides, (side) => {
       const own = limbOn(posed, side);

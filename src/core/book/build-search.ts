@@ -26,6 +26,7 @@ import { GRAVITY_MS2 } from '@/core/units/mass';
 import { SETTABLE_M } from '@/core/setup/settle';
 import { STEP_IN_M } from '@/core/setup/stance-drops';
 import type { BookEntry, Facing, LoadRule } from './book-entry';
+import { standsFree } from './stands-free';
 import { findOverload } from './load-limit';
 import { lacksPulley, type Question } from './question';
 import { lineOf } from './pose-on-line';
@@ -48,16 +49,6 @@ const TURN_DEG = 30;
 /** A bench that somebody lies on may stand at any turn to the column, up to half way round to its side. */
 const BENCH_TURN_DEG = 60;
 const SIDEWAYS_M = 0.4;
-
-/** Postures that nothing but feet and knees holds. */
-const STANDING: ReadonlySet<BookEntry['posture']['kind']> = new Set([
-  'standing',
-  'staggered',
-  'wide',
-  'hinged',
-  'half-kneeling',
-  'tall-kneeling',
-]);
 
 type CableLoad = Extract<LoadRule, { kind: 'cable' }>;
 
@@ -268,7 +259,7 @@ export function buildSearch(q: Omit<PosedQuestion, 'search'>): PlaceSearch {
     symmetric: posed.length === 2 && mirrorAlike(posed[0]!.path, posed[1]!.path),
     sweepDeg: Math.min(180, ...posed.map((p) => (p.sweep ? p.sweep.finishDeg - p.sweep.startDeg : 180))),
     body,
-    stands: STANDING.has(entry.posture.kind) && entry.armOn === null,
+    stands: standsFree(entry),
     pose: shown.pose,
     poseAt: shown.bodyAt,
     shared: load.shared,

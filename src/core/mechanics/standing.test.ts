@@ -32,9 +32,26 @@ describe('centre of pressure (statics by hand)', () => {
     expect(pressureAt(70, pulled([0, 1, 0], [0, 71 * GRAVITY_MS2, 0]))).toBeNull());
   it('margin and the most that is carried: the edge 20 cm ahead, 1 m up, is 20 % of the weight', () => {
     const level = [pulled([0.4, 1, 0], [0.1 * 70 * GRAVITY_MS2, 0, 0])];
-    expect(standingMargin(70, level)).toEqual({ marginM: expect.closeTo(0.1, 9), mostShare: expect.closeTo(2, 6) });
+    expect(standingMargin(70, level)).toMatchObject({
+      marginM: expect.closeTo(0.1, 9),
+      mostShare: expect.closeTo(2, 6),
+      slips: false,
+      downN: 70 * GRAVITY_MS2,
+    });
     expect(standingMargin(70, [pulled([0.4, 1, 0], [0, -1, 0])]).mostShare).toBeNull();
     expect(standingMargin(70, [pulled([0.4, 1, 0], [30 * GRAVITY_MS2, 0, 0])]).marginM).toBeLessThan(0);
+  });
+});
+
+describe('shoes that slip before the body tips', () => {
+  it('a low pull along the floor: 0.6 of the weight', () => {
+    const low = [pulled([0.4, 0.05, 0], [0.1 * 70 * GRAVITY_MS2, 0, 0])];
+    expect(standingMargin(70, low)).toMatchObject({ mostShare: expect.closeTo(6, 6), slips: true });
+  });
+  it('a pull that also lifts leaves less to hold on with: F cos 30 is 0.6 of what F sin 30 leaves', () => {
+    const slant = [pulled([0.1, 0.02, 0], [Math.sqrt(3) * 50, 50, 0])];
+    const at = standingMargin(70, slant).mostShare!;
+    expect(Math.sqrt(3) * 50 * at).toBeCloseTo(0.6 * (70 * GRAVITY_MS2 - 50 * at), 4);
   });
 });
 

@@ -6,7 +6,7 @@ import { bisect } from '@/core/units/bisect';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 
 /** A place on the floor, metres: ahead and to the right, stand frame. */
-type Spot = readonly [x: number, z: number];
+export type Spot = readonly [x: number, z: number];
 
 /**
  * Half a foot's or a knee's breadth, and how high what rests on the floor lies: a knee on its pad, the sole of a foot
@@ -83,6 +83,19 @@ export function pressureAt(massKg: number, { centre, hands }: Standing, share = 
   return down > 0 ? [x / down, z / down] : null;
 }
 
+/** Shoes on a gym's floor hold this much of the weight sideways (an assumption). */
+const FRICTION = 0.6;
+
+/** What feet have to hold at a moment: the weight on them and the pull along the floor, newtons. */
+function onFeet(
+  massKg: number,
+  { hands }: Standing,
+  share: number,
+): { readonly downN: number; readonly alongN: number } {
+  const [x, y, z] = [0, 1, 2].map((k) => share * hands.reduce((sum, { forceN }) => sum + forceN[k]!, 0));
+  return { downN: massKg * GRAVITY_MS2 - y!, alongN: Math.hypot(x!, z!) };
+}
+
 /** Most of the load that is looked at, times what is set. */
 const MOST_SHARE = 8;
 
@@ -90,8 +103,14 @@ const MOST_SHARE = 8;
 export interface StandingMargin {
   /** Least distance of the centre of pressure from the edge of the support, metres; negative: tips. */
   readonly marginM: number;
-  /** The load at which it reaches the edge, share of what is set; null where even several times as much is stood. */
+  /**
+   * The load at which it reaches the edge or slips, share of what is set; null where several times as much is stood.
+   */
   readonly mostShare: number | null;
+  /** The feet slip before the body tips. */
+  readonly slips: boolean;
+  /** Weight on the feet at the worst moment, newtons. */
+  readonly downN: number;
 }
 
 /** How near a body comes to tipping over the range, and how much of its load it could stand (quasi-static). */
@@ -103,9 +122,17 @@ export function standingMargin(massKg: number, moments: readonly Standing[]): St
         return at ? insideBy(m.support, at) : -1;
       }),
     );
-  const stands = (share: number): boolean => margin(share) > 0;
+  const holds = (share: number): boolean =>
+    moments.every((m) => {
+      const { downN, alongN } = onFeet(massKg, m, share);
+      return alongN <= FRICTION * downN;
+    });
+  const stands = (share: number): boolean => margin(share) > 0 && holds(share);
+  const mostShare = stands(MOST_SHARE) ? null : stands(0) ? bisect(0, MOST_SHARE, stands) : 0;
   return {
     marginM: margin(1),
-    mostShare: stands(MOST_SHARE) ? null : stands(0) ? bisect(0, MOST_SHARE, stands) : 0,
+    mostShare,
+    slips: mostShare !== null && margin(mostShare * 1.001) > 0,
+    downN: Math.min(...moments.map((m) => onFeet(massKg, m, 1).downN)),
   };
 }

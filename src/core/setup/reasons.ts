@@ -1,7 +1,4 @@
 import { MEASURE_NAMES, HEIGHT_RATIO, type MeasureName } from '@/core/body/segment-ratios';
-import { centreOfMass } from '@/core/body/centre-of-mass';
-import { standingMargin, supportOf, type Standing } from '@/core/mechanics/standing';
-import { clampedAsin, toDeg } from '@/core/units/angle';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import type { Body } from '@/core/body/body-model';
 import type { BodyPose } from '@/core/body/posture';
@@ -17,6 +14,7 @@ import { regionPoseAt } from '@/core/movement/region-pose';
 import type { RangeEnd } from '@/core/movement/limb-path';
 import { evaluatePlacement, type Evaluation } from './evaluate';
 import { type WorkingLimb, type SetupProblem } from './setup-problem';
+import { standingReason, type BraceReason, type StandingReason, type StoodLoad } from './stand-load';
 import { LINE_TOLERANCE_DEG } from './tolerance';
 
 /** Who picks up a line that leaves the sweep, and by how much at the finish. */
@@ -61,16 +59,8 @@ export type Reason =
     }
   | { readonly code: 'rest-zone'; readonly share: number; readonly finishShare: number; readonly helps: boolean }
   | { readonly code: 'clearance'; readonly cableM: number; readonly needM: number }
-  /**
-   * Least distance from tipping as drawn, the stack that this carries, kilograms (null where it is far off), and how
-   * far the whole body would lean against the pull to stand it, degrees; 0 where it stands.
-   */
-  | {
-      readonly code: 'standing';
-      readonly marginM: number;
-      readonly mostKg: number | null;
-      readonly leanDeg: number;
-    }
+  | StandingReason
+  | BraceReason
   | {
       readonly code: 'off-axis';
       readonly share: number;
@@ -156,38 +146,20 @@ const BEFORE_CLEARANCE = 3;
 /** How many parts of an off-axis moment are worth a word. */
 const NAMED_PARTS = 2;
 
-/** Height of the centre of mass standing, share of stature (Winter: about 0.55), and what is kept inside the edge. */
-const CENTRE_SHARE = 0.55;
-const BALANCE_M = 0.02;
-/** Samples at which a stance is looked at. */
-const STOOD_AT = [0, 10, 20, 30, 40] as const;
-
-/** How the load is stood, for a client whom nothing but feet and knees holds. */
-function standing(problem: SetupProblem, e: Evaluation): Reason[] {
-  const { body, sides, shared, tensionN } = problem;
-  if (!problem.stands) return [];
-  const limbs = sides.map((side) => ({
-    path: problem.limbAt(side, e.placement).path,
-    load: e.bySide[side]!.samples.load,
-  }));
-  const moments = STOOD_AT.map((i): Standing => {
-    const pose = problem.poseAt(i);
-    const arms = Object.fromEntries(
-      limbs.map(({ path }) => [path.side, { elbow: path.middle[i]!, wrist: path.distal[i]! }]),
-    );
-    return {
-      support: supportOf(body, pose),
-      centre: centreOfMass(body, pose, arms),
-      hands: limbs.map(({ path, load: { forceN } }) => ({
-        at: path.contact[i]!,
-        forceN: [forceN[3 * i]!, forceN[3 * i + 1]!, forceN[3 * i + 2]!],
-      })),
-    };
-  });
-  const { marginM, mostShare } = standingMargin(body.massKg, moments);
-  const stackKg = (tensionN * (shared ? 2 : 1) * problem.input.column.pulleyRatio) / GRAVITY_MS2;
-  const leanDeg = marginM >= 0 ? 0 : toDeg(clampedAsin((BALANCE_M - marginM) / (CENTRE_SHARE * body.statureM)));
-  return [{ code: 'standing', marginM, mostKg: mostShare === null ? null : mostShare * stackKg, leanDeg }];
+/** The load of an evaluated set-up as it is stood; null where more than feet and knees hold the client. */
+export function stoodLoad(problem: SetupProblem, e: Evaluation): StoodLoad | null {
+  const { body, sides, shared, tensionN, poseAt } = problem;
+  if (!problem.stands) return null;
+  return {
+    body,
+    poseAt,
+    limbs: sides.map((side) => ({
+      path: problem.limbAt(side, e.placement).path,
+      load: e.bySide[side]!.samples.load,
+    })),
+    loadKg: (tensionN * (shared ? 2 : 1) * problem.input.column.pulleyRatio) / GRAVITY_MS2,
+    freeHand: sides.length === 1,
+  };
 }
 
 /**
@@ -231,11 +203,12 @@ export function explain(problem: SetupProblem, e: Evaluation): Reason[] {
     twoHigher: other(VERDICT_HOLES),
   };
   const clearance: Reason = { code: 'clearance', cableM: m.minClearanceM, needM: column.clearanceM };
+  const stood = stoodLoad(problem, e);
   return [
     line,
     ...rest.slice(0, BEFORE_CLEARANCE),
     clearance,
-    ...standing(problem, e),
+    ...(stood ? [standingReason(stood)] : []),
     ...rest.slice(BEFORE_CLEARANCE),
   ];
 }

@@ -3,17 +3,14 @@ import { Alert } from '@mantine/core';
 import { IconCheck } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useMemo, useReducer, type ActionDispatch } from 'react';
-import { answerPosed, posedOf, type GoodAnswer } from '@/core/book/answer-question';
+import { answerPosed, type GoodAnswer } from '@/core/book/answer-question';
 import { cautionsOf } from '@/core/book/entry-cautions';
 import { poseKnown, poseQuestion } from '@/core/book/pose-question';
-import { shownLimb } from '@/core/book/posed-question';
-import { workingLimbOf } from '@/core/book/profile-limb';
+import { explainFree } from '@/core/book/explain-free';
 import { regionOf, settingsOf } from '@/core/book/question-settings';
 import { withChoices, type Question } from '@/core/book/question';
 import { sameOptions } from '@/core/book/entry-options';
-import { buildOffAxisTrack, resolveOffAxis } from '@/core/mechanics/off-axis';
 import type { SavedSetup } from '@/core/record/floor-event';
-import { explainProfile } from '@/core/setup/reasons';
 import type { SetupBenchView } from '@/contract/views/setup';
 import { backOnSheet } from '@/drawing/back-on-sheet';
 import { MovementPlayer } from '@/features/movements/movement-player';
@@ -40,19 +37,9 @@ import styles from './setup.module.css';
 function solveFit(posed: GoodAnswer['from']) {
   const answer = answerPosed(posed);
   if (!answer.ok) throw new Error(`${posed.entry.id}: a movement without a cable has an answer wherever it is posed`);
-  const { entry, question } = posed;
-  const { path, target, pose } = posedOf(answer);
-  const { metrics, samples } = answer;
-  const reasons = explainProfile({
-    body: question.body,
-    pose,
-    limb: workingLimbOf(shownLimb(posed)),
-    region: entry.target,
-    metrics,
-    samples,
-    offAxis: resolveOffAxis(buildOffAxisTrack(question.body, path, target), samples.load),
-  });
-  return { answer, entry, settings: settingsOf(posed), region: regionOf(posed), verdicts: reasons.map(toVerdict) };
+  const { entry } = posed;
+  const verdicts = explainFree(posed).reasons.map(toVerdict);
+  return { answer, entry, settings: settingsOf(posed), region: regionOf(posed), verdicts };
 }
 
 type SolvedFit = ReturnType<typeof solveFit>;

@@ -190,6 +190,15 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
       </Layer>
       <Layer view={view}>
         {marks.region && <line className={styles.region} {...lineEnds(marks.region)} />}
+        {marks.stood && (
+          <g data-testid="stood">
+            <path className={styles.support} d={marks.stood.outline} />
+            <path className={styles.pressureWay} d={marks.stood.way} />
+            {marks.stood.at && (
+              <circle className={styles.pressure} cx={px(marks.stood.at.u)} cy={px(marks.stood.at.v)} r={5} />
+            )}
+          </g>
+        )}
         {marks.rest && <path className={styles.rest} d={marks.rest} />}
         {scene.cables.map((c) => (
           <g key={c.side}>

@@ -1,0 +1,54 @@
+import type { OffAxisPart } from '@/core/mechanics/off-axis';
+import { buildOffAxisTrack, resolveOffAxis } from '@/core/mechanics/off-axis';
+import { explainProfile, type Reason } from '@/core/setup/reasons';
+import { braceReason, standingReason, type StoodLoad } from '@/core/setup/stand-load';
+import { limbOn, type PosedQuestion } from './posed-question';
+import { profileOf, workingLimbOf } from './profile-limb';
+import { standsFree } from './stands-free';
+
+/** What is said of a movement without a column, and where its moment goes beside the target. */
+export interface FreeExplanation {
+  readonly reasons: readonly Reason[];
+  readonly offAxis: readonly OffAxisPart[];
+}
+
+/** The weight that a client holds, as it is stood or leant on; nothing where steel or straps hold it. */
+function weightReasons(posed: PosedQuestion): readonly Reason[] {
+  const { entry, question, sides } = posed;
+  if (entry.load.kind !== 'weight' && entry.load.kind !== 'landmine') return [];
+  const { posed: shown } = limbOn(posed, posed.shown);
+  if (shown.path.chain !== 'arm') return [];
+  const stood: StoodLoad = {
+    body: question.body,
+    poseAt: shown.bodyAt,
+    limbs: sides.map((side) => {
+      const limb = limbOn(posed, side);
+      return { path: limb.posed.path, load: profileOf(limb).samples.load };
+    }),
+    loadKg: question.loadKg,
+    freeHand: false,
+  };
+  if (standsFree(entry)) return [standingReason(stood)];
+  const onBench = entry.posture.kind === 'hand-on-bench' || entry.posture.kind === 'hand-and-knee';
+  const brace = onBench ? braceReason(stood) : null;
+  return brace ? [brace] : [];
+}
+
+/** Everything that is said of a movement whose load needs no place at a column; the shown side speaks for both. */
+export function explainFree(posed: PosedQuestion): FreeExplanation {
+  const limb = limbOn(posed, posed.shown);
+  const { path, target, pose } = limb.posed;
+  const { metrics, samples } = profileOf(limb);
+  const { body } = posed.question;
+  const offAxis = resolveOffAxis(buildOffAxisTrack(body, path, target), samples.load);
+  const reasons = explainProfile({
+    body,
+    pose,
+    limb: workingLimbOf(limb),
+    region: posed.entry.target,
+    metrics,
+    samples,
+    offAxis,
+  });
+  return { reasons: [...reasons, ...weightReasons(posed)], offAxis };
+}
