@@ -1,14 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { answerQuestion, posedOf, type GoodAnswer } from '@/core/book/answer-question';
-import { BOOK } from '@/core/book/book';
+import { BOOK, findEntry } from '@/core/book/book';
+import { poseQuestion } from '@/core/book/pose-question';
+import { searchOf } from '@/core/book/posed-question';
+import { evaluatePlacement } from '@/core/setup/evaluate';
+import { limitText } from '@/messages/reasons';
 import { sidesOf, type BookEntry } from '@/core/book/book-entry';
 import { askQuestion } from '@/core/book/question';
 import { gripReachM } from '@/core/book/landmine';
 import { USUAL_KIT } from '@/core/book/station-kit';
 import { signOf } from '@/core/body/side';
 import { GRIP_SHARE_OF_HAND } from '@/core/body/segment-ratios';
-import { segmentDistance } from '@/core/geometry/segments';
-import { between as mix, dot, length, normalise, subtract, type Vec3 } from '@/core/geometry/vector';
+import { dot, length, normalise, subtract, type Vec3 } from '@/core/geometry/vector';
+import { limbDepth, limbObstacle } from '@/core/setup/limb-clear';
 import { jointDegAt, towards } from '@/core/movement/joint-action';
 import { toDeg } from '@/core/units/angle';
 import { poseEntry, WHOLE_RANGE } from '@/core/book/pose-entry';
@@ -148,20 +152,22 @@ describe('every pose of the book', () => {
     const off = broken(({ h, a }) => {
       const posed = posedOf(a);
       if (posed.path.chain !== 'arm') return null;
-      const most = Math.max(
-        ...samples.map((i) => {
-          const { pelvis, neckBase, head, neck, headRadiusM } = posed.bodyAt(i);
-          const [elbow, hand] = [posed.path.middle[i]!, posed.path.contact[i]!];
-          const chest = mix(pelvis, neckBase, 0.85);
-          return Math.max(
-            0.08 * h - segmentDistance(...elbow, ...hand, ...pelvis, ...chest),
-            headRadiusM + 0.02 * h - segmentDistance(...elbow, ...hand, ...neck, ...head),
-          );
-        }),
-      );
-      return most > 0.03 ? `${(most * 100).toFixed(0)} cm` : null;
+      const body = samples.map((i) => limbObstacle(h, posed.bodyAt(i)));
+      const { middle, contact } = posed.path;
+      const { metres, part } = limbDepth(body, (k) => [middle[samples[k]!]!, contact[samples[k]!]!]);
+      return metres > 0.03 ? `${(metres * 100).toFixed(0)} cm, ${part}` : null;
     });
     expect(off).toEqual([]);
+  });
+
+  it('a place that leads the forearm into the head is refused by name', () => {
+    const rope = findEntry('rope-row-low-hinged')!;
+    const column = { column: COLUMN, room: ROOM, attachmentM: 0.14, handsM: null };
+    const search = searchOf(poseQuestion(askQuestion(rope, { body: bodyOf(1.75), side: 'both', column }))!);
+    const near = { hole: 11, standX: 0.5, standZ: search.bounds.standZ, yawDeg: 180 };
+    const [limb] = evaluatePlacement(search, near).violations.filter((v) => v.limit === 'limb');
+    expect(limb).toMatchObject({ through: 'head' });
+    expect(limitText(limb!)).toMatch(/^The forearm would lie \d+ cm deep in the head/);
   });
 
   it('leads the hand without a kink: no turn over 15 degrees between samples', () => {

@@ -108,10 +108,12 @@ const clearanceText = (r: ReasonOf<'clearance'>): string =>
     ? `of cable out in the stretch: under ${cmText(r.needM)} the stack sets down. Step away from the pulleys.`
     : 'of cable out in the stretch: the stack stays up.';
 
+const nmText = (nm: number): string => (nm < 1 ? 'under 1 Nm' : `${Math.round(nm)} Nm`);
+
 function offAxisText(r: ReasonOf<'off-axis'>): string {
   const parts = r.parts.map(
     (p) =>
-      `${percent(p.share)} at the ${JOINT[r.chain][p.joint === 'middle' ? 1 : 0]}, ` +
+      `${nmText(p.meanNm)} at the ${JOINT[r.chain][p.joint === 'middle' ? 1 : 0]}, ` +
       `for the ${COMPENSATING_MUSCLE_NAME[p.compensatedBy]}`,
   );
   const text = `of the moment is beside what the ${REGION_NAME[r.region]} does.`;
@@ -140,6 +142,8 @@ function say(r: Reason): Said {
       return { figure: cmText(Math.abs(r.marginM)), text: standingText(r) };
     case 'brace':
       return { figure: `${Math.round(r.pressN / 10) * 10} N`, text: BRACE_TEXT };
+    case 'aside':
+      return { figure: `${Math.round(r.pushN / 5) * 5} N`, text: ASIDE_TEXT[r.towards] };
     case 'off-axis':
       return { figure: percent(r.share), text: offAxisText(r) };
     case 'girdle':
@@ -152,6 +156,12 @@ function say(r: Reason): Said {
       return { figure: deg(r.startDeg), text: rangeText(r) };
   }
 }
+
+/** What hands do sideways on what they hold. */
+const ASIDE_TEXT = {
+  in: 'at most is what each hand presses inward as well, so that its forearm lies along the load.',
+  out: 'at most is what each hand pulls outward as well, so that its forearm lies along the load.',
+} as const;
 
 const BRACE_TEXT =
   'at most is what the supporting hand presses on the bench, if the feet carry their share in the middle.';
@@ -212,6 +222,8 @@ export function limitText(v: Violation, of: 'best' | 'found' = 'best'): string {
       );
     case 'through':
       return `The cable would run through the ${v.through ?? 'body'}, ${cmText(-v.have)} deep at the worst.`;
+    case 'limb':
+      return `The forearm would lie ${cmText(v.have)} deep in the ${v.through ?? 'body'} at the worst.`;
     case 'pulleys':
       return 'Both arms need a cable each; this column has one.';
     case 'part':

@@ -20,7 +20,8 @@ import {
   type SetupProblem,
   type WorkingLimb,
 } from '@/core/setup/setup-problem';
-import { lineObstacles } from '@/core/setup/line-clear';
+import { limbDepth, limbObstacle } from '@/core/setup/limb-clear';
+import { lineObstacles, LOOKED_AT } from '@/core/setup/line-clear';
 import type { Violation } from '@/core/setup/violation';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import { SETTABLE_M } from '@/core/setup/settle';
@@ -235,6 +236,7 @@ export function buildSearch(q: Omit<PosedQuestion, 'search'>): PlaceSearch {
   const bounds = boundsOf(entry, load, body, sides, pulley({ hole: 1 }, sides[0]!)[2]);
   const own = entry.path.kind === 'sweep' ? room : roomFor(load, entry, posed, room, bounds.yawDeg);
   const shown = posed[posed.length - 1]!;
+  const chests = pulls ? LOOKED_AT.map((i) => limbObstacle(body.statureM, shown.bodyAt(i))) : [];
   const posedAt = load.line === null ? (side: Side) => limbs[side]!.posed : placedLimbs(q, pulley, tensionN);
   return {
     input: {
@@ -252,6 +254,7 @@ export function buildSearch(q: Omit<PosedQuestion, 'search'>): PlaceSearch {
     sides,
     trackAt: (i, from, coarse) => (pulls ? pulls[i]!.track(from, coarse) : (coarse ? thin : tracks)[i]!),
     obstacles: entry.path.kind === 'sweep' ? null : lineObstacles(body.statureM, shown.bodyAt),
+    limbDepth: pulls && ((i, from) => limbDepth(chests, (k) => pulls[i]!.forearm(from, LOOKED_AT[k]!))),
     leftShare: pulls && ((i, from) => pulls[i]!.leftShare(from)),
     shortestShare: SHORTEST_SHARE,
     tensionN,

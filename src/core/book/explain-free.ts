@@ -40,7 +40,11 @@ export function explainFree(posed: PosedQuestion): FreeExplanation {
   const { path, target, pose } = limb.posed;
   const { metrics, samples } = profileOf(limb);
   const { body } = posed.question;
-  const offAxis = resolveOffAxis(buildOffAxisTrack(body, path, target), samples.load);
+  // An upper arm that lies on a pad asks nothing of the shoulder.
+  const onPad = posed.entry.armOn !== null && target.joint === 'middle';
+  const offAxis = resolveOffAxis(buildOffAxisTrack(body, path, target), samples.load).filter(
+    (p) => !(onPad && p.joint === 'proximal'),
+  );
   const reasons = explainProfile({
     body,
     pose,

@@ -20,6 +20,8 @@ export interface LineTracks {
   readonly track: LineTrackOf;
   readonly strainDeg: (pulley: Vec3) => number;
   readonly leftShare: LeftShareOf;
+  /** Forearm from elbow to grip at a sample of all of them, for a pulley in the stand frame; metres. */
+  readonly forearm: (pulley: Vec3, i: number) => readonly [elbow: Vec3, grip: Vec3];
 }
 
 /**
@@ -34,6 +36,10 @@ const MOST_BEND_DEG = 142;
 const BEND_WEIGHT = 4;
 
 const samePoint = (a: Vec3, b: Vec3): boolean => a[0] === b[0] && a[1] === b[1] && a[2] === b[2];
+
+/** Where the grip begins among a sample's bones; the elbow comes first. */
+const GRIP = 6;
+const pointIn = (flat: Float64Array, at: number): Vec3 => [flat[at]!, flat[at + 1]!, flat[at + 2]!];
 
 const THIN_SAMPLES = (SAMPLES - 1) / THIN + 1;
 
@@ -53,7 +59,7 @@ export function lineTracks(
   const posture = toPosture(entry.posture, side, kit, body);
   const shared = entry.load.kind === 'cable' && entry.load.shared;
   const room = { true: allocateTrack(THIN_SAMPLES), false: allocateTrack(SAMPLES) };
-  const bones = new Float64Array(BONES * SAMPLES);
+  const bones = { true: new Float64Array(BONES * THIN_SAMPLES), false: new Float64Array(BONES * SAMPLES) };
   const lay = (from: number, to: number, thin: boolean): LineArm =>
     layPull(entry, body, side, posture, tensionN, from, to, thin ? THIN_SAMPLES : SAMPLES);
   const limited = [range.active[side], range.limits[side]].some((r) => r && Object.keys(r).length > 0);
@@ -87,8 +93,8 @@ export function lineTracks(
       const cut = cutAt(pulley);
       arm = cut && cut.to - cut.from >= SHORTEST_SHARE ? lay(cut.from, cut.to, thin) : lay(startAt, stopAt, thin);
     }
-    closeOnLine(arm, pulley, bones);
-    fillLineTrack(arm, bones, shared, room[key]);
+    closeOnLine(arm, pulley, bones[key]);
+    fillLineTrack(arm, bones[key], shared, room[key]);
     return room[key];
   };
   const strainDeg = (pulley: Vec3): number => {
@@ -96,5 +102,9 @@ export function lineTracks(
     const bend = finish.along ? Math.max(0, finishBendDeg(finish, pulley) - MOST_BEND_DEG) : 0;
     return start + BEND_WEIGHT * bend;
   };
-  return { track, strainDeg, leftShare };
+  const forearm: LineTracks['forearm'] = (pulley, i) => {
+    track(pulley, false);
+    return [pointIn(bones.false, i * BONES), pointIn(bones.false, i * BONES + GRIP)];
+  };
+  return { track, strainDeg, leftShare, forearm };
 }

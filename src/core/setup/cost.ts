@@ -55,6 +55,9 @@ const CHANGE_PER_DEG = 0.02;
 export const BROKEN = 1000;
 const BROKEN_PER_UNIT = 1000;
 
+/** A forearm may touch trunk or head, drawn round as they are; deeper than this it is in the way, metres. */
+const FOREARM_IN_M = 0.04;
+
 /** The profile of one working side at a place. */
 export interface SideProfile {
   readonly metrics: LineMetrics;
@@ -143,6 +146,12 @@ export function findViolations(
       const pulley = pulleyFrom(problem, placement, problem.sides[i]!);
       const { metres, part } = lineClearance(problem.trackAt(i, pulley, false), pulley, problem.obstacles);
       if (metres < -GRAZE_M) broken.push({ limit: 'through', need: -GRAZE_M, have: metres, through: part });
+    }
+  }
+  if (problem.limbDepth && !thin) {
+    for (let i = 0; i < sides.length; i++) {
+      const { metres, part } = problem.limbDepth(i, pulleyFrom(problem, placement, problem.sides[i]!));
+      if (metres > FOREARM_IN_M) broken.push({ limit: 'limb', need: FOREARM_IN_M, have: metres, through: part });
     }
   }
   if (problem.leftShare) {

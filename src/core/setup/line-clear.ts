@@ -12,7 +12,7 @@ export type LinePart = (typeof LINE_PARTS)[number];
 /** A cable may lie on a thigh or brush the trunk this deep, metres. */
 export const GRAZE_M = 0.01;
 /** Samples of the range at which the line is looked at. */
-const LOOKED_AT = [0, 10, 20, 30, 40] as const;
+export const LOOKED_AT = [0, 10, 20, 30, 40] as const;
 
 /**
  * Half the depth of a trunk and half the thickness of a thigh, shares of stature (our judgement, as they are drawn).

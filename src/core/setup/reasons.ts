@@ -4,6 +4,8 @@ import type { Body } from '@/core/body/body-model';
 import type { BodyPose } from '@/core/body/posture';
 import { regionOffPlaneDeg, type Region } from '@/core/body/region-line';
 import { resolveOffAxis, type OffAxisPart } from '@/core/mechanics/off-axis';
+import { signOf, type Side } from '@/core/body/side';
+import type { LoadSamples } from '@/core/mechanics/load';
 import { girdleForce } from '@/core/mechanics/girdle';
 import type { LineMetrics, ProfileSamples } from '@/core/mechanics/line-profile';
 import { STRENGTH, type StrengthSource } from '@/core/mechanics/strength';
@@ -59,6 +61,8 @@ export type Reason =
     }
   | { readonly code: 'rest-zone'; readonly share: number; readonly finishShare: number; readonly helps: boolean }
   | { readonly code: 'clearance'; readonly cableM: number; readonly needM: number }
+  /** Most that each hand pushes the other aside through what both hold, newtons. */
+  | { readonly code: 'aside'; readonly pushN: number; readonly towards: 'in' | 'out' }
   | StandingReason
   | BraceReason
   | {
@@ -136,8 +140,23 @@ export function explainProfile(x: ProfileExplanation, stepForwardAt: number | nu
     girdle
       ? { code: 'girdle', region, share: girdle.share, meanN: girdle.meanN }
       : { code: 'off-axis', share: m.offAxisShare, parts: x.offAxis.slice(0, NAMED_PARTS), region, chain },
+    ...asideReason(limb.path.side, samples.load),
     ...(deg === null ? [] : [{ code: 'region' as const, region, deg }]),
   ];
+}
+
+/** A push aside is worth a word from this share of the load in the hand on. */
+const ASIDE_WORTH = 0.15;
+
+/** What hands push each other aside, where it is worth a word. */
+function asideReason(side: Side, { forceN, asideN }: LoadSamples): Reason[] {
+  let most = 0;
+  for (let i = 0; i < asideN.length; i++) if (Math.abs(asideN[i]!) > Math.abs(asideN[most]!)) most = i;
+  const push = asideN[most]!;
+  const whole = Math.hypot(forceN[3 * most]!, forceN[3 * most + 1]!, forceN[3 * most + 2]!);
+  if (Math.abs(push) < ASIDE_WORTH * whole || whole === 0) return [];
+  // What pushes a hand outward is the other hand, which this one presses.
+  return [{ code: 'aside', pushN: Math.abs(push), towards: push * signOf(side) > 0 ? 'in' : 'out' }];
 }
 
 /** Verdicts of the curve itself: peak, demand, rest zone. */

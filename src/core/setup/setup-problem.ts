@@ -12,6 +12,7 @@ import type { LimbTrack } from '@/core/mechanics/limb-track';
 import type { ChainPath, ChainTarget } from '@/core/movement/chain-path';
 import { SHORTEST_SWEEP_DEG, type RangeEnd } from '@/core/movement/limb-path';
 import type { PeakTarget } from '@/core/movement/peak-target';
+import type { LimbDepth } from './limb-clear';
 import type { LineObstacles } from './line-clear';
 import type { Violation } from './violation';
 
@@ -96,6 +97,8 @@ export interface SearchProblem {
    */
   readonly leftShare: ((index: number, pulley: Vec3) => number) | null;
   readonly shortestShare: number;
+  /** How deep the forearm of a pull lies in the body for a pulley in the stand frame; null for what is no pull. */
+  readonly limbDepth: ((index: number, pulley: Vec3) => LimbDepth) | null;
   /** The body that the lines may not run through; null for a fly, whose cables pass behind it. */
   readonly obstacles: LineObstacles | null;
   readonly tensionN: number;

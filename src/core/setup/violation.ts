@@ -12,6 +12,7 @@ export const LIMITS = [
   'load',
   'pulleys',
   'through',
+  'limb',
   'part',
 ] as const;
 /** Something that can block a set-up. */
@@ -19,7 +20,8 @@ export type Limit = (typeof LIMITS)[number];
 
 /**
  * A hard limit that a placement breaks. `need` and `have` are metres, degrees for `line` and `range`, a share for
- * `part` and `rest`, kilograms on the limited part for `load`, metres from skin to cable for `through`.
+ * `part` and `rest`, kilograms on the limited part for `load`, metres from skin to cable for `through`, metres
+ * that a forearm lies in the body for `limb`.
  */
 export interface Violation {
   readonly limit: Limit;
@@ -27,6 +29,6 @@ export interface Violation {
   readonly have: number;
   /** What a limited load comes on; only for `load`. */
   readonly part?: LoadedPart;
-  /** What the cable would run through; only for `through`. */
+  /** What the cable or the forearm would run through; only for `through` and `limb`. */
   readonly through?: LinePart;
 }

@@ -146,6 +146,11 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
         <text className={styles.quiet} x={px(view.width - 14)} y={26} textAnchor="end">
           {WORDS.fromAboveSameScaleCm}
         </text>
+        {marks.stood && (
+          <text className={styles.quiet} x={px(view.width - 14)} y={44} textAnchor="end">
+            {WORDS.ringPressure}
+          </text>
+        )}
         {tolerance && (
           <rect
             className={styles.band}

@@ -160,6 +160,7 @@ export const WORDS = {
   cmClear: (cm: number): string => `${cm} cm clear`,
   // plan
   viewFromAboveSameScale: 'View from above, same scale',
+  ringPressure: 'ring: centre of pressure',
   fromAboveSameScaleCm: 'from above, same scale, cm',
   clientSidewaysPlace: 'Client, sideways place',
   clientFacing: 'Client, facing',
