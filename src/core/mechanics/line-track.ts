@@ -11,6 +11,12 @@ export const allocateTrack = (samples: number): LimbTrack => ({
   samples,
 });
 
+// Called in the same loop: plain functions, not members of what is imported.
+const axisOf = axisOfPull;
+const strengthOf = readStrength;
+const angleOf = strengthDeg;
+const aside = asideOf;
+
 /** Directions of upper arm and forearm at a sample in the trunk's axes, outward third, left in `local`. */
 function intoTrunk(arm: LineArm, bones: Float64Array, i: number): void {
   const { base } = arm;
@@ -19,21 +25,19 @@ function intoTrunk(arm: LineArm, bones: Float64Array, i: number): void {
   const out = arm.side === 'left' ? -1 : 1;
   const upper = 1 / arm.upperM;
   const fore = 1 / arm.foreM;
-  for (let k = 0; k < 3; k++) {
-    // Row k of the trunk's axes: forward, up, right.
-    const x = base[s + 3 + 3 * k]!;
-    const y = base[s + 4 + 3 * k]!;
-    const z = base[s + 5 + 3 * k]!;
-    const own = k === 2 ? out : 1;
-    local[k] =
-      own *
-      upper *
-      (x * (bones[b]! - base[s]!) + y * (bones[b + 1]! - base[s + 1]!) + z * (bones[b + 2]! - base[s + 2]!));
-    local[3 + k] =
-      own *
-      fore *
-      (x * (bones[b + 3]! - bones[b]!) + y * (bones[b + 4]! - bones[b + 1]!) + z * (bones[b + 5]! - bones[b + 2]!));
-  }
+  const ux = (bones[b]! - base[s]!) * upper;
+  const uy = (bones[b + 1]! - base[s + 1]!) * upper;
+  const uz = (bones[b + 2]! - base[s + 2]!) * upper;
+  const vx = (bones[b + 3]! - bones[b]!) * fore;
+  const vy = (bones[b + 4]! - bones[b + 1]!) * fore;
+  const vz = (bones[b + 5]! - bones[b + 2]!) * fore;
+  // The trunk's axes in turn: forward, up, right.
+  local[0] = base[s + 3]! * ux + base[s + 4]! * uy + base[s + 5]! * uz;
+  local[1] = base[s + 6]! * ux + base[s + 7]! * uy + base[s + 8]! * uz;
+  local[2] = out * (base[s + 9]! * ux + base[s + 10]! * uy + base[s + 11]! * uz);
+  local[3] = base[s + 3]! * vx + base[s + 4]! * vy + base[s + 5]! * vz;
+  local[4] = base[s + 6]! * vx + base[s + 7]! * vy + base[s + 8]! * vz;
+  local[5] = out * (base[s + 9]! * vx + base[s + 10]! * vy + base[s + 11]! * vz);
 }
 
 /**
@@ -44,12 +48,14 @@ function regionAxisInto(arm: LineArm, i: number, data: Float64Array, o: number):
   const { base } = arm;
   const s = i * BASE;
   const out = arm.side === 'left' ? -1 : 1;
-  axisOfPull(arm.answers!, local[0]!, local[1]!, local[2]!, local[3]!, local[4]!, local[5]!, local, 6);
+  axisOf(arm.answers!, local[0]!, local[1]!, local[2]!, local[3]!, local[4]!, local[5]!, local, 6);
   // A turn mirrors against a vector: its part square to the mirror stays.
   const ax = out * local[6]!;
   const ay = out * local[7]!;
   const az = local[8]!;
-  for (let k = 0; k < 3; k++) data[o + k] = ax * base[s + 3 + k]! + ay * base[s + 6 + k]! + az * base[s + 9 + k]!;
+  data[o] = ax * base[s + 3]! + ay * base[s + 6]! + az * base[s + 9]!;
+  data[o + 1] = ax * base[s + 4]! + ay * base[s + 7]! + az * base[s + 10]!;
+  data[o + 2] = ax * base[s + 5]! + ay * base[s + 8]! + az * base[s + 11]!;
 }
 
 /** Upper arm, forearm and axis in the trunk's own axes. */
@@ -145,7 +151,7 @@ export function fillLineTrack(arm: LineArm, bones: Float64Array, shared: boolean
     data[o + AXIS + 1] = ay;
     data[o + AXIS + 2] = az;
     intoTrunk(arm, bones, i);
-    data[o + STRENGTH_AT] = readStrength(strength, strengthDeg(by, local[0]!, local[1]!, local[2]!));
+    data[o + STRENGTH_AT] = strengthOf(strength, angleOf(by, local[0]!, local[1]!, local[2]!));
     if (arm.answers) regionAxisInto(arm, i, data, o + AXIS);
     data[o + WEIGHT_RESISTS] = -(wx * data[o + AXIS]! + wz * data[o + AXIS + 2]!);
     // The side of the sweep that is called above: up, ahead, or out to the limb's side.

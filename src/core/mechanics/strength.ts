@@ -156,12 +156,15 @@ export function readStrength(table: Float64Array, deg: number): number {
   return table[below]! + (table[below + 1]! - table[below]!) * (k - below);
 }
 
+/** Degrees in a radian; the search reads angles at every sample of every place. */
+const DEG = 180 / Math.PI;
+
 /**
  * Angle by which an action's strength is read, from the limb's unit direction in its frame's axes, outward third,
  * degrees.
  */
 export const strengthDeg = (by: StrengthAngle, forward: number, up: number, outward: number): number =>
-  by === 'ahead' ? toDeg(Math.atan2(forward, outward)) : toDeg(clampedAcos(-up));
+  by === 'ahead' ? DEG * Math.atan2(forward, outward) : DEG * Math.acos(Math.min(1, Math.max(-1, -up)));
 
 /**
  * The biceps is about half of the elbow's flexors and crosses the shoulder as well. Raised ahead with the elbow well
