@@ -164,6 +164,6 @@ export function fillLineTrack(arm: LineArm, bones: Float64Array, shared: boolean
     data[o + LINE + 1] = 0;
     data[o + LINE + 2] = shared ? -bones[b + 8]! : 0;
     if (shared)
-      asideOf(bones[b + 6]! - bones[b]!, bones[b + 7]! - bones[b + 1]!, bones[b + 8]! - bones[b + 2]!, data, o + ASIDE);
+      aside(bones[b + 6]! - bones[b]!, bones[b + 7]! - bones[b + 1]!, bones[b + 8]! - bones[b + 2]!, data, o + ASIDE);
   }
 }
