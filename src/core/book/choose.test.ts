@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { REGIONS } from '@/core/body/region-line';
+import { REGIONS, type Region } from '@/core/body/region-line';
 import { USUAL_ATTACHMENT, ATTACHMENT_KINDS } from '@/core/kit/attachment';
 import { KIT_KINDS } from '@/core/kit/kit-kind';
 import { MACHINE_KINDS } from '@/core/kit/machine';
@@ -92,5 +92,40 @@ describe('choosing by region', () => {
     const seen: number[] = [];
     chooseMovements('calf', ALL, (done, of) => seen.push(done / of));
     expect(seen.at(-1)).toBe(1);
+  });
+});
+
+describe('ranking by demand and range (common practice)', () => {
+  const ranked = (region: Region): string[] =>
+    chooseMovements(region, ALL)
+      .filter((c) => c.direct)
+      .map((c) => c.entry.id);
+  it('a strap row is not first for the mid back, nor dumbbell rows last', () => {
+    const ids = ranked('mid-back');
+    expect(ids[0]).not.toBe('strap-row');
+    expect(ids.at(-1)).not.toMatch(/^dumbbell-row/);
+  });
+  it('the kickback is last for the triceps’ lateral head, the band row for the mid back', () => {
+    expect(ranked('triceps-lateral').at(-1)).toBe('kickback');
+    expect(ranked('mid-back').at(-1)).toBe('band-row');
+  });
+  it('a cable fly goes before a dumbbell fly, which rests where the hands are over the shoulders', () => {
+    for (const [region, cable, dumbbell] of [
+      ['chest-mid', 'cable-fly-level', 'dumbbell-fly-flat'],
+      ['chest-upper', 'cable-fly-incline', 'dumbbell-fly-incline'],
+      ['chest-lower', 'cable-fly-high-to-low', 'dumbbell-fly-block-declined'],
+    ] as const)
+      expect(ranked(region).indexOf(cable)).toBeLessThan(ranked(region).indexOf(dumbbell));
+  });
+  it('says what sets each apart: demand and range in shares, the score their product', () => {
+    for (const c of chooseMovements('lat-lower', ALL)) {
+      expect(c.score).toBeCloseTo(c.demand * c.covered, 12);
+      expect(['demand', 'range']).toContain(c.by);
+    }
+    // Arms that begin overhead stretch a lat; a hanging dumbbell's do not.
+    const stretched = (id: string): number =>
+      chooseMovements('lat-lower', ALL).find((c) => c.entry.id === id)!.stretched;
+    expect(stretched('pulldown-one-arm-underhand')).toBeGreaterThan(0.5);
+    expect(stretched('dumbbell-row-one-arm')).toBeLessThan(0.3);
   });
 });

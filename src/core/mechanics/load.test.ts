@@ -3,14 +3,16 @@ import { describe, expect, it } from 'vitest';
 import { regionAngleDeg, regionLine, REGIONS, type Region, type RegionPose } from '@/core/body/region-line';
 import { poseBody } from '@/core/body/pose-body';
 import { UPRIGHT } from '@/core/geometry/frame';
-import { add, dot, length, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { add, cross, dot, length, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import { bodyOf } from '../../../test/support/fixtures';
 import { armPath, d, lift, STANDING, weight } from '../../../test/support/limbs';
+import { targetOf, type ChainPath } from '../movement/chain-path';
 import type { KeyframePath } from '../movement/keyframes';
+import { buildLimbTrack } from './limb-track';
 import { peakAccelerationMs2, peakTensionN } from './fast-lift';
 import { buildOffAxisTrack, resolveOffAxis, type MomentAxis } from './off-axis';
-import { forceAt, landmineForceN, type Load } from './load';
+import { allocateLoad, fillLoads, forceAt, landmineForceN, type Load } from './load';
 
 const body = bodyOf(1.75);
 const light = { ...body, massKg: 1e-9 };
@@ -184,5 +186,44 @@ describe('region lines (approximate, from memory)', () => {
       if (r === 'core' || r === 'spinal-erectors' || r === 'calf') expect(right).toBeNull();
       else expect(length(subtract(right!.from, right!.to))).toBeGreaterThan(0.02);
     }
+  });
+});
+
+describe('hands on one thing push each other aside', () => {
+  const path = (elbow: Vec3, hands: ChainPath['hands']): ChainPath => ({
+    side: 'right',
+    chain: 'arm',
+    proximal: [[0, 1.4, 0.2]],
+    middle: [elbow],
+    distal: [[0.3, 1.2, 0.1]],
+    contact: [[0.4, 1.1, 0.08]],
+    frame: [UPRIGHT],
+    ...(hands ? { hands } : {}),
+  });
+  const forceOf = (elbow: Vec3, hands: ChainPath['hands'], pull: Vec3) => {
+    const own = path(elbow, hands);
+    const track = buildLimbTrack(light, own, targetOf(own, 'shoulder.extension'));
+    const out = allocateLoad(1);
+    fillLoads(track, [{ kind: 'held', forceN: pull }], out);
+    return { force: [...out.forceN] as unknown as Vec3, aside: out.asideN[0]! };
+  };
+  const elbow: Vec3 = [0.1, 1.15, 0.18];
+  it('by as much as spares the elbow most: a little more or less leaves more moment', () => {
+    const { force, aside } = forceOf(elbow, 'steel', [60, -25, 0]);
+    const fore = subtract([0.4, 1.1, 0.08], elbow);
+    const left = (more: number): number => length(cross(fore, add(force, [0, 0, more])));
+    expect(aside).toBe(force[2]);
+    for (const more of [-4, -0.5, 0.5, 4]) expect(left(more)).toBeGreaterThan(left(0));
+  });
+  it('along a forearm that follows the load, so that both are in one line', () => {
+    // The load lies along the forearm seen from the side: what is left of the moment is nothing.
+    const level: Vec3 = [0.1, 1.1, 0.18];
+    const { force } = forceOf(level, 'steel', [60, 0, 0]);
+    expect(length(cross(subtract([0.4, 1.1, 0.08], level), force))).toBeLessThan(1e-9);
+  });
+  it('never by more than 0.6 of the load, and not at all where each hand has its own', () => {
+    const across = forceOf([0.39, 1.1, 0.4], 'steel', [60, 0, 0]);
+    expect(Math.abs(across.aside)).toBeLessThanOrEqual(0.6 * 60 + 1e-9);
+    expect(forceOf(elbow, undefined, [60, -25, 0])).toEqual({ force: [60, -25, 0], aside: 0 });
   });
 });
