@@ -83,6 +83,10 @@ test('options ask new questions: one arm, another peak, another tilt; a next bes
   const even = await mark();
   await page.getByLabel('Hardest').selectOption('lengthened');
   await expect.poll(mark).toBeGreaterThan(even);
+  // A wish for the strength is answered like any other, and said to be an estimate with its source.
+  await page.getByLabel('Hardest').selectOption('matched');
+  const fails = page.getByTestId('verdicts').getByText('of the way is where full reps fail');
+  await expect(fails).toContainText('An estimate from');
   await page.getByLabel('Working').selectOption('right');
   await expect(page.getByText('Hole', { exact: true })).toBeVisible();
   await page.getByLabel('Hardest').selectOption('even');

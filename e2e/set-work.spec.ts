@@ -34,6 +34,20 @@ test('a drop set from mark to mark: the next mark is shown big, taken in a tap, 
   ]);
 });
 
+test('to failure twice, then helped: the stronger half, then the other one with help', async ({ page, app }) => {
+  await page.goto(`${app.url}/set/${itemId('sefina', 1)}`);
+  await page.getByLabel('How the set is done').selectOption('double-failure');
+  await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
+  const part = page.getByTestId('part');
+  await expect(part).toContainText('Part 1 of 3');
+  await page.keyboard.press('n');
+  await expect(part).toContainText(/Part 2 of 3: 6 at .*, the half (from the stretch|to the finish)/);
+  const [, half] = /Part 2 .*?, the half (from the stretch|to the finish)/.exec((await part.textContent())!)!;
+  const other = half === 'from the stretch' ? 'to the finish' : 'from the stretch';
+  await page.keyboard.press('n');
+  await expect(part).toContainText(new RegExp(`Part 3 of 3: 4 at .*, the half ${other}, with help`));
+});
+
 test('by keys alone: start, faults by letter, worse by a second thought, clean so far, undo, end', async ({
   page,
   app,
