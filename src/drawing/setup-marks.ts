@@ -23,8 +23,7 @@ export interface SetupMarks {
   readonly clearance: { readonly from: Dot; readonly to: Dot; readonly cm: number };
   /**
    * How the pull is stood, from above: the outline of feet and knees, the way of the centre of pressure over the rep,
-   * and
-   * where it is at the shown sample; null where more than feet and knees hold the client.
+   * and where it is at the shown sample; null where more than feet and knees hold the client.
    */
   readonly stood: { readonly outline: string; readonly way: string; readonly at: Dot | null } | null;
 }

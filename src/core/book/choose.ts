@@ -46,8 +46,7 @@ export interface Choice {
   readonly columnId: string | null;
   /**
    * Mean demand on the region over the rep, share of its own peak; of a region that works beside the target, share of
-   * the
-   * target's peak where that is more.
+   * the target's peak where that is more.
    */
   readonly demand: number;
   /** Part of the region's range that the movement takes it through, and what of that is in its long half. */

@@ -49,8 +49,7 @@ export interface MomentArm {
 
 /**
  * Forces on the contact, flat (3 per sample, N), what of them hands push to the side through one thing (1 per sample,
- * N),
- * and the line's length beyond the handle (m); room is reused.
+ * N), and the line's length beyond the handle (m); room is reused.
  */
 export interface LoadSamples {
   readonly forceN: Float64Array;

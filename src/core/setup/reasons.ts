@@ -49,8 +49,7 @@ export type Reason =
     }
   /**
    * Where the resistance is hardest for the strength there, so that full reps fail, the half that is left then, and
-   * where
-   * the strength is known from.
+   * where the strength is known from.
    */
   | {
       readonly code: 'demand';

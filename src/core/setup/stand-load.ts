@@ -27,9 +27,8 @@ export interface StoodLoad {
 
 /**
  * Least distance from tipping as drawn, the load that this carries, kilograms (null where it is far off), before it
- * tips
- * or slips, and what else would stand it, 0 where it stands: a lean of the whole body against the pull, degrees, feet
- * further that way, metres, or a free hand that holds on, newtons (null without one).
+ * tips or slips, and what else would stand it, 0 where it stands: a lean of the whole body against the pull, degrees,
+ * feet further that way, metres, or a free hand that holds on, newtons (null without one).
  */
 export interface StandingReason {
   readonly code: 'standing';
@@ -109,8 +108,7 @@ export function standingReason(stood: StoodLoad): StandingReason {
 /**
  * Most that a supporting hand presses on its bench over the range, newtons: feet and knee carry the rest, in their
  * middle. With the whole pressure D at p, feet at f and the hand at h along the body, the hand takes D (p - f) / (h -
- * f).
- * Null where no hand supports, or it never presses.
+ * f). Null where no hand supports, or it never presses.
  */
 export function braceReason(stood: StoodLoad): BraceReason | null {
   const { body, poseAt } = stood;
