@@ -46,7 +46,7 @@ function ask(c: unknown): Answer {
   return answerSchema.parse(reply.answer);
 }
 type Samples = readonly Record<string, unknown>[];
-const sideOf = (e: AnswerEvaluation): Samples => ('left' in e.samples ? e.samples.right : e.samples) as Samples;
+const sideOf = (e: AnswerEvaluation): Samples => ('left' in e.samples ? e.samples[e.metricsSide] : e.samples) as Samples;
 const points = (s: Record<string, unknown>): Vec3[] =>
   Object.entries(s).flatMap(([k, v]) => (k.endsWith('M') && k !== 'travelM' ? [v as Vec3] : []));
 
@@ -76,7 +76,7 @@ describe.each(STATURES)('every movement in the case format, %d m', (h) => {
         else expect([x, y <= -1 / Math.hypot(1, 0.6) + 1e-9]).toEqual([0, true]);
       }
     if (e.load.kind === 'cable') {
-      const pulley = ('left' in best.pulleyM! ? best.pulleyM.right : best.pulleyM!) as Vec3;
+      const pulley = ('left' in best.pulleyM! ? best.pulleyM[best.metricsSide] : best.pulleyM!) as Vec3;
       for (const s of samples) {
         const at = (s.lineAtM ?? s.gripM) as Vec3;
         expect(length(subtract(pulley, at)) - caseOf(e, h, 'both').attachment!.lengthM).toBeCloseTo(

@@ -2,14 +2,15 @@ import { describe, expect, it } from 'vitest';
 import { answerQuestion, posedOf, type GoodAnswer } from '@/core/book/answer-question';
 import { BOOK, findEntry } from '@/core/book/book';
 import { poseQuestion } from '@/core/book/pose-question';
-import { searchOf } from '@/core/book/posed-question';
+import { limbOn, searchOf } from '@/core/book/posed-question';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import { limitText } from '@/messages/reasons';
 import { sidesOf, type BookEntry } from '@/core/book/book-entry';
 import { askQuestion } from '@/core/book/question';
 import { gripReachM } from '@/core/book/landmine';
 import { USUAL_KIT } from '@/core/book/station-kit';
-import { signOf } from '@/core/body/side';
+import { SIDES, signOf } from '@/core/body/side';
+import { segmentDistance } from '@/core/geometry/segments';
 import { GRIP_SHARE_OF_HAND } from '@/core/body/segment-ratios';
 import { dot, length, normalise, subtract, type Vec3 } from '@/core/geometry/vector';
 import { limbDepth, limbObstacle } from '@/core/setup/limb-clear';
@@ -158,6 +159,31 @@ describe('every pose of the book', () => {
       return metres > 0.03 ? `${(metres * 100).toFixed(0)} cm, ${part}` : null;
     });
     expect(off).toEqual([]);
+  });
+
+  it('keeps the forearms out of each other, also where they cross', () => {
+    const off = broken(({ h, a }) => {
+      if (a.from.sides.length < 2) return null;
+      const [left, right] = SIDES.map((side) => limbOn(a.from, side).posed.path);
+      if (left!.chain !== 'arm') return null;
+      const least = Math.min(
+        ...samples.map((i) =>
+          segmentDistance(...left!.middle[i]!, ...left!.distal[i]!, ...right!.middle[i]!, ...right!.distal[i]!),
+        ),
+      );
+      // Two forearms of a fiftieth of the stature each, that may touch by a centimetre.
+      return least < 0.04 * h - 0.01 ? `${(least * 100).toFixed(0)} cm` : null;
+    });
+    expect(off).toEqual([]);
+  });
+
+  it('crosses the hands fully in the crossed reverse fly, one over the other', () => {
+    for (const h of STATURES) {
+      const { from } = found.find((f) => f.e.id === 'crossed-reverse-fly' && f.h === h)!.a;
+      const [left, right] = SIDES.map((side) => limbOn(from, side).posed.path.contact[0]!);
+      expect(left![2] - right![2]).toBeGreaterThan(0.2);
+      expect(right![1] - left![1]).toBeGreaterThan(0.05);
+    }
   });
 
   it('a place that leads the forearm into the head is refused by name', () => {

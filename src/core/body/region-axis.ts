@@ -41,7 +41,7 @@ const PULL: Readonly<Partial<Record<Region, RegionPull>>> = {
   'lat-lower': { low: [-0.07, -0.05, -0.005], high: [0.05, -0.06, 0.035], along: 0.03, front: RIDGE, outside: 0 },
   'deltoid-front': { low: [0.05, 0.03, 0.02], high: [-0.01, 0.06, 0], along: 0.085, front: 0, outside: RIDGE },
   'deltoid-side': { low: [0, 0.04, 0.06], high: [0, 0.07, 0], along: 0.085, front: 0, outside: RIDGE },
-  'deltoid-rear': { low: [-0.05, 0, 0.03], high: [-0.05, 0, 0.04], along: 0.085, front: 0, outside: RIDGE },
+  'deltoid-rear': { low: [-0.05, 0, 0.04], high: [-0.05, 0, 0.045], along: 0.085, front: 0, outside: RIDGE },
 };
 
 /** Numbers of a region's pull, in the order `axisOfPull` reads them: low, high, along, front, outside. */

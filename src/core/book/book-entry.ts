@@ -153,6 +153,8 @@ export interface BookEntry {
   readonly ruled: readonly RuledSetting[];
   /** What carries the upper arm; it has a seat of its own. */
   readonly armOn: 'preacher' | 'bench' | null;
+  /** The arms begin across each other, the right one above: it is swapped every other set. */
+  readonly crosses: boolean;
   /** Seated under a pulley: thighs locked under a pad, or free; null elsewhere. */
   readonly legs: 'locked' | 'free' | null;
   readonly peakTarget: PeakTarget;

@@ -21,6 +21,7 @@ import { poseSweep, type RangeEnd } from '@/core/movement/limb-path';
 import type { SweepChoice } from '@/core/movement/sweep-path';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import { withArmPath } from './arm-path';
+import { lowerArm } from './bend-arm';
 import type { BookEntry } from './book-entry';
 import { NO_FIT, type ClientFit } from './client-fit';
 import { handWidths } from './hand-width';
@@ -115,10 +116,17 @@ const usualSweep = (entry: BookEntry): SweepChoice => ({
 /** Nothing narrows the range. */
 export const WHOLE_RANGE: EntryRange = { active: {}, limits: {}, stopLevel: false, fit: NO_FIT };
 
+/** Arms that cross pass this far over and under each other at the start, degrees: about 8 cm between two forearms. */
+const OVER_DEG = 5;
+/** The arm of a side of two that begin across each other: the right one above. */
+const overOrUnder = (e: BookEntry, side: Side): BookEntry =>
+  lowerArm(e, (k) => (k.at > 0 ? 0 : side === 'right' ? -OVER_DEG : OVER_DEG));
+
 /** A movement along the client's own arm path on that side, where one was measured, or from the pins it starts on. */
 export function fitted(e: BookEntry, fit: ClientFit, side: Side, body: Body): BookEntry {
   const belowDeg = fit.armPathDeg[side];
-  return fromPins(belowDeg === undefined ? e : withArmPath(e, belowDeg), body);
+  const own = belowDeg === undefined ? e : withArmPath(e, belowDeg);
+  return fromPins(e.crosses ? overOrUnder(own, side) : own, body);
 }
 
 /** Shortest part of its range that is still the movement (our judgement). */

@@ -106,6 +106,7 @@ const USUAL = {
   secondary: [],
   ruled: [],
   armOn: null,
+  crosses: false,
   legs: null,
   peakTarget: 'even',
   tempo: '3-1-1-1',
