@@ -46,7 +46,8 @@ function ask(c: unknown): Answer {
   return answerSchema.parse(reply.answer);
 }
 type Samples = readonly Record<string, unknown>[];
-const sideOf = (e: AnswerEvaluation): Samples => ('left' in e.samples ? e.samples[e.metricsSide] : e.samples) as Samples;
+const sideOf = (e: AnswerEvaluation): Samples =>
+  ('left' in e.samples ? e.samples[e.metricsSide] : e.samples) as Samples;
 const points = (s: Record<string, unknown>): Vec3[] =>
   Object.entries(s).flatMap(([k, v]) => (k.endsWith('M') && k !== 'travelM' ? [v as Vec3] : []));
 
