@@ -35,7 +35,7 @@ test('a drop set from mark to mark: the next mark is shown big, taken in a tap, 
 });
 
 test('to failure twice, then helped: the stronger half, then the other one with help', async ({ page, app }) => {
-  await page.goto(`${app.url}/set/${itemId('sefina', 1)}`);
+  await page.goto(`${app.url}/set/${itemId('anselm', 1)}`);
   await page.getByLabel('How the set is done').selectOption('double-failure');
   await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
   const part = page.getByTestId('part');
@@ -46,6 +46,9 @@ test('to failure twice, then helped: the stronger half, then the other one with 
   const other = half === 'from the stretch' ? 'to the finish' : 'from the stretch';
   await page.keyboard.press('n');
   await expect(part).toContainText(new RegExp(`Part 3 of 3: 4 at .*, the half ${other}, with help`));
+  await page.getByRole('button', { name: 'End set' }).click();
+  await expect(page.getByTestId('between')).toBeVisible();
+  await expect(page.getByTestId('waiting')).toHaveText('all sent');
 });
 
 test('by keys alone: start, faults by letter, worse by a second thought, clean so far, undo, end', async ({
