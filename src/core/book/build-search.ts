@@ -92,11 +92,9 @@ const TURNED: Readonly<Record<Exclude<Facing, 'away' | 'towards'>, number>> = {
   'working-side': -90,
 };
 
-/** Both hands go the same way by the mirror; arms that begin one over the other do from the middle on. */
-const mirrorAlike = (l: ChainPath, r: ChainPath, crosses: boolean): boolean =>
-  (crosses ? [MIDDLE_SAMPLE, LAST_SAMPLE] : [0, MIDDLE_SAMPLE, LAST_SAMPLE]).every(
-    (i) => length(subtract(mirrorZ(l.contact[i]!), r.contact[i]!)) < 1e-9,
-  );
+/** Both hands go the same way by the mirror. */
+const mirrorAlike = (l: ChainPath, r: ChainPath): boolean =>
+  [0, MIDDLE_SAMPLE, LAST_SAMPLE].every((i) => length(subtract(mirrorZ(l.contact[i]!), r.contact[i]!)) < 1e-9);
 
 /** The part of a range that sets where a set-up begins, and why. */
 function startOf(p: PosedEntry): WorkingLimb['start'] {
@@ -261,7 +259,7 @@ export function buildSearch(q: Omit<PosedQuestion, 'search'>): PlaceSearch {
     shortestShare: SHORTEST_SHARE,
     tensionN,
     strainDeg: (i, from) => (pulls ? pulls[i]!.strainDeg(from) : 0),
-    symmetric: posed.length === 2 && mirrorAlike(posed[0]!.path, posed[1]!.path, entry.crosses),
+    symmetric: posed.length === 2 && mirrorAlike(posed[0]!.path, posed[1]!.path),
     sweepDeg: Math.min(180, ...posed.map((p) => (p.sweep ? p.sweep.finishDeg - p.sweep.startDeg : 180))),
     body,
     stands: standsFree(entry),

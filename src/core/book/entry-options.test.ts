@@ -61,7 +61,7 @@ describe('paths fitted to a client', () => {
     expect(ownArmPathDeg(as(FLY, { armPathDeg: 10 }))).toBeCloseTo(10, 9);
   });
   it('sides that differ are not searched as one', () => {
-    const e = findEntry('crossed-reverse-fly')!;
+    const e = { ...findEntry('crossed-reverse-fly')!, crosses: false };
     const fit = (l: number, r: number) =>
       problemOf('crossed-reverse-fly', 1.75, { fit: { ...NO_FIT, armPathDeg: { left: l, right: r } }, entry: e });
     expect([fit(10, 10).symmetric, fit(10, 25).symmetric]).toEqual([true, false]);
