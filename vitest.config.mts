@@ -6,7 +6,7 @@ export default defineConfig({
   resolve: { alias: { '@': at('./src'), 'server-only': at('./test/support/empty.ts') } },
   test: {
     environment: 'node',
-    testTimeout: 60_000,
+    testTimeout: 180_000,
     maxWorkers: 2,
     projects: [
       {

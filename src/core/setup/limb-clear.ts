@@ -42,7 +42,22 @@ export function limbDepth(
     const [elbow, grip] = forearm(k);
     for (const part of ['trunk', 'head'] as const) {
       const [from, to, radiusM] = obstacle[part];
-      const metres = radiusM - segmentDistance(...elbow, ...grip, ...from, ...to);
+      // Written out: the search asks at every place, and a spread of twelve numbers costs more than the sum.
+      const off = segmentDistance(
+        elbow[0],
+        elbow[1],
+        elbow[2],
+        grip[0],
+        grip[1],
+        grip[2],
+        from[0],
+        from[1],
+        from[2],
+        to[0],
+        to[1],
+        to[2],
+      );
+      const metres = radiusM - off;
       if (metres > worst.metres) worst = { metres, part };
     }
   });
