@@ -40,11 +40,7 @@ export function explainFree(posed: PosedQuestion): FreeExplanation {
   const { path, target, pose } = limb.posed;
   const { metrics, samples } = profileOf(limb);
   const { body } = posed.question;
-  // An upper arm that lies on a pad asks nothing of the shoulder.
-  const onPad = posed.entry.armOn !== null && target.joint === 'middle';
-  const offAxis = resolveOffAxis(buildOffAxisTrack(body, path, target), samples.load).filter(
-    (p) => !(onPad && p.joint === 'proximal'),
-  );
+  const offAxis = resolveOffAxis(buildOffAxisTrack(body, path, target), samples.load);
   const reasons = explainProfile({
     body,
     pose,

@@ -302,7 +302,10 @@ export function poseEntry(
     bodyAt,
     anchor,
     path: { ...path, ...handsOn(entry) },
-    target: targetOf(path, entry.action, movesAsOne(entry), elbowJoins(entry, path) ? entry.target : null),
+    target: {
+      ...targetOf(path, entry.action, movesAsOne(entry), elbowJoins(entry, path) ? entry.target : null),
+      onPad: entry.armOn !== null,
+    },
     range: cut,
     sweep: null,
   };

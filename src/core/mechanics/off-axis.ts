@@ -104,6 +104,8 @@ export interface OffAxisTrack {
   readonly joint: ChainTarget['joint'];
   /** 1 on the right, -1 on the left. */
   readonly mirror: 1 | -1;
+  /** A pad holds what the proximal joint else would. */
+  readonly onPad: boolean;
   /** The region that answers, where it is not the sweep's own axis that counts. */
   readonly by: Region | null;
 }
@@ -138,7 +140,15 @@ export function buildOffAxisTrack(body: Body, path: ChainPath, target: ChainTarg
       data[o++] = part[2];
     }
   }
-  return { data, samples, chain: path.chain, joint: target.joint, mirror: signOf(path.side), by: target.by };
+  return {
+    data,
+    samples,
+    chain: path.chain,
+    joint: target.joint,
+    mirror: signOf(path.side),
+    by: target.by,
+    onPad: target.onPad ?? false,
+  };
 }
 
 /** Sums over the range, by part: sizes, then signed. */
@@ -243,5 +253,6 @@ export function resolveOffAxis(track: OffAxisTrack, load: LoadSamples): OffAxisP
     mz -= hz * own;
     collect(5, Math.sqrt(mx * mx + my * my + mz * mz));
   }
-  return toParts(chain, by, samples, size, signed, whole);
+  const parts = toParts(chain, by, samples, size, signed, whole);
+  return track.onPad ? parts.filter((p) => p.joint !== 'proximal') : parts;
 }

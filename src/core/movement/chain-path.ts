@@ -46,6 +46,8 @@ export interface ChainTarget {
    * the target region's where shoulder and elbow move together.
    */
   readonly answers: readonly Vec3[];
+  /** The upper arm lies on a pad, which holds what its shoulder else would. */
+  readonly onPad?: boolean;
   /** The region whose axis that is; null for the sweep's own. */
   readonly by: Region | null;
   /** Normal of the sweep on the side called above, see `senseOf`. */

@@ -51,7 +51,7 @@ function Line({ choice, query, data }: LineProps) {
         <b>{movementName(id)}</b>
         <span>
           {objection ? objectionText(objection) : choiceText(choice)}
-          {column ? `, ${column.name}` : ''}
+          {column ? `. ${column.name}` : ''}
         </span>
       </Link>
       {!objection && (
