@@ -201,10 +201,16 @@ test(
     await expect(page.getByTestId('plate-hole-left')).toHaveText(String(hole - 3));
     await expect(page.getByTestId('plate-hole')).toHaveText(String(hole));
     await expect(page.getByTestId('least-change')).toContainText('both carriages alike');
-    await page.getByRole('button', { name: 'Save as used' }).click();
+    // What stands goes along without a question; the set's undo takes it back.
     await page.getByRole('link', { name: 'To the set' }).click();
     await expect(page.getByText(`${hole - 3} | ${hole}`)).toBeVisible();
+    await page.getByRole('button', { name: 'Undo: set-up' }).click();
+    await expect(page.getByText(`${hole - 3} | ${hole}`)).toBeHidden();
     await page.goBack();
+    await page.getByRole('button', { name: 'Left and right hole apart' }).click();
+    for (let i = 0; i < 3; i++) await page.getByTestId('drag-carriage-left').press('ArrowDown');
+    await page.getByRole('button', { name: 'Save as used' }).click();
+    await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
     await page.getByTestId('least-change').click();
     await expect(page.getByTestId('plate-hole-left')).toHaveText(String(hole));
     await page.getByRole('button', { name: 'Save as used' }).click();

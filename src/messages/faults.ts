@@ -276,6 +276,8 @@ export function undoText(e: FloorEvent): string {
       return 'Undo: end of set';
     case 'go-ahead':
       return 'Undo: going ahead';
+    case 'setup-saved':
+      return 'Undo: set-up';
     default:
       return 'Undo';
   }

@@ -10,9 +10,9 @@ import { toFieldIssues } from '@/contract/field';
 import type { SettingView } from '@/contract/views/setting';
 import type { Station } from '@/contract/views/station';
 import { movementName } from '@/messages/book';
-import { holeText } from '@/messages/holes';
+import { placeSettings } from '@/messages/place-settings';
 import { limitText } from '@/messages/reasons';
-import { markLabel, settingText, type SettingText } from '@/messages/settings';
+import { settingText, type SettingText } from '@/messages/settings';
 import { toQuestion } from '@/solver/to-question';
 import type { ItemContext } from './item-context';
 
@@ -61,24 +61,7 @@ export function settingViews(found: FoundSettings, station: Station | null, side
   if (found.from === 'blocked') return [];
   const { placement: p, settings, estimated, from } = found;
   const place: SettingView[] =
-    p && station
-      ? [
-          {
-            kind: 'hole',
-            label: side === 'both' ? (p.leftBy ? 'Hole, left | right' : 'Hole, both sides') : 'Hole',
-            value: holeText(station.column, p, side),
-            unit: '',
-            estimated: from === 'solved' && estimated,
-          },
-          {
-            kind: 'mark',
-            label: markLabel(p.standX),
-            value: String(Math.abs(Math.round(p.standX * 100))),
-            unit: 'cm',
-            estimated: false,
-          },
-        ]
-      : [];
+    p && station ? placeSettings(station.column, p, side, from === 'solved' && estimated) : [];
   const rules = settings.filter((s) => p === null || s.kind !== 'stops').slice(0, MOST_SETTINGS);
   return [
     ...place,

@@ -2,6 +2,7 @@ import type { ClientNote } from '@/core/body/client-note';
 import type { WorkingSide } from '@/core/body/side';
 import type { MovementId } from '@/core/book/book';
 import type { FloorEvent } from '@/core/record/floor-event';
+import type { Column } from '@/core/kit/column';
 import type { PlannedItems } from '@/core/record/set-log';
 import type { LoadUnit } from '@/core/units/mass';
 import type { UnreadableRow } from '../records/record';
@@ -79,7 +80,10 @@ export interface SetView {
   readonly otherSide: OtherItem | null;
   /** The opposite muscle's movements of this session with sets left. */
   readonly opposites: readonly OtherItem[];
-  readonly setupSaved: boolean;
+  /** The set-up that the settings are read from, as it was saved; null while it is as solved. */
+  readonly setupId: string | null;
+  /** The column it stands at; null where there is none. */
+  readonly column: Column | null;
   readonly blocked: string | null;
   readonly events: readonly FloorEvent[];
   readonly planned: PlannedItems;

@@ -16,6 +16,7 @@ import {
   type PainMark,
   type SetLog,
   type SetRecord,
+  type UsedSetup,
 } from '@/core/record/set-log';
 import { paceOfPart, type Pace } from '@/core/tempo/pace';
 import { buildParts, DROP_FRACTION, SCHEMES, type Scheme, type SchemePart } from '@/core/tempo/scheme';
@@ -44,6 +45,8 @@ export type SetMode = 'ready' | 'running' | 'paused' | 'left' | 'resting' | 'sto
 export interface SetNow {
   readonly mode: SetMode;
   readonly log: SetLog;
+  /** The set-up as it was saved last, here or on another tablet; null while it is as solved. */
+  readonly setup: UsedSetup | null;
   readonly movement: BookEntry;
   /** Sets of this planned movement, oldest first. */
   readonly here: readonly SetRecord[];
@@ -102,6 +105,7 @@ const UNDOABLE: readonly FloorEvent['kind'][] = [
   'outcome',
   'set-ended',
   'go-ahead',
+  'setup-saved',
 ];
 
 /** Reps that the load of slow work is good for (common practice). */
@@ -123,8 +127,10 @@ export function findUndoable(events: readonly FloorEvent[], itemId: string): Flo
   const own = events.filter((e) => e.itemId === itemId);
   if (own.some((e) => e.kind === 'pain' && !undone.has(e.id))) return null;
   const begun = own.findLastIndex((e) => e.kind === 'set-started');
-  // Once another set is begun, the end of the one before stands: two sets cannot be under way.
-  const stands = (e: FloorEvent, i: number): boolean => e.kind === 'set-ended' && i < begun;
+  // Once another set is begun, the end of the one before stands, two sets cannot be under way; and so does the set-up
+  // that it is done with.
+  const stands = (e: FloorEvent, i: number): boolean =>
+    (e.kind === 'set-ended' || e.kind === 'setup-saved') && i < begun;
   return own.findLast((e, i) => UNDOABLE.includes(e.kind) && !undone.has(e.id) && !stands(e, i)) ?? null;
 }
 
@@ -196,6 +202,7 @@ export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: Live
   return {
     mode: modeOf(plan, log, open, last, state.pacer),
     log,
+    setup: log.setups.findLast((s) => s.itemId === item.id) ?? null,
     movement,
     here,
     last,

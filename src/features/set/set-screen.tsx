@@ -17,6 +17,7 @@ import { Resting } from './resting';
 import { SensorBar } from './sensor-bar';
 import { SetBar } from './set-bar';
 import { SetSettings } from './set-settings';
+import { useNewestSetup } from './use-newest-setup';
 import { useLiveSet, type LiveSetControl } from './use-live-set';
 import { useSetKeys } from './use-set-keys';
 import { useSound } from './use-sound';
@@ -72,6 +73,7 @@ export function SetScreen({ plan }: { readonly plan: SetView }) {
   const sound = useSound();
   const control = useLiveSet(plan, sound.nowMs);
   const { live, give, pacer, trouble } = control;
+  useNewestSetup(live.setup?.id ?? null, plan.setupId);
   const repsLeft = live.part.reps - Math.max(0, (live.open?.reps ?? 0) - live.base);
   const tracker = useTracker(pacer, live.pace, repsLeft, plan.rep.stackTravelM, sound.nowMs);
   const [side, setSide] = useState<WorkingSide>(item.side);

@@ -11,6 +11,7 @@ import type { SetView } from '@/contract/views/set';
 import { loadNumber, loadText } from '@/messages/loads';
 import { bandAdviceText, PROGRESS_TEXT } from '@/messages/progress';
 import { SCHEME_TEXT, tempoExtras, tempoNumbers } from '@/messages/schemes';
+import { placeSettings } from '@/messages/place-settings';
 import { markLabel, shortLabel } from '@/messages/settings';
 import { Steppers } from './steppers';
 import type { LiveSetControl } from './use-live-set';
@@ -27,6 +28,14 @@ const withMark = (s: SettingView, standX: number | null): SettingView =>
   standX === null || s.kind !== 'mark'
     ? s
     : { ...s, label: markLabel(standX), value: String(Math.abs(Math.round(standX * 100))) };
+
+/** Settings as they stand: hole and mark as saved last, also while the server's own have not followed yet. */
+function settingsNow(plan: SetView, { setup }: LiveSetControl['live']): readonly SettingView[] {
+  const { column, settings, item } = plan;
+  if (!setup?.placement || !column || setup.id === plan.setupId) return settings;
+  const place = placeSettings(column, setup.placement, item.side, false);
+  return [...place, ...settings.filter((s) => place.every((p) => p.kind !== s.kind))];
+}
 
 /** What will be lifted, stepped between sets; the plates that make it up, and what today's is advised to be. */
 function LoadSetting({ plan, control, label }: Props & { readonly label: string }) {
@@ -149,7 +158,7 @@ export function SetSettings({ plan, control }: Props) {
   const { standX } = control.live.part;
   return (
     <section className={styles.plates} aria-label={WORDS.settings}>
-      {plan.settings
+      {settingsNow(plan, control.live)
         .map((s) => withMark(s, standX))
         .map((s) => (
           <div key={s.kind} className={styles.plate}>
@@ -175,7 +184,7 @@ export function SetSettings({ plan, control }: Props) {
       <BandSetting plan={plan} control={control} />
       <AimSetting control={control} />
       <Link href={`/setup/${plan.item.id}`} className={styles.toPlates}>
-        {plan.setupSaved ? WORDS.changeSetUp : WORDS.setUpNotSavedYet}
+        {control.live.setup ? WORDS.changeSetUp : WORDS.setUpNotSavedYet}
       </Link>
     </section>
   );

@@ -1,7 +1,6 @@
 'use client';
 import { Alert } from '@mantine/core';
 import { IconCheck } from '@tabler/icons-react';
-import Link from 'next/link';
 import { useMemo, useReducer, type ActionDispatch } from 'react';
 import { answerPosed, type GoodAnswer } from '@/core/book/answer-question';
 import { cautionsOf } from '@/core/book/entry-cautions';
@@ -30,6 +29,7 @@ import { FitPlates, type FitMoves } from './fit-plates';
 import { OptionsBar } from './options-bar';
 import { RegionLines } from './region-lines';
 import { reduceSetup, type SetupEvent, type SetupState } from './setup-machine';
+import { ToTheSet, useToTheSet } from './to-the-set';
 import { WORDS } from '@/messages/screens/setup';
 import styles from './setup.module.css';
 
@@ -239,8 +239,8 @@ function SaveButtons({ itemId, floor, state, tooShort }: SaveProps) {
   const { log, append, trouble } = floor;
   const savedHere = log.setups.findLast((s) => s.itemId === itemId) ?? null;
   const saved = savedHere !== null && sameOptions(savedHere.options, state.options);
-  const save = (): void =>
-    void append(() => [
+  const save = async (): Promise<boolean> => {
+    const kept = await append(() => [
       {
         kind: 'setup-saved',
         placement: null,
@@ -252,10 +252,13 @@ function SaveButtons({ itemId, floor, state, tooShort }: SaveProps) {
         options: state.options,
       },
     ]);
+    return kept !== null;
+  };
+  const toTheSet = useToTheSet(itemId, saved || tooShort ? null : save);
   return (
     <>
       <div className={styles.buttons} data-two>
-        <button type="button" className={styles.strong} onClick={save} disabled={saved || tooShort}>
+        <button type="button" className={styles.strong} onClick={() => void save()} disabled={saved || tooShort}>
           {saved ? (
             <>
               <IconCheck stroke={2} size={20} aria-hidden /> {WORDS.saved}
@@ -264,9 +267,7 @@ function SaveButtons({ itemId, floor, state, tooShort }: SaveProps) {
             WORDS.saveAsUsed
           )}
         </button>
-        <Link className={saved ? styles.strong : styles.plain} href={`/set/${itemId}`}>
-          {WORDS.toTheSet}
-        </Link>
+        <ToTheSet itemId={itemId} strong={saved} onGo={toTheSet} />
       </div>
       {trouble && <Alert className={styles.blocked}>{TAP_TROUBLE[trouble]}</Alert>}
     </>

@@ -1,5 +1,4 @@
 'use client';
-import { useRouter } from 'next/navigation';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { between } from '@/core/geometry/vector';
 import { toFloor } from '@/core/geometry/rotation';
@@ -28,6 +27,7 @@ import { twoCables } from './place-text';
 import type { SetupBenchView } from '@/contract/views/setup';
 import { useBeside } from './use-beside';
 import { useFollowing } from './use-following';
+import { useToTheSet } from './to-the-set';
 import { useSetup, type BenchSetup } from './use-setup';
 import { useBenchViews } from './use-bench-views';
 import { ZoomSteps } from './zoom-steps';
@@ -67,7 +67,7 @@ function useSavedSetup({ context, question, floor, savedHere }: BenchProps) {
   }));
   const setup = useSetup(question, context.client, initial);
   const { dispatch, placement, shown, base, off, solution } = setup;
-  const save = async (): Promise<void> => {
+  const save = async (): Promise<boolean> => {
     const kept = await floor.append(() => [
       {
         kind: 'setup-saved',
@@ -81,6 +81,7 @@ function useSavedSetup({ context, question, floor, savedHere }: BenchProps) {
       },
     ]);
     if (kept) dispatch({ type: 'saved', placement });
+    return kept !== null;
   };
   return { setup, save };
 }
@@ -123,8 +124,13 @@ function useMoves(setup: BenchSetup, savedHere: SavedSetup | null, moving: () =>
 }
 
 /** The keys of the bench and the tools over the drawing: looking closer and playing the rep. */
-function useTools({ item }: SetupBenchView, setup: BenchSetup, sheet: ReturnType<typeof useSheet>, save: () => void) {
-  const router = useRouter();
+function useTools(
+  { item }: SetupBenchView,
+  setup: BenchSetup,
+  sheet: ReturnType<typeof useSheet>,
+  save: () => void,
+  toTheSet: () => void,
+) {
   const { playing, toggle } = sheet.rep;
   const { times, showWhole } = sheet.views;
   const closerBy = useLatest(sheet.closerBy);
@@ -137,7 +143,7 @@ function useTools({ item }: SetupBenchView, setup: BenchSetup, sheet: ReturnType
     { key: 'p', does: playing ? WORDS.keyPauseTheRep : WORDS.keyPlayTheRep, run: toggle },
     { key: 'r', does: WORDS.keyPutItRight, run: () => setup.dispatch({ type: 'put-right' }) },
     { key: 's', does: WORDS.keySaveAsUsed, run: save },
-    { key: 't', does: WORDS.keyToTheSet, run: () => router.push(`/set/${item.id}`) },
+    { key: 't', does: WORDS.keyToTheSet, run: toTheSet },
     {
       key: 'k',
       does: WORDS.keyStationCard,
@@ -173,7 +179,11 @@ function Bench(props: BenchProps) {
   const beside = useBeside(question, late, client.notes);
   const toPlace = useLatest(moveTo);
   const keep = useLatest(() => void save());
-  const tools = useTools(context, setup, sheet, () => void save());
+  const stands = samePlacement(setup.state.saved, setup.placement);
+  // Where nothing works here and nothing was moved, nothing stands that could be taken along.
+  const nothingHere = !setup.solution.feasible && setup.state.moved === null;
+  const go = useLatest(useToTheSet(item.id, stands || setup.tooShort || nothingHere ? null : save));
+  const tools = useTools(context, setup, sheet, () => void save(), go);
   const drawn = { setup, window: window3, onMove, now, ghost: beside.ghost, zoomed: times > 1 };
   return (
     <div className={styles.bench}>
@@ -202,7 +212,7 @@ function Bench(props: BenchProps) {
       <aside className={styles.answer} aria-label={WORDS.answer}>
         <SettingPlates context={context} setup={setup} onMove={onMove} apart={apart} onApart={onApart} moves={moves} />
         <BenchNotices context={context} entry={entry} />
-        <SidePanel context={context} setup={late} onSave={keep} trouble={floor.trouble} />
+        <SidePanel context={context} setup={late} onSave={keep} onGo={go} trouble={floor.trouble} />
         <ClientNotes notes={client.notes} />
         <BenchPanels context={context} question={question} setup={late} beside={beside} now={lateNow} />
       </aside>

@@ -11,6 +11,7 @@ import { loadText } from '@/messages/loads';
 import type { LeastChangeData } from '@/workers/least-change-protocol';
 import type { SetupBenchView } from '@/contract/views/setup';
 import { samePlacement } from './setup-machine';
+import { ToTheSet } from './to-the-set';
 import type { BenchSetup } from './use-setup';
 import { CHOICE_TOO_SHORT, NOT_WORKED_OUT } from '@/messages/choosing';
 import { TAP_TROUBLE } from '@/messages/taps';
@@ -135,8 +136,9 @@ export const SidePanel = memo(function SidePanel({
   context,
   setup,
   onSave,
+  onGo,
   trouble,
-}: PanelProps & { readonly onSave: () => void; readonly trouble: TapTrouble | null }) {
+}: PanelProps & { readonly onSave: () => void; readonly onGo: () => void; readonly trouble: TapTrouble | null }) {
   const { state, dispatch, placement, tooShort } = setup;
   const saved = samePlacement(state.saved, placement);
   return (
@@ -162,9 +164,7 @@ export const SidePanel = memo(function SidePanel({
             WORDS.saveAsUsed
           )}
         </button>
-        <Link className={saved ? styles.strong : styles.plain} href={`/set/${context.item.id}`}>
-          {WORDS.toTheSet}
-        </Link>
+        <ToTheSet itemId={context.item.id} strong={saved} onGo={onGo} />
       </div>
       {trouble && <Alert className={styles.blocked}>{TAP_TROUBLE[trouble]}</Alert>}
     </div>
