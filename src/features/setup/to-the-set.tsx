@@ -25,7 +25,7 @@ interface Props {
   readonly onGo: () => void;
 }
 
-/** The way to the set: a link that can be opened elsewhere as it is, and carries the bench along where it is followed. */
+/** The way to the set: a link that can be opened elsewhere, and that takes the bench along where it is followed. */
 export function ToTheSet({ itemId, strong, onGo }: Props) {
   const follow = (e: MouseEvent): void => {
     if (e.metaKey || e.ctrlKey || e.shiftKey) return;
