@@ -11,7 +11,7 @@ import { practicesOf, withPractices } from '@/core/book/practice';
 import { length, subtract } from '@/core/geometry/vector';
 import { totalCost } from '@/core/setup/cost';
 import { evaluatePlacement } from '@/core/setup/evaluate';
-import { COLUMN, ROOM, answerOf, bodyOf, searchFor, seeded } from './support/fixtures';
+import { COLUMN, ROOM, answerOf, bodyOf, searchFor, seeded, uprightOf } from './support/fixtures';
 
 const inputFor = (e: BookEntry, statureM: number, loadKg = 15, side = sidesOf(e).at(-1)!): Asked => ({
   body: bodyOf(statureM),
@@ -53,7 +53,7 @@ describe('a cable movement’s place', () => {
     const answer = answerOf(e, inputFor(e, 1.8, 10));
     if (!answer.ok) throw new Error(answer.reason);
     const line = (kg: number) => {
-      const p = searchFor(e, inputFor(e, 1.8, kg))!;
+      const p = searchFor(e, { ...inputFor(e, 1.8, kg), options: uprightOf(e) })!;
       return evaluatePlacement(p, answer.placement!).bySide[p.sides.at(-1)!]!.samples.lineNm;
     };
     const [one, three] = [line(10), line(30)];

@@ -213,7 +213,13 @@ describe('what a case may not ask of a movement', () => {
     ['leg-extension', 'both', { options: { gripWidthM: 0.5 } }, 'options.gripWidthM: expected none for this movement'],
     ['barbell-curl', 'both', { options: { feet: 'low' } }, 'options.feet: expected none for this movement'],
     ['barbell-curl', 'both', { options: { pinM: 0.3 } }, 'options.pinM: expected none for this movement'],
-    ['barbell-curl', 'both', { options: { leanDeg: 40 } }, 'options.leanDeg: expected none for this movement'],
+    ['leg-extension', 'both', { options: { leanDeg: 40 } }, 'options.leanDeg: expected none for this movement'],
+    [
+      'barbell-curl',
+      'both',
+      { options: { leanDeg: 40 } },
+      'options.leanDeg: expected a number from 0 to 15 degrees for this movement',
+    ],
     [
       'strap-row',
       'both',

@@ -83,6 +83,8 @@ describe('plates on the floor', () => {
     expect(sefina!.items[0]!.settings.map((p) => p.label)).toEqual([
       'Hole, both sides',
       'Mark, in front',
+      'Lean',
+      'Step, ankle to ankle',
       'Stack, each side',
       'Handle',
     ]);

@@ -17,7 +17,7 @@ import { limbDepth, limbObstacle } from '@/core/setup/limb-clear';
 import { jointDegAt, towards } from '@/core/movement/joint-action';
 import { toDeg } from '@/core/units/angle';
 import { poseEntry, WHOLE_RANGE } from '@/core/book/pose-entry';
-import { bodyOf, COLUMN, ROOM, seeded } from './support/fixtures';
+import { bodyOf, COLUMN, ROOM, seeded, uprightOf } from './support/fixtures';
 
 /**
  * A pose is only true when what is held can be held: every movement, three statures, every side, two kinds of column.
@@ -189,7 +189,9 @@ describe('every pose of the book', () => {
   it('a place that leads the forearm into the head is refused by name', () => {
     const rope = findEntry('rope-row-low-hinged')!;
     const column = { column: COLUMN, room: ROOM, attachmentM: 0.14, handsM: null };
-    const search = searchOf(poseQuestion(askQuestion(rope, { body: bodyOf(1.75), side: 'both', column }))!);
+    const search = searchOf(
+      poseQuestion(askQuestion(rope, { body: bodyOf(1.75), side: 'both', column, options: uprightOf(rope) }))!,
+    );
     const near = { hole: 11, standX: 0.5, standZ: search.bounds.standZ, yawDeg: 180 };
     const [limb] = evaluatePlacement(search, near).violations.filter((v) => v.limit === 'limb');
     expect(limb).toMatchObject({ through: 'head' });

@@ -9,7 +9,7 @@ import { costOfFault } from '@/core/fault/fault-cost';
 import { PERTURBATION } from '@/core/fault/perturbation';
 import { findTolerance } from '@/core/setup/tolerance';
 import { solveSetup } from '@/core/setup/solve-setup';
-import { questionOf } from './support/fixtures';
+import { questionOf, uprightOf } from './support/fixtures';
 
 vi.mock('@/core/book/pose-entry', { spy: true });
 const posedTimes = () => vi.mocked(poseEntry.poseEntry).mock.calls.length;
@@ -20,7 +20,7 @@ it.each(BOOK.filter((e) => e.load.kind === 'cable').map((e) => e.id))(
   (id) => {
     const entry = entryOf(id);
     const side = sidesOf(entry).at(-1)!;
-    const posed = poseQuestion(questionOf(id, 1.75, { side }))!;
+    const posed = poseQuestion(questionOf(id, 1.75, { side, options: uprightOf(entry) }))!;
     const limbs = side === 'both' ? 2 : 1;
     expect(posedTimes()).toBe(limbs);
     settingsOf(posed);
@@ -37,7 +37,12 @@ it.each(BOOK.filter((e) => e.load.kind === 'cable').map((e) => e.id))(
   },
 );
 
-it('an answer poses its question once', () => {
-  answerQuestion(questionOf('cable-fly-level', 1.75));
+it('an answer poses its question once, and again for each stance that is tried for its load', () => {
+  const fly = entryOf('cable-fly-level');
+  answerQuestion(questionOf('cable-fly-level', 1.75, { options: uprightOf(fly) }));
   expect(posedTimes()).toBe(2);
+  answerQuestion(questionOf('cable-fly-level', 1.75, { loadKg: 2 }));
+  expect(posedTimes()).toBe(4);
+  answerQuestion(questionOf('cable-fly-level', 1.75, { loadKg: 10 }));
+  expect(posedTimes()).toBeLessThanOrEqual(4 + 2 * 4);
 });

@@ -193,8 +193,8 @@ describe('the answer can be checked from itself', () => {
   it('a column that cannot reach names the limit and the nearest that works', () => {
     const low = answer(
       changed((c) => {
-        c.station.column.holes = 9;
-        c.given.hole = 9;
+        c.station.column.holes = 8;
+        c.given.hole = 8;
       }),
     );
     expect(low.feasible).toBe(false);

@@ -12,6 +12,7 @@ import {
 } from '@/core/book/entry-options';
 import { PRACTICE_QUESTIONS, practicesOf, sidesOfPractice, type PracticeChoice } from '@/core/book/practice';
 import { SHORTEST_SHARE } from '@/core/book/pose-entry';
+import { leansFree, MOST_LEAN_DEG } from '@/core/book/stand-up';
 import { hasGripWidth } from '@/core/book/hand-width';
 import { FOOT_PLACES } from '@/core/book/foot-place';
 import { followsArmPath } from '@/core/book/arm-path';
@@ -43,7 +44,9 @@ export const choiceFields = {
     .describe('hand to hand on a bar, instead of the movement’s rule'),
   feet: oneOf(FOOT_PLACES).nullable().describe('place of the feet on a leg press plate; null for the middle'),
   pinM: numberBetween(0.1, 1.2, 'm').nullable().describe('height of the pins that a bar starts from'),
-  leanDeg: numberBetween(10, 75, 'degrees').nullable().describe('lean back on straps, from upright'),
+  leanDeg: numberBetween(0, 75, 'degrees')
+    .nullable()
+    .describe('lean back on straps, or of a body that stands free against its load; null: as it stands the load'),
   backDeg: numberBetween(-20, 90, 'degrees').nullable().describe('angle of the bench’s back instead of the rule’s'),
   seatHole: wholeBetween(1, 40)
     .nullable()
@@ -63,6 +66,10 @@ export type OptionsCase = z.output<typeof optionsSchema>;
 
 /** Sides taken where practitioners differ, by either name. */
 const sidesTaken = (o: OptionsCase): NonNullable<OptionsCase['practices']> => o.practices ?? o.schools ?? {};
+
+/** Leans that can be asked for, degrees; null where nothing leans. */
+export const leansOf = (e: BookEntry): readonly [number, number] | null =>
+  hasLean(e) ? [10, 75] : leansFree(e) ? [0, MOST_LEAN_DEG] : null;
 
 /** What a movement does not have of the options given: where, and what is expected. */
 export function optionGaps(
@@ -95,7 +102,10 @@ export function optionGaps(
   if (o.gripWidthM != null && !hasGripWidth(e)) report(['gripWidthM'], EXPECTED.noneForMovement);
   if (o.feet != null && !hasFeet(e)) report(['feet'], EXPECTED.noneForMovement);
   if (o.pinM != null && !hasPins(e)) report(['pinM'], EXPECTED.noneForMovement);
-  if (o.leanDeg != null && !hasLean(e)) report(['leanDeg'], EXPECTED.noneForMovement);
+  const leans = leansOf(e);
+  if (o.leanDeg != null && !leans) report(['leanDeg'], EXPECTED.noneForMovement);
+  else if (o.leanDeg != null && leans && (o.leanDeg < leans[0] || o.leanDeg > leans[1]))
+    report(['leanDeg'], EXPECTED.leanBetween(...leans));
   if (o.backDeg != null && !hasNotch(e)) report(['backDeg'], EXPECTED.noBenchAngle);
   if (o.seatHole != null && !hasSeatHole(e)) report(['seatHole'], EXPECTED.noSeatHole);
   if ((o.stopAt ?? 1) - (o.startAt ?? 0) < SHORTEST_SHARE) report(['stopAt'], EXPECTED.moreThanStart(SHORTEST_SHARE));

@@ -88,6 +88,7 @@ export const EXPECTED = {
   oneOfForMovement: (values: string): string => `expected one of ${values} for this movement`,
   notASweep: 'expected none: this movement is not a fly’s sweep',
   tiltBetween: (min: number, max: number): string => `${between(min, max, 'degrees')} for this movement`,
+  leanBetween: (min: number, max: number): string => `${between(min, max, 'degrees')} for this movement`,
   questionNotRaised: 'expected none: this movement does not raise the question',
   noArmPath: 'expected none: only rear-deltoid pulls on a cable follow an arm path',
   noBenchAngle: 'expected none: no bench angle is set for this movement',

@@ -1,3 +1,4 @@
+import { MOST_LEAN_DEG } from '@/core/book/stand-up';
 import type { LoadedPart } from '@/core/body/loaded-part';
 import type { Violation } from '@/core/setup/violation';
 import type { Side } from '@/core/body/side';
@@ -166,22 +167,29 @@ const ASIDE_TEXT = {
 const BRACE_TEXT =
   'at most is what the supporting hand presses on the bench, if the feet carry their share in the middle.';
 
+/** Feet that would have to go further than this are no advice, metres. */
+const MOST_SPLIT_M = 0.3;
+
 /** How a load is stood: how far from tipping, how much this stance carries as drawn, and what to do beyond it. */
 function standingText(r: ReasonOf<'standing'>): string {
   const { marginM, mostKg, leanDeg, splitM, holdN, slips } = r;
   const carries = mostKg !== null && mostKg >= 1 ? `about ${Math.round(mostKg)} kg` : 'next to nothing';
-  if (marginM < 0)
-    return (
-      `past the edge of the feet as drawn, which carries ${carries}: lean about ${Math.ceil(leanDeg)}° against ` +
-      `the pull, set the feet ${Math.ceil(splitM * 20) * 5} cm further apart that way` +
-      (holdN === null
-        ? ', or sit or lie on a bench for it.'
-        : `, or hold on with the free hand, about ${Math.ceil(holdN / 10) * 10} N.`)
-    );
+  if (marginM < 0) {
+    const ways = [
+      'go lighter',
+      ...(leanDeg <= MOST_LEAN_DEG ? [`lean about ${Math.ceil(leanDeg)}° more against the pull`] : []),
+      ...(splitM <= MOST_SPLIT_M ? [`set the feet ${Math.ceil(splitM * 20) * 5} cm further apart that way`] : []),
+    ];
+    const braced =
+      holdN === null
+        ? 'sit or lie on a bench for it'
+        : `hold on with the free hand, about ${Math.ceil(holdN / 10) * 10} N`;
+    return `past the edge of the feet, which carry ${carries} as drawn: ${ways.join(', ')}, or ${braced}.`;
+  }
   return mostKg === null
     ? 'inside the edge of the feet at the worst moment: this stance is far from tipping.'
     : `inside the edge of the feet at the worst moment; as drawn it carries ${carries}` +
-        (slips ? ' before the feet slip (0.6 of the weight, an assumption).' : ', leaning more.');
+        (slips ? ' before the feet slip (0.6 of the weight, an assumption).' : '.');
 }
 
 /** Text of a reason. */

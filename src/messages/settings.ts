@@ -1,6 +1,6 @@
 import type { GripRule } from '@/core/book/book-entry';
 import type { FootPlace } from '@/core/book/foot-place';
-import type { FitSetting, StopReason } from '@/core/book/fit-entry';
+import type { FitSetting, LeanTowards, StopReason } from '@/core/book/fit-entry';
 import type { JointStops } from '@/core/book/joint-stops';
 import type { LoadedRegion, RegionCause, RegionChange } from '@/core/book/region-of';
 import { GRAVITY_MS2 } from '@/core/units/mass';
@@ -87,6 +87,19 @@ function seatWords(s: Extract<FitSetting, { kind: 'seat-hole' }>): Omit<SettingT
 const endsText = ({ startBy, finishBy }: Extract<FitSetting, { kind: 'stops' }>): string =>
   startBy === finishBy ? `both ends ${BY[startBy]}` : `begins ${BY[startBy]}, ends ${BY[finishBy]}`;
 
+/** Which way the legs lean and the hips go along. */
+const LEAN_TOWARDS: Readonly<Record<LeanTowards, string>> = {
+  ahead: 'ahead from the ankles, trunk as it is',
+  back: 'back from the ankles, trunk as it is',
+  left: 'to the left from the ankles, trunk as it is',
+  right: 'to the right from the ankles, trunk as it is',
+};
+const HIPS_TOWARDS: Readonly<Record<LeanTowards, string>> = {
+  ...LEAN_TOWARDS,
+  ahead: 'hips ahead, the hinge as it is',
+  back: 'hips back, the hinge as it is',
+};
+
 /** What decides where hands and feet are. */
 function holdWords(
   s: Extract<FitSetting, { kind: 'landmine-mark' | 'hands' | 'pins' | 'feet' | 'straps' }>,
@@ -132,6 +145,34 @@ function holdWords(
         note:
           `heels ${toCm(s.footMarkM)} cm from under the anchor; the straps carry ` +
           `${Math.round(s.carryN / GRAVITY_MS2)} kg at the start`,
+        estimated: true,
+      };
+  }
+}
+
+/** How the load is stood. */
+function stanceWords(s: Extract<FitSetting, { kind: 'lean' | 'step' }>): Omit<SettingText, 'kind'> {
+  switch (s.kind) {
+    case 'lean':
+      return {
+        label: 'Lean',
+        figure: String(s.leanDeg),
+        unit: '°',
+        note:
+          (s.leanDeg === 0 ? 'none' : s.hips ? HIPS_TOWARDS[s.towards] : LEAN_TOWARDS[s.towards]) +
+          (s.chosen
+            ? ', as chosen'
+            : s.leanDeg === 0
+              ? ': the feet stand this load'
+              : ', so that the feet stand this load'),
+        estimated: s.leanDeg > 0 && !s.chosen,
+      };
+    case 'step':
+      return {
+        label: s.ahead ? 'Step, ankle to ankle' : 'Feet apart',
+        figure: String(toCm(s.apartM)),
+        unit: 'cm',
+        note: s.ahead ? 'one foot ahead of the other, for this load' : 'side by side, for this load',
         estimated: true,
       };
   }
@@ -184,6 +225,9 @@ function words(s: FitSetting): Omit<SettingText, 'kind'> {
     case 'feet':
     case 'straps':
       return holdWords(s);
+    case 'lean':
+    case 'step':
+      return stanceWords(s);
     case 'stops':
       return {
         label: `Range, ${s.joint}`,

@@ -34,7 +34,9 @@ export function findSettings({ client, log, item, setupCase }: ItemContext): Fou
   const saved = log.setups.findLast((s) => s.itemId === item.id);
   const parsed = caseSchema.safeParse(setupCase);
   const posed = parsed.success ? poseQuestion(toQuestion(parsed.data)) : null;
-  const settings = posed ? settingsOf(posed).map(settingText) : [];
+  // Standing upright is nothing to set.
+  const rules = posed ? settingsOf(posed).filter((s) => s.kind !== 'lean' || s.leanDeg > 0) : [];
+  const settings = rules.map(settingText);
   if (saved) return { from: 'saved', placement: saved.placement, settings, estimated, posed };
   if (!parsed.success)
     return {

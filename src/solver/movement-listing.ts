@@ -5,21 +5,28 @@ import { ownArmPathDeg } from '@/core/book/arm-path';
 import { sidesOf, type BookEntry } from '@/core/book/book-entry';
 import { needsOf } from '@/core/book/choose';
 import { hasGripWidth } from '@/core/book/hand-width';
+import { leansFree } from '@/core/book/stand-up';
 import { FOOT_PLACES } from '@/core/book/foot-place';
-import { hasFeet, hasLean, hasNotch, hasPins, hasSeatHole } from '@/core/book/entry-options';
+import { hasFeet, hasNotch, hasPins, hasSeatHole } from '@/core/book/entry-options';
+import { leansOf } from '@/contract/options-schema';
 import { practicesOf } from '@/core/book/practice';
 import { BOOK_TEXT } from '@/messages/book';
 import { REGION_NAME } from '@/messages/movements';
 
 /** Settings that are solved or ruled for a movement of the book. */
 function settingsOf(e: BookEntry): string[] {
-  return [...(e.load.kind === 'cable' ? ['hole', 'standX', 'standZ', 'yawDeg'] : []), ...e.ruled.map((r) => r.setting)];
+  return [
+    ...(e.load.kind === 'cable' ? ['hole', 'standX', 'standZ', 'yawDeg'] : []),
+    ...e.ruled.map((r) => r.setting),
+    ...(leansFree(e) ? ['lean', 'step'] : []),
+  ];
 }
 
 /** What `options` of a case may hold for a movement, each with its default. */
 function optionsOf(e: BookEntry) {
   const armPath = ownArmPathDeg(e);
   const practices = practicesOf(e, [], 0);
+  const leans = leansOf(e);
   return {
     ...(e.load.kind === 'cable' ? { peak: { default: e.peakTarget, oneOf: PEAK_TARGETS } } : {}),
     ...(e.path.kind === 'sweep'
@@ -33,12 +40,12 @@ function optionsOf(e: BookEntry) {
     ...(e.path.kind === 'arm' ? { tuckDeg: { default: 0, from: -45, to: 45 } } : {}),
     ...(hasGripWidth(e) ? { gripWidthM: { default: null, from: 0.05, to: 1.4 } } : {}),
     ...(hasFeet(e) ? { feet: { default: 'middle', oneOf: FOOT_PLACES } } : {}),
-    ...(hasLean(e)
+    ...(leans
       ? {
           leanDeg: {
             default: e.load.kind === 'body' && e.load.on === 'straps' ? e.load.leanDeg : null,
-            from: 10,
-            to: 75,
+            from: leans[0],
+            to: leans[1],
           },
         }
       : {}),

@@ -4,6 +4,7 @@ import type { Column, HoleColumn, Room } from '@/core/kit/column';
 import { findEntry } from '@/core/book/book';
 import type { ActiveRangeDeg } from '@/core/body/active-range';
 import type { BookEntry } from '@/core/book/book-entry';
+import { usualOptions, type EntryOptions } from '@/core/book/entry-options';
 import { NO_FIT, type ClientFit } from '@/core/book/client-fit';
 import type { Side } from '@/core/body/side';
 import { answerQuestion, posedOf } from '@/core/book/answer-question';
@@ -46,6 +47,9 @@ export interface Change extends Partial<
   readonly limits?: ActiveRangeDeg;
   readonly fit?: ClientFit;
 }
+
+/** A movement's own choices, upright whatever the load: for what asks one pose of several loads. */
+export const uprightOf = (e: BookEntry): EntryOptions => ({ ...usualOptions(e), leanDeg: 0 });
 
 /** A question with everything usual, at the common column, and what a test changes. */
 export function questionOf(movement: string, statureM = 1.75, change: Change = {}): Question {

@@ -8,9 +8,9 @@ import { ARM_MASS_SHARE, FOOT_MASS, HEAD_MASS_SHARE, SHANK_MASS, THIGH_MASS, TRU
 import { middleJoint } from './two-link';
 
 /** Ankle to ankle along the line of travel, as a share of stature: a comfortable split step (common practice). */
-const STAGGER_SHARE = 0.26;
+export const STAGGER_SHARE = 0.26;
 /** Share of full leg length from hip to ankle when standing: knees soft, not locked. */
-const SOFT_KNEE = 0.985;
+export const SOFT_KNEE = 0.985;
 /** The foot's part ahead of the ankle; the heel is the rest. */
 const FOOT_AHEAD = 0.76;
 /** A balanced body weighs on the middle of its feet: this share of the foot ahead of the ankle (common practice). */
@@ -58,14 +58,17 @@ export function standOn(body: Body, hip: Vec3, ankle: Vec3, hint: Vec3): Leg {
   };
 }
 
-/** Upright on two feet that are apart: one ahead of the other, or a given width between the ankles. */
+/**
+ * Upright on two feet that are apart: one ahead of the other by a comfortable step or by `stepM`, or a given width
+ * between the ankles; metres.
+ */
 export function feetApart(
   body: Body,
-  apart: { readonly ahead?: Side; readonly widthM?: number },
+  apart: { readonly ahead?: Side; readonly stepM?: number; readonly widthM?: number },
 ): { readonly pelvis: Vec3; readonly leg: Readonly<Record<Side, Leg>> } {
   const { thighM, shankM, ankleY } = segmentsOf(body);
   const hipZ = hipHalfM(body);
-  const halfStep = apart.ahead ? (STAGGER_SHARE * body.statureM) / 2 : 0;
+  const halfStep = apart.ahead ? (apart.stepM ?? STAGGER_SHARE * body.statureM) / 2 : 0;
   const out = apart.widthM === undefined ? 0 : Math.max(0, Math.min(apart.widthM / 2 - hipZ, 0.9 * (thighM + shankM)));
   const hipY = ankleY + Math.sqrt((SOFT_KNEE * (thighM + shankM)) ** 2 - halfStep ** 2 - out ** 2);
   const leg = (side: Side): Leg => {
@@ -82,12 +85,14 @@ export function feetApart(
 
 /**
  * Feet together under the hips, knees bent by `kneeFlexionDeg`, trunk `trunkDeg` above level: the shanks lean until the
- * whole body (arms hanging) balances over the middle of the feet. Bisection on the shanks' lean; masses from Winter.
+ * whole body (arms hanging) balances over the middle of the feet, or `aheadM` of it. Bisection on the shanks' lean;
+ * masses from Winter.
  */
 export function balancedHinge(
   body: Body,
   trunkDeg: number,
   kneeFlexionDeg: number,
+  aheadM = 0,
 ): { readonly pelvis: Vec3; readonly leg: Readonly<Record<Side, Leg>> } {
   const { thighM, shankM, ankleY } = segmentsOf(body);
   const trunkM = body.height.shoulderHeight.m - body.height.hipHeight.m;
@@ -109,7 +114,7 @@ export function balancedHinge(
     const total = parts.reduce((a, [share]) => a + share, 0);
     return { knee, hip, centreX: parts.reduce((a, [share, at]) => a + share * at[0], 0) / total };
   };
-  const wanted = BALANCE_AHEAD * body.length.foot.m;
+  const wanted = BALANCE_AHEAD * body.length.foot.m + aheadM;
   const { knee, hip } = pose(bisect(toRad(-35), toRad(50), (rad) => pose(rad).centreX < wanted));
   const leg = (side: Side): Leg => {
     const z = signOf(side) * hipHalfM(body);

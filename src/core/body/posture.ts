@@ -3,20 +3,30 @@ import type { Frame } from '@/core/geometry/frame';
 import type { Vec3 } from '@/core/geometry/vector';
 
 /**
+ * The legs leant from the ankles, or the thighs from knees on the floor, towards a direction of the floor: 0 ahead, 90
+ * to the right, 180 back; degrees. The hips go along, and the trunk over them stays as the movement has it.
+ */
+export interface Lean {
+  readonly deg: number;
+  readonly headingDeg: number;
+}
+
+/**
  * How a client stands, kneels, sits, lies or hangs. Angles in degrees; trunk and back angles count from level (90
  * upright, 0 lying). Heights in metres above the floor. The floor mark (origin of the body frame) is under the midpoint
  * of the ankles when standing, under the hips when kneeling, seated, lying or on a hip pad, under the hands in a plank
  * and under the bar when hanging.
  */
 export type Posture =
-  | { readonly kind: 'standing'; readonly kneeFlexionDeg: number }
-  | { readonly kind: 'staggered'; readonly frontFoot: Side }
-  | { readonly kind: 'wide'; readonly widthM: number }
-  | { readonly kind: 'hinged'; readonly trunkDeg: number; readonly kneeFlexionDeg: number }
+  | { readonly kind: 'standing'; readonly kneeFlexionDeg: number; readonly lean?: Lean }
+  /** One foot ahead, ankle to ankle `stepM` where it is told, else a comfortable step. */
+  | { readonly kind: 'staggered'; readonly frontFoot: Side; readonly stepM?: number; readonly lean?: Lean }
+  | { readonly kind: 'wide'; readonly widthM: number; readonly lean?: Lean }
+  | { readonly kind: 'hinged'; readonly trunkDeg: number; readonly kneeFlexionDeg: number; readonly lean?: Lean }
   /** Hips on the edge of a pad, straight legs held at their heels and sloping down behind by `legDeg`. */
   | { readonly kind: 'hip-pad'; readonly trunkDeg: number; readonly legDeg: number }
-  | { readonly kind: 'half-kneeling'; readonly kneeDown: Side }
-  | { readonly kind: 'tall-kneeling' }
+  | { readonly kind: 'half-kneeling'; readonly kneeDown: Side; readonly lean?: Lean }
+  | { readonly kind: 'tall-kneeling'; readonly lean?: Lean }
   /** On a bench, a machine or (height 0) the floor with the legs ahead. */
   | { readonly kind: 'seated'; readonly seatHeightM: number; readonly backDeg: number }
   | {

@@ -2,6 +2,7 @@ import type { FaultCode } from '@/core/movement/fault-code';
 import type { CautionCode } from './caution-code';
 import type { LandmineStance } from './landmine';
 import type { FootPlace } from './foot-place';
+import type { Lean } from '@/core/body/posture';
 import type { WorkingSide } from '@/core/body/side';
 import type { Region } from '@/core/body/region-line';
 import type { AttachmentKind } from '@/core/kit/attachment';
@@ -18,18 +19,27 @@ export const GROUPS = ['chest', 'rows', 'pulldowns', 'deltoids', 'biceps', 'tric
 /** A group of the book. */
 export type Group = (typeof GROUPS)[number];
 
+/**
+ * How a client stands up to a load, beside the posture that the book has: leant, and the feet `furtherM` further apart
+ * than it has them (one ahead of the other where they stand side by side). Solved for the load; the book has none.
+ */
+export interface Stance {
+  readonly lean: Lean;
+  readonly furtherM: number;
+}
+
 /** How the body is held; surfaces come from the bench in use, sides from the working arm. Angles as in `Posture`. */
 export type PostureRule =
-  | { readonly kind: 'standing'; readonly kneeFlexionDeg?: number }
-  | { readonly kind: 'staggered' }
-  | { readonly kind: 'wide' }
-  | { readonly kind: 'hinged'; readonly trunkDeg: number }
+  | { readonly kind: 'standing'; readonly kneeFlexionDeg?: number; readonly stance?: Stance }
+  | { readonly kind: 'staggered'; readonly stance?: Stance }
+  | { readonly kind: 'wide'; readonly stance?: Stance }
+  | { readonly kind: 'hinged'; readonly trunkDeg: number; readonly stance?: Stance }
   /** Bent over a preacher's pad until the armpit meets its top edge. */
   | { readonly kind: 'stooped' }
   | { readonly kind: 'hip-pad'; readonly legDeg: number }
   /** On the knee of the working or the other side. */
-  | { readonly kind: 'half-kneeling'; readonly down: 'working' | 'free' }
-  | { readonly kind: 'tall-kneeling' }
+  | { readonly kind: 'half-kneeling'; readonly down: 'working' | 'free'; readonly stance?: Stance }
+  | { readonly kind: 'tall-kneeling'; readonly stance?: Stance }
   | { readonly kind: 'seated'; readonly on: 'bench' | 'low' | 'floor'; readonly backDeg: number }
   | { readonly kind: 'lying'; readonly on: 'back' | 'front' | 'free-side'; readonly backDeg: number }
   /** Supported by the free side. */
@@ -39,6 +49,9 @@ export type PostureRule =
   | { readonly kind: 'plank' }
   | { readonly kind: 'hanging' }
   | { readonly kind: 'leg-machine'; readonly backDeg: number };
+
+/** Postures that can lean and set their feet as a load asks. */
+export type FreeRule = Extract<PostureRule, { readonly stance?: Stance }>;
 
 /**
  * Which way the client faces at a column: 0 away from it, 180 towards it, 90 its working or free side turned to it, 135

@@ -1,9 +1,10 @@
 import type { OffAxisPart } from '@/core/mechanics/off-axis';
 import { buildOffAxisTrack, resolveOffAxis } from '@/core/mechanics/off-axis';
 import { explainProfile, type Reason } from '@/core/setup/reasons';
-import { braceReason, standingReason, type StoodLoad } from '@/core/setup/stand-load';
+import { braceReason, standingReason } from '@/core/setup/stand-load';
 import { limbOn, type PosedQuestion } from './posed-question';
 import { profileOf, workingLimbOf } from './profile-limb';
+import { stoodWeight } from './stand-up';
 import { standsFree } from './stands-free';
 
 /** What is said of a movement without a column, and where its moment goes beside the target. */
@@ -14,20 +15,9 @@ export interface FreeExplanation {
 
 /** The weight that a client holds, as it is stood or leant on; nothing where steel or straps hold it. */
 function weightReasons(posed: PosedQuestion): readonly Reason[] {
-  const { entry, question, sides } = posed;
-  if (entry.load.kind !== 'weight' && entry.load.kind !== 'landmine') return [];
-  const { posed: shown } = limbOn(posed, posed.shown);
-  if (shown.path.chain !== 'arm') return [];
-  const stood: StoodLoad = {
-    body: question.body,
-    poseAt: shown.bodyAt,
-    limbs: sides.map((side) => {
-      const limb = limbOn(posed, side);
-      return { path: limb.posed.path, load: profileOf(limb).samples.load };
-    }),
-    loadKg: question.loadKg,
-    freeHand: false,
-  };
+  const { entry } = posed;
+  const stood = stoodWeight(posed);
+  if (!stood) return [];
   if (standsFree(entry)) return [standingReason(stood)];
   const onBench = entry.posture.kind === 'hand-on-bench' || entry.posture.kind === 'hand-and-knee';
   const brace = onBench ? braceReason(stood) : null;

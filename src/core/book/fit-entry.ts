@@ -68,6 +68,16 @@ export type FitSetting =
   /** Pins that a bar starts from, above the floor. */
   | { readonly kind: 'pins'; readonly heightM: number; readonly chosen: boolean; readonly estimated: boolean }
   | { readonly kind: 'feet'; readonly place: FootPlace }
+  /** The body leant for its load, degrees, which way it leans, and whether somebody chose so. */
+  | {
+      readonly kind: 'lean';
+      readonly leanDeg: number;
+      readonly towards: LeanTowards;
+      readonly hips: boolean;
+      readonly chosen: boolean;
+    }
+  /** Feet set further apart for the load: ankle to ankle, one ahead of the other or side by side. */
+  | { readonly kind: 'step'; readonly apartM: number; readonly ahead: boolean }
   /** Lean back on straps at the start, the heels from under the anchor, and what the straps carry then, newtons. */
   | {
       readonly kind: 'straps';
@@ -90,8 +100,13 @@ export const FIT_KINDS = [
   'pins',
   'feet',
   'straps',
+  'lean',
+  'step',
   'stops',
 ] as const satisfies readonly FitSetting['kind'][];
+
+/** Which way a body leans, in its own words. */
+export type LeanTowards = 'ahead' | 'back' | 'left' | 'right';
 
 /** What ends a range: the movement, the client’s joint, the load or a touch. */
 export type StopReason = 'own' | 'joint' | 'load' | 'touch';

@@ -5,6 +5,7 @@ import type { Placement } from '@/core/setup/setup-problem';
 import { ESTIMATE_ERROR_M, findSensitivity } from './sensitivity';
 import { poseKnown } from './pose-question';
 import { searchOf } from './posed-question';
+import { stanceOf } from './stand-up';
 import type { Question } from './question';
 
 /** What measuring one landmark would settle in a client's set-ups. */
@@ -29,11 +30,13 @@ export function rankMeasures(
   setups: readonly { readonly question: Question; readonly at: Placement }[],
 ): MeasureWorth[] {
   const body = buildBody(bodyInput);
+  // What is measured does not change how a load is stood.
+  const stood = setups.map((s) => ({ ...s, stance: stanceOf(poseKnown({ ...s.question, body }).entry) }));
   return MEASURE_NAMES.filter((n) => sizeOf(body, n).source !== 'measured')
     .map((measure): MeasureWorth => {
       let lineDeg = 0;
       let holes: number | null = 0;
-      for (const { question, at } of setups) {
+      for (const { question, at, stance } of stood) {
         const off = (deltaM: number): number => {
           const changed =
             deltaM === 0
@@ -42,12 +45,13 @@ export function rankMeasures(
                   ...bodyInput,
                   measuredM: { ...bodyInput.measuredM, [measure]: sizeOf(body, measure).m + deltaM },
                 });
-          return evaluatePlacement(searchOf(poseKnown({ ...question, body: changed })), at).metrics.offPlaneRmsDeg;
+          return evaluatePlacement(searchOf(poseKnown({ ...question, body: changed }, stance)), at).metrics
+            .offPlaneRmsDeg;
         };
         const change = Math.max(off(ESTIMATE_ERROR_M), off(-ESTIMATE_ERROR_M)) - off(0);
         lineDeg = Math.max(lineDeg, change);
         if (change < WORTH_DEG || holes === null) continue;
-        const s = findSensitivity({ ...question, body, lastUsed: null }, bodyInput, measure, at);
+        const s = findSensitivity({ ...question, body, lastUsed: null }, bodyInput, measure, at, stance);
         holes = s.lower && s.higher ? Math.max(holes, Math.abs(s.lower.hole - s.higher.hole)) : null;
       }
       return { measure, lineDeg, holes };

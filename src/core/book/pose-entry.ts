@@ -29,7 +29,7 @@ import { gripReachM, landminePivot } from './landmine';
 import { guideEnd, isGuided, platePlace, pressStart } from './machine-chain';
 import { fromPins } from './pins';
 import { lineOf, poseOnLine, type Pull } from './pose-on-line';
-import { toPosture } from './posture-rule';
+import { staggered, toPosture } from './posture-rule';
 import type { StationKit } from './station-kit';
 import { startOnStraps, strapsOf } from './straps';
 
@@ -272,7 +272,9 @@ export function poseEntry(
 ): PosedEntry | null {
   const entry = fitted(own, range.fit, side, body);
   if (entry.path.kind === 'sweep') {
-    const posed = poseSweep(body, entry.path, entry.action, sweep, range);
+    const stance = entry.posture.kind === 'staggered' ? entry.posture.stance : undefined;
+    const stood = stance ? { ...sweep, posture: staggered(body, sweep.frontFoot, stance) } : sweep;
+    const posed = poseSweep(body, entry.path, entry.action, stood, range);
     const arm = posed.arms[side];
     return {
       pose: posed.body,

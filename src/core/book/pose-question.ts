@@ -1,7 +1,7 @@
 import { USUAL_ATTACHMENT } from '@/core/kit/attachment';
 import type { Placement } from '@/core/setup/setup-problem';
 import { otherSide, shownSide, workingSides, type Side } from '@/core/body/side';
-import type { BookEntry } from './book-entry';
+import type { BookEntry, Stance } from './book-entry';
 import { buildSearch } from './build-search';
 import { fitUnder } from './entry-options';
 import { withKit } from './fit-entry';
@@ -10,6 +10,7 @@ import { poseEntry, type EntryRange } from './pose-entry';
 import type { PosedLimb, PosedQuestion } from './posed-question';
 import { profileLimb } from './profile-limb';
 import type { Question } from './question';
+import { leansFree, standUp, withStance } from './stand-up';
 
 /** Both arms of a linked machine stop where the first of them does: it hides the side that could go on. */
 function asLinked(e: BookEntry, q: Question, range: EntryRange, side: Side): BookEntry {
@@ -35,21 +36,32 @@ function poseLimb(entry: BookEntry, q: Question, range: EntryRange, side: Side):
   );
 }
 
-/** Pose a question; null when the client's range leaves too little of the movement on a side. */
-export function poseQuestion(question: Question): PosedQuestion | null {
-  const { kit, options, side } = question;
-  const handle = question.column?.handsM ?? usualHands(question.entry);
-  const entry = withHands(withKit(question.entry, kit), question.body, handle, options.gripWidthM);
-  const range = { ...question.range, fit: fitUnder(question.range.fit, options) };
-  const sides = workingSides(side);
+/** Pose a movement as this gym's steel and its stance have it. */
+function poseAs(question: Question, range: EntryRange, entry: BookEntry): PosedQuestion | null {
+  const sides = workingSides(question.side);
   const limbs: Partial<Record<Side, PosedLimb>> = {};
   for (const working of sides) {
     const limb = poseLimb(entry, question, range, working);
     if (!limb) return null;
     limbs[working] = limb;
   }
-  const posed = { question, entry, range, sides, limbs, shown: shownSide(side) };
+  const posed = { question, entry, range, sides, limbs, shown: shownSide(question.side) };
   return { ...posed, search: entry.load.kind === 'cable' && question.column ? buildSearch(posed) : null };
+}
+
+/**
+ * Pose a question, leant and with the feet as its load asks where nothing else holds the client; null when the client's
+ * range leaves too little of the movement on a side. `stance`: as it is known to be stood, instead of found.
+ */
+export function poseQuestion(question: Question, stance: Stance | null = null): PosedQuestion | null {
+  const { kit, options } = question;
+  const handle = question.column?.handsM ?? usualHands(question.entry);
+  const own = withHands(withKit(question.entry, kit), question.body, handle, options.gripWidthM);
+  const range = { ...question.range, fit: fitUnder(question.range.fit, options) };
+  const pose = (entry: BookEntry): PosedQuestion | null => poseAs(question, range, entry);
+  if (stance) return pose(withStance(own, stance));
+  const upright = pose(own);
+  return upright && leansFree(own) ? standUp(upright, pose, options.leanDeg) : upright;
 }
 
 /** What a handle of the kind that a movement asks for usually allows both hands, metres; null for a free bar. */
@@ -75,8 +87,8 @@ export function closedAt(posed: PosedQuestion, at: Placement): PosedQuestion {
 }
 
 /** The same, where the range is known to leave enough. */
-export function poseKnown(question: Question): PosedQuestion {
-  const posed = poseQuestion(question);
+export function poseKnown(question: Question, stance: Stance | null = null): PosedQuestion {
+  const posed = poseQuestion(question, stance);
   if (!posed) throw new Error(`the client's range leaves too little of ${question.entry.id}`);
   return posed;
 }

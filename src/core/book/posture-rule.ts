@@ -1,11 +1,12 @@
 import type { Body } from '@/core/body/body-model';
-import type { Posture } from '@/core/body/posture';
+import { STAGGER_SHARE } from '@/core/body/pose-legs';
+import type { Lean, Posture } from '@/core/body/posture';
 import { poseBody } from '@/core/body/pose-body';
 import { HIP_OVER_SEAT, SEATED_RATIO } from '@/core/body/segment-ratios';
 import type { PreacherBench } from '@/core/kit/machine';
 import { bisect } from '@/core/units/bisect';
 import { otherSide, type Side } from '@/core/body/side';
-import type { PostureRule } from './book-entry';
+import type { FreeRule, PostureRule, Stance } from './book-entry';
 
 /** Heights of the surfaces in use, metres. */
 export interface Surfaces {
@@ -47,6 +48,41 @@ function stoopedOver(padTopM: number, body: Body): Posture {
       );
 }
 
+const leanOf = (stance: Stance | undefined): { readonly lean?: Lean } => (stance ? { lean: stance.lean } : {});
+
+/** One foot ahead of the other, as far as the stance has it. */
+export const staggered = (body: Body, frontFoot: Side, stance: Stance | undefined): Posture => ({
+  kind: 'staggered',
+  frontFoot,
+  stepM: STAGGER_SHARE * body.statureM + (stance?.furtherM ?? 0),
+  ...leanOf(stance),
+});
+
+/** A body that feet and knees alone hold, in the stance that stands its load. */
+function onFeetOrKnees(rule: FreeRule, working: Side, body: Body): Posture {
+  const free = otherSide(working);
+  switch (rule.kind) {
+    case 'standing':
+      return rule.stance?.furtherM
+        ? { kind: 'staggered', frontFoot: free, stepM: rule.stance.furtherM, ...leanOf(rule.stance) }
+        : { kind: 'standing', kneeFlexionDeg: rule.kneeFlexionDeg ?? 8, ...leanOf(rule.stance) };
+    case 'staggered':
+      return staggered(body, free, rule.stance);
+    case 'wide':
+      return {
+        kind: 'wide',
+        widthM: 0.42 * body.statureM + (rule.stance?.furtherM ?? 0),
+        ...leanOf(rule.stance),
+      };
+    case 'hinged':
+      return { kind: 'hinged', trunkDeg: rule.trunkDeg, kneeFlexionDeg: 20, ...leanOf(rule.stance) };
+    case 'half-kneeling':
+      return { kind: 'half-kneeling', kneeDown: rule.down === 'working' ? working : free, ...leanOf(rule.stance) };
+    case 'tall-kneeling':
+      return { kind: 'tall-kneeling', ...leanOf(rule.stance) };
+  }
+}
+
 /** The posture of a rule for a working side on these surfaces. */
 export function toPosture(
   rule: PostureRule,
@@ -57,21 +93,16 @@ export function toPosture(
   const free = otherSide(working);
   switch (rule.kind) {
     case 'standing':
-      return { kind: 'standing', kneeFlexionDeg: rule.kneeFlexionDeg ?? 8 };
     case 'staggered':
-      return { kind: 'staggered', frontFoot: free };
     case 'wide':
-      return { kind: 'wide', widthM: 0.42 * body.statureM };
     case 'hinged':
-      return { kind: 'hinged', trunkDeg: rule.trunkDeg, kneeFlexionDeg: 20 };
+    case 'half-kneeling':
+    case 'tall-kneeling':
+      return onFeetOrKnees(rule, working, body);
     case 'stooped':
       return stoopedOver(preacher?.padTopM ?? USUAL_PAD_TOP_M, body);
     case 'hip-pad':
       return { kind: 'hip-pad', trunkDeg: rule.legDeg, legDeg: rule.legDeg };
-    case 'half-kneeling':
-      return { kind: 'half-kneeling', kneeDown: rule.down === 'working' ? working : free };
-    case 'tall-kneeling':
-      return { kind: 'tall-kneeling' };
     case 'seated':
       return {
         kind: 'seated',

@@ -1,5 +1,6 @@
 import { buildBody, sizeOf, type BodyInput } from '@/core/body/body-model';
 import type { MeasureName } from '@/core/body/segment-ratios';
+import type { Stance } from './book-entry';
 import { poseKnown } from './pose-question';
 import { searchOf } from './posed-question';
 import type { Question } from './question';
@@ -18,20 +19,22 @@ export interface Sensitivity {
 
 /**
  * Solve again with one measure 2 cm either way. `question.body` must have been built from `bodyInput`.
- * The place where the best set-up stands is kept, so that the answer is about the hole unless the hole is fixed.
+ * The place where the best set-up stands is kept, and the stance in it, so that the answer is about the hole unless the
+ * hole is fixed.
  */
 export function findSensitivity(
   question: Question,
   bodyInput: BodyInput,
   measure: MeasureName,
   at: { readonly standX: number; readonly standZ: number; readonly yawDeg: number },
+  stance: Stance,
 ): Sensitivity {
   const sized = sizeOf(question.body, measure);
   const solveWith = (deltaM: number): Sensitivity['lower'] => {
     const body = buildBody({ ...bodyInput, measuredM: { ...bodyInput.measuredM, [measure]: sized.m + deltaM } });
     const { standX, standZ, yawDeg } = at;
     const solution = solveSetup(
-      searchOf(poseKnown({ ...question, body, fixed: { ...question.fixed, standX, standZ, yawDeg } })),
+      searchOf(poseKnown({ ...question, body, fixed: { ...question.fixed, standX, standZ, yawDeg } }, stance)),
     );
     return solution.feasible ? { hole: solution.best.placement.hole, standX: solution.best.placement.standX } : null;
   };

@@ -205,7 +205,7 @@ describe.each([1.5, 1.75, 2])('facts of the trade, %d m (common practice)', (h) 
       'out, either foot',
     () => {
       const e = findEntry('cable-fly-high-to-low')!;
-      const problem = searchFor(e, inputFor(e, h))!;
+      const problem = searchFor(e, inputFor(e, h, 6))!;
       const { best } = solveSetup(problem) as SolvedSetup;
       const { placement, metrics } = best;
       expect(metrics.offPlaneRmsDeg).toBeLessThan(3);
@@ -214,7 +214,7 @@ describe.each([1.5, 1.75, 2])('facts of the trade, %d m (common practice)', (h) 
       expect((region as Extract<Reason, { code: 'region' }>).deg).toBeLessThan(20);
       expect(holeHeightM(COLUMN, placement.hole)).toBeGreaterThan(h);
       expect(placement.standX).toBeGreaterThanOrEqual(0.1);
-      const other = searchFor(e, { ...inputFor(e, h), options: { ...usualOptions(e), frontFoot: 'right' } })!;
+      const other = searchFor(e, { ...inputFor(e, h, 6), options: { ...usualOptions(e), frontFoot: 'right' } })!;
       expect((solveSetup(other) as SolvedSetup).best.placement.hole).toBe(placement.hole);
       // Off at the start means off all set: the line does not come back by itself.
       const off = evaluatePlacement(problem, { ...placement, hole: placement.hole - 5 });

@@ -6,7 +6,7 @@ import { toBody, toFloor } from '@/core/geometry/rotation';
 import { findEntry } from '@/core/book/book';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import { GRAVITY_MS2 } from '@/core/units/mass';
-import { COLUMN, FLIES, problemOf, seeded } from '../../../test/support/fixtures';
+import { COLUMN, FLIES, problemOf, seeded, uprightOf } from '../../../test/support/fixtures';
 import { limbWeightMomentNm } from './limb-weight';
 import { allocateSamples, profileLine, shareBelow } from './line-profile';
 import { TRACK_STRIDE, type LimbTrack } from './limb-track';
@@ -148,9 +148,11 @@ describe('symmetry and scale', () => {
   });
   it('a world twice as big keeps every angle and share, and doubles the lever', () => {
     const fly = findEntry('cable-fly-level')!;
-    const small = problemOf('cable-fly-level', 1.1, { loadKg: 20, column: COLUMN });
+    const options = uprightOf(fly);
+    const small = problemOf('cable-fly-level', 1.1, { loadKg: 20, column: COLUMN, options });
     const big = problemOf('cable-fly-level', 2.2, {
       loadKg: 20,
+      options,
       attachmentM: 0.28,
       entry: { ...fly, path: { ...fly.path, finishGapM: 0.2 } as typeof fly.path },
       column: { ...COLUMN, firstHoleM: 0.5, pitchM: 0.2, twinSpacingM: 4.8 },

@@ -50,7 +50,7 @@ function convexHull(points: readonly Spot[]): readonly Spot[] {
 }
 
 /** How far a spot lies inside an outline (negative: outside), metres. */
-function insideBy(outline: readonly Spot[], at: Spot): number {
+export function insideBy(outline: readonly Spot[], at: Spot): number {
   return outline.reduce((least, a, i) => {
     const b = outline[(i + 1) % outline.length]!;
     const long = Math.hypot(b[0] - a[0], b[1] - a[1]);
@@ -113,6 +113,18 @@ export interface StandingMargin {
   readonly downN: number;
 }
 
+/**
+ * Most of a load that is stood, share of it; null where several times as much is. A body leant against its load stands
+ * some of it and not none, so the search goes up from a share that is stood, the set load first, then from below it.
+ */
+function mostStood(stands: (share: number) => boolean): number | null {
+  if (stands(MOST_SHARE)) return null;
+  for (let share = 1; share > 0; share -= SHARE_STEP)
+    if (stands(share)) return bisect(share, share === 1 ? MOST_SHARE : share + SHARE_STEP, stands);
+  return stands(0) ? bisect(0, SHARE_STEP, stands) : 0;
+}
+const SHARE_STEP = 0.0625;
+
 /** How near a body comes to tipping over the range, and how much of its load it could stand (quasi-static). */
 export function standingMargin(massKg: number, moments: readonly Standing[]): StandingMargin {
   const margin = (share: number): number =>
@@ -128,7 +140,7 @@ export function standingMargin(massKg: number, moments: readonly Standing[]): St
       return alongN <= FRICTION * downN;
     });
   const stands = (share: number): boolean => margin(share) > 0 && holds(share);
-  const mostShare = stands(MOST_SHARE) ? null : stands(0) ? bisect(0, MOST_SHARE, stands) : 0;
+  const mostShare = mostStood(stands);
   return {
     marginM: margin(1),
     mostShare,

@@ -159,11 +159,11 @@ export function poseSweep(
   choice: SweepChoice,
   ends: RangeEnds,
 ): PosedSweep {
-  const pose = poseBody(
-    body,
-    { kind: 'staggered', frontFoot: choice.frontFoot },
-    { leanDeg: path.leanDeg, sideBendDeg: 0, turnDeg: 0 },
-  );
+  const pose = poseBody(body, choice.posture ?? { kind: 'staggered', frontFoot: choice.frontFoot }, {
+    leanDeg: path.leanDeg,
+    sideBendDeg: 0,
+    turnDeg: 0,
+  });
   const [left, right] = SIDES.map((side) => sweepArm(body, pose, path, action, choice.tiltDeg, ends, side));
   return { body: pose, arms: { left: left!, right: right! } };
 }

@@ -1,3 +1,5 @@
+import type { Posture } from '@/core/body/posture';
+
 /** Which foot can stand ahead. */
 export const FRONT_FEET = ['left', 'right'] as const;
 /** The foot that stands ahead. */
@@ -27,4 +29,6 @@ export interface SweepPath {
 export interface SweepChoice {
   readonly tiltDeg: number;
   readonly frontFoot: FrontFoot;
+  /** How the client stands up to the load; a plain split step where it is not told. */
+  readonly posture?: Posture;
 }

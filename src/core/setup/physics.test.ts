@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { COLUMN, FLIES, problemOf, seeded, solved } from '../../../test/support/fixtures';
+import { findEntry } from '@/core/book/book';
+import { usualOptions } from '@/core/book/entry-options';
 import { evaluatePlacement } from './evaluate';
 import { findLeastChange } from './least-change';
 import { explain, nearestLandmark } from './reasons';
@@ -43,8 +45,9 @@ describe('what load, ratio, handle and numbering do', () => {
   });
   it('left and right alone solve to mirror images', () => {
     for (const id of FLIES) {
-      const right = solved(problemOf(id, 1.8, { side: 'right' })).best;
-      const left = solved(problemOf(id, 1.8, { side: 'left' })).best;
+      const own = usualOptions(findEntry(id)!);
+      const right = solved(problemOf(id, 1.8, { side: 'right', options: { ...own, frontFoot: 'left' } })).best;
+      const left = solved(problemOf(id, 1.8, { side: 'left', options: { ...own, frontFoot: 'right' } })).best;
       expect(left.cost).toBeCloseTo(right.cost, 6);
       expect(left.placement.standZ).toBeCloseTo(-right.placement.standZ, 9);
       expect(left.placement.hole).toBe(right.placement.hole);

@@ -1,3 +1,5 @@
+import { stanceOf } from '@/core/book/stand-up';
+import { poseKnown } from '@/core/book/pose-question';
 import { describe, expect, it } from 'vitest';
 import { searchExhaustively } from '../../../test/support/exhaustive-grid';
 import { COLUMN, FLIES, problemOf, questionOf, solved } from '../../../test/support/fixtures';
@@ -147,6 +149,7 @@ describe('tolerance and sensitivity', () => {
       { statureM: 1.75, massKg: question.body.massKg, measuredM: {} },
       'shoulderHeight',
       best.placement,
+      stanceOf(poseKnown(question).entry),
     );
     expect(s.higher!.hole).toBeGreaterThanOrEqual(s.lower!.hole);
     expect(s.higher!.hole - s.lower!.hole).toBeLessThanOrEqual(1);

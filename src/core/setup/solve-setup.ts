@@ -106,17 +106,80 @@ function refine(problem: SearchProblem, start: Placement): { readonly placement:
   return { placement: at, cost: problem.pulls ? totalCost(problem, at) : cost };
 }
 
+/** A place of a coarse grid with its cost, degrees. */
+interface CoarsePlace {
+  readonly placement: Placement;
+  readonly cost: number;
+}
+
+/** The best place of a coarse grid for every hole that is wanted, best first; costs are of every fourth sample. */
+export function coarsePlaces(problem: SearchProblem): readonly CoarsePlace[] {
+  const known = coarse.get(problem);
+  if (known) return known;
+  const places = searchCoarsely(problem);
+  coarse.set(problem, places);
+  return places;
+}
+
+/** A problem is looked at coarsely once: to stand its load, and to solve it. */
+const coarse = new WeakMap<SearchProblem, readonly CoarsePlace[]>();
+
+/** Holes of another search that are looked at again, and how far from where it stood, metres. */
+const HOLES_AGAIN = 8;
+const AROUND_M = 0.3;
+
 /**
- * Best hole, distance, sideways place and facing, with the next best at other holes.
- * Holes are enumerated; each is searched coarsely over place and facing and the promising ones refined to whole
- * centimetres and degrees, then brought to what a person can set where that costs next to nothing. Settings in
- * `input.fixed` stay. Never throws for a column that cannot serve: says which
- * limits block it.
+ * Look coarsely at a problem only about the places of one that is nearly the same: a body that leans for its load, as
+ * it stood upright. The solver goes on from there.
  */
-export function solveSetup(problem: SearchProblem): SetupSolution {
-  const { fixed, room, column } = problem.input;
+export function lookAround(problem: SearchProblem, places: readonly Placement[]): void {
+  const { fixed, room } = problem.input;
+  const found = places.slice(0, HOLES_AGAIN).map(({ hole, standX }) => {
+    const least = Math.max(room.minDistanceM, standX - AROUND_M);
+    const most = Math.min(room.maxDistanceM, standX + AROUND_M);
+    return bestOfHole(problem, hole, grid(fixed.standX, least, Math.max(least, most), COARSE_M));
+  });
+  coarse.set(
+    problem,
+    found.sort((a, b) => a.cost - b.cost),
+  );
+}
+
+/** The best of a coarse grid with the carriages at one hole; `xs`: distances to look at. */
+function bestOfHole(problem: SearchProblem, hole: number, xs: readonly number[]): CoarsePlace {
+  const { fixed } = problem.input;
   const { bounds } = problem;
   const apart = apartOf(problem);
+  // Free to stand anywhere, a client stands near midway and square; a held setting may force a turn or a side step.
+  const held = Object.keys(fixed).some((k) => k !== 'hole' && k !== 'leftBy');
+  const zs =
+    fixed.standZ !== undefined
+      ? [fixed.standZ]
+      : (problem.symmetric ? [0] : held ? [-0.2, 0, 0.2] : bounds.startsZ).map((z) => round(bounds.standZ + z));
+  const yaws =
+    fixed.yawDeg !== undefined
+      ? [fixed.yawDeg]
+      : (held && !problem.symmetric ? [-20, 0, 20] : [0]).map((y) => bounds.yawDeg + y);
+  let best: Placement = { hole, ...apart, standX: xs[0]!, standZ: zs[0]!, yawDeg: yaws[0]! };
+  let cost = Infinity;
+  for (const standX of xs) {
+    for (const standZ of zs) {
+      for (const yawDeg of yaws) {
+        const candidate = { hole, ...apart, standX, standZ, yawDeg };
+        const c = totalCost(problem, candidate, true);
+        if (c < cost) {
+          cost = c;
+          best = candidate;
+        }
+      }
+    }
+  }
+  return { placement: best, cost };
+}
+
+function searchCoarsely(problem: SearchProblem): readonly CoarsePlace[] {
+  const { fixed, room, column } = problem.input;
+  const { bounds } = problem;
   const all = Array.from({ length: column.holes }, (_, i) => i + 1);
   const reachable = all.filter(
     (h) => holeHeightM(column, h) >= bounds.heightM[0] && holeHeightM(column, h) <= bounds.heightM[1],
@@ -129,36 +192,20 @@ export function solveSetup(problem: SearchProblem): SetupSolution {
         ? reachable
         : [nearestHole(column, (bounds.heightM[0] + Math.min(bounds.heightM[1], 3)) / 2)];
   const xs = grid(fixed.standX, room.minDistanceM, room.maxDistanceM, COARSE_M);
-  // Free to stand anywhere, a client stands near midway and square; a held setting may force a turn or a side step.
-  const held = Object.keys(fixed).some((k) => k !== 'hole' && k !== 'leftBy');
-  const zs =
-    fixed.standZ !== undefined
-      ? [fixed.standZ]
-      : (problem.symmetric ? [0] : held ? [-0.2, 0, 0.2] : bounds.startsZ).map((z) => round(bounds.standZ + z));
-  const yaws =
-    fixed.yawDeg !== undefined
-      ? [fixed.yawDeg]
-      : (held && !problem.symmetric ? [-20, 0, 20] : [0]).map((y) => bounds.yawDeg + y);
-  const coarse = holes.map((hole) => {
-    let best: Placement = { hole, ...apart, standX: xs[0]!, standZ: zs[0]!, yawDeg: yaws[0]! };
-    let cost = Infinity;
-    for (const standX of xs) {
-      for (const standZ of zs) {
-        for (const yawDeg of yaws) {
-          const candidate = { hole, ...apart, standX, standZ, yawDeg };
-          const c = totalCost(problem, candidate, true);
-          if (c < cost) {
-            cost = c;
-            best = candidate;
-          }
-        }
-      }
-    }
-    return { placement: best, cost };
-  });
-  coarse.sort((a, b) => a.cost - b.cost);
-  const refined = coarse
-    .filter((c, i) => i < 3 || (i < REFINED_HOLES && c.cost < coarse[0]!.cost + WORTH_REFINING_DEG))
+  return holes.map((hole) => bestOfHole(problem, hole, xs)).sort((a, b) => a.cost - b.cost);
+}
+
+/**
+ * Best hole, distance, sideways place and facing, with the next best at other holes.
+ * Holes are enumerated; each is searched coarsely over place and facing and the promising ones refined to whole
+ * centimetres and degrees, then brought to what a person can set where that costs next to nothing. Settings in
+ * `input.fixed` stay. Never throws for a column that cannot serve: says which
+ * limits block it.
+ */
+export function solveSetup(problem: SearchProblem): SetupSolution {
+  const places = coarsePlaces(problem);
+  const refined = places
+    .filter((c, i) => i < 3 || (i < REFINED_HOLES && c.cost < places[0]!.cost + WORTH_REFINING_DEG))
     .map((c) => refine(problem, c.placement))
     .sort((a, b) => a.cost - b.cost);
   const [best, ...others] = refined

@@ -1,4 +1,5 @@
 import type { Body } from '@/core/body/body-model';
+import { CENTRE_ALONG, leanM } from '@/core/body/pose-body';
 import { centreOfMass, type ArmPoints } from '@/core/body/centre-of-mass';
 import type { BodyPose } from '@/core/body/posture';
 import { SIDES, type Side } from '@/core/body/side';
@@ -46,13 +47,12 @@ export interface BraceReason {
   readonly pressN: number;
 }
 
-/** Height of the centre of mass standing, share of stature (Winter: about 0.55), and what is kept inside the edge. */
-const CENTRE_SHARE = 0.55;
-const BALANCE_M = 0.02;
+/** What is kept inside the edge, metres (our judgement). */
+export const BALANCE_M = 0.02;
 /** A free hand holds on to a column at about the height of the chest, share of stature (our judgement). */
 const HOLD_SHARE = 0.72;
 /** Samples at which a stance is looked at. */
-const STOOD_AT = [0, 10, 20, 30, 40] as const;
+export const STOOD_AT = [0, 10, 20, 30, 40] as const;
 
 /** The body and what acts on its hands at a sample, stand frame. */
 export function momentAt({ body, poseAt, limbs }: StoodLoad, i: number): Standing {
@@ -98,7 +98,7 @@ export function standingReason(stood: StoodLoad): StandingReason {
     marginM,
     mostKg: mostShare === null ? null : mostShare * loadKg,
     slips,
-    leanDeg: toDeg(clampedAsin(shortM / (CENTRE_SHARE * body.statureM))),
+    leanDeg: toDeg(clampedAsin(shortM / (CENTRE_ALONG * leanM(body, 90, false)))),
     splitM: shortM,
     // Moments about the edge: what the pressure lacks in metres, the hand gives in newtons at its height.
     holdN: freeHand && shortM > 0 ? (downN * shortM) / (HOLD_SHARE * body.statureM) : null,

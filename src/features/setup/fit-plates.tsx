@@ -3,6 +3,7 @@ import type { EntryOptions } from '@/core/book/entry-options';
 import type { FitSetting } from '@/core/book/fit-entry';
 import { WIDTH_STEP_M } from '@/core/book/hand-width';
 import { PIN_STEP_M } from '@/core/book/pins';
+import { MOST_LEAN_DEG } from '@/core/book/stand-up';
 import { settingText } from '@/messages/settings';
 import { FittedButton, SteppedPlate } from './stepped-plate';
 import { WORDS } from '@/messages/screens/setup';
@@ -57,6 +58,10 @@ function stepsOf(s: FitSetting, moves: FitMoves) {
     return lengthSteps(s, s.heightM, s.chosen, PIN_STEP_M, [0.1, 1.2], (pinM) => moves.choose({ pinM }));
   if (s.kind === 'straps')
     return lengthSteps(s, s.leanDeg, true, LEAN_STEP_DEG, [10, 75], (leanDeg) => moves.choose({ leanDeg }));
+  if (s.kind === 'lean')
+    return lengthSteps(s, s.leanDeg, s.chosen, LEAN_STEP_DEG, [0, MOST_LEAN_DEG], (leanDeg) =>
+      moves.choose({ leanDeg }),
+    );
   return null;
 }
 

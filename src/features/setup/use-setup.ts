@@ -13,6 +13,7 @@ import { useLeastChange } from '@/workers/use-least-change';
 import { poseKnown, poseQuestion } from '@/core/book/pose-question';
 import { searchOf } from '@/core/book/posed-question';
 import { regionOf, settingsOf } from '@/core/book/question-settings';
+import { stanceOf } from '@/core/book/stand-up';
 import { withChoices, type Question } from '@/core/book/question';
 import { toQuestion } from '@/solver/to-question';
 import { reduceSetup, type SetupState } from './setup-machine';
@@ -60,7 +61,7 @@ export function useSetup(
       standIn: solution.feasible ? null : findStandIn(posed.question),
       sensitivity:
         solution.feasible && !measured
-          ? findSensitivity(posed.question, { ...bodyInput }, 'shoulderHeight', base.placement)
+          ? findSensitivity(posed.question, { ...bodyInput }, 'shoulderHeight', base.placement, stanceOf(posed.entry))
           : null,
     };
   }, [question, bodyInput, state.options, state.side, state.held]);
