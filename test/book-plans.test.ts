@@ -120,7 +120,7 @@ describe('planning any movement of the book', () => {
     expect(row.bar).toBeNull();
     // One arm steps in: nearer each time, and never with more left than before it.
     const { stepIns } = row.drops;
-    for (let k = 1; k < stepIns.length; k++) expect(stepIns[k - 1]! - stepIns[k]!).toBeCloseTo(0.2, 9);
+    for (let k = 1; k < stepIns.length; k++) expect(stepIns[k]!).toBeLessThan(stepIns[k - 1]!);
     // A row is hardest as it ends: the half from the stretch is left.
     expect(row.rep.strongerHalf).toBe('first');
     expect(

@@ -27,10 +27,6 @@ import type { UseCase } from './use-case';
 
 const NO_DROPS: DropMarks = { stances: [], stepIns: [], says: [] };
 const NO_REP: RepView = { stackTravelM: null, strongerHalf: 'first', loaded: null, jointDegs: null };
-/** How far a step in goes, metres (our judgement: a short step). */
-const STEP_IN_M = 0.2;
-/** Steps that are worth a drop. */
-const MOST_STEPS = 3;
 
 function dropMarks(problem: SetupProblem, at: Placement): DropMarks {
   const usable = findStanceDrops(problem, at).flatMap((d) =>
@@ -38,7 +34,7 @@ function dropMarks(problem: SetupProblem, at: Placement): DropMarks {
   );
   const stances = usable.length > 1 ? usable : [];
   // One arm steps in towards the column; two stand between the pulleys and move the peak instead.
-  const steps = problem.sides.length === 1 ? findStepIns(problem, at, STEP_IN_M).slice(0, MOST_STEPS) : [];
+  const steps = problem.sides.length === 1 ? findStepIns(problem, at) : [];
   const stepIns = steps.length > 1 ? steps : [];
   return {
     stances: stances.map((s) => s.standX),

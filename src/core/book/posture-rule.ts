@@ -50,11 +50,16 @@ function stoopedOver(padTopM: number, body: Body): Posture {
 
 const leanOf = (stance: Stance | undefined): { readonly lean?: Lean } => (stance ? { lean: stance.lean } : {});
 
+/** Feet apart by a movement's own distance, or further as the stance asks: a mark of whole 5 cm then. */
+const further = (ownM: number, stance: Stance | undefined): number =>
+  stance?.furtherM ? Math.round((ownM + stance.furtherM) / MARK_M) * MARK_M : ownM;
+const MARK_M = 0.05;
+
 /** One foot ahead of the other, as far as the stance has it. */
 export const staggered = (body: Body, frontFoot: Side, stance: Stance | undefined): Posture => ({
   kind: 'staggered',
   frontFoot,
-  stepM: STAGGER_SHARE * body.statureM + (stance?.furtherM ?? 0),
+  stepM: further(STAGGER_SHARE * body.statureM, stance),
   ...leanOf(stance),
 });
 
@@ -71,7 +76,7 @@ function onFeetOrKnees(rule: FreeRule, working: Side, body: Body): Posture {
     case 'wide':
       return {
         kind: 'wide',
-        widthM: 0.42 * body.statureM + (rule.stance?.furtherM ?? 0),
+        widthM: further(0.42 * body.statureM, rule.stance),
         ...leanOf(rule.stance),
       };
     case 'hinged':

@@ -2,6 +2,7 @@ import { allocateSamples } from '@/core/mechanics/line-profile';
 import { SAMPLES } from '@/core/movement/chain-path';
 import { findViolations, PEAK_CENTRE, profileSide } from './cost';
 import { evaluatePlacement } from './evaluate';
+import { SETTABLE_M } from './settle';
 import { MARK_M } from './solve-setup';
 import type { Placement, SearchProblem } from './setup-problem';
 import { LINE_TOLERANCE_DEG } from './tolerance';
@@ -91,25 +92,38 @@ export interface StepIn {
   readonly clearanceM: number;
 }
 
+/** Steps in of a set, and the least that all of them together take to be worth a drop (our judgement). */
+const STEPS_IN = 2;
+const WORTH_SHARE = 0.03;
+
 /**
- * Steps in towards the column, `stepM` each, for as long as the stack stays up; the first is where the client stands.
+ * Two steps in towards the column that take about equal parts of the resistance, down to the nearest mark at which the
+ * stack stays up and the body clear: the line tilts the more, the nearer it comes, so that equal steps would take next
+ * to nothing at first. Marks of 5 cm; the first is where the client stands, alone where no step is worth it.
  */
-export function findStepIns(problem: SearchProblem, at: Placement, stepM: number): StepIn[] {
+export function findStepIns(problem: SearchProblem, at: Placement): StepIn[] {
   const { nearestM, column } = problem.input;
   const samples = allocateSamples(SAMPLES);
-  const mean = (standX: number) => {
+  const mean = (standX: number): StepIn => {
     const m = problem.sides.map((_, i) => profileSide(problem, i, { ...at, standX }, samples));
-    return {
-      nm: m.reduce((s, x) => s + x.meanResistanceNm, 0) / m.length,
-      clearanceM: Math.min(...m.map((x) => x.minClearanceM)),
-    };
+    const share = m.reduce((s, x) => s + x.meanResistanceNm, 0) / m.length;
+    return { standX, share, clearanceM: Math.min(...m.map((x) => x.minClearanceM)) };
   };
   const first = mean(at.standX);
-  const steps: StepIn[] = [];
-  for (let standX = at.standX; standX >= nearestM - 1e-9; standX = Math.round((standX - stepM) * 100) / 100) {
-    const here = mean(standX);
+  const marks: StepIn[] = [];
+  const farthest = Math.ceil(at.standX / SETTABLE_M - 1e-9) - 1;
+  for (let k = farthest; k * SETTABLE_M >= nearestM - 1e-9; k--) {
+    const here = mean(Math.round(k * SETTABLE_M * 100) / 100);
     if (here.clearanceM < column.clearanceM) break;
-    steps.push({ standX, share: here.nm / first.nm, clearanceM: here.clearanceM });
+    marks.push({ ...here, share: here.share / first.share });
+  }
+  const steps: StepIn[] = [{ ...first, share: 1 }];
+  const whole = 1 - Math.min(1, ...marks.map((m) => m.share));
+  if (whole < WORTH_SHARE) return steps;
+  for (let k = 1; k <= STEPS_IN; k++) {
+    const wanted = 1 - (whole * k) / STEPS_IN;
+    const next = marks.find((m) => m.standX < steps.at(-1)!.standX && m.share <= wanted + 1e-9);
+    if (next) steps.push(next);
   }
   return steps;
 }

@@ -109,12 +109,12 @@ export function SettingPlates({ context, setup, onMove, apart, onApart, moves }:
           {WORDS.markPlace(sidewaysText(problem, placement), facingNote(entry, problem, placement))}
         </div>
       </div>
+      <FitPlates settings={settings.filter((s) => s.kind !== 'stops')} moves={moves} />
       {twoCables(problem) && (
         <button type="button" className={styles.apart} aria-pressed={apart} onClick={() => onApart(!apart)}>
           {apart ? WORDS.leftAndRightAlikeAgain : WORDS.leftAndRightHoleApart}
         </button>
       )}
-      <FitPlates settings={settings.filter((s) => s.kind !== 'stops')} moves={moves} />
     </div>
   );
 }

@@ -35,7 +35,7 @@ export function StanceDropsPanel({ problem, placement, onPlace }: Props) {
   const { drops, steps } = useMemo(
     () =>
       open
-        ? { drops: findStanceDrops(problem, settled), steps: findStepIns(problem, settled, STEP_M) }
+        ? { drops: findStanceDrops(problem, settled), steps: findStepIns(problem, settled) }
         : { drops: [], steps: [] },
     [open, problem, settled],
   );
