@@ -57,7 +57,9 @@ test('a column with swinging arms, and a left column with numbers of its own', a
   await page.getByRole('button', { name: 'Save columns' }).click();
   await expect(page.getByText('expected two measured holes')).toBeVisible();
   await page.goto(`${app.url}/setup/${itemId('anselm', 0)}?station=odd-pair`);
-  // Holes are named by the right column; the left one's own number stands beside it.
+  // Holes are named by the right column; the left one's own number stands beside it. Its holes run the other way, so
+  // that one of them has the same number.
+  await page.getByRole('button', { name: 'Lower hole number' }).first().click();
   await expect(page.getByTestId('plate-hole')).toHaveText(/^\d+ \| \d+$/);
 });
 

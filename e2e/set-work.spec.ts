@@ -150,22 +150,67 @@ test('the pacer follows a tap at each rep, also while it rests, and goes on from
   await count.click();
   await expect(count).toHaveText('2');
   await expect(phase).toHaveText('lift');
-  // Slower than asked: the rep that the pacer has begun begins again.
+  // However soon: a tap is a rep.
   await expect(phase).toHaveText('hold');
   await page.keyboard.press('r');
   await expect(phase).toHaveText('lift');
-  await expect(count).toHaveText('2');
+  await expect(count).toHaveText('3');
   await page.keyboard.press('p');
   await expect(page.getByText('paused', { exact: true })).toBeVisible();
-  for (const n of ['2', '3', '4']) {
+  for (const n of ['3', '4', '5']) {
     await count.click();
     await expect(count).toHaveText(n);
   }
   await page.getByRole('button', { name: 'Go on' }).click();
-  await expect(count).toHaveText('5');
+  await expect(count).toHaveText('6');
   await expect(phase).toHaveText('lift');
   await page.getByRole('button', { name: 'End set' }).click();
-  await expect(page.getByTestId('confirm-reps')).toHaveText('4');
+  await expect(page.getByTestId('confirm-reps')).toHaveText('5');
   await page.getByRole('button', { name: 'Keep this' }).click();
   await expect(page.getByTestId('waiting')).toHaveText('all sent');
+});
+
+test('a stop sign stops the pacer, a side is for one fault, reps are typed, a correction is called out', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/set/${itemId('anselm', 1)}`);
+  await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
+  await expect(page.getByTestId('rep-count')).toHaveText('1');
+  const side = (name: string) => page.getByRole('radio', { name, exact: true });
+  await page.locator('[data-fault="shrugs"]').click();
+  await side('left').click();
+  await page.locator('[data-fault="shrugs"]').click();
+  await expect(side('both')).toBeChecked();
+  await side('right').click();
+  await side('right').click();
+  await page.locator('[data-fault="shrugs"]').click();
+  await expect(side('right, kept')).toBeChecked();
+  for (let i = 0; i < 4; i++) {
+    await page.waitForTimeout(700);
+    await page.getByTestId('rep-count').click();
+  }
+  await page.getByRole('radio', { name: 'stop the set', exact: true }).click();
+  await expect(page.getByText('paused', { exact: true })).toBeVisible();
+  await page.getByTestId('end-now').click();
+  await expect(page.getByTestId('confirm-reps')).toHaveText('4');
+  await page.getByTestId('confirm-reps').click();
+  await page.getByTestId('type-reps').fill('11');
+  await page.getByTestId('type-reps').press('Enter');
+  await expect(page.getByTestId('confirm-reps')).toHaveText('11');
+  await page.getByRole('button', { name: 'Keep this' }).click();
+  await page
+    .getByRole('button', { name: /^Other corrections/ })
+    .first()
+    .click();
+  const correction = page.getByRole('button', { name: /^Cue: / }).first();
+  const said = (await correction.textContent())!.match(/Cue: ([^.(]+)/)![1]!.trim();
+  await correction.click();
+  await page.getByRole('button', { name: /^Start set/ }).click();
+  await expect(page.getByTestId('cue')).toContainText(new RegExp(said.slice(0, 12), 'i'));
+  await expect(page.getByTestId('second-cue')).not.toBeEmpty();
+  // Longer than a double tap.
+  await page.waitForTimeout(800);
+  await page.getByRole('button', { name: 'End set' }).click();
+  await page.getByRole('button', { name: 'Keep this' }).click();
 });

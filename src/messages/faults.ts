@@ -260,6 +260,12 @@ export function repText(reps: readonly number[]): string {
 }
 
 /** What an undo takes back. */
+/** A correction as it is called out. */
+export function cueOfCorrection(code: CorrectionCode): string {
+  const said = CORRECTION_TEXT[code].replace(/^Cue: /, '');
+  return said[0]!.toUpperCase() + said.slice(1);
+}
+
 export function undoText(e: FloorEvent): string {
   switch (e.kind) {
     case 'fault':

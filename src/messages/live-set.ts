@@ -17,3 +17,10 @@ export const shortPausesText = (holdS: number): string =>
   `Blood pressure noted: keep the pauses to ${holdS} s and breathe through.`;
 
 export const overLimitText = 'The load stands above the clinician’s limit: step it down.';
+
+/** How far a set is from its target, near it and past it. */
+export function targetText(left: number, reps: number): string {
+  if (left > 1) return `${left} left`;
+  if (left === 1) return 'Last one';
+  return left === 0 ? `${reps}: that is the set` : `${-left} over ${reps}`;
+}

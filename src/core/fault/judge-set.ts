@@ -17,7 +17,8 @@ export function judgeSet(set: SetRecord, all: readonly SetRecord[]): JudgedCause
       return judgeCause({
         fault,
         reps: marks.map((m) => m.rep),
-        repsDone: set.reps,
+        // The pacer counts on past the target until somebody says how many they were.
+        repsDone: set.confirmed ? set.reps : Math.min(set.reps, set.targetReps),
         sides: marks.map((m) => m.side),
         setupOff: set.setup?.off ?? null,
         loadG: set.loadG,

@@ -30,6 +30,23 @@ export const wholePace = (tempo: Tempo, startsWith: StartPhase): Pace => ({
   slow: null,
 });
 
+/** A pace at which every second takes `by` times as long. */
+export function scaledPace(pace: Pace, by: number): Pace {
+  if (by === 1) return pace;
+  const { lowering, stretch, lifting, finish } = pace.tempo;
+  return {
+    ...pace,
+    tempo: {
+      ...pace.tempo,
+      lowering: lowering * by,
+      stretch: stretch * by,
+      lifting: lifting * by,
+      finish: finish * by,
+    },
+    slow: pace.slow && { ...pace.slow, seconds: pace.slow.seconds * by },
+  };
+}
+
 /**
  * Shares of a range whose joint angle lies in a section. `degs`: the target joint's angle at evenly spaced samples of
  * the range, degrees, rising or falling. Null when the range does not go through it.

@@ -15,6 +15,48 @@ interface Props {
   readonly plan: SetView;
 }
 
+/** Nobody does more in one set. */
+const MOST_REPS = 200;
+
+/** Reps to be stepped, or typed: a tap on the number brings up the keypad. */
+function TypedReps({ reps, onReps }: { readonly reps: number; readonly onReps: (reps: number) => void }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const keep = (): void => {
+    // What is no number leaves what stood there.
+    if (typed !== null && /^\d{1,3}$/.test(typed.trim())) onReps(Math.min(MOST_REPS, Number(typed)));
+    setTyped(null);
+  };
+  if (typed === null)
+    return (
+      <button
+        type="button"
+        className={styles.typed}
+        data-testid="confirm-reps"
+        aria-label={WORDS.typeReps(reps)}
+        onClick={() => setTyped(String(reps))}
+      >
+        {reps}
+      </button>
+    );
+  return (
+    <input
+      className={styles.typed}
+      data-testid="type-reps"
+      aria-label={WORDS.repsDone}
+      inputMode="numeric"
+      autoFocus
+      value={typed}
+      onFocus={(e) => e.currentTarget.select()}
+      onChange={(e) => setTyped(e.currentTarget.value)}
+      onBlur={keep}
+      onKeyDown={(e) => {
+        if (e.key === 'Enter') keep();
+        if (e.key === 'Escape') setTyped(null);
+      }}
+    />
+  );
+}
+
 /** Load and reps as they really were, to be kept as such. */
 export function ConfirmSet({ set, give, plan }: Props) {
   const [reps, setReps] = useState(set.reps);
@@ -28,12 +70,12 @@ export function ConfirmSet({ set, give, plan }: Props) {
     <section className={styles.confirm} aria-label={WORDS.confirmLoadAndReps}>
       <div className={styles.confirmCell}>
         <span>{WORDS.repsDone}</span>
-        <b data-testid="confirm-reps">{reps}</b>
+        <TypedReps reps={reps} onReps={setReps} />
         <Steppers
           less={WORDS.oneRepLess}
           more={WORDS.oneRepMore}
           onLess={() => setReps(Math.max(0, reps - 1))}
-          onMore={() => setReps(Math.min(200, reps + 1))}
+          onMore={() => setReps(Math.min(MOST_REPS, reps + 1))}
         />
       </div>
       <div className={styles.confirmCell}>

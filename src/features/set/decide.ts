@@ -6,7 +6,7 @@ import { repSeconds } from '@/core/tempo/pace';
 import { runsOn } from '@/core/tempo/scheme';
 import type { Records } from '@/offline/tap-queue';
 import { findUndoable, setNow, type LiveSetState, type SetNow, type SetPlan } from './live-set-view';
-import { elapsedMs, LEAD_IN_MS, type SetEvent } from './set-machine';
+import { elapsedMs, LEAD_IN_MS, NO_TAPS, type SetEvent } from './set-machine';
 
 /** What a trainer asks of the set. Ids come in with it. */
 export type Command =
@@ -66,6 +66,25 @@ export interface Decision {
 const NOTHING: Decision = { events: [], pacer: null };
 const kept = (...events: readonly FloorEventBody[]): Decision => ({ events, pacer: null });
 
+/** Reps that are counted by tap while the pacer runs, and what a row of them tells. */
+const SAME_TAP_MS = 300;
+const ROW = 3;
+/** An own pace this near to the asked one is the asked one; and the quickest and slowest that is believed. */
+const NEAR = 0.15;
+const SCALES = [0.12, 3] as const;
+/** Nobody counts any more after so much longer than a rep takes, and at the least this long. */
+const PATIENCE = 2.5;
+const PATIENCE_MS = 4000;
+
+/** How much quicker or slower than asked a client works, by the middle one of the last reps that were tapped. */
+function scaleBy(atMs: readonly number[], askedMs: number, before: number): number {
+  const took = atMs.slice(1).map((at, i) => at - atMs[i]!);
+  if (took.length === 0) return before;
+  const middle = took.toSorted((a, b) => a - b)[Math.floor((took.length - 1) / 2)]!;
+  const scale = Math.min(SCALES[1], Math.max(SCALES[0], middle / askedMs));
+  return Math.abs(scale - 1) < NEAR ? 1 : scale;
+}
+
 /** The pacer begun anew for a set, so that `reps` of this part are behind it. */
 const paceFrom = (live: SetNow, setId: string, nowMs: number, leadInMs: number, reps: number): SetEvent => ({
   type: 'started',
@@ -73,6 +92,7 @@ const paceFrom = (live: SetNow, setId: string, nowMs: number, leadInMs: number, 
   nowMs,
   leadInMs,
   skipMs: reps * repSeconds(live.pace) * 1000,
+  taps: { ...NO_TAPS, scale: live.scale, since: live.base + reps },
 });
 
 function start(live: SetNow, plan: SetPlan, setId: string, nowMs: number): Decision {
@@ -95,29 +115,63 @@ function nextPart({ open, next, index, part }: SetNow, from: number, { nowMs, pa
   const leadInMs = runsOn(part, next) ? 0 : Math.max(LEAD_IN_MS, next.restS * 1000);
   return {
     events: [{ kind: 'part', setId, part: index + 1, reps, loadG: next.loadG, standX: next.standX }],
-    pacer: { type: 'started', setId, nowMs, leadInMs, skipMs: 0 },
+    pacer: { type: 'started', setId, nowMs, leadInMs, skipMs: 0, taps: { ...NO_TAPS, since: reps } },
   };
 }
 
-function pacedRep(live: SetNow, rep: number, moment: Moment): Decision {
+/** The pacer has done a rep; one that is on record by a tap is no other. */
+const pacedRep = (live: SetNow, rep: number, moment: Moment): Decision =>
+  live.open && rep > live.open.reps ? repDone(live, rep, moment, null) : NOTHING;
+
+/**
+ * A rep is done, says the trainer. However quickly taps come, each is a rep, but for the one that agrees with a rep
+ * that the pacer has just counted; and the pacer goes at the pace of who is counted.
+ */
+function countRep(live: SetNow, { pacer }: LiveSetState, moment: Moment): Decision {
+  const { open, base } = live;
+  const { nowMs } = moment;
+  const ms = elapsedMs(pacer, nowMs);
+  if (!open) return NOTHING;
+  if (pacer.mode !== 'running' || ms === null) return kept({ kind: 'rep', setId: open.setId, rep: open.reps + 1 });
+  const { taps } = pacer;
+  const lastMs = taps.atMs.at(-1) ?? -Infinity;
+  if (nowMs - lastMs < SAME_TAP_MS) return NOTHING;
+  const wholeMs = repSeconds(live.pace) * 1000;
+  // A rep that the pacer has counted since the last tap is meant by a tap in the first half of the next one.
+  const byPacer = Math.floor(Math.max(0, ms) / wholeMs) + base > taps.since;
+  const inStep = byPacer && (ms % wholeMs) / wholeMs < 0.5;
+  const reps = inStep ? Math.max(open.reps, Math.floor(ms / wholeMs) + base) : countedBy(live, moment) + 1;
+  const atMs = byPacer ? [nowMs] : [...taps.atMs, nowMs].slice(-ROW - 1);
+  const askedMs = wholeMs / taps.scale;
+  const scale = scaleBy(atMs, askedMs, taps.scale);
+  const ownMs = askedMs * scale;
+  const skipMs = (reps - base) * ownMs;
+  const counts = atMs.length > 1;
+  const waits = counts
+    ? { atMs: skipMs + ownMs, untilMs: nowMs + Math.max(PATIENCE_MS, PATIENCE * ownMs, ownMs) }
+    : null;
+  const on: SetEvent = {
+    type: 'started',
+    setId: open.setId,
+    nowMs,
+    leadInMs: 0,
+    skipMs,
+    taps: { atMs, since: reps, scale, waits },
+  };
+  return inStep && reps <= open.reps ? { events: [], pacer: on } : repDone(live, reps, moment, on);
+}
+
+/** Reps of a set that are behind it, by record and by the pacer. */
+const countedBy = ({ open }: SetNow, { paced }: Moment): number => Math.max(open?.reps ?? 0, paced?.done ?? 0);
+
+/** A rep goes on record; slow reps run straight into the normal ones. `on`: what the pacer does else. */
+function repDone(live: SetNow, rep: number, moment: Moment, on: SetEvent | null): Decision {
   const { open, next, part, base, index } = live;
   if (!open) return NOTHING;
   const counted: FloorEventBody = { kind: 'rep', setId: open.setId, rep };
-  // Slow reps run straight into the normal ones.
-  if (!next || rep - base < part.reps || !runsOn(part, next)) return kept(counted);
-  const on = nextPart({ ...live, open: { ...open, reps: Math.max(open.reps, rep) } }, index, moment);
-  return { events: [counted, ...on.events], pacer: on.pacer };
-}
-
-/** A rep is done, says the trainer: the pacer follows, and where it rests the rep is counted. */
-function countRep(live: SetNow, { pacer }: LiveSetState, nowMs: number): Decision {
-  const ms = elapsedMs(pacer, nowMs);
-  if (pacer.mode !== 'running' || ms === null)
-    return live.open ? kept({ kind: 'rep', setId: live.open.setId, rep: live.open.reps + 1 }) : NOTHING;
-  if (ms <= 0) return NOTHING;
-  // In the first half of a rep it is the one before that is done by now.
-  const whole = repSeconds(live.pace) * 1000;
-  return { events: [], pacer: paceFrom(live, pacer.setId, nowMs, 0, Math.round(ms / whole)) };
+  if (!next || rep - base < part.reps || !runsOn(part, next)) return { events: [counted], pacer: on };
+  const then = nextPart({ ...live, open: { ...open, reps: Math.max(open.reps, rep) } }, index, moment);
+  return { events: [counted, ...then.events], pacer: then.pacer };
 }
 
 /** Go on after a pause: where the pacer stood, or after the reps that were counted by tap meanwhile. */
@@ -129,18 +183,29 @@ function resume(live: SetNow, { nowMs, paced }: Moment): Decision {
 }
 
 /** A fault seen: at the rep under way, or after the set at the whole of it, kept as rep 0. */
-function markFault({ last, open }: SetNow, c: Extract<Command, { do: 'fault' }>, { paced }: Moment): Decision {
+function markFault({ last, open }: SetNow, c: Extract<Command, { do: 'fault' }>, { nowMs, paced }: Moment): Decision {
   const { fault, side, severity } = c;
   if (!last) return NOTHING;
   const rep = open ? Math.max(1, paced?.rep ?? 0, open.reps) : 0;
-  return kept({ kind: 'fault', setId: last.setId, rep, fault, side, severity });
+  const marked: FloorEventBody = { kind: 'fault', setId: last.setId, rep, fault, side, severity };
+  return { events: [marked], pacer: open ? stopsAt(severity, nowMs) : null };
 }
 
-function remark({ last }: SetNow, severity: Severity): Decision {
+/** What stops a set stops its pacer at once. */
+const stopsAt = (severity: Severity, nowMs: number): SetEvent | null =>
+  severity === 3 ? { type: 'paused', nowMs } : null;
+
+function remark({ last, open }: SetNow, severity: Severity, { nowMs }: Moment): Decision {
   const was = last?.faults.at(-1);
   if (!last || !was || was.severity === severity) return NOTHING;
   const { rep, fault, side } = was;
-  return kept({ kind: 'fault', setId: last.setId, rep, fault, side, severity }, { kind: 'undo', eventId: was.id });
+  return {
+    events: [
+      { kind: 'fault', setId: last.setId, rep, fault, side, severity },
+      { kind: 'undo', eventId: was.id },
+    ],
+    pacer: open ? stopsAt(severity, nowMs) : null,
+  };
 }
 
 function takeFaults({ log }: SetNow, c: Extract<Command, { do: 'take-faults' }>): Decision {
@@ -168,7 +233,7 @@ function decideInSet(c: Command, live: SetNow, state: LiveSetState, moment: Mome
     case 'paced-rep':
       return pacedRep(live, c.rep, moment);
     case 'count-rep':
-      return countRep(live, state, nowMs);
+      return countRep(live, state, moment);
     case 'clean':
       return open ? kept({ kind: 'clean', setId: open.setId, rep: Math.max(1, paced?.rep ?? 0, open.reps) }) : NOTHING;
     case 'end':
@@ -192,7 +257,7 @@ export function decide(c: Command, records: Records, plan: SetPlan, state: LiveS
     case 'fault':
       return markFault(live, c, moment);
     case 'remark':
-      return remark(live, c.severity);
+      return remark(live, c.severity, moment);
     case 'take-faults':
       return takeFaults(live, c);
     case 'pain':

@@ -18,7 +18,7 @@ import {
   type SetRecord,
   type UsedSetup,
 } from '@/core/record/set-log';
-import { paceOfPart, type Pace } from '@/core/tempo/pace';
+import { paceOfPart, scaledPace, type Pace } from '@/core/tempo/pace';
 import { buildParts, DROP_FRACTION, SCHEMES, type Scheme, type SchemePart } from '@/core/tempo/scheme';
 import { parseTempo } from '@/core/tempo/tempo';
 import type { SetView } from '@/contract/views/set';
@@ -57,6 +57,8 @@ export interface SetNow {
   readonly setNo: number;
   readonly finished: boolean;
   readonly loadG: number;
+  /** Why the first part is lifted with another load than the set before; null where it is not. */
+  readonly proposal: LoadProposal | null;
   /** Band under the feet; null where none is hung. */
   readonly bandId: string | null;
   readonly scheme: Scheme;
@@ -69,6 +71,8 @@ export interface SetNow {
   /** Reps done before this part. */
   readonly base: number;
   readonly pace: Pace;
+  /** The client's own seconds of a rep over those of the tempo, as the pace has it. */
+  readonly scale: number;
   /** How a rep of a set was asked for, 1 for the first. */
   readonly paceOfRep: (set: SetRecord, rep: number) => Pace;
   /** Some part lifts more than a clinician's limit allows. */
@@ -134,19 +138,37 @@ export function findUndoable(events: readonly FloorEvent[], itemId: string): Flo
   return own.findLast((e, i) => UNDOABLE.includes(e.kind) && !undone.has(e.id) && !stands(e, i)) ?? null;
 }
 
-/** Parts of every scheme with what is here; `partLoadG` is the load that the first part is lifted with. */
-function partsOf(plan: SetPlan, entry: BookEntry, log: SetLog, partLoadG: number): Record<Scheme, SchemePart[]> {
-  const { item, stackG, drops, rep } = plan;
+/** A load that slow work proposes, and the set that says so. */
+export interface LoadProposal {
+  readonly loadG: number;
+  readonly by: Pick<SetRecord, 'loadG' | 'reps'>;
+}
+
+/** The load that is good for about 20 reps, by a set to its limit: today's first, else the last there was. */
+function goodFor({ item, stackG }: SetPlan, log: SetLog): LoadProposal | null {
   const counts = (s: SetRecord): boolean => s.confirmed && s.reps > 0 && s.scheme === 'straight';
-  // A set to its limit says what is good for about 20 reps: today's first, else the last there was.
-  const done = log.sets.findLast((s) => s.itemId === item.id && counts(s)) ?? log.sets.findLast(counts);
-  const good = done ? loadForReps(done.loadG, done.reps, GOOD_FOR) : null;
+  const by = log.sets.findLast((s) => s.itemId === item.id && counts(s)) ?? log.sets.findLast(counts);
+  const good = by && loadForReps(by.loadG, by.reps, GOOD_FOR);
+  const loadG = good ? findNearestStep(stackG, good.middle) : null;
+  return by && loadG !== null ? { loadG, by } : null;
+}
+
+/** Parts of every scheme with what is here; `partLoadG` is the load that the first part is lifted with. */
+function partsOf(
+  plan: SetPlan,
+  entry: BookEntry,
+  log: SetLog,
+  partLoadG: number,
+  chosen: boolean,
+): Record<Scheme, SchemePart[]> {
+  const { item, stackG, drops, rep } = plan;
   const input = {
     reps: item.reps,
     tempo: parseTempo(item.tempo) ? item.tempo : entry.tempo,
     loadG: partLoadG,
     dropsG: dropsInRow(stackG, partLoadG, [DROP_FRACTION, DROP_FRACTION]),
-    twentyG: good && findNearestStep(stackG, good.middle),
+    // What the trainer chose is lifted, whatever the scheme would propose.
+    twentyG: chosen ? null : (goodFor(plan, log)?.loadG ?? null),
     stances: drops.stances,
     stepIns: drops.stepIns,
     strongerHalf: rep.strongerHalf,
@@ -183,6 +205,9 @@ function bandAdviceOf({ item, bands, weightN }: SetPlan, log: SetLog): BandAdvic
   return choice && { ...choice, by: { bandId: band.id, reps: done.reps } };
 }
 
+/** How quickly the client works, over what the tempo asks for. */
+const ownScale = (pacer: SetState): number => (pacer.mode === 'idle' ? 1 : pacer.taps.scale);
+
 /** Where a set stands, from the records, the plan and what the page holds. */
 export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: LiveSetState): SetNow {
   const { item, limits } = plan;
@@ -192,7 +217,7 @@ export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: Live
   const last = open ?? here.at(-1) ?? null;
   const loadG = state.chosenLoadG ?? last?.loadG ?? item.loadG;
   const scheme = open?.scheme ?? state.chosenScheme ?? last?.scheme ?? 'straight';
-  const all = partsOf(plan, movement, log, open?.loadG ?? loadG);
+  const all = partsOf(plan, movement, log, open?.loadG ?? loadG, open !== null || state.chosenLoadG !== null);
   const partsFor = (s: Scheme): readonly SchemePart[] => (all[s].length > 0 ? all[s] : all.straight);
   const parts = partsFor(scheme);
   const index = open?.parts.at(-1)?.part ?? 0;
@@ -210,7 +235,9 @@ export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: Live
     pain: log.pains.findLast((p) => p.itemId === item.id) ?? null,
     setNo: open?.setNo ?? Math.min(here.length + 1, Math.max(item.sets, here.length + (finished ? 0 : 1))),
     finished,
-    loadG,
+    // What stands on the plate is what the first part is lifted with.
+    loadG: parts[0]!.loadG,
+    proposal: open === null && scheme === 'slow-then-normal' && state.chosenLoadG === null ? goodFor(plan, log) : null,
     bandId: plan.bands.length === 0 ? null : (open?.bandId ?? state.chosenBandId ?? bandBefore(plan, last)),
     scheme,
     schemes: SCHEMES.filter((s) => all[s].length > 0),
@@ -219,7 +246,8 @@ export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: Live
     part,
     next: parts[index + 1] ?? null,
     base: open?.parts.at(-1)?.reps ?? 0,
-    pace: paceOf(part),
+    pace: scaledPace(paceOf(part), ownScale(state.pacer)),
+    scale: ownScale(state.pacer),
     paceOfRep: (set, rep) => {
       const begun = set.parts.findLast((p) => p.reps < rep)?.part ?? 0;
       const asked = partsFor(set.scheme);

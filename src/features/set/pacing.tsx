@@ -1,19 +1,28 @@
 'use client';
 import { Alert } from '@mantine/core';
-import { useCallback, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { noteDefaults } from '@/core/body/client-note';
 import { FAULT_BOOK } from '@/core/fault/fault-book';
+import { CORRECTION_KIND } from '@/core/movement/correction-code';
+import type { SetRecord } from '@/core/record/set-log';
 import type { Phase } from '@/core/tempo/tempo';
 import type { SetView } from '@/contract/views/set';
-import { FAULT_TEXT } from '@/messages/faults';
-import { BREATH_TEXT, LAST_REPS_TEXT, LOWERING_CUE, overLimitText, shortPausesText } from '@/messages/live-set';
+import { cueOfCorrection, FAULT_TEXT } from '@/messages/faults';
+import {
+  BREATH_TEXT,
+  LAST_REPS_TEXT,
+  LOWERING_CUE,
+  overLimitText,
+  shortPausesText,
+  targetText,
+} from '@/messages/live-set';
 import { partChange, partText } from '@/messages/schemes';
 import type { LiveSet } from './live-set-view';
 import { Pacer } from './pacer';
 import { SensorBar } from './sensor-bar';
 import { elapsedMs } from './set-machine';
 import { StackReadout } from './stack-readout';
-import type { LiveSetControl } from './use-live-set';
+import type { Give, LiveSetControl } from './use-live-set';
 import type { useSound } from './use-sound';
 import type { Tracker } from './use-tracker';
 import { WORDS } from '@/messages/screens/set';
@@ -30,6 +39,14 @@ function cueFor(live: LiveSet, ownCue: string, phase: Phase | 'ready'): string {
   const watched = live.watch.map((w) => ({ phase: FAULT_BOOK[w.fault].phase, cue: FAULT_TEXT[w.fault].cue }));
   const here = watched.find((w) => w.phase === phase || (w.phase === 'start' && phase === 'ready'));
   return here?.cue ?? watched[0]?.cue ?? (phase === 'lowering' || phase === 'stretch' ? LOWERING_CUE : ownCue);
+}
+
+/** What was chosen to be put right after the set before: the first cue of this one; a setting until it is begun. */
+function correctedCue({ open, here }: LiveSet, phase: Phase | 'ready'): string | null {
+  const given = (open ? here.at(-2) : here.at(-1))?.corrections.at(-1);
+  if (!given) return null;
+  const isCue = CORRECTION_KIND[given.correction] === 'cue';
+  return isCue || phase === 'ready' ? cueOfCorrection(given.correction) : null;
 }
 
 /** Cautions that concern the pace and the load of this client. */
@@ -105,6 +122,67 @@ function UnderPacer({ plan, control, tracker, phase }: Omit<Props, 'sound'> & { 
   );
 }
 
+/** How far the part is from its target: reps left, negative once they are over; null before the set. */
+function repsLeft({ open, part, base }: LiveSet): number | null {
+  return open ? part.reps - (open.reps - base) : null;
+}
+
+const targetState = (left: number | null): 'near' | 'reached' | 'over' | undefined => {
+  if (left === null || left > LAST_REPS) return undefined;
+  return left > 0 ? 'near' : left === 0 ? 'reached' : 'over';
+};
+
+/** Told once, as the last rep of a part is done. */
+function useTargetTold(left: number | null, tell: () => void): void {
+  const before = useRef(left);
+  useEffect(() => {
+    if (left !== null && left <= 0 && before.current !== null && before.current > 0) tell();
+    before.current = left;
+  }, [left, tell]);
+}
+
+/** A fault that stops the set, with the end at once. */
+function StopSign({ open, give }: { readonly open: SetRecord | null; readonly give: Give }) {
+  const sign = open?.faults.find((f) => f.severity === 3);
+  if (!sign) return null;
+  return (
+    <Alert className={styles.blocked}>
+      <p>{WORDS.repStopTheSet(FAULT_TEXT[sign.fault].seen, sign.rep)}</p>
+      <button type="button" className={styles.strong} data-testid="end-now" onClick={() => void give({ do: 'end' })}>
+        {WORDS.endNow}
+      </button>
+    </Alert>
+  );
+}
+
+/** What is called out: how far the target is, and one or two cues. */
+function Called({
+  plan,
+  live,
+  phase,
+}: {
+  readonly plan: SetView;
+  readonly live: LiveSet;
+  readonly phase: Phase | 'ready';
+}) {
+  const left = repsLeft(live);
+  const corrected = correctedCue(live, phase);
+  const watched = cueFor(live, plan.variantCue || live.movement.text.cue, phase);
+  return (
+    <>
+      {left !== null && left <= LAST_REPS && (
+        <p className={styles.target} data-testid="target" role="status">
+          {targetText(left, live.part.reps)}
+        </p>
+      )}
+      <p className={styles.cue} data-testid="cue">
+        {corrected ?? watched}
+        {corrected && <span data-testid="second-cue">{watched}</span>}
+      </p>
+    </>
+  );
+}
+
 /** The set being done, or about to be: pacer, cue, and what belongs to the phase. */
 export function Pacing({ plan, control, sound, tracker }: Props) {
   const { live, pacer, give, paceNow } = control;
@@ -124,13 +202,12 @@ export function Pacing({ plan, control, sound, tracker }: Props) {
   }, [pacer, nowMs]);
   const onRep = useCallback((rep: number) => void give({ do: 'paced-rep', rep }), [give]);
   const onTap = useCallback(() => void give({ do: 'count-rep' }), [give]);
-  const stopSign = open?.faults.find((f) => f.severity === 3);
+  const left = repsLeft(live);
+  useTargetTold(left, sound.target);
   return (
     <>
-      {stopSign && (
-        <Alert className={styles.blocked}>{WORDS.repStopTheSet(FAULT_TEXT[stopSign.fault].seen, stopSign.rep)}</Alert>
-      )}
-      <div className={styles.pacing} data-idle={!open || undefined}>
+      <StopSign open={open} give={give} />
+      <div className={styles.pacing} data-idle={!open || undefined} data-target={targetState(left)}>
         <Pacer
           pace={live.pace}
           paceNow={paceNow}
@@ -145,9 +222,7 @@ export function Pacing({ plan, control, sound, tracker }: Props) {
           onTap={onTap}
         />
       </div>
-      <p className={styles.cue} data-testid="cue">
-        {cueFor(live, plan.variantCue || live.movement.text.cue, phase)}
-      </p>
+      <Called plan={plan} live={live} phase={phase} />
       <UnderPacer plan={plan} control={control} tracker={tracker} phase={phase} />
     </>
   );

@@ -6,6 +6,7 @@ import { ChoiceRow } from '@/features/shell/choice-row';
 import { undoText } from '@/messages/faults';
 import { partChange } from '@/messages/schemes';
 import type { SetView } from '@/contract/views/set';
+import type { FaultSide } from './use-fault-side';
 import type { LiveSetControl } from './use-live-set';
 import type { useSound } from './use-sound';
 import { WORDS } from '@/messages/screens/set';
@@ -18,8 +19,7 @@ export const FAULT_SIDES: readonly WorkingSide[] = ['left', 'both', 'right'];
 interface Props {
   readonly plan: SetView;
   readonly control: LiveSetControl;
-  readonly side: WorkingSide;
-  readonly onSide: (side: WorkingSide) => void;
+  readonly faultSide: FaultSide;
   readonly sound: ReturnType<typeof useSound>;
   readonly keys: ReactNode;
 }
@@ -88,7 +88,7 @@ function StartAndEnd({ plan, control }: Pick<Props, 'plan' | 'control'>) {
 }
 
 /** The way out, always in reach: pain, undo, what the last tap meant, pause, next part, start and end. */
-export function SetBar({ plan, control, side, onSide, sound, keys }: Props) {
+export function SetBar({ plan, control, faultSide, sound, keys }: Props) {
   const { live, give } = control;
   const { last, pain, undoable } = live;
   return (
@@ -118,9 +118,9 @@ export function SetBar({ plan, control, side, onSide, sound, keys }: Props) {
           optionClassName={styles.plain}
           data-row="2"
           label={WORDS.sideOfTheFault}
-          value={side}
-          options={FAULT_SIDES.map((s) => ({ value: s, label: s }))}
-          onChange={onSide}
+          value={faultSide.side}
+          options={FAULT_SIDES.map((s) => ({ value: s, label: faultSide.kept === s ? WORDS.keptSide(s) : s }))}
+          onChange={faultSide.choose}
         />
       )}
       <span className={styles.gap} />

@@ -1,7 +1,5 @@
 'use client';
 import { Alert } from '@mantine/core';
-import { useState } from 'react';
-import type { WorkingSide } from '@/core/body/side';
 import type { FaultCode, Severity } from '@/core/movement/fault-code';
 import type { SetView } from '@/contract/views/set';
 import { ScreeningWarning } from '@/features/shell/screening-warning';
@@ -17,11 +15,13 @@ import { Resting } from './resting';
 import { SensorBar } from './sensor-bar';
 import { SetBar } from './set-bar';
 import { SetSettings } from './set-settings';
+import { useFaultSide } from './use-fault-side';
 import { useNewestSetup } from './use-newest-setup';
 import { useLiveSet, type LiveSetControl } from './use-live-set';
 import { useSetKeys } from './use-set-keys';
 import { useSound } from './use-sound';
 import { useTracker, type Tracker } from './use-tracker';
+import { useWakeLock } from './use-wake-lock';
 import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
@@ -73,12 +73,16 @@ export function SetScreen({ plan }: { readonly plan: SetView }) {
   const sound = useSound();
   const control = useLiveSet(plan, sound.nowMs);
   const { live, give, pacer, trouble } = control;
+  useWakeLock(live.open !== null);
   useNewestSetup(live.setup?.id ?? null, plan.setupId);
   const repsLeft = live.part.reps - Math.max(0, (live.open?.reps ?? 0) - live.base);
   const tracker = useTracker(pacer, live.pace, repsLeft, plan.rep.stackTravelM, sound.nowMs);
-  const [side, setSide] = useState<WorkingSide>(item.side);
-  const onFault = (fault: FaultCode, severity: Severity): void => void give({ do: 'fault', fault, side, severity });
-  const { keys, keyOf } = useSetKeys({ control, twoSides: item.side === 'both', onSide: setSide, onFault });
+  const faultSide = useFaultSide(item.side);
+  const onFault = (fault: FaultCode, severity: Severity): void => {
+    void give({ do: 'fault', fault, side: faultSide.side, severity });
+    faultSide.used();
+  };
+  const { keys, keyOf } = useSetKeys({ control, twoSides: item.side === 'both', onSide: faultSide.choose, onFault });
   return (
     <div className={styles.screen}>
       <SetHead plan={plan} control={control} />
@@ -103,7 +107,7 @@ export function SetScreen({ plan }: { readonly plan: SetView }) {
           <PadTools live={live} give={give} />
         </section>
       )}
-      <SetBar plan={plan} control={control} side={side} onSide={setSide} sound={sound} keys={keys} />
+      <SetBar plan={plan} control={control} faultSide={faultSide} sound={sound} keys={keys} />
     </div>
   );
 }

@@ -62,6 +62,11 @@ function LoadSetting({ plan, control, label }: Props & { readonly label: string 
           {sides.length > 0 ? WORDS.eachEnd(sides.map((g) => loadNumber(g, unit)).join(' + ')) : WORDS.barAlone}
         </span>
       )}
+      {live.proposal && canChange && (
+        <span data-testid="proposal">
+          {WORDS.goodForTwenty(loadText(live.proposal.by.loadG, unit), live.proposal.by.reps)}
+        </span>
+      )}
       {advice && canChange && (
         <button
           type="button"

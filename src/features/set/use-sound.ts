@@ -13,6 +13,25 @@ const PITCH: Readonly<Record<Phase | 'ready', number>> = {
   ready: 330,
 };
 
+/** The target is told by three rising tones and a buzz of its own, unlike any tick. */
+const TARGET_PITCH = [660, 880, 1320] as const;
+const TARGET_BUZZ_MS = [90, 60, 90, 60, 240] as const;
+const TARGET_APART_S = 0.12;
+const TARGET_S = 0.3;
+const TICK_S = 0.14;
+
+/** One tone that fades, at a moment of the audio's clock, seconds. */
+function ring(ctx: AudioContext, pitchHz: number, at: number, forS: number): void {
+  const tone = ctx.createOscillator();
+  const gain = ctx.createGain();
+  tone.frequency.value = pitchHz;
+  gain.gain.setValueAtTime(0.2, at);
+  gain.gain.exponentialRampToValueAtTime(0.001, at + forS);
+  tone.connect(gain).connect(ctx.destination);
+  tone.start(at);
+  tone.stop(at + forS + 0.01);
+}
+
 /** A buzz where the device offers it: long for lowering, short for lifting, milliseconds. */
 const BUZZ_MS = { lifting: 40, lowering: 120 } as const;
 
@@ -46,21 +65,21 @@ export function useSound() {
         clock.toPage(atMs),
         performance.now(),
       );
-      const tone = ctx.createOscillator();
-      const gain = ctx.createGain();
-      tone.frequency.value = PITCH[phase];
-      gain.gain.setValueAtTime(0.2, at);
-      gain.gain.exponentialRampToValueAtTime(0.001, at + 0.14);
-      tone.connect(gain).connect(ctx.destination);
-      tone.start(at);
-      tone.stop(at + 0.15);
+      ring(ctx, PITCH[phase], at, TICK_S);
     },
     [on, clock],
   );
+  const target = useCallback(() => {
+    const ctx = audio.current;
+    if (!on) return;
+    navigator.vibrate?.([...TARGET_BUZZ_MS]);
+    if (!ctx) return;
+    TARGET_PITCH.forEach((pitch, i) => ring(ctx, pitch, ctx.currentTime + i * TARGET_APART_S, TARGET_S));
+  }, [on]);
   const buzz = useCallback(
     (phase: Phase | 'ready') =>
       void (on && (phase === 'lifting' || phase === 'lowering') && navigator.vibrate?.(BUZZ_MS[phase])),
     [on],
   );
-  return { on, toggle, tick, buzz, nowMs };
+  return { on, toggle, tick, target, buzz, nowMs };
 }

@@ -1,7 +1,6 @@
 'use client';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useMemo, useState } from 'react';
-import { STEP_M } from '@/core/setup/reasons';
 import { findStanceDrops, findStepIns, type DropBlock, type DropThird } from '@/core/setup/stance-drops';
 import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
 import styles from './setup.module.css';

@@ -7,6 +7,7 @@ interface Props<T extends string> {
   readonly label: string;
   readonly value: T;
   readonly options: readonly { readonly value: T; readonly label: ReactNode }[];
+  /** Also when what is chosen is pressed once more. */
   readonly onChange: (value: T) => void;
   readonly className?: string | undefined;
   readonly optionClassName?: string | undefined;

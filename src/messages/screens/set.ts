@@ -61,6 +61,7 @@ export const WORDS = {
   repDone: (reps: number): string => `Rep ${reps} done`,
   countByTapWhileThe: 'count by tap while the pacer rests',
   notedLastTime: 'Noted last time:',
+  endNow: 'End it now',
   repStopTheSet: (seen: string, rep: number): string => `${seen}, rep ${rep}: stop the set.`,
   // pad-tools
   howBad: (pad: string): string => `How bad: ${pad}`,
@@ -140,6 +141,10 @@ export const WORDS = {
   sideOfTheFault: 'Side of the fault',
   soundAtEachChangeOf: 'Sound at each change of phase',
   // set-settings
+  typeReps: (reps: number): string => `${reps} reps done: tap to type another number`,
+  keptSide: (side: string): string => `${side}, kept`,
+  goodForTwenty: (load: string, reps: number): string =>
+    `good for about 20 reps, by ${reps} ${reps === 1 ? 'rep' : 'reps'} with ${load}; step it to choose another`,
   eachEnd: (sides: string): string => `each end ${sides}`,
   barAlone: 'bar alone',
   cliniciansLimit: (load: string): string => `clinician’s limit ${load}`,

@@ -1,0 +1,210 @@
+import { describe, expect, it } from 'vitest';
+import { NO_LOAD_LIMITS } from '@/core/body/loaded-part';
+import type { FloorEvent } from '@/core/record/floor-event';
+import { foldSetLog } from '@/core/record/set-log';
+import { paceAt, repSeconds } from '@/core/tempo/pace';
+import { seeded } from '../../../test/support/fixtures';
+import { decide, type Command } from './decide';
+import { setNow, type LiveSetState, type SetPlan } from './live-set-view';
+import { elapsedMs, reduceSet, type SetState } from './set-machine';
+
+const item = {
+  id: 'i',
+  sessionId: 'day',
+  position: 0,
+  movement: 'cable-fly-level',
+  variantId: null,
+  side: 'both',
+  stationId: 's',
+  bandId: null,
+  attachmentId: 'a',
+  sets: 3,
+  reps: 10,
+  tempo: '3-1-2-1',
+  loadG: 32_500,
+} as const;
+const PLAN: SetPlan = {
+  item,
+  stackG: [20_000, 22_500, 25_000, 27_500, 30_000, 32_500],
+  bands: [],
+  weightN: 800,
+  drops: { stances: [], stepIns: [], says: [] },
+  rep: { stackTravelM: 0.6, strongerHalf: 'first', loaded: null, jointDegs: null },
+  limits: { limitsKg: NO_LOAD_LIMITS, mostLoadG: null, missing: [] },
+  blocked: null,
+};
+const FRAME_MS = 50;
+
+/** A set on a page: commands and frames of the pacer, which counts as the screen does. */
+function running(tempo: string, state: Partial<LiveSetState> = {}) {
+  const plan = { ...PLAN, item: { ...item, tempo } };
+  const events: FloorEvent[] = [];
+  let pacer: SetState = { mode: 'idle' };
+  let nowMs = 0;
+  let seen = 0;
+  const records = () => ({ events, log: foldSetLog(events, { i: { sessionId: 'day', side: 'both' } }) });
+  const whole = (): LiveSetState => ({ chosenLoadG: null, chosenScheme: null, chosenBandId: null, ...state, pacer });
+  const live = () => setNow(records(), plan, whole());
+  const paced = () => {
+    const ms = elapsedMs(pacer, nowMs);
+    if (ms === null) return null;
+    const { pace, base } = live();
+    const at = paceAt(pace, ms / 1000);
+    return { rep: at.rep + base, done: at.done + base };
+  };
+  const give = (c: Command): void => {
+    const { events: bodies, pacer: then } = decide(c, records(), plan, whole(), { nowMs, paced: paced() });
+    for (const body of bodies)
+      events.push({
+        ...body,
+        id: `e${events.length}`,
+        actorId: 't',
+        deviceId: 'd',
+        seq: events.length,
+        atMs: events.length + 1,
+        clientId: 'c',
+        itemId: 'i',
+        movement: 'cable-fly-level',
+      } as FloorEvent);
+    if (then) {
+      pacer = reduceSet(pacer, then);
+      seen = paced()?.done ?? 0;
+    }
+  };
+  const wait = (ms: number): void => {
+    for (const endMs = nowMs + ms; nowMs < endMs; nowMs += FRAME_MS) {
+      const done = paced()?.done ?? 0;
+      for (let rep = seen + 1; rep <= done; rep++) give({ do: 'paced-rep', rep });
+      seen = Math.max(seen, done);
+    }
+  };
+  give({ do: 'start', setId: 'A' });
+  wait(5000);
+  return {
+    give,
+    wait,
+    live,
+    paced,
+    reps: () => records().log.sets[0]!.reps,
+    scale: () => repSeconds(live().pace),
+    mode: () => pacer.mode,
+  };
+}
+const tap = { do: 'count-rep' } as const;
+
+describe('reps by tap, the pacer running', () => {
+  it.each(['3-1-2-1', '2-0-1-0', '5-5-5-5', '1-0-1-0'])('ten taps 0.6 to 2.5 s apart are ten reps, at %s', (tempo) => {
+    const random = seeded(tempo.length * 31 + tempo.charCodeAt(0));
+    for (let k = 0; k < 12; k++) {
+      const { give, wait, reps } = running(tempo);
+      let first = true;
+      for (let i = 0; i < 10; i++) {
+        // The first one comes before the pacer has counted by itself.
+        wait(first ? 600 : 600 + 1900 * random());
+        first = false;
+        give(tap);
+        expect(reps()).toBe(i + 1);
+      }
+      give({ do: 'end' });
+      expect(reps()).toBe(10);
+    }
+  });
+  it('the pacer learns the client’s own pace, and keeps the asked one where they agree', () => {
+    const { give, wait, scale } = running('3-1-2-1');
+    for (const ms of [2000, 2100, 1900, 2000]) {
+      wait(ms);
+      give(tap);
+    }
+    expect(scale()).toBeCloseTo(2, 0);
+    const steady = running('3-1-2-1');
+    for (let i = 0; i < 4; i++) {
+      steady.wait(6800);
+      steady.give(tap);
+    }
+    expect(steady.scale()).toBe(7);
+    expect(steady.reps()).toBe(4);
+  });
+  it('a tap just after the pacer has counted is that rep, and one finger down twice is one', () => {
+    const { give, wait, reps } = running('3-1-2-1');
+    wait(7300);
+    expect(reps()).toBe(1);
+    give(tap);
+    wait(100);
+    give(tap);
+    expect(reps()).toBe(1);
+  });
+  it('where nobody taps any more the pacer counts on, one by one', () => {
+    const { give, wait, reps } = running('3-1-2-1');
+    for (let i = 0; i < 4; i++) {
+      wait(2000);
+      give(tap);
+    }
+    wait(3900);
+    expect(reps()).toBe(4);
+    wait(1200 + 2000);
+    expect(reps()).toBeGreaterThanOrEqual(5);
+    expect(reps()).toBeLessThanOrEqual(6);
+  });
+  it('slow reps that are tapped run straight into the normal ones', () => {
+    const { give, wait, live, reps } = running('3-1-2-1', { chosenScheme: 'slow-then-normal' });
+    for (let i = 0; i < 8; i++) {
+      wait(2400);
+      give(tap);
+    }
+    expect([reps(), live().index, live().base]).toEqual([8, 1, 8]);
+  });
+  it('a stop sign stops the pacer at once', () => {
+    const { give, wait, mode, reps } = running('3-1-2-1');
+    wait(2000);
+    give({ do: 'fault', fault: 'shrugs', side: 'both', severity: 3 });
+    expect(mode()).toBe('paused');
+    wait(20_000);
+    expect(reps()).toBe(0);
+  });
+});
+
+describe('a pause', () => {
+  it('goes on from what was counted meanwhile, at the client’s own pace', () => {
+    const { give, wait, reps, live, paced } = running('3-1-2-1');
+    for (let i = 0; i < 3; i++) {
+      wait(2000);
+      give(tap);
+    }
+    give({ do: 'pause' });
+    wait(5000);
+    give(tap);
+    give(tap);
+    expect(reps()).toBe(5);
+    give({ do: 'resume' });
+    expect(paced()).toEqual({ rep: 6, done: 5 });
+    expect(live().scale).toBeLessThan(0.4);
+  });
+});
+
+describe('the load of a set', () => {
+  const done = (state: Partial<LiveSetState>): ReturnType<typeof running> => {
+    const page = running('3-1-2-1', state);
+    page.give({ do: 'end' });
+    page.give({ do: 'confirm', setId: 'A', loadG: 32_500, reps: 9 });
+    return page;
+  };
+  it.each([
+    ['the proposal, where nobody chose', null, 25_000],
+    ['what the trainer stepped to', 30_000, 30_000],
+  ])('is what stands on the plate: %s', (_, chosenLoadG, loadG) => {
+    const page = done({});
+    const log = page.live().log;
+    const state: LiveSetState = {
+      pacer: { mode: 'idle' },
+      chosenLoadG,
+      chosenScheme: 'slow-then-normal',
+      chosenBandId: null,
+    };
+    const ready = setNow({ log }, PLAN, state);
+    expect(ready.loadG).toBe(loadG);
+    expect(ready.parts.map((p) => p.loadG)).toEqual([loadG, loadG]);
+    expect(ready.proposal?.by.reps ?? null).toBe(chosenLoadG === null ? 9 : null);
+    const { events } = decide({ do: 'start', setId: 'B' }, { events: [], log }, PLAN, state, { nowMs: 0, paced: null });
+    expect(events[0]).toMatchObject({ kind: 'set-started', loadG });
+  });
+});
