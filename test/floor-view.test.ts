@@ -84,7 +84,6 @@ describe('plates on the floor', () => {
       'Hole, both sides',
       'Mark, in front',
       'Lean',
-      'Step, ankle to ankle',
       'Stack, each side',
       'Handle',
     ]);

@@ -298,6 +298,6 @@ export function settingInLine(s: { readonly label: string; readonly value: strin
   const words =
     s.unit === 'hole' || s.unit === 'notch'
       ? `${label} ${s.unit} ${s.value}`
-      : `${label} ${s.value}${s.unit ? ` ${s.unit}` : ''}`;
+      : `${label} ${s.value}${s.unit && s.unit !== '°' ? ' ' : ''}${s.unit}`;
   return words.replaceAll(' ', '\u00a0');
 }

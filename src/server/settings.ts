@@ -64,7 +64,7 @@ export function settingViews(found: FoundSettings, station: Station | null, side
   const { placement: p, settings, estimated, from } = found;
   const place: SettingView[] =
     p && station ? placeSettings(station.column, p, side, from === 'solved' && estimated) : [];
-  const rules = settings.filter((s) => p === null || s.kind !== 'stops').slice(0, MOST_SETTINGS);
+  const rules = settings.filter((s) => (p === null || s.kind !== 'stops') && s.kind !== 'step').slice(0, MOST_SETTINGS);
   return [
     ...place,
     ...rules.map(({ kind, label, figure, unit, estimated: guess }) => ({

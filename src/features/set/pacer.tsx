@@ -75,8 +75,9 @@ export function buildTrack(
       const own = legs.filter((l) => l.phase === phase);
       const [startS, seconds] = [own[0]!.startS, own.reduce((sum, l) => sum + l.seconds, 0)];
       const x = at(startS + seconds / 2);
-      // A name is whole or not there.
-      if (x > NAME_HALF && x < WIDTH - NAME_HALF)
+      // A name is whole, and over no other one, or not there.
+      const free = names.length === 0 || x - names.at(-1)!.x >= 2 * NAME_HALF;
+      if (free && x > NAME_HALF && x < WIDTH - NAME_HALF)
         names.push({ x, word: `${PHASE_WORD[phase]} ${Math.round(10 * seconds) / 10}` });
     }
   }

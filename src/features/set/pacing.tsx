@@ -146,7 +146,7 @@ function StopSign({ open, give }: { readonly open: SetRecord | null; readonly gi
   const sign = open?.faults.find((f) => f.severity === 3);
   if (!sign) return null;
   return (
-    <Alert className={styles.blocked}>
+    <Alert className={styles.stopSign}>
       <p>{WORDS.repStopTheSet(FAULT_TEXT[sign.fault].seen, sign.rep)}</p>
       <button type="button" className={styles.strong} data-testid="end-now" onClick={() => void give({ do: 'end' })}>
         {WORDS.endNow}
