@@ -205,8 +205,8 @@ describe('bad input is told at its field', () => {
   it.each([
     [
       { tempo: '3-1' },
-      'tempo: expected four parts like 3-1-2-1: lowering, pause, lifting, pause; X for fast; then, if ' +
-        'wanted, “, lower first” or “, 30-65deg: 4s”',
+      'tempo: expected four times like 3-1-2-1 or 3/1/2/1: lowering, pause, lifting, pause; X for fast; ' +
+        'then, if wanted, “, lower first” or “slow 30-65”',
     ],
     [{ load: 11 }, 'load: expected a load that is here; the nearest is 10 kg'],
     [{ startsAt: '25:00' }, 'startsAt: expected a time like 14:30'],

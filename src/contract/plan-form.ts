@@ -1,7 +1,7 @@
 import { worksOn } from '@/core/book/book-entry';
 import { z } from 'zod';
 import { findEntry } from '@/core/book/book';
-import { parseTempo } from '@/core/tempo/tempo';
+import { parseTempo, spellTempo } from '@/core/tempo/tempo';
 import { LOAD_UNITS, type LoadUnit } from '@/core/units/mass';
 import { movementSchema } from './case';
 import { oneOf, text, wholeBetween } from './field';
@@ -12,8 +12,7 @@ import { EXPECTED } from '@/messages/expected';
 const MOST_LOAD: Readonly<Record<LoadUnit, number>> = { kg: 500, lb: 1100 };
 const chosen = z.string({ error: EXPECTED.choice }).min(1, { error: EXPECTED.choice });
 
-/** A movement added to today, as typed; column and handle are asked for where it hangs on a cable. */
-export const planFormSchema = z
+const fields = z
   .object({
     clientId: chosen,
     movement: movementSchema,
@@ -44,6 +43,16 @@ export const planFormSchema = z
     }
     if (!worksOn(entry, f.side)) report('side', entry.hands === 'two' ? EXPECTED.bothSides : EXPECTED.oneSide);
   });
+
+/** The tempo as people spell it, in the form that it is kept in; what is no form is left to the fields. */
+function spelled(form: unknown): unknown {
+  if (typeof form !== 'object' || form === null || !('tempo' in form) || typeof form.tempo !== 'string') return form;
+  const movement = 'movement' in form && typeof form.movement === 'string' ? findEntry(form.movement) : undefined;
+  return { ...form, tempo: spellTempo(form.tempo, movement?.tempo ?? '3-1-2-1') };
+}
+
+/** A movement added to today, as typed; column and handle are asked for where it hangs on a cable. */
+export const planFormSchema = z.preprocess(spelled, fields);
 
 /** A plan form as checked. */
 export type PlanForm = z.output<typeof planFormSchema>;

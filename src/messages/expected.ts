@@ -99,8 +99,8 @@ export const EXPECTED = {
   leftCarriageBetween: (holes: number, left: number): string =>
     `expected the left carriage in hole 1 to ${holes}, not ${left}`,
   tempo:
-    'expected four parts like 3-1-2-1: lowering, pause, lifting, pause; X for fast; then, if wanted, ' +
-    '“, lower first” or “, 30-65deg: 4s”',
+    'expected four times like 3-1-2-1 or 3/1/2/1: lowering, pause, lifting, pause; X for fast; then, if wanted, ' +
+    '“, lower first” or “slow 30-65”',
   oneBreath: (words: number): string => `expected at most ${words} words: one breath`,
   variantOfMovement: 'expected a variant of this movement',
   freshName: 'expected a name that no other variant of this movement has',

@@ -7,13 +7,13 @@ import { loadText } from './loads';
 export const SCHEME_TEXT: Readonly<Record<Scheme, string>> = {
   straight: 'straight reps',
   'slow-then-normal': 'slow, then normal',
-  'weight-drops': 'lighter twice',
-  'middle-drops': 'lighter twice, in the middle',
-  'stance-drops': 'from mark to mark',
-  'step-in-drops': 'a step in, twice',
-  'rest-pause': 'short rests between',
-  partials: 'then half reps',
-  'double-failure': 'to failure twice, then helped',
+  'weight-drops': 'drop set, two drops',
+  'middle-drops': 'drop set over the middle',
+  'stance-drops': 'stance drops',
+  'step-in-drops': 'step-ins',
+  'rest-pause': 'rest-pause',
+  partials: 'full, then half reps',
+  'double-failure': 'double failure, then helped',
 };
 
 /** The four numbers of a tempo as written. */

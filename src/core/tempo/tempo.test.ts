@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { findNearestStep, findNeighbourStep, toStackSteps } from '@/core/load/stack-steps';
 import { buildRep, paceAt, paceOfPart, phaseSeconds, repSeconds, slowOf, timeUnderTensionS, wholePace } from './pace';
-import { parseTempo, parseWrittenTempo } from './tempo';
+import { parseTempo, parseWrittenTempo, spellTempo } from './tempo';
 
 const pace = wholePace(parseTempo('3-1-2-1')!, 'lifting');
 
@@ -140,4 +140,27 @@ describe('stack steps', () => {
       findNeighbourStep(steps, 5000, -1),
       findNeighbourStep(steps, 15000, 1),
     ]).toEqual([5000, 10000, null, null]));
+});
+
+describe('a tempo as people spell it', () => {
+  it.each([
+    ['3-1-2-1', '3-1-2-1'],
+    [' 3/1/2/1 ', '3-1-2-1'],
+    ['3 1 2 1', '3-1-2-1'],
+    ['3120', '3-1-2-0'],
+    ['30x1', '3-0-X-1'],
+    ['10/0/3/1', '10-0-3-1'],
+    ['slow 30-65', '4-0-2-0, 30-65deg: 4s'],
+    ['3121 slow 30 to 65', '3-1-2-1, 30-65deg: 4s'],
+    ['3/1/2/1, lower first, slow from 30-65 deg 6 s', '3-1-2-1, lower first, 30-65deg: 6s'],
+    ['3-1-2-1, 30-65deg: 4s', '3-1-2-1, 30-65deg: 4s'],
+  ])('%s is %s', (typed, kept) => {
+    expect(spellTempo(typed, '4-0-2-0')).toBe(kept);
+    expect(parseWrittenTempo(kept)).not.toBeNull();
+    expect(spellTempo(kept, '4-0-2-0')).toBe(kept);
+  });
+  it.each(['', 'quickly', '3-1-2', '31211', 'slow'])('“%s” is left for the field to say so', (typed) => {
+    expect(spellTempo(typed, '4-0-2-0')).toBe(typed);
+    expect(parseWrittenTempo(typed)).toBeNull();
+  });
 });

@@ -76,3 +76,29 @@ export function parseWrittenTempo(notation: string): WrittenTempo | null {
 
 /** The four numbers of a tempo as written; null when it cannot be read. */
 export const parseTempo = (notation: string): Tempo | null => parseWrittenTempo(notation)?.tempo ?? null;
+
+/** Each way through a part of the range that is to be slow, seconds (common practice). */
+const SLOW_S = 4;
+
+/**
+ * A tempo in the form that it is kept in, from how people write it: `3/1/2/1`, `3 1 2 1` and `3120` for its numbers,
+ * `slow 30-65` or `30-65deg: 4s` for a section, with or without a comma before it; a section alone is one of the
+ * movement's own tempo. What is not understood comes back as it is.
+ */
+export function spellTempo(typed: string, ownTempo: string): string {
+  const text = typed.trim().replace(/\s+/g, ' ');
+  const slow =
+    /,?\s*\bslow\s*(?:from\s*)?(\d{1,3})\s*(?:-|–|to)\s*(\d{1,3})\s*(?:deg|°)?(?:\s*:?\s*(\d{1,2})\s*s)?\s*$/i.exec(
+      text,
+    );
+  const before = (slow ? text.slice(0, slow.index) : text).trim();
+  const [numbers = '', ...more] = (slow && before === '' ? ownTempo : before).split(',').map((p) => p.trim());
+  const four =
+    /^(x|\d{1,2})[-–/ .](x|\d{1,2})[-–/ .](x|\d{1,2})[-–/ .](x|\d{1,2})$/i.exec(numbers) ??
+    /^([x\d])([x\d])([x\d])([x\d])$/i.exec(numbers);
+  if (!four) return text;
+  const section = slow ? [`${slow[1]}-${slow[2]}deg: ${slow[3] ?? SLOW_S}s`] : [];
+  // The section asked for takes the place of one that stands there.
+  const others = slow ? more.filter((m) => !/deg|°/i.test(m)) : more;
+  return [four.slice(1).join('-').toUpperCase(), ...others, ...section].join(', ');
+}
