@@ -32,21 +32,12 @@ const TRIES = 2;
 /** So far inside the edge it counts as stood, metres; what is tried aims for 2 cm. */
 const STOOD_M = 0.01;
 
-const LEANS: ReadonlySet<PostureRule['kind']> = new Set([
-  'standing',
-  'staggered',
-  'wide',
-  'hinged',
-  'half-kneeling',
-  'tall-kneeling',
-]);
-
 /**
  * Whether a movement is stood by nothing but feet or knees, and may lean for its load. Who turns through the rep has no
- * side to lean to.
+ * side to lean to, and who leans on a thigh leans already.
  */
 export const leansFree = (e: BookEntry): boolean =>
-  standsFree(e) && LEANS.has(e.posture.kind) && loadOnHands(e) && e.motion.every((k) => !k.yawDeg);
+  standsFree(e) && e.posture.kind !== 'forearm-on-thigh' && loadOnHands(e) && e.motion.every((k) => !k.yawDeg);
 
 /** What pulls at the hands or is held in them. */
 const loadOnHands = ({ load }: BookEntry): boolean =>

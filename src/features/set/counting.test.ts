@@ -1,38 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { NO_LOAD_LIMITS } from '@/core/body/loaded-part';
 import type { FloorEvent } from '@/core/record/floor-event';
 import { foldSetLog } from '@/core/record/set-log';
 import { paceAt, repSeconds } from '@/core/tempo/pace';
 import { seeded } from '../../../test/support/fixtures';
+import { SET_PLAN } from '../../../test/support/set-plan';
 import { decide, type Command } from './decide';
 import { setNow, type LiveSetState, type SetPlan } from './live-set-view';
 import { elapsedMs, reduceSet, type SetState } from './set-machine';
 
-const item = {
-  id: 'i',
-  sessionId: 'day',
-  position: 0,
-  movement: 'cable-fly-level',
-  variantId: null,
-  side: 'both',
-  stationId: 's',
-  bandId: null,
-  attachmentId: 'a',
-  sets: 3,
-  reps: 10,
-  tempo: '3-1-2-1',
-  loadG: 32_500,
-} as const;
-const PLAN: SetPlan = {
-  item,
-  stackG: [20_000, 22_500, 25_000, 27_500, 30_000, 32_500],
-  bands: [],
-  weightN: 800,
-  drops: { stances: [], stepIns: [], says: [] },
-  rep: { stackTravelM: 0.6, strongerHalf: 'first', loaded: null, jointDegs: null },
-  limits: { limitsKg: NO_LOAD_LIMITS, mostLoadG: null, missing: [] },
-  blocked: null,
-};
+const item = { ...SET_PLAN.item, loadG: 32_500 };
+const PLAN: SetPlan = { ...SET_PLAN, item, stackG: [20_000, 22_500, 25_000, 27_500, 30_000, 32_500] };
 const FRAME_MS = 50;
 
 /** A set on a page: commands and frames of the pacer, which counts as the screen does. */

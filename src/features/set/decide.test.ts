@@ -1,35 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { NO_LOAD_LIMITS } from '@/core/body/loaded-part';
 import type { FloorEvent, FloorEventBody } from '@/core/record/floor-event';
 import { foldSetLog } from '@/core/record/set-log';
 import { seeded } from '../../../test/support/fixtures';
+import { SET_PLAN as PLAN } from '../../../test/support/set-plan';
 import { decide, type Command, type Moment } from './decide';
 import { liveSetView, openSetOf, type LiveSetState, type SetPlan } from './live-set-view';
 
-const PLAN: SetPlan = {
-  item: {
-    id: 'i',
-    sessionId: 'day',
-    position: 0,
-    movement: 'cable-fly-level',
-    variantId: null,
-    side: 'both',
-    stationId: 's',
-    bandId: null,
-    attachmentId: 'a',
-    sets: 3,
-    reps: 10,
-    tempo: '3-1-2-1',
-    loadG: 10_000,
-  },
-  stackG: [5000, 7500, 10_000, 12_500],
-  bands: [],
-  weightN: 800,
-  drops: { stances: [], stepIns: [], says: [] },
-  rep: { stackTravelM: 0.6, strongerHalf: 'first', loaded: null, jointDegs: null },
-  limits: { limitsKg: NO_LOAD_LIMITS, mostLoadG: null, missing: [] },
-  blocked: null,
-};
 const IDLE: LiveSetState = { pacer: { mode: 'idle' }, chosenLoadG: null, chosenScheme: null, chosenBandId: null };
 const NOW: Moment = { nowMs: 1000, paced: null };
 const START: Command = { do: 'start', setId: 'A' };
