@@ -160,11 +160,7 @@ function stanceWords(s: Extract<FitSetting, { kind: 'lean' | 'step' }>): Omit<Se
         unit: '°',
         note:
           (s.leanDeg === 0 ? 'none' : s.hips ? HIPS_TOWARDS[s.towards] : LEAN_TOWARDS[s.towards]) +
-          (s.chosen
-            ? ', as chosen'
-            : s.leanDeg === 0
-              ? ': the feet stand this load'
-              : ', so that the feet stand this load'),
+          (s.chosen ? ', as chosen' : s.leanDeg === 0 ? '' : ', for this load'),
         estimated: s.leanDeg > 0 && !s.chosen,
       };
     case 'step':

@@ -1,10 +1,10 @@
 import { bisect } from '@/core/units/bisect';
-import { type Side, otherSide, SIDES, signOf } from '@/core/body/side';
+import { type Side, otherSide, signOf } from '@/core/body/side';
 import { fromFrame, frameOf, rotateFrame, UPRIGHT, type Frame } from '@/core/geometry/frame';
 import { add, along, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { clampedAsin, toDeg, toRad } from '@/core/units/angle';
 import type { Body } from './body-model';
-import { balancedHinge, feetApart, footOf, hipHalfM, segmentsOf, SOFT_KNEE, standOn } from './pose-legs';
+import { balancedHinge, feetApart, footOf, hipHalfM, segmentsOf, standOn } from './pose-legs';
 import {
   SCAPULA_AT_REST,
   STRAIGHT_TRUNK,
@@ -16,7 +16,7 @@ import {
   type SupportArm,
   type TrunkShape,
 } from './posture';
-import { FOOT_MASS, SHANK_MASS, THIGH_MASS } from './segment-mass';
+import { balanceAheadM, leant } from './lean';
 import { HIP_OVER_SEAT } from './segment-ratios';
 import { armToGripM } from './arm-length';
 import { middleJoint } from './two-link';
@@ -27,8 +27,6 @@ import { middleJoint } from './two-link';
  */
 const KNEE_PAD = 0.03;
 const PALM = 0.02;
-/** A knee this low is on the floor, share of stature. */
-const KNEELS = 0.1;
 const ON_TOES = 0.115;
 /** Ankles above the floor where a hip pad's rollers hold the heels. */
 const HEELS_HELD = 0.12;
@@ -250,52 +248,11 @@ function legMachine(body: Body, p: Extract<Posture, { kind: 'leg-machine' }>): L
   return { pelvis, pelvisFrame: reclined(p.backDeg), trunkFrame: reclined(p.backDeg), leg: both(leg) };
 }
 
-/** How far a lean carries the hips over the floor, metres; of a body that kneels where `kneeling`. */
-export const leanM = (body: Body, deg: number, kneeling: boolean): number => {
-  const { thighM, shankM } = segmentsOf(body);
-  return (kneeling ? thighM : thighM + shankM) * Math.sin(toRad(deg));
-};
-
-/**
- * Share of the hips' way that the centre of mass goes along: all that is over them, and half of the legs (masses from
- * Winter).
- */
-export const CENTRE_ALONG = 1 - (THIGH_MASS.share + SHANK_MASS.share) - 2 * FOOT_MASS.share;
-
-/** How far a hinged body's balance lies ahead of the middle of its feet. */
-const balanceAheadM = (body: Body, lean: Lean | undefined): number =>
-  lean ? CENTRE_ALONG * leanM(body, lean.deg, false) * Math.cos(toRad(lean.headingDeg)) : 0;
-
-/**
- * The same body leant: the hips go over the floor on an arc about ankles, or about knees on the floor; feet and
- * kneeling legs stay, and the trunk keeps its angle. A leg that would be too short lowers the hips.
- */
-function leant(body: Body, lower: Lower, lean: Lean): Lower {
-  const { thighM, shankM } = segmentsOf(body);
-  const kneels = (side: Side): boolean => lower.leg[side].knee[1] < KNEELS * body.statureM;
-  const kneeling = SIDES.some(kneels);
-  const out = leanM(body, lean.deg, kneeling);
-  const h = toRad(lean.headingDeg);
-  const sink = (kneeling ? thighM : thighM + shankM) * (1 - Math.cos(toRad(lean.deg)));
-  const moved = (v: Vec3): Vec3 => add(v, [out * Math.cos(h), -sink, out * Math.sin(h)]);
-  const longest = SOFT_KNEE * (thighM + shankM);
-  const drop = SIDES.reduce((most, side) => {
-    const { hip, ankle } = lower.leg[side];
-    const [x, y, z] = subtract(moved(hip), ankle);
-    return kneels(side) ? most : Math.max(most, y - Math.sqrt(Math.max(0, longest ** 2 - x ** 2 - z ** 2)));
-  }, 0);
-  const down: Vec3 = [0, kneeling ? 0 : -drop, 0];
-  const leg = (side: Side): Leg => {
-    const own = lower.leg[side];
-    const hip = add(moved(own.hip), down);
-    return kneels(side) ? { ...own, hip } : standOn(body, hip, own.ankle, AHEAD);
-  };
-  return { ...lower, pelvis: add(moved(lower.pelvis), down), leg: both(leg) };
-}
-
 function lowerBody(body: Body, p: Posture): Lower {
   const lower = lowerAsDrawn(body, p);
-  return 'lean' in p && p.lean && p.lean.deg !== 0 && p.kind !== 'hinged' ? leant(body, lower, p.lean) : lower;
+  return 'lean' in p && p.lean && p.lean.deg !== 0 && p.kind !== 'hinged'
+    ? { ...lower, ...leant(body, lower, p.lean) }
+    : lower;
 }
 
 function lowerAsDrawn(body: Body, p: Posture): Lower {

@@ -1,4 +1,5 @@
-import { CENTRE_ALONG, leanM, poseBody } from '@/core/body/pose-body';
+import { CENTRE_ALONG, leanM } from '@/core/body/lean';
+import { poseBody } from '@/core/body/pose-body';
 import type { Lean } from '@/core/body/posture';
 import { STAGGER_SHARE } from '@/core/body/pose-legs';
 import { insideBy, pressureAt, supportOf, type Spot, type Standing } from '@/core/mechanics/standing';

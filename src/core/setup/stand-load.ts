@@ -1,5 +1,5 @@
 import type { Body } from '@/core/body/body-model';
-import { CENTRE_ALONG, leanM } from '@/core/body/pose-body';
+import { CENTRE_ALONG, leanM } from '@/core/body/lean';
 import { centreOfMass, type ArmPoints } from '@/core/body/centre-of-mass';
 import type { BodyPose } from '@/core/body/posture';
 import { SIDES, type Side } from '@/core/body/side';

@@ -86,6 +86,7 @@ function Watch({ item }: { readonly item: FloorItemView }) {
 }
 
 function NextItem({ item }: { readonly item: FloorItemView }) {
+  const big = item.settings.filter((p) => !IN_WORDS.includes(p.kind));
   return (
     <article className={styles.next}>
       <header>
@@ -104,9 +105,9 @@ function NextItem({ item }: { readonly item: FloorItemView }) {
           {item.replaced}
         </Alert>
       )}
-      <div className={styles.plates} data-testid="floor-plates">
+      <div className={styles.plates} data-testid="floor-plates" data-four={big.length === 4 || undefined}>
         {item.settings.map((p) => (
-          <div key={p.label} className={styles.plate}>
+          <div key={p.label} className={styles.plate} data-words={IN_WORDS.includes(p.kind) || undefined}>
             <div className={styles.plateLabel}>{p.label}</div>
             <div
               className={IN_WORDS.includes(p.kind) ? styles.plateWords : styles.plateValue}
