@@ -130,13 +130,13 @@ describe('planning any movement of the book', () => {
           { third: 'lengthened', standX: 0.55 },
         ],
         [
-          { standX: 0.8, share: 1 },
-          { standX: 0.6, share: 0.74 },
+          { standX: 0.8, laterShare: 1 },
+          { standX: 0.6, laterShare: 0.74 },
         ],
       ),
     ).toEqual([
       { label: 'Stance drops, hardest at middle, stretch', marks: '19 behind, 55 cm' },
-      { label: 'Steps in, leaving 74 %', marks: '80, 60 cm' },
+      { label: 'Steps in, leaving 74 % of the second half', marks: '80, 60 cm' },
     ]);
   });
   it('stands on the floor with what is set by rule, and runs with loads that exist', () => {

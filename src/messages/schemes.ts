@@ -3,6 +3,7 @@ import type { Scheme, SchemePart } from '@/core/tempo/scheme';
 import { parseWrittenTempo } from '@/core/tempo/tempo';
 import type { LoadUnit } from '@/core/units/mass';
 import { loadText } from './loads';
+import { percent } from './numbers';
 
 export const SCHEME_TEXT: Readonly<Record<Scheme, string>> = {
   straight: 'straight reps',
@@ -58,12 +59,12 @@ const floorMarkText = (m: number): string => `${Math.abs(Math.round(m * 100))}${
 /** Floor marks of the drops that move the client, in the order that a set goes through them. */
 export function dropTexts(
   stances: readonly { readonly third: DropThird; readonly standX: number }[],
-  stepIns: readonly { readonly standX: number; readonly share: number }[],
+  stepIns: readonly { readonly standX: number; readonly laterShare: number }[],
 ): { readonly label: string; readonly marks: string }[] {
-  const shares = stepIns.slice(1).map((s) => `${Math.round(s.share * 100)} %`);
+  const shares = stepIns.slice(1).map((s) => percent(s.laterShare));
   const rows = [
     { label: `Stance drops, hardest at ${stances.map((s) => MARK_AT[s.third]).join(', ')}`, at: stances },
-    { label: `Steps in, leaving ${shares.join(', ')}`, at: stepIns },
+    { label: `Steps in, leaving ${shares.join(', ')} of the second half`, at: stepIns },
   ];
   return rows.flatMap(({ label, at }) =>
     at.length > 0 ? [{ label, marks: `${at.map((s) => floorMarkText(s.standX)).join(', ')} cm` }] : [],

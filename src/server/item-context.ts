@@ -2,7 +2,7 @@ import 'server-only';
 import { noteDefaults } from '@/core/body/client-note';
 import { limitRange, limitsOn } from '@/core/body/clinician-limit';
 import { entryOf } from '@/core/book/book';
-import { takesBand } from '@/core/book/book-entry';
+import { usesBand } from '@/core/book/book-entry';
 import type { EntryOptions } from '@/core/book/entry-options';
 import type { StationKit } from '@/core/book/station-kit';
 import { retargetLoad } from '@/core/load/retarget-load';
@@ -64,7 +64,7 @@ export interface ItemContext {
 
 /** The band under the feet: of the last set today, else as planned, else the first of the gym. */
 function findBand(db: Db, gymId: string, log: SetLog, item: SessionItem): KitPiece<'band'> | null {
-  if (!takesBand(entryOf(item.movement))) return null;
+  if (!usesBand(entryOf(item.movement))) return null;
   const bands = listBands(db, gymId);
   const used = log.sets.findLast((s) => s.itemId === item.id)?.bandId;
   return [used, item.bandId].flatMap((id) => bands.find((b) => b.id === id) ?? [])[0] ?? bands[0] ?? null;

@@ -5,7 +5,7 @@ import { noteDefaults } from '@/core/body/client-note';
 import { limitsOn, loadLimits } from '@/core/body/clinician-limit';
 import { workingSides } from '@/core/body/side';
 import { BOOK, entryOf } from '@/core/book/book';
-import { takesBand } from '@/core/book/book-entry';
+import { usesBand } from '@/core/book/book-entry';
 import { findOverload } from '@/core/book/load-limit';
 import { findNearestStep } from '@/core/load/stack-steps';
 import { gramsToKg, kgToGrams } from '@/core/units/mass';
@@ -86,11 +86,7 @@ function findNamed(uc: UseCase, form: PlanForm): Planning | Refusal {
   const station = onCable ? findStation(db, form.stationId!) : null;
   if (onCable && !station) return missing('stationId');
   if (onCable && !findAttachment(db, form.attachmentId!)) return missing('attachmentId');
-  if (
-    takesBand(entryOf(form.movement)) &&
-    form.bandId !== undefined &&
-    !listBands(db).some((b) => b.id === form.bandId)
-  )
+  if (usesBand(entryOf(form.movement)) && form.bandId !== undefined && !listBands(db).some((b) => b.id === form.bandId))
     return missing('bandId');
   const variant = form.variantId === undefined ? null : findVariant(db, form.variantId);
   if (form.variantId !== undefined && variant?.movement !== form.movement)
@@ -139,7 +135,7 @@ export function planToday(uc: UseCase, typed: unknown, key: unknown = null): Sav
     side: form.side,
     stationId: station?.id ?? null,
     attachmentId: load.kind === 'cable' ? form.attachmentId! : null,
-    bandId: takesBand(entryOf(form.movement)) ? (form.bandId ?? null) : null,
+    bandId: usesBand(entryOf(form.movement)) ? (form.bandId ?? null) : null,
     sets: form.sets,
     reps: form.reps,
     tempo: form.tempo.toUpperCase(),

@@ -1,14 +1,14 @@
 import 'server-only';
+import type { Band } from '@/core/kit/band';
 import { areOpposite } from '@/core/body/opposite';
 import { entryOf } from '@/core/book/book';
-import { takesBand } from '@/core/book/book-entry';
-import { bandHelpN } from '@/core/book/entry-load';
+import { usesBand } from '@/core/book/book-entry';
+import { bandedHandsN } from '@/core/book/entry-load';
 import type { PracticeChoice } from '@/core/book/practice';
 import { shownLimb, type PosedQuestion } from '@/core/book/posed-question';
 import { REST_BELOW, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
 import { jointDegAt } from '@/core/movement/joint-action';
 import { foldSetLog } from '@/core/record/set-log';
-import { GRAVITY_MS2 } from '@/core/units/mass';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
 import { findStanceDrops, findStepIns } from '@/core/setup/stance-drops';
@@ -25,6 +25,7 @@ import { findBar, loadSteps } from './load-steps';
 import { findSettings, settingViews, type FoundSettings } from './settings';
 import type { UseCase } from './use-case';
 
+const NO_BANDS = { bands: [], bandlessN: 0 };
 const NO_DROPS: DropMarks = { stances: [], stepIns: [], says: [] };
 const NO_REP: RepView = { stackTravelM: null, strongerHalf: 'first', loaded: null, jointDegs: null };
 
@@ -74,11 +75,16 @@ function repOf(posed: PosedQuestion, at: Placement | null, pulleyRatio: number):
   };
 }
 
-/** The gym's bands, each by what it takes off this client's hands where the movement is posed. */
-function bandViews({ db }: UseCase, gymId: string, found: FoundSettings): BandView[] {
-  if (found.from === 'blocked' || !found.posed) return [];
+/** The gym's bands, each by what this client's hands carry with it where the movement is posed. */
+function bandViews({ db }: UseCase, gymId: string, found: FoundSettings): Pick<SetView, 'bands' | 'bandlessN'> {
+  if (found.from === 'blocked' || !found.posed) return NO_BANDS;
+  const { entry, body } = found.posed.question;
   const { posed } = shownLimb(found.posed);
-  return listBands(db, gymId).map(({ id, name, spec }) => ({ id, name, helpN: bandHelpN(toBand(spec), posed) }));
+  const handsN = (band: Band | null): number => bandedHandsN(entry, body, band, posed);
+  return {
+    bands: listBands(db, gymId).map(({ id, name, spec }) => ({ id, name, handsN: handsN(toBand(spec)) })),
+    bandlessN: handsN(null),
+  };
 }
 
 const toOther = ({ id, movement, side }: SessionItem): OtherItem => ({ itemId: id, movement, side });
@@ -126,8 +132,7 @@ export function loadSet(uc: UseCase, itemId: string): SetView | null {
     stackG: loadSteps(uc.db, session.gymId, entry, station),
     bar: findBar(uc.db, session.gymId, entry),
     settings: settingViews(found, station, item.side),
-    bands: takesBand(entry) ? bandViews(uc, session.gymId, found) : [],
-    weightN: client.massKg * GRAVITY_MS2,
+    ...(usesBand(entry) ? bandViews(uc, session.gymId, found) : NO_BANDS),
     drops,
     rep,
     unit,

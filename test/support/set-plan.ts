@@ -20,7 +20,6 @@ export const SET_PLAN: SetPlan = {
   },
   stackG: [5000, 7500, 10_000, 12_500],
   bands: [],
-  weightN: 800,
   drops: { stances: [], stepIns: [], says: [] },
   rep: { stackTravelM: 0.6, strongerHalf: 'first', loaded: null, jointDegs: null },
   limits: { limitsKg: NO_LOAD_LIMITS, mostLoadG: null, missing: [] },

@@ -45,11 +45,11 @@ export interface RepView {
   readonly jointDegs: readonly number[] | null;
 }
 
-/** A band of the gym: what it takes off both hands on the way up, newtons. */
+/** A band of the gym: what both hands carry with it hung, newtons, the mean over the rep. */
 export interface BandView {
   readonly id: string;
   readonly name: string;
-  readonly helpN: number;
+  readonly handsN: number;
 }
 
 /** What the live set needs: the settings as they stand, how the rep is loaded, the plan and the records. */
@@ -65,8 +65,8 @@ export interface SetView {
   readonly settings: readonly SettingView[];
   /** Bands that can be hung for this movement; empty for all others. */
   readonly bands: readonly BandView[];
-  /** The client's weight, newtons. */
-  readonly weightN: number;
+  /** What both hands carry where no band is hung, newtons: the client's weight, or nothing. */
+  readonly bandlessN: number;
   readonly drops: DropMarks;
   readonly rep: RepView;
   /** What the load is stamped in. */

@@ -190,8 +190,9 @@ export interface BookEntry {
 export const worksOn = (e: BookEntry, side: WorkingSide): boolean =>
   e.path.kind === 'sweep' || (e.hands === 'two') === (side === 'both');
 
-/** Whether a band takes part of the body's weight. */
-export const takesBand = ({ load }: Pick<BookEntry, 'load'>): boolean => load.kind === 'body' && load.band;
+/** Whether a band is hung: it takes part of the body's weight, or is what the hands pull against. */
+export const usesBand = ({ load }: Pick<BookEntry, 'load'>): boolean =>
+  load.kind === 'band' || (load.kind === 'body' && load.band);
 
 /** The working sides that a movement is done with, the usual one last. */
 export const sidesOf = (e: BookEntry): readonly WorkingSide[] => (e.hands === 'one' ? ['left', 'right'] : ['both']);

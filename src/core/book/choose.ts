@@ -6,9 +6,10 @@ import type { KitKind } from '@/core/kit/kit-kind';
 import type { MachineKind } from '@/core/kit/machine';
 import { BOOK } from './book';
 import { sidesOf, type BookEntry } from './book-entry';
-import { takesBand } from './book-entry';
+import { usesBand } from './book-entry';
 import { answerQuestion, posedOf, type GoodAnswer, type NoAnswer } from './answer-question';
 import { askQuestion, type Question } from './question';
+import { mean } from '@/core/units/mean';
 import { regionWork } from './region-work';
 
 /** What a gym has in working order. */
@@ -68,7 +69,7 @@ export function needsOf(e: BookEntry): readonly (KitKind | MachineKind)[] {
   if (load.kind === 'weight') needs.push(load.kit);
   if (load.kind === 'landmine') needs.push('landmine', 'plates');
   if (load.kind === 'machine') needs.push(load.machine);
-  if (takesBand(e) || load.kind === 'band') needs.push('band');
+  if (usesBand(e)) needs.push('band');
   if (load.kind === 'body' && load.on === 'straps') needs.push('strap-anchor');
   if (
     load.kind !== 'machine' &&
@@ -96,8 +97,6 @@ function noteAgainst(e: BookEntry, notes: readonly ClientNote[]): ClientNote | n
     return 'blood-pressure';
   return null;
 }
-
-const mean = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length;
 
 /** How a movement serves a region. */
 type Work = Pick<Choice, 'demand' | 'covered' | 'stretched' | 'by' | 'score'>;

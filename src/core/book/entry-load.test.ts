@@ -1,12 +1,13 @@
 import { SIDES } from '@/core/body/side';
 import { describe, expect, it } from 'vitest';
 import { dot, length, normalise, subtract } from '@/core/geometry/vector';
+import type { Band } from '@/core/kit/band';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import { clampedAcos, toDeg } from '@/core/units/angle';
 import { answerOf, bodyOf, uprightOf } from '../../../test/support/fixtures';
 import { BOOK, findEntry } from './book';
 import { sidesOf } from './book-entry';
-import { entryLoads } from './entry-load';
+import { bandedHandsN, entryLoads } from './entry-load';
 import { USUAL_KIT, type StationKit } from './station-kit';
 import { poseEntry, WHOLE_RANGE } from './pose-entry';
 
@@ -156,6 +157,17 @@ describe('a band round the soles', () => {
   it('an end of half a metre pulls by twice its own stretch', () => {
     for (const { longM, pullN } of at(2, spring(0.9)))
       expect(pullN).toBeCloseTo(200 * 2 * Math.max(0, longM - 0.45), 6);
+  });
+  it('pulls on both hands by the mean of its ends, and nothing pulls where none is hung', () => {
+    const kit = spring(0.9);
+    const a = answerOf(findEntry('band-row')!, { body: bodyOf(2), side: 'both', kit });
+    if (!a.ok) throw new Error(a.reason);
+    const hands = (band: Band | null) => bandedHandsN(a.from.question.entry, bodyOf(2), band, a.posed);
+    expect(hands(kit.band)).toBeCloseTo(
+      (2 * at(2, kit).reduce((s, e) => s + e.pullN, 0)) / a.posed.path.contact.length,
+      6,
+    );
+    expect(hands(null)).toBe(0);
   });
   it('is held shorter by a shorter client, so that it pulls from the start', () => {
     const [first, ...rest] = at(1.5, spring(1.2));

@@ -8,6 +8,7 @@ import { readTable } from '@/core/kit/force-table';
 import { forceAt, type Load } from '@/core/mechanics/load';
 import { towards } from '@/core/movement/joint-action';
 import { GRAVITY_MS2 } from '@/core/units/mass';
+import { mean } from '@/core/units/mean';
 import type { BookEntry, LoadRule } from './book-entry';
 import type { PosedEntry } from './pose-entry';
 import type { StationKit } from './station-kit';
@@ -79,12 +80,9 @@ function bandUnderHand({ restM, table }: Band, { path, bodyAt }: PosedEntry): Ex
 }
 
 /** What a band takes off both hands on the way up, newtons: its upward pull, the mean over the rep. */
-export function bandHelpN(band: Band, posed: PosedEntry): number {
+function bandHelpN(band: Band, posed: PosedEntry): number {
   const { forceN } = bandUnderHand(band, posed);
-  const samples = forceN.length / 3;
-  let sum = 0;
-  for (let i = 0; i < samples; i++) sum -= 2 * forceN[3 * i + 1]!;
-  return sum / samples;
+  return -2 * mean(posed.path.contact.map((_, i) => forceN[3 * i + 1]!));
 }
 
 /** Hanging from a bar with all of the body's weight, or with what a band leaves of it. */
@@ -143,13 +141,24 @@ const TAUT = 1.05;
  * end does; and it is held as short as it has to be to pull from the start on: a band of the same stuff and k times the
  * length pulls at k times the stretch.
  */
-function feetBand({ anchor, path }: PosedEntry, kit: StationKit): Load {
+function feetBand({ anchor, path }: PosedEntry, band: Band | null): Extract<Load, { kind: 'band' }> {
   if (!anchor) throw new Error('feetBand: a band runs from the soles');
-  const half = kit.band ? 0.5 : 1;
-  const { restM, table } = kit.band ?? USUAL_BAND;
+  const half = band ? 0.5 : 1;
+  const { restM, table } = band ?? USUAL_BAND;
   const startM = length(subtract(path.contact[0]!, anchor));
   const k = half * Math.min(1, startM / TAUT / (half * restM));
   return { kind: 'band', anchor, restM: k * restM, table: table.map(({ x, y }) => ({ x: k * x, y })) };
+}
+
+/**
+ * What both hands carry with a band hung, newtons, the mean over the rep: the body's weight less what the band takes
+ * off, or the pull of a band that the hands row against. With none: the body's weight, or nothing.
+ */
+export function bandedHandsN(e: BookEntry, body: Body, band: Band | null, posed: PosedEntry): number {
+  if (e.load.kind === 'body') return body.massKg * GRAVITY_MS2 - (band ? bandHelpN(band, posed) : 0);
+  if (!band) return 0;
+  const end = feetBand(posed, band);
+  return 2 * mean(posed.path.contact.map((hand) => length(forceAt(end, hand))));
 }
 
 /**
@@ -171,7 +180,7 @@ export function entryLoads(entry: BookEntry, posed: PosedEntry, body: Body, load
       ];
     }
     case 'band':
-      return [feetBand(posed, kit)];
+      return [feetBand(posed, kit.band)];
     case 'machine':
       return [machineLoad(load, posed, loadKg, kit)];
     case 'body':

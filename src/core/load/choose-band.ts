@@ -1,14 +1,14 @@
 import { loadForReps } from './one-rep-max';
 
-/** A band by what it takes off the hands, newtons. */
-export interface HelpingBand {
+/** A band by the load that it leaves in the hands, or puts there, newtons. */
+export interface HungBand {
   readonly id: string;
-  readonly helpN: number;
+  readonly handsN: number;
 }
 
-/** A set of strict reps to the limit: what was taken off the hands, newtons, and how many there were. */
+/** A set of strict reps to the limit: the load in the hands, newtons, and how many there were. */
 export interface BandedSet {
-  readonly helpN: number;
+  readonly handsN: number;
   readonly reps: number;
 }
 
@@ -35,23 +35,21 @@ export function repsWith(loadN: number, doneN: number, reps: number): number {
 }
 
 /**
- * The band that leaves the reps that are wanted, from one set to its limit. The hands carry the body's weight less the
- * band's help, and reps follow load as everywhere else. Within the range the one nearest its middle, of two alike the
- * one that helps less; where none is within, the nearest. Null without bands, outside 1 to 20 whole reps, or where the
- * band carried everything.
+ * The band that leaves the reps that are wanted, from one set to its limit: what the hands carry with it, the body's
+ * weight less the band's help or the band's own pull, and reps follow load as everywhere else. Within the range the one
+ * nearest its middle, of two alike the one that loads more; where none is within, the nearest. Null without bands,
+ * outside 1 to 20 whole reps, or where the hands carried nothing.
  */
 export function chooseBand(
-  bands: readonly HelpingBand[],
-  weightN: number,
+  bands: readonly HungBand[],
   done: BandedSet,
   wanted: { readonly min: number; readonly max: number },
 ): BandChoice | null {
-  const doneN = weightN - done.helpN;
-  if (doneN <= 0 || loadForReps(doneN, done.reps, 1) === null) return null;
+  if (done.handsN <= 0 || loadForReps(done.handsN, done.reps, 1) === null) return null;
   const middle = (wanted.min + wanted.max) / 2;
   const ranked = bands
-    .map((b) => ({ ...b, reps: repsWith(weightN - b.helpN, doneN, done.reps) }))
-    .sort((a, b) => Math.abs(a.reps - middle) - Math.abs(b.reps - middle) || a.helpN - b.helpN);
+    .map((b) => ({ ...b, reps: repsWith(b.handsN, done.handsN, done.reps) }))
+    .sort((a, b) => Math.abs(a.reps - middle) - Math.abs(b.reps - middle) || b.handsN - a.handsN);
   const best = ranked[0];
   if (!best) return null;
   const within = best.reps >= wanted.min && best.reps <= wanted.max;

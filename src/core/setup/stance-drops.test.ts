@@ -57,14 +57,23 @@ it('a step that lets the stack down or leaves the line is named, not offered', (
   ).toBe(true);
 });
 
-it('each step in makes a one-arm rear-deltoid fly easier, until the stack would touch (common practice)', () => {
-  const p = problemOf('rear-delt-cable-fly-one-arm', 1.75, { side: 'right' });
-  const at = { ...solved(p).best.placement, standX: 1.2 };
-  const steps = findStepIns(p, at);
-  expect(steps[0]).toMatchObject({ standX: 1.2, share: 1 });
-  expect(steps).toHaveLength(3);
-  const taken = [steps[0]!.share - steps[1]!.share, steps[1]!.share - steps[2]!.share];
-  for (const part of taken) expect(part).toBeGreaterThan(0.03);
-  expect(Math.abs(taken[0]! - taken[1]!)).toBeLessThan(0.04);
-  for (const s of steps) expect(s.clearanceM).toBeGreaterThanOrEqual(COLUMN.clearanceM);
+describe.each(['left', 'right'] as const)('one-arm rear-deltoid fly, %s', (side) => {
+  it.each([1.5, 1.75, 1.98])(
+    '%d m: stands where two steps in each take a tenth of the finish (common practice)',
+    (h) => {
+      const p = problemOf('rear-delt-cable-fly-one-arm', h, { side });
+      const { placement } = solved(p).best;
+      const steps = findStepIns(p, placement);
+      expect(steps).toHaveLength(3);
+      expect(steps[0]).toMatchObject({ standX: placement.standX, share: 1, laterShare: 1 });
+      for (const [k, s] of steps.slice(1).entries()) {
+        expect(steps[k]!.laterShare - s.laterShare).toBeGreaterThan(0.1);
+        // The stretch stays about as hard.
+        expect(s.share).toBeLessThan(steps[k]!.share);
+        expect(s.share).toBeGreaterThan(0.85);
+        expect(s.clearanceM).toBeGreaterThanOrEqual(COLUMN.clearanceM);
+        expect(Math.round(s.standX * 100) % 5).toBe(0);
+      }
+    },
+  );
 });

@@ -1,5 +1,6 @@
 import { allocateSamples } from '@/core/mechanics/line-profile';
 import { SAMPLES } from '@/core/movement/chain-path';
+import { mean } from '@/core/units/mean';
 import { findViolations, PEAK_CENTRE, profileSide } from './cost';
 import { evaluatePlacement } from './evaluate';
 import { SETTABLE_M } from './settle';
@@ -84,11 +85,13 @@ export function findStanceDrops(problem: SearchProblem, at: Placement): StanceDr
 /** A step in or out, metres (common practice: a small one). */
 export const STEP_IN_M = 0.25;
 
-/** A step towards the column: what is left of the first stance's resistance. */
+/** A step towards the column: what is left of the resistance of the stance it started from, by means. */
 export interface StepIn {
   readonly standX: number;
-  /** Mean resistance over that of the stance it started from. */
+  /** Over the whole range. */
   readonly share: number;
+  /** Over the second half of the range, which a tired client no longer gets through. */
+  readonly laterShare: number;
   readonly clearanceM: number;
 }
 
@@ -97,32 +100,42 @@ const STEPS_IN = 2;
 const WORTH_SHARE = 0.03;
 
 /**
- * Two steps in towards the column that take about equal parts of the resistance, down to the nearest mark at which the
- * stack stays up and the body clear: the line tilts the more, the nearer it comes, so that equal steps would take next
- * to nothing at first. Marks of 5 cm; the first is where the client stands, alone where no step is worth it.
+ * Two steps in towards the column that take about equal parts of the resistance over the second half of the range, down
+ * to the nearest mark at which the stack stays up and the body clear. The nearer the client stands, the earlier the
+ * line is square to the arm: the stretch stays about as hard and the finish gets easier, and the finish, where the
+ * muscle is short, is what tired reps no longer reach (common practice). The line tilts the more, the nearer it comes,
+ * so that equal steps would take next to nothing at first. Marks of 5 cm; the first is where the client stands, alone
+ * where no step is worth it.
  */
 export function findStepIns(problem: SearchProblem, at: Placement): StepIn[] {
   const { nearestM, column } = problem.input;
   const samples = allocateSamples(SAMPLES);
-  const mean = (standX: number): StepIn => {
-    const m = problem.sides.map((_, i) => profileSide(problem, i, { ...at, standX }, samples));
-    const share = m.reduce((s, x) => s + x.meanResistanceNm, 0) / m.length;
-    return { standX, share, clearanceM: Math.min(...m.map((x) => x.minClearanceM)) };
+  const stood = (standX: number): StepIn => {
+    const sides = problem.sides.map((_, i) => {
+      const { meanResistanceNm, minClearanceM } = profileSide(problem, i, { ...at, standX }, samples);
+      return { meanResistanceNm, minClearanceM, laterNm: mean(samples.resistanceNm.subarray((SAMPLES - 1) / 2)) };
+    });
+    return {
+      standX,
+      share: mean(sides.map((s) => s.meanResistanceNm)),
+      laterShare: mean(sides.map((s) => s.laterNm)),
+      clearanceM: Math.min(...sides.map((s) => s.minClearanceM)),
+    };
   };
-  const first = mean(at.standX);
+  const first = stood(at.standX);
   const marks: StepIn[] = [];
   const farthest = Math.ceil(at.standX / SETTABLE_M - 1e-9) - 1;
   for (let k = farthest; k * SETTABLE_M >= nearestM - 1e-9; k--) {
-    const here = mean(Math.round(k * SETTABLE_M * 100) / 100);
+    const here = stood(Math.round(k * SETTABLE_M * 100) / 100);
     if (here.clearanceM < column.clearanceM) break;
-    marks.push({ ...here, share: here.share / first.share });
+    marks.push({ ...here, share: here.share / first.share, laterShare: here.laterShare / first.laterShare });
   }
-  const steps: StepIn[] = [{ ...first, share: 1 }];
-  const whole = 1 - Math.min(1, ...marks.map((m) => m.share));
+  const steps: StepIn[] = [{ ...first, share: 1, laterShare: 1 }];
+  const whole = 1 - Math.min(1, ...marks.map((m) => m.laterShare));
   if (whole < WORTH_SHARE) return steps;
   for (let k = 1; k <= STEPS_IN; k++) {
     const wanted = 1 - (whole * k) / STEPS_IN;
-    const next = marks.find((m) => m.standX < steps.at(-1)!.standX && m.share <= wanted + 1e-9);
+    const next = marks.find((m) => m.standX < steps.at(-1)!.standX && m.share <= 1 && m.laterShare <= wanted + 1e-9);
     if (next) steps.push(next);
   }
   return steps;

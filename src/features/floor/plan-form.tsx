@@ -3,7 +3,7 @@ import type { SaveResult } from '@/contract/save-result';
 import { NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { BOOK, findEntry } from '@/core/book/book';
-import { GROUPS, sidesOf, takesBand, type BookEntry } from '@/core/book/book-entry';
+import { GROUPS, sidesOf, usesBand, type BookEntry } from '@/core/book/book-entry';
 import { toFieldIssues } from '@/contract/field';
 import type { Choice, PlanChoices } from '@/contract/views/plan';
 import { planFormSchema } from '@/contract/plan-form';
@@ -41,7 +41,7 @@ function usualPlan(movement: string, choices: PlanChoices) {
     variantId: '',
     stationId: e.load.kind === 'cable' ? (choices.stations[0]?.value ?? '') : '',
     attachmentId: e.load.kind === 'cable' ? (handle?.value ?? choices.attachments[0]?.value ?? '') : '',
-    bandId: takesBand(e) ? (choices.bands[0]?.value ?? '') : '',
+    bandId: usesBand(e) ? (choices.bands[0]?.value ?? '') : '',
   };
 }
 
@@ -162,7 +162,7 @@ function CableChoice({ form, choices }: { readonly form: PlanFields; readonly ch
 
 /** Which band takes part of the body's weight. */
 function BandChoice({ form, choices }: { readonly form: PlanFields; readonly choices: PlanChoices }) {
-  if (!takesBand(entryAt(form.values.movement)) || choices.bands.length === 0) return null;
+  if (!usesBand(entryAt(form.values.movement)) || choices.bands.length === 0) return null;
   return <NativeSelect label={WORDS.band} data={choices.bands.map(plainChoice)} {...form.getInputProps('bandId')} />;
 }
 

@@ -31,8 +31,8 @@ const kinds = (events: readonly FloorEventBody[]): string => events.map((e) => e
 
 describe('a band under the feet', () => {
   const bands = [
-    { id: 'light', name: 'Light', helpN: 100 },
-    { id: 'strong', name: 'Strong', helpN: 180 },
+    { id: 'light', name: 'Light', handsN: 700 },
+    { id: 'strong', name: 'Strong', handsN: 620 },
   ];
   const item = {
     ...PLAN.item,

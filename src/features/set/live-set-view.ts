@@ -26,7 +26,7 @@ import type { Records } from '@/offline/tap-queue';
 import type { SetState } from './set-machine';
 
 /** What a set is made of beside its records: the plan as the server gives it. */
-export type SetPlan = Pick<SetView, 'item' | 'stackG' | 'bands' | 'weightN' | 'drops' | 'rep' | 'limits' | 'blocked'>;
+export type SetPlan = Pick<SetView, 'item' | 'stackG' | 'bands' | 'drops' | 'rep' | 'limits' | 'blocked'>;
 
 /** What the page itself holds: the pacer, and what was chosen for the next set. */
 export interface LiveSetState {
@@ -197,11 +197,11 @@ const bandBefore = ({ item, bands }: SetPlan, last: SetRecord | null): string | 
   [last?.bandId, item.bandId].find((id) => bands.some((b) => b.id === id)) ?? bands[0]?.id ?? null;
 
 /** The band that leaves the movement's own reps, by the newest set that was done with a band of this gym. */
-function bandAdviceOf({ item, bands, weightN }: SetPlan, log: SetLog): BandAdvice | null {
+function bandAdviceOf({ item, bands }: SetPlan, log: SetLog): BandAdvice | null {
   const done = log.sets.findLast((s) => s.confirmed && s.reps > 0 && bands.some((b) => b.id === s.bandId));
   const band = bands.find((b) => b.id === done?.bandId);
   if (!done || !band) return null;
-  const choice = chooseBand(bands, weightN, { helpN: band.helpN, reps: done.reps }, entryOf(item.movement).reps);
+  const choice = chooseBand(bands, { handsN: band.handsN, reps: done.reps }, entryOf(item.movement).reps);
   return choice && { ...choice, by: { bandId: band.id, reps: done.reps } };
 }
 

@@ -90,7 +90,7 @@ function LoadSetting({ plan, control, label }: Props & { readonly label: string 
 function BandSetting({ plan, control }: Props) {
   const listening = useMounted();
   const { live, chooseBand } = control;
-  const { bands } = plan;
+  const { bands, bandlessN } = plan;
   const hung = bands.find((b) => b.id === live.bandId);
   if (!hung) return null;
   const canChange = !live.open && !live.pain;
@@ -102,7 +102,7 @@ function BandSetting({ plan, control }: Props) {
       <b data-span data-testid="set-band">
         {hung.name}
       </b>
-      <span>{WORDS.bandTakes(Math.round(hung.helpN / GRAVITY_MS2))}</span>
+      <span>{WORDS.bandDoes(Math.round((hung.handsN - bandlessN) / GRAVITY_MS2))}</span>
       {canChange && advice && (
         <button
           type="button"

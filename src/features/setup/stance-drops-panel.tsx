@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { findStanceDrops, findStepIns, type DropBlock, type DropThird } from '@/core/setup/stance-drops';
 import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
 import styles from './setup.module.css';
-import { toCm } from '@/messages/numbers';
+import { percent, toCm } from '@/messages/numbers';
 import { WORDS } from '@/messages/screens/setup';
 
 const NAME: Readonly<Record<DropThird, string>> = {
@@ -74,7 +74,7 @@ export function StanceDropsPanel({ problem, placement, onPlace }: Props) {
           {WORDS.steppingInEachStepAgainst(
             steps
               .slice(1)
-              .map((s) => `${toCm(s.standX)} cm ${Math.round(s.share * 100)} %`)
+              .map((s) => WORDS.stepIn(toCm(s.standX), percent(s.laterShare), percent(s.share)))
               .join(', '),
           )}
         </p>

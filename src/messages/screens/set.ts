@@ -151,7 +151,7 @@ export const WORDS = {
   oneStepLighter: 'One step lighter',
   oneStepHeavier: 'One step heavier',
   band: 'Band',
-  bandTakes: (kg: number): string => `takes about ${kg} kg off`,
+  bandDoes: (kg: number): string => (kg < 0 ? `takes about ${-kg} kg off` : `pulls with about ${kg} kg`),
   whichBand: 'Which band hangs',
   aim: 'Aim',
   atTempo: (tempoNumbers: string): string => `at ${tempoNumbers}`,

@@ -129,7 +129,9 @@ export const WORDS = {
   peakCmOfCableOut: (drop: string, peakAt: number, toCm: number, offPlaneRmsDeg: string): string =>
     `${drop}: peak ${peakAt} %, ${toCm} cm of cable out, ${offPlaneRmsDeg}° off`,
   leftOut: (drop: string, why: string): string => `${drop}: left out, ${why}.`,
-  steppingInEachStepAgainst: (slice: string): string => `Stepping in, each step against the first: ${slice}.`,
+  stepIn: (cm: number, later: string, whole: string): string =>
+    `${cm} cm ${later} of the second half (${whole} of the rep)`,
+  steppingInEachStepAgainst: (slice: string): string => `Steps in, what is left of the resistance: ${slice}.`,
   // verdict-lines
   sameHole: 'same hole.',
   couldLeaveTheColumnsReach: 'could leave the column’s reach.',
