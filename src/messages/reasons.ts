@@ -161,6 +161,7 @@ function say(r: Reason): Said {
 /** What hands do sideways on what they hold. */
 const ASIDE_TEXT = {
   in: 'at most is what each hand presses inward as well, so that its forearm lies along the load.',
+  palms: 'at least is what each palm presses inward, or what they hold slips down between them.',
   out: 'at most is what each hand pulls outward as well, so that its forearm lies along the load.',
 } as const;
 

@@ -115,6 +115,8 @@ export interface HandHold {
   readonly start: GripRule | number;
   readonly finish: GripRule | number;
   readonly gives: Gives;
+  /** Held by pressing: weights against each other, or one between the palms. Neither can be pulled apart. */
+  readonly pressed?: 'together' | 'palms';
   /** The rule that the distance in metres came from, where it is somebody's choice. */
   readonly rule?: GripRule;
   readonly chosen?: boolean;

@@ -62,7 +62,7 @@ function handsOn(entry: BookEntry): Pick<ChainPath, 'hands'> {
   if (load.kind === 'cable') return load.shared ? { hands: 'line' } : {};
   const still = load.kind === 'body' && load.on !== 'straps';
   const guided = load.kind === 'machine' && isGuided(load.machine);
-  return movesAsOne(entry) || still || guided ? { hands: 'steel' } : {};
+  return movesAsOne(entry) || still || guided ? { hands: entry.hold?.pressed ?? 'steel' } : {};
 }
 
 /** An elbow that bends or straightens by more than this works together with the shoulder, degrees (our judgement). */

@@ -64,7 +64,7 @@ const mean = (a: Float64Array, from = 0, to = a.length): number =>
 const elevationDeg = (from: Vec3, to: Vec3): number =>
   toDeg(Math.acos(Math.max(-1, Math.min(1, -subtract(to, from)[1] / length(subtract(to, from))))));
 const SQUEEZED = 'close-dumbbell-squeeze-press';
-const WEIGHTS = BOOK.filter((e) => e.load.kind === 'weight' && e.path?.kind === 'arm' && e.id !== SQUEEZED).map(
+const WEIGHTS = BOOK.filter((e) => e.load.kind === 'weight' && e.path?.kind === 'arm' && !e.hold?.pressed).map(
   (e) => e.id,
 );
 
@@ -84,6 +84,10 @@ describe.each([1.5, 1.75, 2])('facts of the trade, %d m (common practice)', (h) 
     }
   });
 
+  it('plate curl: each palm presses in all the way, by its half of the plate over the friction of skin', () => {
+    for (const push of solve('plate-curl', h).samples.load.asideN)
+      expect(push).toBeGreaterThanOrEqual((0.5 * LOAD_KG * 9.80665) / 0.6 - 1e-6);
+  });
   it('squeeze press: the inward push of the hands is what loads the chest', () => {
     const { samples, posed } = solve(SQUEEZED, h);
     const { contact, proximal } = posed.path;

@@ -1,4 +1,5 @@
 import type { Body } from '@/core/body/body-model';
+import { signOf } from '@/core/body/side';
 import { dot, subtract, type Vec3 } from '@/core/geometry/vector';
 import type { ChainPath, ChainTarget } from '@/core/movement/chain-path';
 import { limbWeightMomentNm } from './limb-weight';
@@ -33,6 +34,26 @@ export const TRACK_STRIDE = 23;
 export interface LimbTrack {
   readonly data: Float64Array;
   readonly samples: number;
+  /** What is held by pressing from both sides; null where hands may pull it apart too. */
+  readonly squeeze: Squeeze | null;
+}
+
+/** Hands that can only press: `out` is the way to this hand's own side along z, `least` a share of the load on it. */
+export interface Squeeze {
+  readonly out: 1 | -1;
+  readonly least: number;
+}
+
+/**
+ * Friction of skin on what it holds: a hand pushes to the side along it by this share of the load at most, and palms
+ * that hold a weight by pressing alone press with 1 / 0.6 of what each carries at least (F = 0.6 N; an assumption).
+ */
+export const SKIN_FRICTION = 0.6;
+
+/** The least that hands press, each from its own side. */
+function squeezeOf({ hands, side }: ChainPath): Squeeze | null {
+  if (hands !== 'together' && hands !== 'palms') return null;
+  return { out: signOf(side), least: hands === 'palms' ? 1 / SKIN_FRICTION : 0 };
 }
 
 /**
@@ -73,7 +94,7 @@ export function buildLimbTrack(body: Body, path: ChainPath, target: ChainTarget)
     if (path.hands) asideOf(...subtract(path.contact[i]!, path.middle[i]!), data, i * TRACK_STRIDE + TRACK.aside);
     data[i * TRACK_STRIDE + TRACK.strength] = strengthAt(path, target.action, i);
   }
-  return { data, samples };
+  return { data, samples, squeeze: squeezeOf(path) };
 }
 
 const jointAt = (path: ChainPath, joint: 'proximal' | 'middle', i: number): Vec3 =>
@@ -85,5 +106,5 @@ export function thinTrack(track: LimbTrack, step: number): LimbTrack {
   const data = new Float64Array(samples * TRACK_STRIDE);
   for (let i = 0; i < samples; i++)
     data.set(track.data.subarray(i * step * TRACK_STRIDE, (i * step + 1) * TRACK_STRIDE), i * TRACK_STRIDE);
-  return { data, samples };
+  return { data, samples, squeeze: track.squeeze };
 }

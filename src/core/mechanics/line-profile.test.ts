@@ -19,7 +19,7 @@ function quarterArm(n = 41): LimbTrack {
     const a = (i / (n - 1)) * (Math.PI / 2);
     data.set([0, 0, 0, Math.sin(a), 0, Math.cos(a), 0, 0, 0, 0, 0, 1, 0, 0, 1, 0], i * TRACK_STRIDE);
   }
-  return { data, samples: n };
+  return { data, samples: n, squeeze: null };
 }
 
 describe('statics of one line on one limb', () => {

@@ -9,6 +9,7 @@ import { asideOf, TRACK, TRACK_STRIDE, type LimbTrack } from './limb-track';
 export const allocateTrack = (samples: number): LimbTrack => ({
   data: new Float64Array(samples * TRACK_STRIDE),
   samples,
+  squeeze: null,
 });
 
 // Called in the same loop: plain functions, not members of what is imported.

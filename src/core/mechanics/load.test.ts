@@ -221,6 +221,16 @@ describe('hands on one thing push each other aside', () => {
     const { force } = forceOf(level, 'steel', [60, 0, 0]);
     expect(length(cross(subtract([0.4, 1.1, 0.08], level), force))).toBeLessThan(1e-9);
   });
+  it('what is pressed is never pulled apart, and palms press with 1 / 0.6 of what they carry (friction)', () => {
+    // A forearm that hangs inward would have the hands pull apart.
+    const inside: Vec3 = [0.35, 1.4, 0.18];
+    expect(forceOf(inside, 'steel', [0, -50, 0]).aside).toBeLessThan(0);
+    expect(forceOf(inside, 'together', [0, -50, 0]).aside).toBe(0);
+    expect(forceOf(inside, 'palms', [0, -50, 0]).aside).toBeCloseTo(50 / 0.6, 9);
+    const pressing = forceOf(elbow, 'steel', [60, 25, 0]).aside;
+    for (const hands of ['steel', 'together'] as const)
+      expect(Math.max(0, forceOf(elbow, hands, [60, 25, 0]).aside)).toBe(Math.max(0, pressing));
+  });
   it('never by more than 0.6 of the load, and not at all where each hand has its own', () => {
     const across = forceOf([0.39, 1.1, 0.4], 'steel', [60, 0, 0]);
     expect(Math.abs(across.aside)).toBeLessThanOrEqual(0.6 * 60 + 1e-9);

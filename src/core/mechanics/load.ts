@@ -2,7 +2,7 @@ import { add, cross, dot, length, normalise, scale, subtract, type Vec3 } from '
 import { readTable, type TablePoint } from '@/core/kit/force-table';
 import { clampedAcos, toDeg } from '@/core/units/angle';
 import { GRAVITY_MS2 } from '@/core/units/mass';
-import { TRACK, TRACK_STRIDE, type LimbTrack } from './limb-track';
+import { SKIN_FRICTION, TRACK, TRACK_STRIDE, type LimbTrack } from './limb-track';
 
 /**
  * What pulls or pushes on the limb at its contact, in the stand frame; newtons, metres, kilograms.
@@ -97,20 +97,20 @@ const { joint: JOINT, contact: CONTACT, line: LINE, aside: ASIDE } = TRACK;
 const STRIDE: number = TRACK_STRIDE;
 
 /**
- * Most that a hand pushes to the side along what it holds, share of the load on it: what skin holds (an assumption).
+ * Add to a force on a hand what goes to the side through what both hands hold, at a sample. What is held by pressing
+ * pushes a hand out to its own side, never in.
  */
-const MOST_ASIDE = 0.6;
-
-/** Add to a force on a hand what goes to the side through what both hands hold, at a sample. */
-function pushAside(data: Float64Array, { forceN, asideN }: LoadSamples, i: number): void {
+function pushAside({ data, squeeze }: LimbTrack, { forceN, asideN }: LoadSamples, i: number): void {
   const a = i * STRIDE + ASIDE;
   const f = 3 * i;
   const fx = forceN[f]!;
   const fy = forceN[f + 1]!;
   const fz = forceN[f + 2]!;
   const own = fx * data[a]! + fy * data[a + 1]! + fz * data[a + 2]!;
-  const most = MOST_ASIDE * Math.sqrt(fx * fx + fy * fy + fz * fz);
-  const push = Math.min(most, Math.max(-most, own));
+  const loadN = Math.sqrt(fx * fx + fy * fy + fz * fz);
+  const most = SKIN_FRICTION * loadN;
+  const spares = Math.min(most, Math.max(-most, own));
+  const push = squeeze ? squeeze.out * Math.max(squeeze.least * loadN, squeeze.out * spares) : spares;
   asideN[i] = push;
   forceN[f + 2] = fz + push;
 }
@@ -131,7 +131,7 @@ export function fillLoad(track: LimbTrack, load: Load, out: LoadSamples): void {
       forceN[3 * i] = dx * k;
       forceN[3 * i + 1] = dy * k;
       forceN[3 * i + 2] = dz * k;
-      pushAside(data, out, i);
+      pushAside(track, out, i);
       travelM[i] = distance - load.attachmentM;
     }
     return;
@@ -200,7 +200,7 @@ export function fillLoads(track: LimbTrack, loads: readonly Load[], out: LoadSam
     }
   }
   // A cable's own force has gone aside already.
-  if (first.kind !== 'cable') for (let i = 0; i < track.samples; i++) pushAside(track.data, out, i);
+  if (first.kind !== 'cable') for (let i = 0; i < track.samples; i++) pushAside(track, out, i);
 }
 
 const data3 = (track: LimbTrack, o: number, k: number): number => track.data[o + k]!;

@@ -30,9 +30,10 @@ export interface ChainPath {
   readonly frame: readonly Frame[];
   /**
    * What both hands are on: steel or floor that takes a push to the side (`steel`), the same pulled at its middle by a
-   * cable (`line`); left out where each hand's load is its own.
+   * cable (`line`), weights pressed against each other (`together`) or one held by the palms' pressure alone (`palms`);
+   * left out where each hand's load is its own.
    */
-  readonly hands?: 'steel' | 'line';
+  readonly hands?: 'steel' | 'line' | 'together' | 'palms';
 }
 
 /** What a movement works against: the joint, and per sample the action's axis and the normal of its sweep (unit). */

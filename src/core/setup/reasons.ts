@@ -61,7 +61,7 @@ export type Reason =
   | { readonly code: 'rest-zone'; readonly share: number; readonly finishShare: number; readonly helps: boolean }
   | { readonly code: 'clearance'; readonly cableM: number; readonly needM: number }
   /** Most that each hand pushes the other aside through what both hold, newtons. */
-  | { readonly code: 'aside'; readonly pushN: number; readonly towards: 'in' | 'out' }
+  | { readonly code: 'aside'; readonly pushN: number; readonly towards: 'in' | 'out' | 'palms' }
   | StandingReason
   | BraceReason
   | {
@@ -139,7 +139,7 @@ export function explainProfile(x: ProfileExplanation, stepForwardAt: number | nu
     girdle
       ? { code: 'girdle', region, share: girdle.share, meanN: girdle.meanN }
       : { code: 'off-axis', share: m.offAxisShare, parts: x.offAxis.slice(0, NAMED_PARTS), region, chain },
-    ...asideReason(limb.path.side, samples.load),
+    ...asideReason(limb.path, samples.load),
     ...(deg === null ? [] : [{ code: 'region' as const, region, deg }]),
   ];
 }
@@ -148,14 +148,15 @@ export function explainProfile(x: ProfileExplanation, stepForwardAt: number | nu
 const ASIDE_WORTH = 0.15;
 
 /** What hands push each other aside, where it is worth a word. */
-function asideReason(side: Side, { forceN, asideN }: LoadSamples): Reason[] {
+function asideReason({ side, hands }: ChainPath, { forceN, asideN }: LoadSamples): Reason[] {
   let most = 0;
   for (let i = 0; i < asideN.length; i++) if (Math.abs(asideN[i]!) > Math.abs(asideN[most]!)) most = i;
   const push = asideN[most]!;
   const whole = Math.hypot(forceN[3 * most]!, forceN[3 * most + 1]!, forceN[3 * most + 2]!);
   if (Math.abs(push) < ASIDE_WORTH * whole || whole === 0) return [];
   // What pushes a hand outward is the other hand, which this one presses.
-  return [{ code: 'aside', pushN: Math.abs(push), towards: push * signOf(side) > 0 ? 'in' : 'out' }];
+  const towards = hands === 'palms' ? hands : push * signOf(side) > 0 ? 'in' : 'out';
+  return [{ code: 'aside', pushN: Math.abs(push), towards }];
 }
 
 /** Verdicts of the curve itself: peak, demand, rest zone. */

@@ -282,7 +282,7 @@ export const CHEST = [
     secondary: ['triceps-lateral', 'deltoid-front'],
     action: 'shoulder.flexion',
     hands: 'two',
-    hold: { start: 0.16, finish: 0.16, gives: 'elbow' },
+    hold: { start: 0.16, finish: 0.16, gives: 'elbow', pressed: 'together' },
     posture: { kind: 'lying', on: 'back', backDeg: 0 },
     path: inTrunk([20, 28, 156, 90], [104, 88, 104, 90]),
     load: dumbbell(),
