@@ -3,6 +3,7 @@ import { worksOn } from '@/core/book/book-entry';
 import { z } from 'zod';
 import { entryOf, MOVEMENT_IDS, type MovementId } from '@/core/book/book';
 import type { ClientFit } from '@/core/book/client-fit';
+import { ATTACHMENT_KINDS } from '@/core/kit/attachment';
 import { LENGTH_RATIO } from '@/core/body/segment-ratios';
 import { bodyFields, findMeasureSlips } from './body-schema';
 import { columnGaps, type ColumnCase } from './column-schema';
@@ -41,6 +42,11 @@ const plain = z.strictObject({
   attachment: z
     .strictObject({
       lengthM: numberBetween(0, 1, 'm'),
+      kind: oneOf(ATTACHMENT_KINDS)
+        .optional()
+        .describe(
+          'what it is; a rope held in the fist turns the forearm. Left out: it pulls at the middle of the hand',
+        ),
       handsM: z
         .tuple([numberBetween(0, 2, 'm'), numberBetween(0, 2, 'm')])
         .optional()

@@ -81,6 +81,15 @@ export const PRACTICE_TEXT: Readonly<
     options: { 'out-on-effort': 'out on the effort', 'in-on-pull': 'in on the pull' },
     why: 'Out on the effort: nobody holds their breath under load.',
   },
+  'handle-place': {
+    asks: 'Hand on the handle',
+    options: {
+      middle: 'in the middle',
+      'thumb-side': 'thumb against the bell',
+      'little-finger-side': 'little finger against the bell',
+    },
+    why: 'In the middle nothing turns the palm; thumb against the bell, the biceps hold its turn too.',
+  },
   'set-order': {
     asks: 'Sides',
     options: { straight: 'one side first', alternate: 'alternate, no rest' },

@@ -50,7 +50,7 @@ type ReasonOf<K extends Reason['code']> = Extract<Reason, { code: K }>;
 type Said = Pick<Verdict, 'figure' | 'text'>;
 
 /** Verdicts that rest on approximate lines and gathered strengths. */
-const ESTIMATED: ReadonlySet<Reason['code']> = new Set(['region', 'demand', 'girdle']);
+const ESTIMATED: ReadonlySet<Reason['code']> = new Set(['region', 'demand', 'girdle', 'forearm']);
 
 function lineText(r: ReasonOf<'line'>): string {
   if (r.pickedUpBy)
@@ -111,6 +111,20 @@ const clearanceText = (r: ReasonOf<'clearance'>): string =>
 
 const nmText = (nm: number): string => (nm < 1 ? 'under 1 Nm' : `${Math.round(nm)} Nm`);
 
+/** Who holds the palm against a load that turns it, in the trainer's words. */
+const TURNED = {
+  down: ['turn the palm up with: the load turns it down', 'biceps and supinator hold it'],
+  up: ['turn the palm down with: the load turns it up', 'the pronators hold it'],
+} as const;
+
+function forearmText({ mostNm, at, turns }: ReasonOf<'forearm'>): string {
+  const [than, held] = TURNED[turns];
+  return (
+    `of what most men ${than}, ${held}. At most ${mostNm.toFixed(1)} Nm, ${whereInRange(at)}; an estimate from ` +
+    'strengths by Askew and others 1987.'
+  );
+}
+
 function offAxisText(r: ReasonOf<'off-axis'>): string {
   const parts = r.parts.map(
     (p) =>
@@ -145,6 +159,8 @@ function say(r: Reason): Said {
       return { figure: `${Math.round(r.pressN / 10) * 10} N`, text: BRACE_TEXT };
     case 'aside':
       return { figure: `${Math.round(r.pushN / 5) * 5} N`, text: ASIDE_TEXT[r.towards] };
+    case 'forearm':
+      return { figure: percent(r.share), text: forearmText(r) };
     case 'off-axis':
       return { figure: percent(r.share), text: offAxisText(r) };
     case 'girdle':

@@ -122,6 +122,7 @@ function toCase(parts: CaseParts, log: SetLog, day: number): CaseInput {
       ? {
           attachment: {
             lengthM: attachment.lengthM,
+            kind: attachment.kind,
             ...(attachment.handsM ? { handsM: [...attachment.handsM] as [number, number] } : {}),
           },
         }

@@ -49,6 +49,7 @@ export function toQuestion(c: Case): Question {
             column: toColumn(station.column),
             room: station.room,
             attachmentM: c.attachment.lengthM,
+            ...(c.attachment.kind ? { attachment: c.attachment.kind } : {}),
             ...(c.attachment.handsM ? { handsM: c.attachment.handsM } : {}),
           }
         : null,

@@ -130,6 +130,9 @@ export const GRIPS = ['pronated', 'neutral', 'supinated'] as const;
 /** How the hand holds. */
 export type Grip = (typeof GRIPS)[number];
 
+/** Where on the handle of a dumbbell the hand closes: midway, or with the thumb or little finger against the bell. */
+export type HandlePlace = 'middle' | 'thumb-side' | 'little-finger-side';
+
 /** What a movement is called and how it is told. */
 export interface EntryText {
   readonly name: string;
@@ -165,6 +168,10 @@ export interface BookEntry {
   readonly hold: HandHold | null;
   /** Grips it can be done with, its own first; none where the hand holds nothing. */
   readonly grips: readonly Grip[];
+  /** The grip that the lift begins with, where the forearm turns on the way to its own. */
+  readonly gripBefore: Grip | null;
+  /** Where on the handle of a dumbbell the hand closes. */
+  readonly handlePlace: HandlePlace;
   readonly ruled: readonly RuledSetting[];
   /** What carries the upper arm; it has a seat of its own. */
   readonly armOn: 'preacher' | 'bench' | null;

@@ -5,6 +5,8 @@ import { turn } from '@/core/geometry/rotation';
 import { toRad } from '@/core/units/angle';
 import { add, length, mirrorZ, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { pulleyAt, type Column, type Room } from '@/core/kit/column';
+import type { Palm } from '@/core/mechanics/forearm-turn';
+import { palmOf } from './palm';
 import { buildLimbTrack, thinTrack } from '@/core/mechanics/limb-track';
 import { buildOffAxisTrack } from '@/core/mechanics/off-axis';
 import { LAST_SAMPLE, MIDDLE_SAMPLE, type ChainPath } from '@/core/movement/chain-path';
@@ -107,7 +109,12 @@ function startOf(p: PosedEntry): WorkingLimb['start'] {
 }
 
 /** A posed limb as verdicts and drawings read it. */
-export const toWorkingLimb = (p: PosedEntry): WorkingLimb => ({ path: p.path, target: p.target, start: startOf(p) });
+export const toWorkingLimb = (p: PosedEntry, palm: Palm | null): WorkingLimb => ({
+  path: p.path,
+  target: p.target,
+  palm,
+  start: startOf(p),
+});
 
 /** Hands and elbows stay this far in front of the column, metres (our judgement: a knuckle and a handle). */
 const CLEAR_OF_COLUMN_M = 0.1;
@@ -225,7 +232,7 @@ export function buildSearch(q: Omit<PosedQuestion, 'search'>): PlaceSearch {
   const { body, kit } = question;
   const { load } = entry;
   if (load.kind !== 'cable' || !question.column) throw new Error(`${entry.id}: no place at a column is asked for`);
-  const { column, room, attachmentM } = question.column;
+  const { column, room, attachmentM, attachment } = question.column;
   const posed = sides.map((side) => limbs[side]!.posed);
   const tensionN = (question.loadKg * GRAVITY_MS2) / column.pulleyRatio / (load.shared ? 2 : 1);
   const pulls = load.line === null ? null : sides.map((side) => lineTracks(entry, body, side, range, kit, tensionN));
@@ -268,7 +275,7 @@ export function buildSearch(q: Omit<PosedQuestion, 'search'>): PlaceSearch {
     shared: load.shared,
     posedAt,
     pulls: pulls !== null,
-    limbAt: (side, at) => toWorkingLimb(posedAt(side, at)),
+    limbAt: (side, at) => toWorkingLimb(posedAt(side, at), palmOf(entry, body, side, range.active, attachment ?? null)),
     region: entry.target,
     pickUp: PICK_UP[entry.action],
     offAxisTracks: (at) =>

@@ -148,7 +148,13 @@ function judge(entry: BookEntry, region: Region, input: ChooseInput): Choice {
   const columns = entry.load.kind === 'cable' ? input.gym.columns : [null];
   let refusal: NoAnswer | null = null;
   for (const c of columns) {
-    const column = c && { column: c.column, room: c.room, attachmentM: handle!.lengthM, handsM: handle!.handsM };
+    const column = c && {
+      column: c.column,
+      room: c.room,
+      attachmentM: handle!.lengthM,
+      handsM: handle!.handsM,
+      attachment: handle!.kind,
+    };
     const { body, range, kit, loadKg } = input;
     const answer = answerQuestion(askQuestion(entry, { body, range, kit, loadKg, side, column }));
     if (!answer.ok) {

@@ -2,6 +2,7 @@ import type { OffAxisPart } from '@/core/mechanics/off-axis';
 import { buildOffAxisTrack, resolveOffAxis } from '@/core/mechanics/off-axis';
 import { explainProfile, type Reason } from '@/core/setup/reasons';
 import { braceReason, standingReason } from '@/core/setup/stand-load';
+import { palmOf } from './palm';
 import { limbOn, type PosedQuestion } from './posed-question';
 import { profileOf, workingLimbOf } from './profile-limb';
 import { stoodWeight } from './stand-up';
@@ -29,12 +30,12 @@ export function explainFree(posed: PosedQuestion): FreeExplanation {
   const limb = limbOn(posed, posed.shown);
   const { path, target, pose } = limb.posed;
   const { metrics, samples } = profileOf(limb);
-  const { body } = posed.question;
+  const { body, range } = posed.question;
   const offAxis = resolveOffAxis(buildOffAxisTrack(body, path, target), samples.load);
   const reasons = explainProfile({
     body,
     pose,
-    limb: workingLimbOf(limb),
+    limb: workingLimbOf(limb, palmOf(posed.entry, body, posed.shown, range.active, null)),
     region: posed.entry.target,
     metrics,
     samples,

@@ -1,6 +1,7 @@
 import { noteDefaults, type ClientNote, type NoteDefaults } from '@/core/body/client-note';
 import type { ArmKey } from '@/core/movement/keyframes';
 import type { BookEntry } from './book-entry';
+import { hasHandlePlace } from './palm';
 
 /** Part of its range that a movement keeps when it stops before the rest zone (common practice: about 90 %). */
 const NINE_TENTHS = 0.9;
@@ -176,6 +177,15 @@ const RULES = {
       }),
     },
     preset: (notes) => (notes.stopLevel ? 'thumb-up' : 'level'),
+  }),
+  'handle-place': rule({
+    raisedBy: hasHandlePlace,
+    sides: {
+      middle: own,
+      'thumb-side': (e) => ({ ...e, handlePlace: 'thumb-side' }),
+      'little-finger-side': (e) => ({ ...e, handlePlace: 'little-finger-side' }),
+    },
+    preset: () => 'middle',
   }),
 } as const;
 

@@ -1,4 +1,5 @@
 import type { Side } from '@/core/body/side';
+import type { Palm } from '@/core/mechanics/forearm-turn';
 import { buildLimbTrack } from '@/core/mechanics/limb-track';
 import { allocateSamples, profileLoads, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
 import { SAMPLES } from '@/core/movement/chain-path';
@@ -22,8 +23,8 @@ export function profileOf(limb: PosedLimb): { readonly metrics: LineMetrics; rea
 }
 
 /** The working limb of a profile, for verdicts. */
-export function workingLimbOf({ posed, startBy }: PosedLimb): WorkingLimb {
-  const limb = toWorkingLimb(posed);
+export function workingLimbOf({ posed, startBy }: PosedLimb, palm: Palm | null): WorkingLimb {
+  const limb = toWorkingLimb(posed, palm);
   return startBy === 'load' ? { ...limb, start: { ...limb.start, from: 'load' } } : limb;
 }
 

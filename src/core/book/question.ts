@@ -1,6 +1,7 @@
 import type { Body } from '@/core/body/body-model';
 import { NO_LOAD_LIMITS, type LoadLimitsKg } from '@/core/body/loaded-part';
 import type { WorkingSide } from '@/core/body/side';
+import type { AttachmentKind } from '@/core/kit/attachment';
 import type { Column, Room } from '@/core/kit/column';
 import type { Placement } from '@/core/setup/setup-problem';
 import type { BookEntry } from './book-entry';
@@ -18,6 +19,8 @@ export interface ColumnPlace {
   readonly room: Room;
   readonly attachmentM: number;
   readonly handsM?: readonly [number, number] | null;
+  /** What hangs on the cable, where it is known. */
+  readonly attachment?: AttachmentKind;
 }
 
 /**

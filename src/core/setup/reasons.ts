@@ -8,6 +8,7 @@ import { signOf, type Side } from '@/core/body/side';
 import type { LoadSamples } from '@/core/mechanics/load';
 import { girdleForce } from '@/core/mechanics/girdle';
 import type { LineMetrics, ProfileSamples } from '@/core/mechanics/line-profile';
+import { mostForearmTurn, type ForearmTurn } from '@/core/mechanics/forearm-turn';
 import { STRENGTH, type StrengthSource } from '@/core/mechanics/strength';
 import { senseOf, type ChainPath, type SweepSense } from '@/core/movement/chain-path';
 import { holeHeightM, holeStepUp } from '@/core/kit/column';
@@ -62,6 +63,8 @@ export type Reason =
   | { readonly code: 'clearance'; readonly cableM: number; readonly needM: number }
   /** Most that each hand pushes the other aside through what both hold, newtons. */
   | { readonly code: 'aside'; readonly pushN: number; readonly towards: 'in' | 'out' | 'palms' }
+  /** Most that the load turns the forearm about its own length. */
+  | ({ readonly code: 'forearm' } & ForearmTurn)
   | StandingReason
   | BraceReason
   | {
@@ -140,6 +143,7 @@ export function explainProfile(x: ProfileExplanation, stepForwardAt: number | nu
       ? { code: 'girdle', region, share: girdle.share, meanN: girdle.meanN }
       : { code: 'off-axis', share: m.offAxisShare, parts: x.offAxis.slice(0, NAMED_PARTS), region, chain },
     ...asideReason(limb.path, samples.load),
+    ...forearmReason(limb, samples.load),
     ...(deg === null ? [] : [{ code: 'region' as const, region, deg }]),
   ];
 }
@@ -157,6 +161,15 @@ function asideReason({ side, hands }: ChainPath, { forceN, asideN }: LoadSamples
   // What pushes a hand outward is the other hand, which this one presses.
   const towards = hands === 'palms' ? hands : push * signOf(side) > 0 ? 'in' : 'out';
   return [{ code: 'aside', pushN: Math.abs(push), towards }];
+}
+
+/** A turn of the palm is worth a word from this share of what people hold on. */
+const TURN_WORTH = 0.05;
+
+/** How much the load turns the palm, where it is worth a word. */
+function forearmReason({ path, palm }: WorkingLimb, { forceN }: LoadSamples): Reason[] {
+  const turn = palm && palm.offsetM !== 0 ? mostForearmTurn(path, forceN, palm) : null;
+  return turn && turn.share >= TURN_WORTH ? [{ code: 'forearm', ...turn }] : [];
 }
 
 /** Verdicts of the curve itself: peak, demand, rest zone. */

@@ -8,6 +8,7 @@ import type { Vec3 } from '@/core/geometry/vector';
 import { toRad } from '@/core/units/angle';
 import type { Column, Room } from '@/core/kit/column';
 import type { OffAxisTrack } from '@/core/mechanics/off-axis';
+import type { Palm } from '@/core/mechanics/forearm-turn';
 import type { LimbTrack } from '@/core/mechanics/limb-track';
 import type { ChainPath, ChainTarget } from '@/core/movement/chain-path';
 import { SHORTEST_SWEEP_DEG, type RangeEnd } from '@/core/movement/limb-path';
@@ -116,6 +117,8 @@ export interface SearchProblem {
 export interface WorkingLimb {
   readonly path: ChainPath;
   readonly target: ChainTarget;
+  /** How the hand holds what loads the elbow's flexors; null where nothing turns the forearm. */
+  readonly palm: Palm | null;
   /**
    * Where its range begins and why: degrees ahead of straight out to the side for a sweep, degrees at the target joint
    * else.

@@ -6,7 +6,7 @@ import { usualOptions, type EntryOptions } from '@/core/book/entry-options';
 import { practicesOf, type PracticeChoice } from '@/core/book/practice';
 import { askQuestion, type Question } from '@/core/book/question';
 import { regionOf, settingsOf } from '@/core/book/question-settings';
-import { USUAL_ATTACHMENT, type AttachmentShape } from '@/core/kit/attachment';
+import { USUAL_ATTACHMENT, type AttachmentKind, type AttachmentShape } from '@/core/kit/attachment';
 import { LAST_SAMPLE } from '@/core/movement/chain-path';
 import type { ChoosingView } from '@/contract/views/choosing';
 
@@ -15,10 +15,12 @@ type GymColumn = ChoosingView['gym']['columns'][number];
 /** The weight every curve of the book is shown at; body weight and bands are themselves. */
 export const SHOWN_KG = 15;
 
+const usual = (kind: AttachmentKind): AttachmentShape => ({ kind, ...USUAL_ATTACHMENT[kind] });
+
 /** A handle here that fits, else one of its kind as usual. */
-function handleFor({ load }: BookEntry, data: ChoosingView): Pick<AttachmentShape, 'lengthM' | 'handsM'> {
-  if (load.kind !== 'cable') return { lengthM: 0, handsM: null };
-  return data.gym.attachments.find((a) => load.attachments.includes(a.kind)) ?? USUAL_ATTACHMENT[load.attachments[0]!];
+function handleFor({ load }: BookEntry, data: ChoosingView): Pick<AttachmentShape, 'lengthM' | 'handsM' | 'kind'> {
+  if (load.kind !== 'cable') return { kind: 'own', lengthM: 0, handsM: null };
+  return data.gym.attachments.find((a) => load.attachments.includes(a.kind)) ?? usual(load.attachments[0]!);
 }
 
 /** A movement asked on the first column here that serves it, with a handle that fits or its usual length. */
@@ -32,10 +34,10 @@ function answerOn(
   const ask = (column: Question['column']): QuestionAnswer =>
     answerQuestion(askQuestion(own, { options, body, range, kit, side, loadKg: SHOWN_KG, column }));
   if (own.load.kind !== 'cable') return { answer: ask(null), column: null };
-  const { lengthM: attachmentM, handsM } = handleFor(own, data);
+  const { lengthM: attachmentM, handsM, kind: attachment } = handleFor(own, data);
   let refusal: NoAnswer | null = null;
   for (const column of data.gym.columns) {
-    const answer = ask({ column: column.column, room: column.room, attachmentM, handsM });
+    const answer = ask({ column: column.column, room: column.room, attachmentM, handsM, attachment });
     if (answer.ok) return { answer, column };
     refusal ??= answer;
   }

@@ -286,6 +286,7 @@ export const BICEPS = [
       cue: 'Turn with the cable as you curl',
     },
     grips: ['supinated'],
+    gripBefore: 'neutral',
     hands: 'one',
     posture: { kind: 'standing' },
     path: inTrunk([-90, 25, -90, 18], [90, 5, 90, 78], [90, 28, 90, 158]),

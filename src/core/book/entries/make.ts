@@ -98,6 +98,8 @@ export const bar: LoadRule = { kind: 'weight', kit: 'bar', share: 0.5 };
 
 const USUAL = {
   hold: null,
+  gripBefore: null,
+  handlePlace: 'middle',
   grips: [],
   motion: [],
   startAt: 0,
