@@ -1,13 +1,9 @@
 import { benchBrowser } from './browser';
 import { benchDrift } from './drift';
 import { benchFloorLoad } from './floor-load';
-import { benchBook, benchProfile, benchSolver } from './solver';
 
 async function main(): Promise<void> {
   if (process.argv.includes('--drift')) return benchDrift();
-  benchProfile();
-  benchSolver();
-  benchBook();
   if (!process.argv.includes('--no-floor')) await benchFloorLoad();
   if (!process.argv.includes('--no-browser')) await benchBrowser();
 }

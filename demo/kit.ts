@@ -118,6 +118,7 @@ export const KIT: readonly KitPiece[] = [
     ],
     pulleyRatio: 2,
     travelCm: 280,
+    floorPlateCm: 20,
     minDistanceCm: 30,
     maxDistanceCm: 220,
     stack: steps(5, 5, 18),

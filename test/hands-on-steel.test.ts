@@ -268,6 +268,36 @@ describe('on a gym’s own steel', () => {
   });
 });
 
+describe('a bar in both hands', () => {
+  // A thigh is drawn as thick at the knee as at the hip: a bar that passes the knee may be 3.5 cm in it.
+  it('ends at thighs and belly, a graze in them at most, and passes the knees', () => {
+    const off = broken(({ e, a }) => {
+      const bar = e.load.kind === 'weight' ? e.load.kit === 'bar' : e.load.kind === 'cable' && e.load.shared;
+      if (!e.hold || !bar) return null;
+      const posed = posedOf(a);
+      const { statureM } = a.from.question.body;
+      const depth = (i: number): number => {
+        const { pelvis, neckBase, leg } = posed.bodyAt(i);
+        const [x, y, z] = posed.path.contact[i]!;
+        const end = Math.abs(z) + 0.05;
+        const inside = (from: Vec3, to: Vec3, radius: number): number =>
+          radius * statureM + 0.015 - segmentDistance(x, y, -end, x, y, end, ...from, ...to);
+        const thighs = SIDES.map((s) => inside(leg[s].hip, leg[s].knee, 0.04));
+        // A belly gives 3 cm, a thigh one.
+        return Math.max(inside(pelvis, neckBase, 0.065) - 0.02, ...thighs);
+      };
+      const [ends, passing] = [Math.max(depth(0), depth(LAST)), Math.max(...samples.map(depth))];
+      return ends > 0.015 || passing > 0.035 ? `${(100 * ends).toFixed(1)} ${(100 * passing).toFixed(1)} cm` : null;
+    });
+    expect(off).toEqual([]);
+  });
+  it('the thighs stop a straight-arm pushdown, and the settings say so', () => {
+    const own = found.filter(({ e }) => e.id === 'straight-arm-pushdown-bar');
+    expect(own.length).toBeGreaterThan(0);
+    for (const { a } of own) expect(limbOn(a.from, a.from.shown).finishBy).toBe('touch');
+  });
+});
+
 describe('pulls', () => {
   const pulls = (e: BookEntry): boolean => e.load.kind === 'cable' && e.load.line !== null;
   it('begin on the line: on no cable does the weight help, and a pull resists less than half its most', () => {

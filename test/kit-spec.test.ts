@@ -27,6 +27,7 @@ const TYPED = {
     pulleyRatio: '1',
     clearanceCm: '5',
     travelCm: '300',
+    floorPlateCm: '0',
     minDistanceCm: '-30',
     maxDistanceCm: '200',
     stack: '5, 10 15',

@@ -38,6 +38,7 @@ export const columnSchema = z.strictObject({
   pulleyRatio: numberBetween(0.25, 8).default(1).describe('stack force over hand force'),
   clearanceM: numberBetween(0, 0.5, 'm').default(0.05).describe('cable out before the stack leaves its stop'),
   travelM: numberBetween(0.3, 8, 'm').default(3).describe('most cable the column pays out'),
+  floorPlateM: numberBetween(0, 1, 'm').default(0).describe('how far its floor plate reaches out before the pulleys'),
 });
 
 export type ColumnCase = z.output<typeof columnSchema>;
@@ -61,13 +62,14 @@ export function columnGaps(c: ColumnCase): { readonly path: string; readonly mes
 
 /** Core's column of a checked case. Precondition: no gaps. */
 export function toColumn(c: ColumnCase): Column {
-  const { holes, numberedFrom, pulleyRatio, clearanceM, travelM } = c;
+  const { holes, numberedFrom, pulleyRatio, clearanceM, travelM, floorPlateM } = c;
   const base = {
     holes,
     numberedFrom,
     pulleyRatio,
     clearanceM,
     travelM,
+    floorPlateM,
     twinSpacingM: c.kind === 'single' ? 0 : c.twinSpacingM!,
   };
   if (c.kind === 'arms') return { ...base, kind: 'arms', ...c.arms! } satisfies ArmColumn;
@@ -82,7 +84,7 @@ export function toColumn(c: ColumnCase): Column {
 
 /** A column in the case format. */
 export function fromColumn(c: Column): z.input<typeof columnSchema> {
-  const { kind, holes, numberedFrom, pulleyRatio, clearanceM, travelM, twinSpacingM } = c;
+  const { kind, holes, numberedFrom, pulleyRatio, clearanceM, travelM, floorPlateM, twinSpacingM } = c;
   const base = {
     kind,
     holes,
@@ -90,6 +92,7 @@ export function fromColumn(c: Column): z.input<typeof columnSchema> {
     pulleyRatio,
     clearanceM,
     travelM,
+    floorPlateM,
     ...(kind === 'single' ? {} : { twinSpacingM }),
   };
   if (c.kind === 'arms')

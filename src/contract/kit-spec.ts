@@ -98,6 +98,7 @@ const column = z
     pulleyRatio: numberBetween(0.25, 8),
     clearanceCm: cm(0, 50),
     travelCm: cm(30, 800),
+    floorPlateCm: cm(0, 100).default(0),
     minDistanceCm: cm(-200, 200),
     maxDistanceCm: cm(0, 600),
     stack: loads(),

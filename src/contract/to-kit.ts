@@ -39,6 +39,7 @@ export function toCoreColumn(s: KitSpec<'column'>): {
     pulleyRatio: s.pulleyRatio,
     clearanceM: s.clearanceCm / 100,
     travelM: s.travelCm / 100,
+    floorPlateM: s.floorPlateCm / 100,
     twinSpacingM: s.columnKind === 'single' ? 0 : s.twinSpacingCm! / 100,
   };
   const room = { minDistanceM: s.minDistanceCm / 100, maxDistanceM: s.maxDistanceCm / 100 };

@@ -1,6 +1,6 @@
 import { MOST_LEAN_DEG } from '@/core/book/stand-up';
 import type { LoadedPart } from '@/core/body/loaded-part';
-import type { Violation } from '@/core/setup/violation';
+import type { ColumnPart, Violation } from '@/core/setup/violation';
 import type { Side } from '@/core/body/side';
 import type { MeasureName } from '@/core/body/segment-ratios';
 import type { ChainPath, SweepSense } from '@/core/movement/chain-path';
@@ -226,6 +226,17 @@ export const ON_PART: Readonly<Record<LoadedPart, string>> = {
 /**
  * Why a hard limit blocks, in one sentence; `best` speaks of the best the station can do, else of a set-up as found.
  */
+/** What the column is in the way of. */
+const MEETS: Readonly<Record<ColumnPart, string>> = {
+  hand: 'The hand would meet the column',
+  elbow: 'The elbow would meet the column',
+  knee: 'A knee would meet the column',
+  foot: 'A foot would meet the column',
+  head: 'The head would meet the column',
+  'foot-on-plate': 'A foot would stand on the column’s floor plate',
+  'knee-on-plate': 'A knee would kneel on the column’s floor plate',
+};
+
 export function limitText(v: Violation, of: 'best' | 'found' = 'best'): string {
   switch (v.limit) {
     case 'clearance':
@@ -247,6 +258,8 @@ export function limitText(v: Violation, of: 'best' | 'found' = 'best'): string {
       );
     case 'through':
       return `The cable would run through the ${v.through ?? 'body'}, ${cmText(-v.have)} deep at the worst.`;
+    case 'column':
+      return `${MEETS[v.meets ?? 'hand']} at ${cmText(v.need)}: stand ${cmText(v.have)} off or further.`;
     case 'limb':
       return `The forearm would lie ${cmText(v.have)} deep in the ${v.through ?? 'body'} at the worst.`;
     case 'pulleys':

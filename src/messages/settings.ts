@@ -23,7 +23,7 @@ const BY: Readonly<Record<StopReason, string>> = {
   own: 'the movement’s own',
   joint: 'the client’s range',
   load: 'where the load begins to count',
-  touch: 'where the weight meets floor or chest',
+  touch: 'where what is held meets the floor or the body',
 };
 /** What the angle of a joint is counted as. */
 const COUNTED: Readonly<Record<JointStops['counted'], string>> = {

@@ -14,7 +14,7 @@ import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
 import { findStanceDrops, findStepIns } from '@/core/setup/stance-drops';
 import type { Session, SessionItem } from '@/contract/views/plan';
 import { toBand } from '@/contract/to-kit';
-import type { BandView, DropMarks, OtherItem, RepView, SetView } from '@/contract/views/set';
+import type { DropMarks, OtherItem, RepView, SetView } from '@/contract/views/set';
 import { listFloorEvents } from '@/data/queries/floor-events';
 import { listBands } from '@/data/queries/kit';
 import { plannedItemsOf } from '@/data/queries/sessions';

@@ -27,6 +27,7 @@ export const COLUMN: HoleColumn = {
   pulleyRatio: 1,
   clearanceM: 0.05,
   travelM: 3,
+  floorPlateM: 0,
 };
 /** The movements that are sweeps of the whole arm. */
 export const FLIES = ['cable-fly-high-to-low', 'cable-fly-level', 'cable-fly-low-to-high'] as const;

@@ -1,10 +1,8 @@
 import type { CompensatingMuscle } from '@/core/body/compensating-muscle';
 import type { Body } from '@/core/body/body-model';
-import { otherSide, SIDES, type Side } from '@/core/body/side';
-import { turn } from '@/core/geometry/rotation';
-import { toRad } from '@/core/units/angle';
-import { add, length, mirrorZ, scale, subtract, type Vec3 } from '@/core/geometry/vector';
-import { pulleyAt, type Column, type Room } from '@/core/kit/column';
+import { otherSide, type Side } from '@/core/body/side';
+import { length, mirrorZ, subtract, type Vec3 } from '@/core/geometry/vector';
+import { pulleyAt, type Column } from '@/core/kit/column';
 import type { Palm } from '@/core/mechanics/forearm-turn';
 import { palmOf } from './palm';
 import { buildLimbTrack, thinTrack } from '@/core/mechanics/limb-track';
@@ -26,9 +24,8 @@ import { limbDepth, limbObstacle } from '@/core/setup/limb-clear';
 import { lineObstacles, LOOKED_AT } from '@/core/setup/line-clear';
 import type { Violation } from '@/core/setup/violation';
 import { GRAVITY_MS2 } from '@/core/units/mass';
-import { SETTABLE_M } from '@/core/setup/settle';
-import { STEP_IN_M } from '@/core/setup/stance-drops';
 import type { BookEntry, Facing, LoadRule } from './book-entry';
+import { standOff } from './stand-off';
 import { standsFree } from './stands-free';
 import { findOverload } from './load-limit';
 import { lacksPulley, type Question } from './question';
@@ -115,44 +112,6 @@ export const toWorkingLimb = (p: PosedEntry, palm: Palm | null): WorkingLimb => 
   palm,
   start: startOf(p),
 });
-
-/** Hands and elbows stay this far in front of the column, metres (our judgement: a knuckle and a handle). */
-const CLEAR_OF_COLUMN_M = 0.1;
-
-/**
- * Points of the whole body over the range that may not meet the column, stand frame: hands, elbows, knees, feet, head.
- */
-function bodyPoints(posed: readonly PosedEntry[]): readonly Vec3[] {
-  return posed.flatMap((p) => [
-    ...p.path.contact,
-    ...p.path.middle,
-    ...[0, MIDDLE_SAMPLE, LAST_SAMPLE].flatMap((i) => {
-      const { leg, head, headRadiusM } = p.bodyAt(i);
-      const front = add(head, scale([1, 0, 0], headRadiusM));
-      return [front, ...SIDES.flatMap((s) => [leg[s].knee, leg[s].toe, leg[s].heel])];
-    }),
-  ]);
-}
-
-/** The first settable mark no nearer than a distance, metres. */
-const wholeMarkFrom = (m: number): number => Math.ceil(m / SETTABLE_M - 1e-9) * SETTABLE_M;
-
-/**
- * Floor that a movement can be done on: all there is, but no nearer than the body reaches towards the column, so that
- * hands, knees, feet and head stay clear of it whichever way the client is turned.
- */
-function roomFor(load: CableLoad, entry: BookEntry, posed: readonly PosedEntry[], room: Room, yawDeg: number): Room {
-  // Handles of their own run wide of the pulleys they cross to; side on, the working hand may pass the column's side.
-  const meets = load.shared || entry.hands === 'one';
-  const beside = load.facing === 'free-side' || load.facing === 'working-side';
-  const reach =
-    meets && !beside ? Math.max(...bodyPoints(posed).map((v) => -turn(v, toRad(yawDeg))[0])) + CLEAR_OF_COLUMN_M : 0;
-  const stepsM = (load.stepsIn ?? 0) * STEP_IN_M;
-  // A mark that can be found again: whole 5 cm, no nearer.
-  const clearM = reach === 0 ? room.minDistanceM : Math.max(room.minDistanceM, wholeMarkFrom(reach));
-  const minDistanceM = Math.round((clearM + stepsM) * 100) / 100;
-  return { minDistanceM, maxDistanceM: Math.max(minDistanceM, room.maxDistanceM) };
-}
 
 function boundsOf(
   entry: BookEntry,
@@ -241,15 +200,17 @@ export function buildSearch(q: Omit<PosedQuestion, 'search'>): PlaceSearch {
   const pulley = (at: Carriages, side: Side): Vec3 =>
     pulleyAt(column, holeOf(at, side), pulleySide(entry, load, column, side));
   const bounds = boundsOf(entry, load, body, sides, pulley({ hole: 1 }, sides[0]!)[2]);
-  const own = entry.path.kind === 'sweep' ? room : roomFor(load, entry, posed, room, bounds.yawDeg);
+  const where =
+    entry.path.kind === 'sweep'
+      ? { room, floor: room, nearestM: room.minDistanceM, meets: null }
+      : standOff(load, entry, posed, room, bounds.yawDeg, column.floorPlateM);
   const shown = posed[posed.length - 1]!;
   const chests = pulls ? LOOKED_AT.map((i) => limbObstacle(body.statureM, shown.bodyAt(i))) : [];
   const posedAt = load.line === null ? (side: Side) => limbs[side]!.posed : placedLimbs(q, pulley, tensionN);
   return {
     input: {
       column,
-      room: own,
-      nearestM: Math.round((own.minDistanceM - (load.stepsIn ?? 0) * STEP_IN_M) * 100) / 100,
+      ...where,
       attachmentM,
       always: brokenAnywhere(question, column),
       peakTarget: question.options.peak,

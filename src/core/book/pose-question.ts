@@ -6,10 +6,11 @@ import { buildSearch } from './build-search';
 import { fitUnder } from './entry-options';
 import { withKit } from './fit-entry';
 import { withHands } from './hand-width';
-import { poseEntry, type EntryRange } from './pose-entry';
+import { poseEntry, type EntryRange, type PosedEntry } from './pose-entry';
 import type { PosedLimb, PosedQuestion } from './posed-question';
 import { profileLimb } from './profile-limb';
 import type { Question } from './question';
+import { clearOfTouch } from './touch';
 import { leansFree, standUp, withStance } from './stand-up';
 
 /** Both arms of a linked machine stop where the first of them does: it hides the side that could go on. */
@@ -26,24 +27,36 @@ function asLinked(e: BookEntry, q: Question, range: EntryRange, side: Side): Boo
 function poseLimb(entry: BookEntry, q: Question, range: EntryRange, side: Side): PosedLimb | null {
   if (entry.load.kind !== 'cable') return profileLimb(asLinked(entry, q, range, side), q, range, side);
   const posed = poseEntry(entry, q.body, side, range, q.kit, { sweep: q.options });
-  return (
-    posed && {
-      posed,
-      startBy: posed.range.cutStart ? 'joint' : 'own',
-      finishBy: posed.range.cutFinish ? 'joint' : 'own',
-      profile: null,
-    }
-  );
+  return posed && { posed, ...endsOf(posed), profile: null };
+}
+
+/** Why the range of a limb on a cable ends where it does. */
+const endsOf = ({ range }: PosedEntry): Pick<PosedLimb, 'startBy' | 'finishBy'> => ({
+  startBy: range.cutStart ? 'joint' : 'own',
+  finishBy: range.cutFinish ? 'joint' : 'own',
+});
+
+/** A movement on a cable, stopped where the handle in both hands meets the body; itself where it meets nothing. */
+function stoppedByBody(e: BookEntry, q: Question, { posed }: PosedLimb): BookEntry {
+  const clear = clearOfTouch(e, q.body, posed, q.loadKg);
+  const { from, to } = posed.range;
+  return clear.to === 1 ? e : { ...e, stopAt: from + (to - from) * clear.to };
 }
 
 /** Pose a movement as this gym's steel and its stance have it. */
-function poseAs(question: Question, range: EntryRange, entry: BookEntry): PosedQuestion | null {
+function poseAs(question: Question, range: EntryRange, own: BookEntry): PosedQuestion | null {
   const sides = workingSides(question.side);
   const limbs: Partial<Record<Side, PosedLimb>> = {};
+  let entry = own;
   for (const working of sides) {
-    const limb = poseLimb(entry, question, range, working);
+    const whole = poseLimb(entry, question, range, working);
+    if (!whole) return null;
+    // The other hand is on the same thing and stops with this one.
+    const found = entry === own && entry.load.kind === 'cable' ? stoppedByBody(entry, question, whole) : entry;
+    const limb = found === entry ? whole : poseLimb(found, question, range, working);
     if (!limb) return null;
-    limbs[working] = limb;
+    entry = found;
+    limbs[working] = entry === own ? limb : { ...limb, finishBy: 'touch' };
   }
   const posed = { question, entry, range, sides, limbs, shown: shownSide(question.side) };
   return { ...posed, search: entry.load.kind === 'cable' && question.column ? buildSearch(posed) : null };
@@ -76,12 +89,8 @@ export function closedAt(posed: PosedQuestion, at: Placement): PosedQuestion {
   const limbs: Partial<Record<Side, PosedLimb>> = {};
   for (const side of posed.sides) {
     const own = search.posedAt(side, at);
-    limbs[side] = {
-      posed: own,
-      startBy: own.range.cutStart ? 'joint' : 'own',
-      finishBy: own.range.cutFinish ? 'joint' : 'own',
-      profile: null,
-    };
+    const finishBy = posed.limbs[side]?.finishBy === 'touch' ? 'touch' : endsOf(own).finishBy;
+    limbs[side] = { posed: own, ...endsOf(own), finishBy, profile: null };
   }
   return { ...posed, limbs };
 }

@@ -16,6 +16,8 @@ interface ColumnBase {
   readonly clearanceM: number;
   /** Most cable the column pays out, metres. */
   readonly travelM: number;
+  /** How far the column's floor plate reaches out in front of the pulleys, metres; 0 where it does not. */
+  readonly floorPlateM: number;
 }
 
 /** A cable column, or a twin pair facing the same way, with the pulley on a carriage. */

@@ -21,6 +21,7 @@ describe('columns of every kind', () => {
     pulleyRatio: 2,
     clearanceM: 0.05,
     travelM: 3,
+    floorPlateM: 0,
     pivotHeightM: 1.2,
     armM: 0.8,
     firstDeg: -75,

@@ -128,7 +128,7 @@ export function findViolations(
   sides: readonly LineMetrics[],
   thin = false,
 ): Violation[] {
-  const { column, room } = problem.input;
+  const { column, floor, nearestM, meets } = problem.input;
   const broken: Violation[] = [...problem.input.always];
   let clearance = Infinity;
   let travel = -Infinity;
@@ -163,10 +163,10 @@ export function findViolations(
   const sweep = problem.sweepDeg;
   if (clearance < column.clearanceM) broken.push({ limit: 'clearance', need: column.clearanceM, have: clearance });
   if (travel > column.travelM) broken.push({ limit: 'travel', need: travel, have: column.travelM });
-  if (placement.standX > room.maxDistanceM)
-    broken.push({ limit: 'room', need: placement.standX, have: room.maxDistanceM });
-  if (placement.standX < room.minDistanceM)
-    broken.push({ limit: 'room', need: placement.standX, have: room.minDistanceM });
+  const { standX } = placement;
+  if (standX > floor.maxDistanceM) broken.push({ limit: 'room', need: standX, have: floor.maxDistanceM });
+  if (standX < floor.minDistanceM) broken.push({ limit: 'room', need: standX, have: floor.minDistanceM });
+  if (meets && standX < nearestM - 1e-9) broken.push({ limit: 'column', need: standX, have: nearestM, meets });
   const { lineDeg, restShare, shortestSweepDeg } = problem.bounds;
   if (off > lineDeg) broken.push({ limit: 'line', need: lineDeg, have: off });
   if (rest > restShare) broken.push({ limit: 'rest', need: restShare, have: rest });

@@ -17,8 +17,9 @@ export const LOOKED_AT = [0, 10, 20, 30, 40] as const;
 /**
  * Half the depth of a trunk and half the thickness of a thigh, shares of stature (our judgement, as they are drawn).
  */
-const TRUNK_HALF = 0.065;
-const THIGH_HALF = 0.04;
+export const TRUNK_HALF = 0.065;
+/** Half the thickness of a thigh, as above. */
+export const THIGH_HALF = 0.04;
 
 /**
  * Capsules of a body where its line is looked at, flat per part: both ends (3 + 3) and the radius; stand frame,

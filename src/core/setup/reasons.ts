@@ -4,7 +4,7 @@ import type { Body } from '@/core/body/body-model';
 import type { BodyPose } from '@/core/body/posture';
 import { regionOffPlaneDeg, type Region } from '@/core/body/region-line';
 import { resolveOffAxis, type OffAxisPart } from '@/core/mechanics/off-axis';
-import { signOf, type Side } from '@/core/body/side';
+import { signOf } from '@/core/body/side';
 import type { LoadSamples } from '@/core/mechanics/load';
 import { girdleForce } from '@/core/mechanics/girdle';
 import type { LineMetrics, ProfileSamples } from '@/core/mechanics/line-profile';

@@ -15,7 +15,7 @@ import { SHORTEST_SWEEP_DEG, type RangeEnd } from '@/core/movement/limb-path';
 import type { PeakTarget } from '@/core/movement/peak-target';
 import type { LimbDepth } from './limb-clear';
 import type { LineObstacles } from './line-clear';
-import type { Violation } from './violation';
+import type { ColumnPart, Violation } from './violation';
 
 /** Where the carriage and the client are: floor-frame metres, degrees; yaw 0 faces away from the columns. */
 export interface Placement {
@@ -42,9 +42,13 @@ export const PLACEMENT_KEYS = ['hole', 'standX', 'standZ', 'yawDeg'] as const;
 /** What the search for a place needs to know of the question. */
 export interface SearchInput {
   readonly column: Column;
+  /** Floor that is searched: no nearer than the body may come, and with room for the steps in of a set. */
   readonly room: Room;
-  /** Nearest that the body itself comes to the columns; a set with steps in begins further off, metres. */
+  /** Floor that there is. */
+  readonly floor: Room;
+  /** Nearest mark that the body itself comes to the columns, metres, and what of it would meet them; null for none. */
   readonly nearestM: number;
+  readonly meets: ColumnPart | null;
   readonly attachmentM: number;
   /** Limits that are broken wherever the client stands: a load over a clinician's limit, a pulley too few. */
   readonly always: readonly Violation[];

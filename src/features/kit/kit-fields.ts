@@ -143,6 +143,13 @@ export const KIT_FIELDS: Readonly<Record<KitKind, readonly KitSection[]>> = {
         { key: 'clearanceCm', label: WORDS.cableOutBeforeTheStack, type: 'number', unit: 'cm' },
         { key: 'travelCm', label: WORDS.longestCable, type: 'number', unit: 'cm' },
         {
+          key: 'floorPlateCm',
+          label: WORDS.floorPlateReachesOut,
+          hint: WORDS.noFootStandsOnIt,
+          type: 'number',
+          unit: 'cm',
+        },
+        {
           key: 'minDistanceCm',
           label: WORDS.nearestPlaceToStand,
           hint: WORDS.negativeIsBehindThePulleys,

@@ -62,7 +62,15 @@ function columnPreview(s: SpecValues): KitPreview {
   const measured = new Set(readings.map((r) => r.hole));
   const holes = typeof s.holes === 'number' ? s.holes : 0;
   const numberedFrom = s.numberedFrom === 'top' ? 'top' : 'bottom';
-  const base = { holes, numberedFrom, twinSpacingM: 1, pulleyRatio: 1, clearanceM: 0.05, travelM: 3 } as const;
+  const base = {
+    holes,
+    numberedFrom,
+    twinSpacingM: 1,
+    pulleyRatio: 1,
+    clearanceM: 0.05,
+    travelM: 3,
+    floorPlateM: 0,
+  } as const;
   if (s.columnKind === 'arms') {
     if (typeof s.pivotHeightCm !== 'number' || typeof s.armCm !== 'number' || readings.length < 2 || holes < 2)
       return { fit: WORDS.thePivotsHeightTheArms, scene: null };

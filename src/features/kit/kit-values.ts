@@ -21,6 +21,7 @@ const USUAL: Readonly<Partial<Record<KitKind, SpecValues>>> = {
     pulleyRatio: 1,
     clearanceCm: 5,
     travelCm: 300,
+    floorPlateCm: 0,
     minDistanceCm: -30,
     maxDistanceCm: 200,
     stackUnit: 'kg',

@@ -158,8 +158,8 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
             Math.abs(Math.round(placement.standX * 100)),
             placement.standX < 0 ? WORDS.behind : WORDS.inFront,
           )}
-          aria-valuemin={Math.round(problem.input.room.minDistanceM * 100)}
-          aria-valuemax={Math.round(problem.input.room.maxDistanceM * 100)}
+          aria-valuemin={Math.round(problem.input.floor.minDistanceM * 100)}
+          aria-valuemax={Math.round(problem.input.floor.maxDistanceM * 100)}
           data-testid="drag-client"
           onKeyDown={(e) =>
             keys(e, { ArrowLeft: step(-0.01), ArrowRight: step(0.01), PageUp: step(0.1), PageDown: step(-0.1) })

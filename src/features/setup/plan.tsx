@@ -33,6 +33,8 @@ interface Props {
 }
 
 const NOSE_M = 0.42;
+/** Half the breadth that a floor plate is drawn with, metres; only its reach is measured. */
+const FLOOR_PLATE_HALF_M = 0.3;
 const columnSides = (column: Column): readonly Side[] => (column.kind === 'single' ? ['right'] : ['left', 'right']);
 
 interface ColumnsProps {
@@ -51,6 +53,16 @@ const Columns = memo(function Columns({ view, column, left, right, used }: Colum
     const p = view.project(pulleyAt(column, side === 'left' ? left : right, side));
     return (
       <g key={side} opacity={used.includes(side) ? 1 : 0.35}>
+        {column.floorPlateM > 0 && (
+          <rect
+            className={styles.surface}
+            fill="none"
+            x={px(view.project([0, 0, 0]).u)}
+            y={px(p.v - FLOOR_PLATE_HALF_M * view.scale)}
+            width={px(column.floorPlateM * view.scale)}
+            height={px(2 * FLOOR_PLATE_HALF_M * view.scale)}
+          />
+        )}
         <rect className={styles.rule} x={px(p.u - 26)} y={px(p.v - 15)} width={26} height={30} />
         <rect className={styles.carriage} x={px(p.u - 7)} y={px(p.v - 7)} width={14} height={14} />
         <text className={styles.quiet} x={px(p.u - 30)} y={px(p.v + 4)} textAnchor="end">

@@ -111,7 +111,7 @@ function useMoves(setup: BenchSetup, savedHere: SavedSetup | null, moving: () =>
   const [apartChosen, setApart] = useState((savedHere?.placement?.leftBy ?? 0) !== 0);
   const apart = twoCables(problem) && (apartChosen || (placement.leftBy ?? 0) !== 0);
   const onMove = (move: Move): void => {
-    const next = withMove(placement, move, problem.input.column, problem.input.room, problem.bounds.standZ);
+    const next = withMove(placement, move, problem.input.column, problem.input.floor, problem.bounds.standZ);
     if (samePlacement(next, placement)) return;
     moving();
     dispatch({ type: 'placed', placement: next });

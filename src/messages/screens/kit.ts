@@ -37,6 +37,8 @@ export const WORDS = {
   whenTheHandFeelsHalf: '2 when the hand feels half',
   cableOutBeforeTheStack: 'Cable out before the stack lifts',
   longestCable: 'Longest cable',
+  floorPlateReachesOut: 'Floor plate, out from the pulleys',
+  noFootStandsOnIt: 'No foot or knee is placed on it; 0 where there is none.',
   nearestPlaceToStand: 'Nearest place to stand',
   negativeIsBehindThePulleys: 'negative is behind the pulleys',
   furthestPlaceToStand: 'Furthest place to stand',
