@@ -9,6 +9,7 @@ import { TAP_TROUBLE } from '@/messages/taps';
 import { FaultPad } from './fault-pad';
 import { LimitPanel } from './limit-panel';
 import { Pacing } from './pacing';
+import { likeliest, padColumns } from './pad-columns';
 import { PadTools } from './pad-tools';
 import { PainPanel } from './pain-panel';
 import { Resting } from './resting';
@@ -61,7 +62,7 @@ function SetHead({ plan, control }: { readonly plan: SetView; readonly control: 
       <p>
         {live.pain ? WORDS.stoppedForToday : WORDS.setOf(live.setNo, item.sets)},{' '}
         {item.side === 'both' ? WORDS.bothSides : WORDS.onSide(item.side)}
-        {stationName && `, ${stationName}`}
+        {stationName && <span>, {stationName}</span>}
       </p>
     </header>
   );
@@ -84,7 +85,7 @@ export function SetScreen({ plan }: { readonly plan: SetView }) {
   };
   const { keys, keyOf } = useSetKeys({ control, twoSides: item.side === 'both', onSide: faultSide.choose, onFault });
   return (
-    <div className={styles.screen}>
+    <div className={styles.screen} data-open={live.open !== null || undefined}>
       <SetHead plan={plan} control={control} />
       <SetSettings plan={plan} control={control} />
       <section className={styles.middle} tabIndex={0} aria-label={MIDDLE_NAME[live.mode] ?? WORDS.pacer}>
@@ -97,8 +98,8 @@ export function SetScreen({ plan }: { readonly plan: SetView }) {
         <section className={styles.padArea} aria-label={WORDS.faultsSeen}>
           {live.mode === 'resting' && <p className={styles.padNote}>{WORDS.missedOneATapNow}</p>}
           <FaultPad
-            faults={live.faults}
-            ranked={live.ranked}
+            columns={padColumns(live.faults, live.ranked)}
+            likeliest={likeliest(live.faults, live.ranked)}
             marks={live.last?.faults ?? []}
             disabled={!live.last}
             keyOf={keyOf}

@@ -4,7 +4,7 @@ import { FAULT_BOOK } from '@/core/fault/fault-book';
 import type { FaultCode, Severity } from '@/core/movement/fault-code';
 import { useShortcuts } from '@/features/shell/use-shortcuts';
 import { FAULT_TEXT } from '@/messages/faults';
-import { padOrder } from './fault-pad';
+import { padOrder } from './pad-columns';
 import { FAULT_SIDES } from './set-bar';
 import type { LiveSetControl } from './use-live-set';
 import { WORDS } from '@/messages/screens/set';

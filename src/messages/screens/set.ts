@@ -6,6 +6,7 @@ export const WORDS = {
   now: 'now',
   paused: 'paused',
   pressStart: 'press start',
+  phaseGoesOn: (phase: string): string => `${phase}, more`,
   ready: 'ready',
   sLeft: (left: number): string => `${left} s left`,
   repDoneTapTheCount: 'rep done? tap the count',
