@@ -28,7 +28,7 @@ test('a variant of one’s own: changed, seen, named, kept, planned, set up and 
 
   await expect(page).toHaveURL(/plan=rear-delt/);
   await expect(page.getByRole('combobox', { name: 'Movement' })).toHaveValue('rear-delt-cable-fly-one-arm');
-  await expect(page.getByLabel('Done', { exact: true })).toHaveValue(/.{36}/);
+  await expect(page.getByLabel('Variant', { exact: true })).toHaveValue(/.{36}/);
   await page.getByLabel('Starts').fill('18:30');
   await page.getByLabel('Stack, kg').fill('7.5');
   await page.getByRole('button', { name: 'Add to today' }).click();
@@ -65,12 +65,12 @@ test(
     await expect(page.getByText('Stop short of a straight elbow')).toBeVisible();
     const range = page.getByTestId('plate-stops');
     const whole = await range.textContent();
-    await page.getByLabel('Top', { exact: true }).selectOption('stop-at-ninety');
+    await page.getByLabel('How far up', { exact: true }).selectOption('stop-at-ninety');
     await expect(range).not.toHaveText(whole!);
     await page.getByRole('button', { name: 'Save as used' }).click();
     await expect(page.getByRole('button', { name: 'Saved' })).toBeDisabled();
     await page.reload();
-    await expect(page.getByLabel('Top', { exact: true })).toHaveValue('stop-at-ninety');
+    await expect(page.getByLabel('How far up', { exact: true })).toHaveValue('stop-at-ninety');
     await page.getByRole('link', { name: 'To the set' }).click();
     await expect(page.getByRole('region', { name: 'Settings' })).toContainText('Seat');
     await expect(page.getByTestId('set-load')).toHaveText('9kg');

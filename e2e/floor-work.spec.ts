@@ -95,7 +95,7 @@ test('options ask new questions: one arm, another peak, another tilt; a next bes
   const hole = await page.getByTestId('plate-hole').textContent();
   await page.getByLabel('Next best set-ups').getByRole('button').first().click();
   await expect(page.getByTestId('plate-hole')).not.toHaveText(hole!);
-  await page.getByRole('button', { name: 'Put it right' }).click();
+  await page.getByRole('button', { name: 'Find the smallest fix' }).click();
   await expect(page.getByTestId('plate-hole')).toHaveText(hole!);
 });
 

@@ -41,7 +41,7 @@ test('set up, drag, save, two faults, correct, next set, ledger, and a killed se
     await expect.poll(() => offLine(page)).toBeGreaterThan(5);
     await expect(verdicts(page)).toContainText('front shoulder');
     await expect(page.getByTestId('least-change')).toContainText(/hole \d+ to \d+/);
-    await page.getByRole('button', { name: 'Put it right' }).click();
+    await page.getByRole('button', { name: 'Find the smallest fix' }).click();
     await expect(hole(page)).toHaveText(String(solvedHole));
   });
   await test.step('dragging the client moves the mark; arrow keys move it by centimetres', async () => {
@@ -58,7 +58,7 @@ test('set up, drag, save, two faults, correct, next set, ledger, and a killed se
       'aria-valuetext',
       'facing away from the column, turned 1° left',
     );
-    await page.getByRole('button', { name: 'Put it right' }).click();
+    await page.getByRole('button', { name: 'Find the smallest fix' }).click();
   });
   await test.step('save as used: three holes low, as really found', async () => {
     for (let i = 0; i < 3; i++) await page.getByTestId('drag-carriage').press('ArrowDown');
@@ -87,12 +87,12 @@ test('set up, drag, save, two faults, correct, next set, ledger, and a killed se
     await page.getByRole('button', { name: 'Keep this' }).click();
     await expect(page.getByTestId('between')).toContainText('12 reps');
     const judged = page.getByTestId('judged-line-off-arm');
-    await expect(judged).toContainText('Likely set-up: the set-up used differs from the solved one');
+    await expect(judged).toContainText('Most likely the set-up: the set-up used differs from the solved one');
     await judged.getByRole('button', { name: 'Carriage back to the solved hole' }).click();
     await expect(page.getByTestId('given')).toContainText('Carriage back to the solved hole');
     await page.getByRole('link', { name: 'Back to the plates' }).click();
     await expect(hole(page)).toHaveText(String(solvedHole - 3));
-    await page.getByRole('button', { name: 'Put it right' }).click();
+    await page.getByRole('button', { name: 'Find the smallest fix' }).click();
     await page.getByRole('button', { name: 'Save as used' }).click();
     await page.getByRole('link', { name: 'To the set' }).click();
   });

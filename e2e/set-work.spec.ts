@@ -75,7 +75,7 @@ test('by keys alone: start, faults by letter, worse by a second thought, clean s
   await page.getByRole('button', { name: 'One rep more' }).click();
   await page.getByRole('button', { name: 'Keep this' }).click();
   await expect(page.getByTestId('between')).toContainText('watched clean to rep 1');
-  await expect(page.getByTestId('estimate')).toContainText('If that was the limit: 5.0 to 5.0 kg once');
+  await expect(page.getByTestId('estimate')).toContainText('If that was the limit: about 5.0 kg for one rep');
   await page.getByLabel('Note on this set, for next time').fill('Left hand arrives late');
   await page.getByLabel('Note on this set, for next time').blur();
   await expect(page.getByTestId('waiting')).toHaveText('all sent');

@@ -53,7 +53,7 @@ test('stance drops: marks for each third, a step that cannot be used says why', 
   const mark = (await usable.last().locator('b').textContent())!.replace('cm', '');
   await usable.last().click();
   await expect(page.getByTestId('plate-mark')).toHaveText(`${mark.replace('-', '')}cm`);
-  await page.getByRole('button', { name: 'Put it right' }).click();
+  await page.getByRole('button', { name: 'Find the smallest fix' }).click();
 });
 
 test('line check: a sensor along the cable agrees; with the carriage elsewhere it asks which to distrust', async ({
@@ -108,7 +108,7 @@ test('as found: a stuck hole is held, the rest is solved round it', async ({ pag
   await expect(page.getByTestId('least-change')).not.toContainText('hole');
   await page.getByTestId('least-change').click();
   await expect(page.getByTestId('drag-carriage')).toHaveAttribute('aria-valuenow', String(hole - 3));
-  await page.getByRole('button', { name: 'Put it right' }).click();
+  await page.getByRole('button', { name: 'Find the smallest fix' }).click();
   await expect(page.getByTestId('drag-carriage')).toHaveAttribute('aria-valuenow', String(hole - 3));
   await page.getByRole('button', { name: 'Hold the hole where it is' }).click();
   await expect(page.getByTestId('drag-carriage')).toHaveAttribute('aria-valuenow', String(hole));
@@ -119,7 +119,7 @@ test('compare: last used, another solution or another practice beside this one, 
   app,
 }) => {
   await page.goto(`${app.url}/setup/${itemId('wilhelmina', 2)}`);
-  const beside = page.getByLabel('Beside it');
+  const beside = page.getByLabel('Compare with');
   await expect(beside).toBeEnabled();
   const lay = async (label: RegExp): Promise<void> => {
     const option = beside.locator('option').filter({ hasText: label }).first();

@@ -48,7 +48,7 @@ const keep = (db: Db, change: object = {}) => {
 
 describe('planning any movement of the book', () => {
   it.each<[object, string[]]>([
-    [{ stationId: '' }, ['stationId: expected a choice']],
+    [{ stationId: '' }, ['stationId: choose one of the list']],
     [{ attachmentId: 'nothing' }, ['attachmentId: expected one of the list']],
     [{ side: 'both' }, ['side: expected left or right: this movement is done one side at a time']],
     [{ movement: 'barbell-curl' }, ['side: expected both: this movement is done with both sides']],

@@ -20,7 +20,7 @@ export const EXPECTED = {
   asSaid: (what: string): string => `expected ${what}`,
   anObject: 'expected an object',
   unknownKey: 'unknown key; expected only what the format lists',
-  choice: 'expected a choice',
+  choice: 'choose one of the list',
   id: 'expected something that is here',
   day: 'expected a day like 2026-11-24',
   dayOnOrAfter: 'expected a day on or after the first',

@@ -17,7 +17,7 @@ export const FAULT_TEXT: Readonly<
     cue: 'Chest stays tall as your hands meet',
   },
   'line-off-arm': {
-    pad: 'cable off the arm',
+    pad: 'cable out of line',
     seen: 'cable out of line with the arm at the finish',
     cue: 'Follow the cable with your arm',
   },
@@ -129,7 +129,11 @@ export const FAULT_TEXT: Readonly<
     seen: 'discomfort at the shoulder with the little finger up',
     cue: 'Thumb slightly higher',
   },
-  'borrowed-load': { pad: 'borrowed load', seen: 'a load chosen to match someone else', cue: 'Your weight, your form' },
+  'borrowed-load': {
+    pad: 'someone else’s load',
+    seen: 'a load chosen to match someone else',
+    cue: 'Your weight, your form',
+  },
 };
 
 export const PHASE_NAME: Readonly<Record<FaultPhase, string>> = {
@@ -193,11 +197,11 @@ export const CORRECTION_TEXT: Readonly<Record<CorrectionCode, string>> = {
 };
 
 export const CAUSE_NAME: Readonly<Record<RemedyKind, string>> = {
-  'set-up': 'set-up',
-  load: 'load',
-  cue: 'cue',
-  range: 'range',
-  refer: 'refer',
+  'set-up': 'the set-up',
+  load: 'the load',
+  cue: 'how it is cued',
+  range: 'the range',
+  refer: 'something to refer',
 };
 
 /** A fault's cost in one line: how much of it, what the target loses or gains, who picks up the rest. */
@@ -239,7 +243,7 @@ export const SIGN_TEXT: Readonly<Record<CauseSign, string>> = {
   'setup-differs': 'the set-up used differs from the solved one',
   'late-reps': 'only in the last third of the reps',
   'grows-with-load': 'not seen at lighter loads',
-  'from-first-rep': 'there from the first reps',
+  'from-first-rep': 'seen from the first reps on',
   'usual-order': 'nothing telling; the usual order',
 };
 

@@ -17,7 +17,7 @@ export function settingsNoteText(found: {
   readonly estimated: boolean;
 }): string {
   if (found.from === 'saved') return 'as saved today';
-  if (found.placement === null) return 'set by rule and fit';
+  if (found.placement === null) return 'seat, bench and range fitted to the client';
   return found.estimated ? 'solved; shoulder height estimated' : 'solved from measured shoulder height';
 }
 

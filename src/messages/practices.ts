@@ -24,7 +24,7 @@ export const PRACTICE_TEXT: Readonly<
     why: 'Own thigh; a bench if the trunk turns.',
   },
   'row-bottom': {
-    asks: 'Bottom',
+    asks: 'Blade in the stretch',
     options: { 'keep-set': 'blade stays set', reach: 'let it reach' },
     why: 'Reaching is allowed unless a shoulder is noted or it is the first month.',
   },
@@ -38,7 +38,7 @@ export const PRACTICE_TEXT: Readonly<
     why: 'Neutral to the hip: the lower lat’s own path.',
   },
   'range-top': {
-    asks: 'Top',
+    asks: 'How far up',
     options: { full: 'all the way, squeezed', 'stop-at-ninety': 'stop at about 90 %' },
     why: 'The curve decides: where it falls under a quarter of its peak, stop.',
   },
@@ -53,7 +53,7 @@ export const PRACTICE_TEXT: Readonly<
     why: 'Level; thumb up where a shoulder is noted.',
   },
   'blades-in-lat-pull': {
-    asks: 'Blades',
+    asks: 'Blades in the pull',
     options: { quiet: 'kept quiet', 'retract-first': 'drawn back first' },
     why: 'Quiet for the lats; drawn back first belongs to the mid back.',
   },

@@ -41,7 +41,7 @@ const RANGE_END_TEXT: Readonly<Record<RangeEnd, string>> = {
   'active-range': 'the stretch stops at the client’s measured range.',
   limit: 'the stretch stops at the clinician’s limit.',
   note: 'the stretch stops level with the trunk, for the shoulder note.',
-  load: 'before it the load hardly counts.',
+  load: 'outside of it the load is too light to count.',
 };
 
 const LINED_UP = 'Cable, hand and shoulder line up at the finish. ';
@@ -60,9 +60,9 @@ function lineText(r: ReasonOf<'line'>): string {
     );
   if (r.rmsDeg > 3) return 'off the line over the sweep, though the finish lines up.';
   const neighbour = r.twoLower
-    ? `Two holes lower would ${tips(r.twoLower, r.sense)}.`
+    ? `The pulley two holes down would ${tips(r.twoLower, r.sense)}.`
     : r.twoHigher
-      ? `Two holes higher would ${tips(r.twoHigher, r.sense)}.`
+      ? `The pulley two holes up would ${tips(r.twoHigher, r.sense)}.`
       : '';
   return `off the line. ${r.wholeArm ? LINED_UP : ''}${neighbour}`.trim();
 }
@@ -96,12 +96,12 @@ const girdleText = (r: ReasonOf<'girdle'>): string =>
   `${Math.round(r.meanN / 10) * 10} N. The rest others hold.`;
 
 function sayRest(r: ReasonOf<'rest-zone'>): Said {
-  const end = `the finish keeps ${percent(Math.max(0, r.finishShare))} of the peak.`;
+  const end = `at the finish it is ${percent(Math.max(0, r.finishShare))} as heavy as at its hardest.`;
   if (r.helps)
-    return { figure: percent(r.share), text: `of the range rests, and in part of it the weight helps; ${end}` };
+    return { figure: percent(r.share), text: `of the range is rest, and in part of it the weight helps; ${end}` };
   return r.share < 0.005
-    ? { figure: 'none', text: `No rest zone; ${end}` }
-    : { figure: percent(r.share), text: `of the range is a rest zone; ${end}` };
+    ? { figure: 'none', text: `Loaded all the way; ${end}` }
+    : { figure: percent(r.share), text: `of the range is rest; ${end}` };
 }
 
 const clearanceText = (r: ReasonOf<'clearance'>): string =>
@@ -131,8 +131,8 @@ function offAxisText(r: ReasonOf<'off-axis'>): string {
       `${nmText(p.meanNm)} at the ${JOINT[r.chain][p.joint === 'middle' ? 1 : 0]}, ` +
       `for the ${COMPENSATING_MUSCLE_NAME[p.compensatedBy]}`,
   );
-  const text = `of the moment is beside what the ${REGION_NAME[r.region]} does.`;
-  return parts.length > 0 ? `${text} Most of what others hold: ${parts.join('; ')}.` : text;
+  const text = `of the effort is for muscles other than the ${REGION_NAME[r.region]}.`;
+  return parts.length > 0 ? `${text} Most of it: ${parts.join('; ')}.` : text;
 }
 
 function rangeText(r: ReasonOf<'range'>): string {

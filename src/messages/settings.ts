@@ -19,10 +19,11 @@ export interface SettingText {
 
 const signed = (m: number): string => `${Math.abs(toCm(m))} cm`;
 
+/** Why a range begins or ends where it does; empty where it is the whole of it. */
 const BY: Readonly<Record<StopReason, string>> = {
-  own: 'the movement’s own',
-  joint: 'the client’s range',
-  load: 'where the load begins to count',
+  own: '',
+  joint: 'at the client’s own range',
+  load: 'where the load starts to count',
   touch: 'where what is held meets the floor or the body',
 };
 /** What the angle of a joint is counted as. */
@@ -60,8 +61,8 @@ export const settingText = (s: FitSetting): SettingText => ({ kind: s.kind, ...w
 
 /** How a notch stands to the angle that was wanted. */
 function againstRule(s: Extract<FitSetting, { kind: 'notch' }>): string {
-  if (s.ruleDeg !== null) return `; by rule ${Math.round(s.ruleDeg)}°`;
-  return Math.abs(s.deg - s.wantDeg) < 1 ? '' : `; ${Math.round(s.wantDeg)}° wished for`;
+  if (s.ruleDeg !== null) return `; the rule says ${Math.round(s.ruleDeg)}°`;
+  return Math.abs(s.deg - s.wantDeg) < 1 ? '' : `; the rule says ${Math.round(s.wantDeg)}°`;
 }
 
 /** What would fit, where another hole stands. */
@@ -84,8 +85,12 @@ function seatWords(s: Extract<FitSetting, { kind: 'seat-hole' }>): Omit<SettingT
   return { label: 'Seat', figure: String(s.hole), unit: 'hole', note: `${gap}${moved(s)}`, estimated: s.estimated };
 }
 
-const endsText = ({ startBy, finishBy }: Extract<FitSetting, { kind: 'stops' }>): string =>
-  startBy === finishBy ? `both ends ${BY[startBy]}` : `begins ${BY[startBy]}, ends ${BY[finishBy]}`;
+function endsText({ startBy, finishBy }: Extract<FitSetting, { kind: 'stops' }>): string {
+  const [starts, stops] = [BY[startBy], BY[finishBy]];
+  if (starts && starts === stops) return `starts and stops ${starts}`;
+  const ends = [starts && `starts ${starts}`, stops && `stops ${stops}`].filter(Boolean);
+  return ends.length > 0 ? ends.join(', ') : 'the whole movement';
+}
 
 /** Which way the legs lean and the hips go along. */
 const LEAN_TOWARDS: Readonly<Record<LeanTowards, string>> = {

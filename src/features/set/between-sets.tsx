@@ -9,6 +9,7 @@ import type { CorrectionMark, SetRecord } from '@/core/record/set-log';
 import { timeUnderTensionS } from '@/core/tempo/pace';
 import type { SetView } from '@/contract/views/set';
 import { CORRECTION_TEXT, FAULT_TEXT, OUTCOME_TEXT } from '@/messages/faults';
+import { spanText } from '@/messages/numbers';
 import { loadNumber, loadText } from '@/messages/loads';
 import { ConfirmSet } from './confirm-set';
 import { FaultToCorrect } from './fault-to-correct';
@@ -77,6 +78,8 @@ function DoneSet({ set, live, plan }: { readonly set: SetRecord; readonly live: 
   const { unit, rep } = plan;
   /** An estimate has no more digits than it is good for. */
   const whole = (g: number): string => Number(loadNumber(g, unit)).toFixed(1);
+  const between = ({ least, most }: { readonly least: number; readonly most: number }): string =>
+    spanText(whole(least), whole(most), unit);
   // A set to its limit speaks for other reps too; one without a load does not.
   const most = set.loadG > 0 ? estimateMax(set.loadG, set.reps) : null;
   const twenty = set.loadG > 0 ? loadForReps(set.loadG, set.reps, 20) : null;
@@ -88,14 +91,7 @@ function DoneSet({ set, live, plan }: { readonly set: SetRecord; readonly live: 
       {WORDS.sUnderTensionAsPaced(tension, set.cleanTo > 0 ? WORDS.watchedCleanToRep(set.cleanTo) : '')}
       {most && twenty && (
         <span className={styles.estimate} data-testid="estimate">
-          {WORDS.ifThatWasTheLimit(
-            whole(most.least),
-            whole(most.most),
-            unit,
-            whole(twenty.least),
-            whole(twenty.most),
-            unit,
-          )}
+          {WORDS.ifThatWasTheLimit(between(most), between(twenty))}
         </span>
       )}
     </p>

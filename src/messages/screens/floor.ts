@@ -15,7 +15,7 @@ export const WORDS = {
   setUp: 'Set up',
   toTheSet: 'To the set',
   blocked: 'blocked',
-  otherKit: 'other kit',
+  otherKit: 'kit replaced',
   fromTo: (starts: string, ends: string): string => `${starts} to ${ends}`,
   clientSheet: 'Client sheet',
   ledger: 'Ledger',
@@ -25,7 +25,7 @@ export const WORDS = {
   // plan-form
   client: 'Client',
   movement: 'Movement',
-  doneAs: 'Done',
+  doneAs: 'Variant',
   asInTheBook: 'as in the book',
   working: 'Working',
   oneArmFirstDoesNot: 'one arm first: does not feel a region yet',

@@ -11,7 +11,7 @@ export const WORDS = {
   sLeft: (left: number): string => `${left} s left`,
   repDoneTapTheCount: 'rep done? tap the count',
   // trace-line
-  traceOfReps: (length: number): string => `Trace of ${length} reps`,
+  traceOfReps: (length: number): string => `Trace of ${length} ${length === 1 ? 'rep' : 'reps'}`,
   // use-set-trace
   expectedATraceWithoutGaps: (name: string): string =>
     `${name}: expected a trace without gaps that starts at rest and holds at least one rep`,
@@ -92,7 +92,7 @@ export const WORDS = {
   keepThis: 'Keep this',
   // fault-to-correct
   likely: (reps: string, onSide: string, cause: string, sign: string): string =>
-    `${reps}${onSide}. Likely ${cause}: ${sign}.`,
+    `${reps}${onSide}. Most likely ${cause}: ${sign}.`,
   only: (onlySide: string): string => `, ${onlySide} only`,
   otherCorrectionsFor: (seen: string): string => `Other corrections for ${seen}`,
   other: 'Other',
@@ -101,22 +101,14 @@ export const WORDS = {
   forDidItHold: (seen: string): string => `, for: ${seen}. Did it hold?`,
   noteOnThisSetFor: 'Note on this set, for next time',
   setNumber: (setNo: number): string => `Set ${setNo}:`,
-  repsCounted: (reps: number): string => `${reps} reps`,
+  repsCounted: (reps: number): string => `${reps} ${reps === 1 ? 'rep' : 'reps'}`,
   with: 'with',
   bodyWeight: 'the body’s weight',
   sUnderTensionAsPaced: (tension: number, watched: string): string =>
     `, ${tension} s under tension as paced${watched}.`,
   watchedCleanToRep: (cleanTo: number): string => `, watched clean to rep ${cleanTo}`,
-  ifThatWasTheLimit: (
-    onceLeast: string,
-    onceMost: string,
-    unit: string,
-    twentyLeast: string,
-    twentyMost: string,
-    sameUnit: string,
-  ): string =>
-    `If that was the limit: ${onceLeast} to ${onceMost} ${unit} once, ` +
-    `${twentyLeast} to ${twentyMost} ${sameUnit} twenty times.`,
+  ifThatWasTheLimit: (once: string, twenty: string): string =>
+    `If that was the limit: ${once} for one rep, ${twenty} for twenty.`,
   forTheNextSet: 'For the next set:',
   backToThePlates: 'Back to the plates',
   faultsSeen: 'Faults seen',

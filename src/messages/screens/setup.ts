@@ -56,7 +56,7 @@ export const WORDS = {
   theMovements: (ownArmPathDeg: number): string => `the movement’s, ${ownArmPathDeg}°`,
   theClients: (measured: number): string => `the client’s, ${measured}°`,
   working: 'Working',
-  hardest: 'Hardest',
+  hardest: 'Hardest where',
   // fit-bench
   setUpDrawing: 'Set-up drawing',
   band: 'Band',
@@ -113,7 +113,7 @@ export const WORDS = {
   offTheLine: 'off the line',
   hardestAt: 'hardest at',
   loadedOver: 'loaded over',
-  besideIt: 'Beside it',
+  besideIt: 'Compare with',
   nothing: 'nothing',
   thatHasNoSetUp: 'That has no set-up on this column.',
   now: 'now',
@@ -208,7 +208,7 @@ export const WORDS = {
   workOneArm: 'Work one arm',
   takeTheSweep: (tiltDeg: number): string => `Use the ${tiltDeg}° sweep`,
   planItForToday: 'Plan it for today',
-  putItRight: 'Put it right',
+  putItRight: 'Find the smallest fix',
   // zoom-steps
   lookCloser: 'Look closer',
   lookFromFurther: 'Look from further',
