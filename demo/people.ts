@@ -149,6 +149,12 @@ export const PLANS: Readonly<Record<string, readonly Plan[]>> = {
     own('leg-extension', { side: 'both', loadG: 40_823, tempo: '3-0-1-1' }),
     own('dumbbell-row-hinged', { side: 'both', loadG: 14_000 }),
     own('pull-up-band-assisted', { side: 'both', loadG: 0, bandId: 'grey-band' }),
+    own('cable-row-level-one-arm', {
+      side: 'left',
+      stationId: 'long-pair',
+      attachmentId: 'd-handle',
+      loadG: 25_000,
+    }),
   ],
 };
 

@@ -96,7 +96,7 @@ test('where practitioners differ, the other side is a choice, and the answer fol
   await expect(facts).toContainText('one hand on a bench, both feet down');
   await facts.getByLabel('Base').selectOption({ label: 'opposite knee and hand on the bench' });
   await expect(facts).toContainText('hand and knee on a bench');
-  const hardest = facts.locator('dl > div', { hasText: 'Hardest where' });
+  const hardest = facts.locator('dl > div', { hasText: 'Hardest' });
   const whole = await hardest.textContent();
   await facts.getByLabel('How far up', { exact: true }).selectOption({ index: 1 });
   await expect(hardest).not.toHaveText(whole!);

@@ -141,7 +141,7 @@ describe('who sees and changes what', () => {
       ...['event-line.openLine', 'reach.reaches', 'reach.handsOver', 'reach.reachClient', 'reach.reachClients'],
       // Called with what was reached before.
       ...['changes.keepChanges', 'item-context.loadItem', 'limits.limitsToday', 'screening.loadScreening'],
-      ...['setup-book.loadSetupBook', 'reach.reachSessions'],
+      ...['setup-book.loadSetupBook', 'reach.reachSessions', 'onward.nextOf', 'onward.partnerOf'],
     ];
     const folder = join(process.cwd(), 'src/server');
     const found = readdirSync(folder).flatMap((file) => {

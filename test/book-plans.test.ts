@@ -106,6 +106,29 @@ describe('planning any movement of the book', () => {
     expect(choices.stations.filter((s) => s.unit === 'lb').map((s) => s.value)).toEqual(['yard-pair']);
     expect(choices.clients.find((c) => c.value === 'anselm')!.inPounds).toContain('leg-extension');
   });
+  it('each side, one at a time, is one movement with two sides: the weaker first, sent twice it is one', () => {
+    const db = world();
+    const client = findClient(db, 'anselm')!;
+    saveClient(db, { ...client, notes: [...client.notes, 'right-weaker'] }, 'trainer');
+    const key = '6f1c2b7e-3a53-4c5e-9a35-0b6f2f0f7a11';
+    const form = { ...PLAN, side: 'each' };
+    const first = planToday(at(db), form, key);
+    expect([first, planToday(at(db), form, key)]).toEqual([
+      { ok: true, id: key },
+      { ok: true, id: key },
+    ]);
+    const session = () => loadFloor(at(db)).sessions.find((s) => s.clientId === 'anselm')!;
+    const rows = session().items.filter((i) => i.id === key || i.otherSide?.id === key);
+    expect(rows).toHaveLength(1);
+    const [row] = rows;
+    expect(row).toMatchObject({ id: key, side: 'right', otherSide: { side: 'left' }, state: 'to-do' });
+    expect(row!.progress).toMatch(/^right 0 of 3, left 0 of 3 sets/);
+    expect(loadSet(at(db), key)!.otherSide).toMatchObject({ itemId: row!.otherSide!.id, side: 'left' });
+    expect(loadSetup(at(db), key)!.bench.otherSide).toEqual(row!.otherSide);
+    expect(plan(db, { side: 'each', movement: 'barbell-curl', stationId: '', attachmentId: '', load: 30 })).toEqual([
+      'side: expected both: this movement is done with both sides',
+    ]);
+  });
   it('carries the marks of its drops where it hangs on a cable, and the bar its plates', () => {
     const db = world();
     const bar = loadSet(

@@ -136,6 +136,28 @@ describe('the live set’s context', () => {
     for (const [k, id] of ['a', 'b', 'c'].entries()) tap(db, 'wilhelmina', 5, started(id, k + 1), ended(id));
     expect(of(1).opposites.map((o) => o.movement)).toEqual(['cable-row-level-one-arm', 'pull-up-band-assisted']);
   });
+  it('goes on to the next movement with sets left, round to the first, and says what changes on the way', () => {
+    const db = world();
+    const of = (n: number) => loadSet(at(db), `sefina-${DAY}-${n}`)!;
+    expect(of(0).next).toMatchObject({ movement: 'cable-fly-low-to-high', clientName: null, station: null });
+    expect(of(0).next!.changes).toEqual(
+      expect.arrayContaining([expect.stringMatching(/^hole \d+ to \d+$/), 'stack 7.5 to 5 kg']),
+    );
+    for (const [k, id] of ['a', 'b', 'c'].entries()) tap(db, 'sefina', 0, started(id, k + 1), ended(id));
+    expect(of(1).next).toBeNull();
+    // The other side of a movement is no next one: it has its own way.
+    expect(loadSet(at(db), `wilhelmina-${DAY}-2`)!.next!.movement).toBe('preacher-curl-neutral');
+    expect(loadSet(at(db), `wilhelmina-${DAY}-7`)!.otherSide).toMatchObject({ itemId: `wilhelmina-${DAY}-2` });
+  });
+  it('two clients of one hour on one column swap; of another hour they do not', () => {
+    const db = world();
+    const partner = () => loadSet(at(db), `sefina-${DAY}-0`)!.partner;
+    expect(partner()).toBeNull();
+    db.prepare('UPDATE session SET starts_at_ms = starts_at_ms - 1800000 WHERE client_id = ?').run('anselm');
+    expect(partner()).toMatchObject({ clientName: 'Anselm Okparaeke', movement: 'cable-fly-level', station: null });
+    expect(partner()!.changes).toContain('stack 7.5 to 15 kg');
+    expect(loadSet(at(db), `anselm-${DAY}-0`)!.partner!.changes).toContain('stack 15 to 7.5 kg');
+  });
   it('the joint’s angle over the range is what a tempo’s section is held against', () => {
     const degs = loadSet(at(world()), `wilhelmina-${DAY}-3`)!.rep.jointDegs!;
     expect(slowOf({ fromDeg: 40, toDeg: 75, seconds: 3 }, degs)).toMatchObject({

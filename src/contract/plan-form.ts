@@ -10,6 +10,11 @@ import { EXPECTED } from '@/messages/expected';
 
 /** Heaviest load that is taken for one and not for a slip. */
 const MOST_LOAD: Readonly<Record<LoadUnit, number>> = { kg: 500, lb: 1100 };
+/** Who works: both arms at once, one side, or each side one at a time. */
+export const PLANNED_SIDES = ['both', 'each', 'left', 'right'] as const;
+/** A side as it is planned. */
+export type PlannedSides = (typeof PLANNED_SIDES)[number];
+
 const chosen = z.string({ error: EXPECTED.choice }).min(1, { error: EXPECTED.choice });
 
 const fields = z
@@ -17,7 +22,7 @@ const fields = z
     clientId: chosen,
     movement: movementSchema,
     variantId: unlessEmpty(z.string()),
-    side: oneOf(['both', 'left', 'right']),
+    side: oneOf(PLANNED_SIDES).describe('each: both sides, one at a time'),
     stationId: unlessEmpty(z.string()),
     attachmentId: unlessEmpty(z.string()),
     bandId: unlessEmpty(z.string()),
@@ -41,7 +46,8 @@ const fields = z
       if (f.stationId === undefined) report('stationId', EXPECTED.choice);
       if (f.attachmentId === undefined) report('attachmentId', EXPECTED.choice);
     }
-    if (!worksOn(entry, f.side)) report('side', entry.hands === 'two' ? EXPECTED.bothSides : EXPECTED.oneSide);
+    if (!worksOn(entry, f.side === 'each' ? 'left' : f.side))
+      report('side', entry.hands === 'two' ? EXPECTED.bothSides : EXPECTED.oneSide);
   });
 
 /** The tempo as people spell it, in the form that it is kept in; what is no form is left to the fields. */

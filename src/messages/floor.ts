@@ -1,13 +1,17 @@
+import type { WorkingSide } from '@/core/body/side';
 import type { Placement } from '@/core/setup/setup-problem';
 import { tempoExtras, tempoNumbers } from './schemes';
 
-/** How many sets are done of how many, and what each aims at. */
+/** How many sets of each side are done of how many, and what each aims at. */
 export function progressText(
-  done: number,
-  item: { readonly sets: number; readonly reps: number; readonly tempo: string },
+  sides: readonly { readonly side: WorkingSide; readonly done: number; readonly sets: number }[],
+  item: { readonly reps: number; readonly tempo: string },
 ): string {
   const aim = [`${item.reps} at ${tempoNumbers(item.tempo)}`, ...tempoExtras(item.tempo)].join(', ');
-  return `${Math.min(done, 99)} of ${item.sets} sets, ${aim}`;
+  const sets = sides
+    .map((s) => `${s.side === 'both' ? '' : `${s.side} `}${Math.min(s.done, 99)} of ${s.sets}`)
+    .join(', ');
+  return `${sets} sets, ${aim}`;
 }
 
 /** Where the settings of a movement come from. */

@@ -14,6 +14,8 @@ export const NOTE_TEXT: Readonly<Record<ClientNote, { readonly name: string; rea
   'recent-surgery': { name: 'Recent surgery', does: 'Only within the clinician’s limits: enter them before loading.' },
   'under-18': { name: 'Under 18', does: 'By the facility’s procedure and only within the clinician’s limits.' },
   'does-not-feel': { name: 'Does not feel a region yet', does: 'One arm at a time, light, before the heavy work.' },
+  'left-weaker': { name: 'Left side weaker', does: 'The left side goes first where sides work one at a time.' },
+  'right-weaker': { name: 'Right side weaker', does: 'The right side goes first where sides work one at a time.' },
 };
 
 /** Notes that want a clinician's limit for a movement, which is not there. */

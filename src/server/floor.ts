@@ -1,20 +1,21 @@
 import 'server-only';
-import { entryOf } from '@/core/book/book';
+import type { PracticeChoice } from '@/core/book/practice';
+import { nextSide, withSides, type SideProgress } from '@/core/record/side-pair';
 import { watchList } from '@/core/fault/watch-list';
 import type { SetLog } from '@/core/record/set-log';
 import type { FloorItemView, FloorSessionView, FloorView } from '@/contract/views/floor';
 import type { Session } from '@/contract/views/plan';
-import type { SettingView } from '@/contract/views/setting';
 import { clock } from '@/messages/day';
-import { BAND_LABEL, HANDLE_LABEL, lastTimeText, progressText, settingsNoteText } from '@/messages/floor';
-import { loadLabel, loadNumber } from '@/messages/loads';
+import { lastTimeText, progressText, settingsNoteText } from '@/messages/floor';
 import { replacedText } from '@/messages/replaced';
 import { dayOf } from './clock';
 import { findLastUsed, loadItem, type ItemContext } from './item-context';
 import { reachClient, reachSessions } from './reach';
 import { loadScreening } from './screening';
-import { findSettings, settingViews, type FoundSettings } from './settings';
+import { findSettings, platesOf, type FoundSettings } from './settings';
 import type { UseCase } from './use-case';
+
+const FINISHED: readonly FloorItemView['state'][] = ['done', 'stopped'];
 
 /** How far a movement of today has come. */
 function progressOf({ item, log }: ItemContext): { readonly done: number; readonly state: FloorItemView['state'] } {
@@ -50,48 +51,56 @@ function sinceLast({ item, log, station }: ItemContext, found: FoundSettings): s
   return moved ? lastTimeText(last) : null;
 }
 
-/** What is lifted, and by what. */
-function loadViews({ item, unit, attachment, band }: ItemContext): SettingView[] {
-  const label = loadLabel(entryOf(item.movement), item.side);
-  const load: SettingView[] = label
-    ? [{ kind: 'load', label, value: loadNumber(item.loadG, unit), unit, estimated: false }]
-    : [];
-  const handle: SettingView[] = attachment
-    ? [{ kind: 'handle', label: HANDLE_LABEL, value: attachment.name, unit: '', estimated: false }]
-    : [];
-  const hung: SettingView[] = band
-    ? [{ kind: 'band', label: BAND_LABEL, value: band.name, unit: '', estimated: false }]
-    : [];
-  return [...load, ...handle, ...hung];
+/** Whether the sides of a movement take turns. */
+const alternates = ({ setupCase }: ItemContext): boolean =>
+  (setupCase.options?.practices as PracticeChoice | undefined)?.['set-order'] === 'alternate';
+
+const sideProgress = (context: ItemContext): SideProgress => {
+  const { done, state } = progressOf(context);
+  return { done, sets: context.item.sets, underWay: state === 'under-way', finished: FINISHED.includes(state) };
+};
+
+/** How both sides of a movement have come along together. */
+function stateOfBoth(states: readonly FloorItemView['state'][]): FloorItemView['state'] {
+  if (states.every((s) => FINISHED.includes(s))) return states.includes('stopped') ? 'stopped' : 'done';
+  return states.every((s) => s === 'to-do') ? 'to-do' : 'under-way';
 }
 
-function toItem(context: ItemContext): FloorItemView {
+/** A movement as it stands on the floor: of two sides the one that goes on. */
+function toItem(sides: readonly ItemContext[]): FloorItemView {
+  const [a, b] = sides;
+  const now = b ? nextSide([sideProgress(a!), sideProgress(b)], alternates(a!)) : 0;
+  const context = sides[now]!;
+  const other = sides[1 - now]?.item ?? null;
   const { item, station, variant, log, replaced } = context;
   const found = findSettings(context);
-  const { done, state } = progressOf(context);
+  const state = stateOfBoth(sides.map((s) => progressOf(s).state));
   return {
     id: item.id,
     movement: item.movement,
+    side: item.side,
+    otherSide: other && { id: other.id, side: other.side },
     variant: variant?.name ?? null,
     station: station?.name ?? null,
-    settings: [...settingViews(found, station, item.side), ...loadViews(context)],
+    settings: platesOf(context, found),
     settingsNote: found.from === 'blocked' ? '' : settingsNoteText(found),
     blocked: found.from === 'blocked' ? found.says : null,
     replaced: replaced.length > 0 ? replaced.map(replacedText).join(' ') : null,
     watch: watchList(log.sets).map((w) => ({ fault: w.fault, text: `${w.setsSeen} of ${w.sets} sets` })),
     since: sinceLast(context, found),
-    progress: progressText(done, item),
+    progress: progressText(
+      sides.map((s) => ({ side: s.item.side, done: progressOf(s).done, sets: s.item.sets })),
+      item,
+    ),
     state,
   };
 }
 
-const FINISHED: readonly FloorItemView['state'][] = ['done', 'stopped'];
-
 function toSession(uc: UseCase, session: Session): FloorSessionView {
   const client = reachClient(uc, session.clientId);
-  const items = session.items.flatMap((i) => {
-    const context = loadItem(uc, i.id);
-    return context ? [toItem(context)] : [];
+  const items = withSides(session.items).flatMap((sides) => {
+    const contexts = sides.flatMap((i) => loadItem(uc, i.id) ?? []);
+    return contexts.length > 0 ? [toItem(contexts)] : [];
   });
   const { id, clientId, gymId, startsAtMs, minutes } = session;
   return {

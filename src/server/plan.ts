@@ -1,13 +1,15 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
 import dayjs from 'dayjs';
+import { v5 as uuidFrom } from 'uuid';
 import { noteDefaults } from '@/core/body/client-note';
 import { limitsOn, loadLimits } from '@/core/body/clinician-limit';
-import { workingSides } from '@/core/body/side';
+import { SIDES, workingSides, type WorkingSide } from '@/core/body/side';
 import { BOOK, entryOf } from '@/core/book/book';
 import { usesBand } from '@/core/book/book-entry';
 import { findOverload } from '@/core/book/load-limit';
 import { findNearestStep } from '@/core/load/stack-steps';
+import { sideOrder } from '@/core/record/side-pair';
 import { gramsToKg, kgToGrams } from '@/core/units/mass';
 import { toFieldIssues } from '@/contract/field';
 import { planFormSchema, type PlanForm } from '@/contract/plan-form';
@@ -99,7 +101,10 @@ function findNamed(uc: UseCase, form: PlanForm): Planning | Refusal {
 function findLoad({ db, nowMs }: UseCase, { form, client, station, gymId }: Planning): number | Refusal {
   const entry = entryOf(form.movement);
   const loadG = toGrams([form.load ?? 0], form.unit)[0]!;
-  const limits = loadLimits(limitsOn(client.limits, toLocalDay(nowMs)), workingSides(form.side));
+  const limits = loadLimits(
+    limitsOn(client.limits, toLocalDay(nowMs)),
+    form.side === 'each' ? SIDES : workingSides(form.side),
+  );
   const over = findOverload(entry, gramsToKg(loadG), station?.column.pulleyRatio ?? 1, limits);
   if (over) {
     const allowedKg = Math.floor(((over.mostKg * gramsToKg(loadG)) / over.haveKg) * 100) / 100;
@@ -128,11 +133,10 @@ export function planToday(uc: UseCase, typed: unknown, key: unknown = null): Sav
     return { ok: false, issues: [{ path: 'side', message: PLAN_REFUSAL.onePulley }] };
   const loadG = findLoad(uc, planning);
   if (typeof loadG !== 'number') return { ok: false, issues: [loadG] };
-  const item: Omit<SessionItem, 'sessionId' | 'position'> = {
+  const item: Omit<NewItem, 'side'> = {
     id: idFromKey(key),
     movement: form.movement,
     variantId: variant?.id ?? null,
-    side: form.side,
     stationId: station?.id ?? null,
     attachmentId: load.kind === 'cable' ? form.attachmentId! : null,
     bandId: usesBand(entryOf(form.movement)) ? (form.bandId ?? null) : null,
@@ -143,15 +147,30 @@ export function planToday(uc: UseCase, typed: unknown, key: unknown = null): Sav
   };
   // Sent twice it is one movement.
   if (clientOfItem(uc.db, item.id) !== null) return { ok: true, id: item.id };
+  const add = (one: NewItem): void => {
+    addToday(uc, planning, one);
+    keepChanges(uc, { subject: 'plan', subjectId: one.id, clientId: form.clientId }, undefined, one);
+  };
+  const [first, second] = sidesPlanned(planning);
   uc.db.transaction(() => {
-    addToday(uc, planning, item);
-    keepChanges(uc, { subject: 'plan', subjectId: item.id, clientId: form.clientId }, undefined, item);
+    add({ ...item, side: first });
+    if (second) add({ ...item, id: otherSideId(item.id), side: second });
   })();
   return { ok: true, id: item.id };
 }
 
+type NewItem = Omit<SessionItem, 'sessionId' | 'position'>;
+
+/** The other side of a planned movement has an id that follows from the first one's: sent twice it is one. */
+const otherSideId = (id: string): string => uuidFrom('other side', id);
+
+/** Who works, in the order that it is done: each side is a plan of its own, the weaker first where it is noted. */
+function sidesPlanned({ form, client }: Planning): readonly [WorkingSide, WorkingSide?] {
+  return form.side === 'each' ? sideOrder(noteDefaults(client.notes).weakerSide) : [form.side];
+}
+
 /** Put a movement last in today's session; the first one opens it. */
-function addToday(uc: UseCase, { form, gymId }: Planning, item: Omit<SessionItem, 'sessionId' | 'position'>): void {
+function addToday(uc: UseCase, { form, gymId }: Planning, item: NewItem): void {
   const session = sessionToday(uc, form.clientId);
   if (session) {
     const position = Math.max(-1, ...session.items.map((i) => i.position)) + 1;

@@ -8,6 +8,7 @@ import type { PracticeChoice } from '@/core/book/practice';
 import { shownLimb, type PosedQuestion } from '@/core/book/posed-question';
 import { REST_BELOW, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
 import { jointDegAt } from '@/core/movement/joint-action';
+import { otherSideOf, withSides } from '@/core/record/side-pair';
 import { foldSetLog } from '@/core/record/set-log';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
@@ -22,6 +23,7 @@ import { loadLabel } from '@/messages/loads';
 import { dropTexts } from '@/messages/schemes';
 import { loadItem } from './item-context';
 import { findBar, loadSteps } from './load-steps';
+import { nextOf, partnerOf } from './onward';
 import { findSettings, settingViews, type FoundSettings } from './settings';
 import type { UseCase } from './use-case';
 
@@ -98,17 +100,21 @@ function hasSetsLeft({ db }: UseCase, { clientId }: Session, item: SessionItem):
   );
 }
 
-/** Where to go on in this session: the other side where sides alternate, and the opposite muscle's movements. */
+/** Where to go on in this session: the other side of the same, and the opposite muscle's movements. */
 function othersOf(uc: UseCase, item: SessionItem, session: Session, practices: PracticeChoice) {
   const { target } = entryOf(item.movement);
-  const other =
-    item.side === 'both' || practices['set-order'] !== 'alternate'
-      ? undefined
-      : session.items.find((i) => i.movement === item.movement && i.side !== item.side && i.side !== 'both');
-  const opposites = session.items.filter(
-    (i) => areOpposite(target, entryOf(i.movement).target) && hasSetsLeft(uc, session, i),
-  );
-  return { otherSide: other ? toOther(other) : null, opposites: opposites.map(toOther) };
+  const other = otherSideOf(session.items, item.id);
+  // Of two sides the one that has sets left.
+  const opposites = withSides(session.items).flatMap((sides) => {
+    const left = sides.find((i) => hasSetsLeft(uc, session, i));
+    return left && areOpposite(target, entryOf(left.movement).target) ? [left] : [];
+  });
+  return {
+    otherSide: other && toOther(other),
+    otherSideLeft: other !== null && hasSetsLeft(uc, session, other),
+    alternates: other !== null && practices['set-order'] === 'alternate',
+    opposites: opposites.map(toOther),
+  };
 }
 
 /**
@@ -141,6 +147,8 @@ export function loadSet(uc: UseCase, itemId: string): SetView | null {
     breathing: practices.breathing ?? 'out-on-effort',
     lastReps: practices['last-reps'] ?? 'strict',
     ...othersOf(uc, item, session, practices),
+    next: nextOf(uc, loaded, (s, i) => hasSetsLeft(uc, s, i)),
+    partner: partnerOf(uc, loaded, (s, i) => hasSetsLeft(uc, s, i)),
     setupId: loaded.log.setups.findLast((s) => s.itemId === item.id)?.id ?? null,
     column: station?.column ?? null,
     blocked: found.from === 'blocked' ? found.says : null,

@@ -1,5 +1,6 @@
 import 'server-only';
 import type { WorkingSide } from '@/core/body/side';
+import { entryOf } from '@/core/book/book';
 import { answerPosed } from '@/core/book/answer-question';
 import { poseQuestion } from '@/core/book/pose-question';
 import type { PosedQuestion } from '@/core/book/posed-question';
@@ -10,6 +11,8 @@ import { toFieldIssues } from '@/contract/field';
 import type { SettingView } from '@/contract/views/setting';
 import type { Station } from '@/contract/views/station';
 import { movementName } from '@/messages/book';
+import { BAND_LABEL, HANDLE_LABEL } from '@/messages/floor';
+import { loadLabel, loadNumber } from '@/messages/loads';
 import { placeSettings } from '@/messages/place-settings';
 import { limitText } from '@/messages/reasons';
 import { settingText, type SettingText } from '@/messages/settings';
@@ -76,3 +79,24 @@ export function settingViews(found: FoundSettings, station: Station | null, side
     })),
   ];
 }
+
+/** What is lifted, and by what. */
+function loadViews({ item, unit, attachment, band }: ItemContext): SettingView[] {
+  const label = loadLabel(entryOf(item.movement), item.side);
+  const load: SettingView[] = label
+    ? [{ kind: 'load', label, value: loadNumber(item.loadG, unit), unit, estimated: false }]
+    : [];
+  const handle: SettingView[] = attachment
+    ? [{ kind: 'handle', label: HANDLE_LABEL, value: attachment.name, unit: '', estimated: false }]
+    : [];
+  const hung: SettingView[] = band
+    ? [{ kind: 'band', label: BAND_LABEL, value: band.name, unit: '', estimated: false }]
+    : [];
+  return [...load, ...handle, ...hung];
+}
+
+/** Everything that is set, hung and lifted, biggest first; the load alone where the set-up is blocked. */
+export const platesOf = (context: ItemContext, found: FoundSettings): SettingView[] => [
+  ...settingViews(found, context.station, context.item.side),
+  ...loadViews(context),
+];

@@ -1,4 +1,5 @@
 import 'server-only';
+import { otherSideOf } from '@/core/record/side-pair';
 import type { PlannedSetupView } from '@/contract/views/setup';
 import type { StationChoice } from '@/contract/views/station';
 import type { Db } from '@/data/open-db';
@@ -19,13 +20,15 @@ function stationChoices(db: Db, gymId: string): StationChoice[] {
 export function loadSetup(uc: UseCase, itemId: string, stationId?: string): PlannedSetupView | null {
   const loaded = loadItem(uc, itemId, stationId);
   if (!loaded) return null;
-  const { client, item, attachment, converted, unit, variant, station } = loaded;
+  const { client, item, session, attachment, converted, unit, variant, station } = loaded;
+  const other = otherSideOf(session.items, item.id);
   const { events, planned, unreadable, replaced, screening, limits } = loaded;
   return {
     setupCase: loaded.setupCase,
     bench: {
       client,
       item,
+      otherSide: other && { id: other.id, side: other.side },
       attachment,
       bandName: loaded.band?.name ?? null,
       converted,

@@ -2,12 +2,16 @@ import type { MovementId } from '@/core/book/book';
 import type { UnreadableRow } from '../records/record';
 import type { SettingView } from './setting';
 import type { ScreeningView } from './client';
+import type { WorkingSide } from '@/core/body/side';
 import type { FaultCode } from '@/core/movement/fault-code';
 
 /** One planned movement on the floor board; all words and numbers, nothing to compute. */
 export interface FloorItemView {
   readonly id: string;
   readonly movement: MovementId;
+  readonly side: WorkingSide;
+  /** The same movement for the other side, which is one with it here. */
+  readonly otherSide: { readonly id: string; readonly side: WorkingSide } | null;
   readonly variant: string | null;
   /** Column it hangs on; null for a movement without one. */
   readonly station: string | null;

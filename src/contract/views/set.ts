@@ -25,6 +25,15 @@ export interface OtherItem {
   readonly side: WorkingSide;
 }
 
+/** A movement to go on to: whose, where, and what is changed on the way, one line each. */
+export interface OnwardView extends OtherItem {
+  /** Null for the same client. */
+  readonly clientName: string | null;
+  /** Where it is done; null on the same column, or on none. */
+  readonly station: string | null;
+  readonly changes: readonly string[];
+}
+
 /** Floor marks for the schemes that move the client, metres from the column, as far as they can be used. */
 export interface DropMarks {
   readonly stances: readonly number[];
@@ -78,6 +87,14 @@ export interface SetView {
   readonly lastReps: 'strict' | 'little-help';
   /** The same movement on the other side in this session, where sides alternate. */
   readonly otherSide: OtherItem | null;
+  /** The other side has sets left. */
+  readonly otherSideLeft: boolean;
+  /** The sides take turns without rest. */
+  readonly alternates: boolean;
+  /** The next movement of the session with sets left. */
+  readonly next: OnwardView | null;
+  /** Another client's movement on the same column in the same hour. */
+  readonly partner: OnwardView | null;
   /** The opposite muscle's movements of this session with sets left. */
   readonly opposites: readonly OtherItem[];
   /** The set-up that the settings are read from, as it was saved; null while it is as solved. */

@@ -12,6 +12,8 @@ import type { Attachment, ConvertedLoad, ReplacedKit, Station, StationChoice } f
 export interface SetupBenchView {
   readonly client: Client;
   readonly item: SessionItem;
+  /** The same movement for the other side; null where there is none in this session. */
+  readonly otherSide: Pick<SessionItem, 'id' | 'side'> | null;
   /** Null for a movement without a cable. */
   readonly station: Pick<Station, 'id' | 'name'> | null;
   readonly attachment: Attachment | null;

@@ -1,3 +1,5 @@
+import type { Side } from './side';
+
 /** What a trainer notes of a client that changes defaults. A note is an observation, never a diagnosis. */
 export const CLIENT_NOTES = [
   'shoulder',
@@ -11,6 +13,8 @@ export const CLIENT_NOTES = [
   'recent-surgery',
   'under-18',
   'does-not-feel',
+  'left-weaker',
+  'right-weaker',
 ] as const;
 /** An observation that changes defaults. */
 export type ClientNote = (typeof CLIENT_NOTES)[number];
@@ -34,6 +38,8 @@ export interface NoteDefaults {
   /** Knee on a bench is not offered first. */
   readonly avoidStraddle: boolean;
   readonly longestHoldS: number | null;
+  /** The side that goes first in movements of one arm or leg; null where neither, or both, are noted. */
+  readonly weakerSide: Side | null;
   /** Notes that want a clinician's limit before anything is loaded. */
   readonly wantLimits: readonly LimitNote[];
 }
@@ -46,6 +52,7 @@ export function noteDefaults(notes: readonly ClientNote[]): NoteDefaults {
     keepBladeSet: has('shoulder') || has('first-month'),
     oneArm: has('does-not-feel'),
     avoidStraddle: has('abdomen-or-groin'),
+    weakerSide: has('left-weaker') === has('right-weaker') ? null : has('left-weaker') ? 'left' : 'right',
     longestHoldS: has('blood-pressure') ? LONGEST_HOLD_S : null,
     wantLimits: NEEDS_CLINICIAN.filter(has),
   };

@@ -85,15 +85,16 @@ function Watch({ item }: { readonly item: FloorItemView }) {
   );
 }
 
+/** What is done, in which way, and with which side now. */
+const nameOf = ({ movement, variant, side }: FloorItemView): string =>
+  [movementName(movement), variant, side === 'both' ? null : WORDS.onSide(side)].filter(Boolean).join(', ');
+
 function NextItem({ item }: { readonly item: FloorItemView }) {
   const big = item.settings.filter((p) => !IN_WORDS.includes(p.kind));
   return (
     <article className={styles.next}>
       <header>
-        <h3>
-          {movementName(item.movement)}
-          {item.variant ? `, ${item.variant}` : ''}
-        </h3>
+        <h3>{nameOf(item)}</h3>
         <p>
           {item.station && `${item.station}. `}
           {item.progress}. <b>{STATE_WORD[item.state]}</b>
@@ -125,6 +126,11 @@ function NextItem({ item }: { readonly item: FloorItemView }) {
       <div className={styles.go}>
         <Link href={`/setup/${item.id}`}>{WORDS.setUp}</Link>
         <Link href={`/set/${item.id}`}>{WORDS.toTheSet}</Link>
+        {item.otherSide && (
+          <Link href={`/set/${item.otherSide.id}`} data-quiet>
+            {WORDS.toTheSide(item.otherSide.side)}
+          </Link>
+        )}
       </div>
     </article>
   );
@@ -135,10 +141,7 @@ function LaterItem({ item }: { readonly item: FloorItemView }) {
   return (
     <li className={styles.later}>
       <Link href={`/setup/${item.id}`}>
-        <b>
-          {movementName(item.movement)}
-          {item.variant ? `, ${item.variant}` : ''}
-        </b>
+        <b>{nameOf(item)}</b>
         <span className={styles.quiet}>
           {item.station && `${item.station}. `}
           {item.progress}. {STATE_WORD[item.state]}
@@ -193,10 +196,9 @@ export function FloorBoard({ view }: { readonly view: FloorView }) {
   return (
     <div className={styles.board}>
       <KeepAhead
-        paths={(view.sessions.find((s) => s.id === view.nextId)?.items ?? []).flatMap((i) => [
-          `/set/${i.id}`,
-          `/setup/${i.id}`,
-        ])}
+        paths={(view.sessions.find((s) => s.id === view.nextId)?.items ?? []).flatMap((i) =>
+          [i.id, ...(i.otherSide ? [i.otherSide.id] : [])].flatMap((id) => [`/set/${id}`, `/setup/${id}`]),
+        )}
       />
       <DayStrip view={view} />
       {ordered.map((s) => (

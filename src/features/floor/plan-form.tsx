@@ -3,10 +3,11 @@ import type { SaveResult } from '@/contract/save-result';
 import { NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { BOOK, findEntry } from '@/core/book/book';
-import { GROUPS, sidesOf, usesBand, type BookEntry } from '@/core/book/book-entry';
+import { GROUPS, usesBand, type BookEntry } from '@/core/book/book-entry';
 import { toFieldIssues } from '@/contract/field';
 import type { Choice, PlanChoices } from '@/contract/views/plan';
-import { planFormSchema } from '@/contract/plan-form';
+import { PLANNED_SIDES, planFormSchema, type PlannedSides } from '@/contract/plan-form';
+import { SIDES } from '@/core/body/side';
 import type { LoadUnit } from '@/core/units/mass';
 import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
@@ -35,7 +36,7 @@ function usualPlan(movement: string, choices: PlanChoices) {
       : undefined;
   return {
     movement,
-    side: e.hands === 'two' ? 'both' : 'right',
+    side: e.hands === 'two' ? 'both' : 'each',
     reps: e.reps.max as number | '',
     tempo: e.tempo,
     variantId: '',
@@ -100,7 +101,7 @@ function WhoAndWhat({ form, choices }: { readonly form: PlanFields; readonly cho
   const entry = entryAt(values.movement);
   const oneArm = choices.clients.find((c) => c.value === values.clientId)?.oneArm ?? false;
   const sweep = entry.path.kind === 'sweep';
-  const sides = sweep ? (['both', 'left', 'right'] as const) : sidesOf(entry);
+  const sides: readonly PlannedSides[] = sweep ? PLANNED_SIDES : entry.hands === 'one' ? ['each', ...SIDES] : ['both'];
   const variants = choices.variants.filter((v) => v.movement === values.movement);
   return (
     <>
@@ -129,7 +130,7 @@ function WhoAndWhat({ form, choices }: { readonly form: PlanFields; readonly cho
           description={oneArm && sweep ? WORDS.oneArmFirstDoesNot : undefined}
           data={sides.map((s) => ({
             value: s,
-            label: s === 'both' ? WORDS.bothArms : `${s} ${sweep ? 'arm' : 'side'}`,
+            label: s === 'both' ? WORDS.bothArms : s === 'each' ? WORDS.eachSide : `${s} ${sweep ? 'arm' : 'side'}`,
           }))}
           {...form.getInputProps('side')}
         />

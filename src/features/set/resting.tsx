@@ -3,6 +3,7 @@ import type { SetRecord } from '@/core/record/set-log';
 import type { SetView } from '@/contract/views/set';
 import { movementName } from '@/messages/book';
 import { BetweenSets } from './between-sets';
+import { Onward } from './onward';
 import { RestClock } from './rest-clock';
 import type { LiveSetControl } from './use-live-set';
 import type { Tracker } from './use-tracker';
@@ -18,15 +19,20 @@ interface Props {
 
 /** Between sets: the rest clock, who works meanwhile, and what to change for the next set. */
 export function Resting({ last, plan, control, tracker }: Props) {
-  const { otherSide, opposites } = plan;
+  const { otherSide, otherSideLeft, alternates, opposites } = plan;
+  const { finished, movement } = control.live;
   return (
     <>
-      <RestClock sinceMs={last.endedAtMs ?? 0} restS={otherSide ? 0 : control.live.movement.restS} />
+      <RestClock sinceMs={last.endedAtMs ?? 0} restS={alternates ? 0 : movement.restS} />
       {otherSide && (
         <Link className={styles.otherSide} href={`/set/${otherSide.itemId}`}>
-          {WORDS.nowTheSide(otherSide.side)}
+          {otherSideLeft && (alternates || finished)
+            ? WORDS.nowTheSide(otherSide.side)
+            : WORDS.toTheSide(otherSide.side)}
         </Link>
       )}
+      {plan.partner && <Onward to={plan.partner} label={WORDS.swapTo} />}
+      {finished && !otherSideLeft && plan.next && <Onward to={plan.next} label={WORDS.nextMovement} strong />}
       {opposites.length > 0 && (
         <nav className={styles.opposites} aria-label={WORDS.oppositeMuscleMeanwhile}>
           <span>{WORDS.oppositeMuscleMeanwhile}</span>

@@ -1,5 +1,6 @@
 'use client';
 import { IconVolume, IconVolumeOff } from '@tabler/icons-react';
+import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { WorkingSide } from '@/core/body/side';
 import { ChoiceRow } from '@/features/shell/choice-row';
@@ -122,6 +123,11 @@ export function SetBar({ plan, control, faultSide, sound, keys }: Props) {
           options={FAULT_SIDES.map((s) => ({ value: s, label: faultSide.kept === s ? WORDS.keptSide(s) : s }))}
           onChange={faultSide.choose}
         />
+      )}
+      {plan.otherSide && !live.open && !pain && live.mode !== 'resting' && (
+        <Link href={`/set/${plan.otherSide.itemId}`} className={`${styles.plain} ${styles.swap}`} data-row="2">
+          {WORDS.toTheSide(plan.otherSide.side)}
+        </Link>
       )}
       <span className={styles.gap} />
       {keys}

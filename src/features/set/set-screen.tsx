@@ -85,7 +85,7 @@ export function SetScreen({ plan }: { readonly plan: SetView }) {
   };
   const { keys, keyOf } = useSetKeys({ control, twoSides: item.side === 'both', onSide: faultSide.choose, onFault });
   return (
-    <div className={styles.screen} data-open={live.open !== null || undefined}>
+    <div className={styles.screen} data-open={live.open !== null || undefined} data-mode={live.mode}>
       <SetHead plan={plan} control={control} />
       <SetSettings plan={plan} control={control} />
       <section className={styles.middle} tabIndex={0} aria-label={MIDDLE_NAME[live.mode] ?? WORDS.pacer}>

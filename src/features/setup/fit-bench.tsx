@@ -13,7 +13,7 @@ import type { SavedSetup } from '@/core/record/floor-event';
 import type { SetupBenchView } from '@/contract/views/setup';
 import { backOnSheet } from '@/drawing/back-on-sheet';
 import { MovementPlayer } from '@/features/movements/movement-player';
-import { BOOK_TEXT, movementName, postureText } from '@/messages/book';
+import { BOOK_TEXT, postureText } from '@/messages/book';
 import { CHOICE_TOO_SHORT } from '@/messages/choosing';
 import { CAUTION, type CautionPlace } from '@/messages/cautions';
 import { loadLabel, loadNumber, loadText } from '@/messages/loads';
@@ -31,6 +31,7 @@ import { RegionLines } from './region-lines';
 import { reduceSetup, type SetupEvent, type SetupState } from './setup-machine';
 import { ToTheSet, useToTheSet } from './to-the-set';
 import { WORDS } from '@/messages/screens/setup';
+import { BenchTitle } from './bench-title';
 import styles from './setup.module.css';
 
 /** The answer with everything said of it; the question is one whose range is known to leave enough. */
@@ -105,18 +106,12 @@ interface FitProps {
 
 /** The figure on this gym's steel; bench and seat are moved on it. */
 function FitDrawing({ context, fit, moves }: FitProps) {
-  const { client, item } = context;
+  const { item } = context;
   const { answer, entry, settings } = fit;
   const seatPitchM = seatPitchOf(entry, answer.from.question.kit);
   return (
     <section className={styles.fitSheet} aria-label={WORDS.setUpDrawing}>
-      <h1 className={styles.fitWho}>
-        {client.name}{' '}
-        <span>
-          {movementName(item.movement)}
-          {context.variant ? `, ${context.variant.name}` : ''}
-        </span>
-      </h1>
+      <BenchTitle context={context} className={styles.fitWho!} />
       <p className={styles.how}>{BOOK_TEXT[item.movement]?.how}</p>
       <MovementPlayer
         answer={answer}

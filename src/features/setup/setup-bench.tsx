@@ -7,7 +7,6 @@ import { windowFor } from '@/drawing/setup-scene';
 import { useFloorLog, type FloorLog } from '@/offline/use-floor-log';
 import type { SavedSetup } from '@/core/record/floor-event';
 import { jointDegAt, jointOf } from '@/core/movement/joint-action';
-import { movementName } from '@/messages/book';
 import { loadText } from '@/messages/loads';
 import { usePlaying } from '@/features/movements/use-playing';
 import { useLatest } from '@/features/shell/use-latest';
@@ -33,6 +32,7 @@ import { useBenchViews } from './use-bench-views';
 import { ZoomSteps } from './zoom-steps';
 import type { Question } from '@/core/book/question';
 import { WORDS } from '@/messages/screens/setup';
+import { BenchTitle } from './bench-title';
 import styles from './setup.module.css';
 
 interface Props {
@@ -188,13 +188,7 @@ function Bench(props: BenchProps) {
   return (
     <div className={styles.bench}>
       <section className={styles.sheet} aria-label={WORDS.setUpDrawing}>
-        <h1 className={styles.who}>
-          {client.name}{' '}
-          <span>
-            {movementName(item.movement)}
-            {context.variant ? `, ${context.variant.name}` : ''}
-          </span>
-        </h1>
+        <BenchTitle context={context} className={styles.who!} />
         <div ref={ref} className={styles.views}>
           <Elevation {...drawn} view={elevation} apart={apart} moves={moves} />
           <Plan {...drawn} view={plan} />

@@ -120,6 +120,10 @@ export const WORDS = {
   ofPlanned: (clock: string): string => `of ${clock} planned`,
   // resting
   nowTheSide: (side: string): string => `Now the ${side} side`,
+  nextMovement: 'Next:',
+  swapTo: 'Swap to',
+  nothingToChange: 'everything stays as it is',
+  toTheSide: (side: string): string => `To the ${side} side`,
   oppositeMuscleMeanwhile: 'Opposite muscle meanwhile',
   // set-bar
   pause: 'Pause',

@@ -1,0 +1,26 @@
+import Link from 'next/link';
+import type { OnwardView } from '@/contract/views/set';
+import { movementName } from '@/messages/book';
+import { WORDS } from '@/messages/screens/set';
+import styles from './set.module.css';
+
+/** The way to another movement, with what is changed for it. */
+export function Onward({
+  to,
+  label,
+  strong,
+}: {
+  readonly to: OnwardView;
+  readonly label: string;
+  readonly strong?: boolean;
+}) {
+  const side = to.side === 'both' ? null : WORDS.onSide(to.side);
+  return (
+    <Link className={styles.onward} data-strong={strong || undefined} href={`/set/${to.itemId}`}>
+      <b>
+        {label} {[to.clientName, movementName(to.movement), side].filter(Boolean).join(', ')}
+      </b>
+      <span>{[to.station, ...to.changes].filter(Boolean).join(', ') || WORDS.nothingToChange}</span>
+    </Link>
+  );
+}

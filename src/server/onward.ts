@@ -1,0 +1,57 @@
+import 'server-only';
+import { otherSideOf } from '@/core/record/side-pair';
+import type { Session, SessionItem } from '@/contract/views/plan';
+import type { OnwardView } from '@/contract/views/set';
+import { changeOver } from '@/messages/change-over';
+import { dayOf } from './clock';
+import { loadItem, type ItemContext } from './item-context';
+import { reachClient, reachSessions } from './reach';
+import { findSettings, platesOf } from './settings';
+import type { UseCase } from './use-case';
+
+/** A planned movement with what is changed on the way to it. */
+function toOnward(uc: UseCase, from: ItemContext, itemId: string): OnwardView | null {
+  const to = loadItem(uc, itemId);
+  if (!to) return null;
+  const here = platesOf(from, findSettings(from));
+  const there = platesOf(to, findSettings(to));
+  const { id, movement, side, stationId } = to.item;
+  return {
+    itemId: id,
+    movement,
+    side,
+    clientName: to.client.id === from.client.id ? null : to.client.name,
+    station: stationId === from.item.stationId ? null : (to.station?.name ?? null),
+    changes: changeOver(here, there),
+  };
+}
+
+/** Whether planned sets of a movement are left that nothing stops. */
+export type HasSetsLeft = (session: Session, item: SessionItem) => boolean;
+
+/** The next movement of the session with sets left, in its order and round to its start; the other side is none. */
+export function nextOf(uc: UseCase, from: ItemContext, hasSetsLeft: HasSetsLeft): OnwardView | null {
+  const { session, item } = from;
+  const other = otherSideOf(session.items, item.id)?.id;
+  const at = session.items.findIndex((i) => i.id === item.id);
+  const later = [...session.items.slice(at + 1), ...session.items.slice(0, at)];
+  const next = later.find((i) => i.id !== other && hasSetsLeft(session, i));
+  return next ? toOnward(uc, from, next.id) : null;
+}
+
+/** Whether two sessions are planned for the same time. */
+const together = (a: Session, b: Session): boolean =>
+  a.startsAtMs < b.startsAtMs + b.minutes * 60_000 && b.startsAtMs < a.startsAtMs + a.minutes * 60_000;
+
+/** Another client of the same hour whose next movement is on this column: they take turns on it. */
+export function partnerOf(uc: UseCase, from: ItemContext, hasSetsLeft: HasSetsLeft): OnwardView | null {
+  const { session, station } = from;
+  if (!station) return null;
+  const { fromMs, toMs } = dayOf(session.startsAtMs);
+  for (const other of reachSessions(uc, fromMs, toMs)) {
+    if (other.clientId === session.clientId || !together(session, other) || !reachClient(uc, other.clientId)) continue;
+    const next = other.items.find((i) => hasSetsLeft(other, i));
+    if (next?.stationId === station.id) return toOnward(uc, from, next.id);
+  }
+  return null;
+}
