@@ -142,6 +142,8 @@ describe('who sees and changes what', () => {
       // Called with what was reached before.
       ...['changes.keepChanges', 'item-context.loadItem', 'limits.limitsToday', 'screening.loadScreening'],
       ...['setup-book.loadSetupBook', 'reach.reachSessions', 'onward.nextOf', 'onward.partnerOf'],
+      // Titles find what they name through reach.
+      ...['titles.itemTitle', 'titles.clientTitle', 'titles.pieceTitle'],
     ];
     const folder = join(process.cwd(), 'src/server');
     const found = readdirSync(folder).flatMap((file) => {

@@ -14,7 +14,7 @@ import { databaseId } from '@/server/records-file';
 import { WORDS } from '@/messages/screens/pages';
 
 export const metadata: Metadata = {
-  title: WORDS.jorvix,
+  title: { default: WORDS.jorvix, template: WORDS.titled },
   description: WORDS.setsUpPacesAndRemembers,
 };
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };

@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { readMovement } from '@/contract/case';
 import { FloorBoard } from '@/features/floor/floor-board';
@@ -9,6 +10,9 @@ import { openUseCase } from '@/server/open-use-case';
 import { planTodayAction } from './actions';
 import { WORDS } from '@/messages/screens/pages';
 import { readAsked, type Asked } from './asked';
+
+// The layout's own form of titles is not taken by the page beside it.
+export const metadata: Metadata = { title: { absolute: WORDS.titled.replace('%s', WORDS.floor) } };
 
 export default async function FloorPage({ searchParams }: { readonly searchParams: Asked }) {
   await connection();

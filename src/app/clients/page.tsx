@@ -1,9 +1,12 @@
+import type { Metadata } from 'next';
 import Link from 'next/link';
 import { connection } from 'next/server';
 import forms from '@/features/shell/forms.module.css';
 import { loadClients } from '@/server/clients';
 import { openUseCase } from '@/server/open-use-case';
 import { WORDS } from '@/messages/screens/pages';
+
+export const metadata: Metadata = { title: WORDS.clients };
 
 export default async function ClientsPage() {
   await connection();

@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import Link from 'next/link';
 import { connection } from 'next/server';
 import forms from '@/features/shell/forms.module.css';
@@ -5,6 +6,8 @@ import { FAULT_TEXT } from '@/messages/faults';
 import { listLedgers } from '@/server/ledger';
 import { openUseCase } from '@/server/open-use-case';
 import { WORDS } from '@/messages/screens/pages';
+
+export const metadata: Metadata = { title: WORDS.ledger };
 
 export default async function LedgerIndexPage() {
   await connection();

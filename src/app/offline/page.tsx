@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { WORDS } from '@/messages/screens/pages';
 import styles from '@/features/shell/shell.module.css';
 
-export const metadata: Metadata = { title: WORDS.noNetworkJorvix };
+export const metadata: Metadata = { title: WORDS.noNetwork };
 
 /** Shown for a page that this device has not seen while there is no network. */
 export default function OfflinePage() {

@@ -109,9 +109,20 @@ function Blocked({ context, setup }: PanelProps) {
 
 /** What is off as it stands, and the least that puts it right. */
 function AsItStands({ setup }: Pick<PanelProps, 'setup'>) {
-  const { solution, shown, leastChange, leastChangeFailed, off, dispatch } = setup;
+  const { solution, shown, leastChange, leastChangeFailed, off, dispatch, placement, posed } = setup;
+  const { lastUsed } = posed.question;
   return (
     <>
+      {lastUsed && !samePlacement(lastUsed, placement) && (
+        <button
+          type="button"
+          className={styles.least}
+          data-testid="as-last-time"
+          onClick={() => dispatch({ type: 'placed', placement: lastUsed })}
+        >
+          {WORDS.asLastTime(lastUsed.hole, Math.round(lastUsed.standX * 100))}
+        </button>
+      )}
       {solution.feasible && shown.violations.length > 0 && (
         <Alert className={styles.blocked}>{shown.violations.map((v) => limitText(v, 'found')).join(' ')}</Alert>
       )}

@@ -3,6 +3,8 @@ import { useMantineColorScheme } from '@mantine/core';
 import { IconMoon, IconSun, IconUser } from '@tabler/icons-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { Suspense } from 'react';
+import { UnderWay } from './under-way';
 import type { Actor } from '@/contract/actor';
 import { useOutboxState } from '@/offline/use-outbox';
 import { clockOffText } from '@/messages/taps';
@@ -72,6 +74,9 @@ export function TitleBar({ actor }: { readonly actor: Pick<Actor, 'name' | 'role
           </Link>
         ))}
       </nav>
+      <Suspense>
+        <UnderWay />
+      </Suspense>
       {actor && <Waiting />}
       {actor && (
         <Link href="/account" className={styles.account} aria-current={path === '/account' ? 'page' : undefined}>

@@ -2,6 +2,12 @@
 export const WORDS = {
   // layout.tsx
   jorvix: 'Jorvix',
+  titled: '%s | Jorvix',
+  placeOf: (what: string, place: string): string => `${what}: ${place}`,
+  onSide: (movement: string, side: string): string => `${movement}, ${side} side`,
+  set: 'set',
+  setUp: 'set-up',
+  sheet: 'sheet',
   setsUpPacesAndRemembers: 'Sets up, paces and remembers each client’s training.',
   // not-found.tsx
   nothingOnThisSheet: 'Nothing on this sheet',
@@ -25,13 +31,14 @@ export const WORDS = {
   // ledger/page.tsx
   sets: (sets: number): string => `${sets} sets`,
   // ledger/[clientId]/page.tsx
+  ledgerPlace: 'ledger',
   ledgerOf: (name: string): string => `Ledger of ${name}`,
   clientSheet: 'Client sheet',
   nothingRecordedYetWhatIs: 'Nothing recorded yet. What is tapped during a set shows here.',
   // movements/page.tsx
   movements: 'Movements',
   // offline/page.tsx
-  noNetworkJorvix: 'No network, Jorvix',
+  noNetwork: 'No network',
   noNetworkAndThisPage: 'No network, and this page was not opened here before',
   setsAndSetUpsThat:
     'Sets and set-ups that were opened on this device today work without it: go back, or open one of them. ' +

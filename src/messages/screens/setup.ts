@@ -31,6 +31,7 @@ export const WORDS = {
   noneShown: 'none shown',
   sizeOfTheFault: 'Size of the fault',
   // use-beside
+  asLastTime: (hole: number, cm: number): string => `As last time: hole ${hole}, mark ${cm} cm`,
   lastUsedHole: (hole: number): string => `last used: hole ${hole}`,
   // limit-notes
   cliniciansLimit: 'Clinician’s limit:',

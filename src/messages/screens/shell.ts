@@ -7,6 +7,7 @@ export const WORDS = {
   records: 'Records',
   keptHereOnly: (refused: number): string => `${refused} kept here only`,
   jorvix: 'Jorvix',
+  opening: 'opening the next page',
   places: 'Places',
   changeBetweenDayAndNight: 'Change between day and night sheet',
   // screening-warning

@@ -1,3 +1,5 @@
+import type { Metadata } from 'next';
+import { clientTitle } from '@/server/titles';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import lists from '@/features/shell/lists.module.css';
@@ -14,6 +16,15 @@ import { endCoverAction, giveClientAction } from '../../account-actions';
 import { saveClientAction, saveScreeningAction } from '../../actions';
 import { WORDS as RECORDS_WORDS } from '@/messages/screens/records';
 import { WORDS } from '@/messages/screens/pages';
+
+/** What the page is called: whose, and which place. */
+export async function generateMetadata({
+  params,
+}: {
+  readonly params: Promise<{ clientId: string }>;
+}): Promise<Metadata> {
+  return { title: clientTitle(await openUseCase(), (await params).clientId, WORDS.sheet) };
+}
 
 export default async function ClientPage({ params }: { readonly params: Promise<{ clientId: string }> }) {
   const { clientId } = await params;

@@ -1,8 +1,19 @@
+import type { Metadata } from 'next';
+import { pieceTitle } from '@/server/titles';
 import { notFound } from 'next/navigation';
 import { KitSheet } from '@/features/kit/kit-sheet';
 import { loadKitSheet } from '@/server/kit';
 import { openUseCase } from '@/server/open-use-case';
 import { savePieceAction } from '../../actions';
+
+/** What the page is called: the piece, and which place. */
+export async function generateMetadata({
+  params,
+}: {
+  readonly params: Promise<{ pieceId: string }>;
+}): Promise<Metadata> {
+  return { title: pieceTitle(await openUseCase(), (await params).pieceId) };
+}
 
 export default async function PiecePage({ params }: { readonly params: Promise<{ pieceId: string }> }) {
   const { pieceId } = await params;

@@ -1,3 +1,5 @@
+import type { Metadata } from 'next';
+import { clientTitle } from '@/server/titles';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { LedgerTable } from '@/features/ledger/ledger-table';
@@ -6,6 +8,15 @@ import { UnreadableNote } from '@/features/shell/unreadable-note';
 import { loadLedger } from '@/server/ledger';
 import { openUseCase } from '@/server/open-use-case';
 import { WORDS } from '@/messages/screens/pages';
+
+/** What the page is called: whose, and which place. */
+export async function generateMetadata({
+  params,
+}: {
+  readonly params: Promise<{ clientId: string }>;
+}): Promise<Metadata> {
+  return { title: clientTitle(await openUseCase(), (await params).clientId, WORDS.ledgerPlace) };
+}
 
 export default async function LedgerPage({ params }: { readonly params: Promise<{ clientId: string }> }) {
   const { clientId } = await params;

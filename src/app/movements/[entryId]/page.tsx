@@ -1,3 +1,5 @@
+import type { Metadata } from 'next';
+import { movementName } from '@/messages/book';
 import { notFound } from 'next/navigation';
 import { readMovement } from '@/contract/case';
 import { MovementPage } from '@/features/movements/movement-page';
@@ -5,6 +7,16 @@ import { loadChoosing } from '@/server/choosing';
 import { openUseCase } from '@/server/open-use-case';
 import { keepVariantAction } from '../../actions';
 import { readAsked, type Asked } from '../../asked';
+
+/** What the page is called: the movement. */
+export async function generateMetadata({
+  params,
+}: {
+  readonly params: Promise<{ entryId: string }>;
+}): Promise<Metadata> {
+  const id = readMovement((await params).entryId);
+  return id ? { title: movementName(id) } : {};
+}
 
 export default async function MovementRoute({
   params,

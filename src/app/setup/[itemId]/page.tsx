@@ -1,3 +1,5 @@
+import type { Metadata } from 'next';
+import { itemTitle } from '@/server/titles';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { SetupPage } from '@/features/setup/setup-page';
@@ -5,6 +7,15 @@ import { loadSetup } from '@/server/setup';
 import { openUseCase } from '@/server/open-use-case';
 import { WORDS } from '@/messages/screens/pages';
 import { readAsked, type Asked } from '../../asked';
+
+/** What the page is called: whose, and which place. */
+export async function generateMetadata({
+  params,
+}: {
+  readonly params: Promise<{ itemId: string }>;
+}): Promise<Metadata> {
+  return { title: itemTitle(await openUseCase(), (await params).itemId, WORDS.setUp) };
+}
 
 export default async function SetupRoute({
   params,
