@@ -111,21 +111,30 @@ test('from nothing: kit, client and plan through the interface alone', async ({ 
     await page.getByLabel('Height').nth(i).fill(height);
   }
   await page.getByLabel('Pulley to pulley').fill('240');
-  await page.getByLabel('Loads, each side').fill('5 10 15');
+  await page.getByLabel('Loads, each side').fill('5-15 by 5, twenty');
+  await page.getByRole('button', { name: 'Save columns' }).click();
+  await expect(page.getByText('“twenty”: expected numbers from')).toBeVisible();
+  await expect(page.getByLabel('Loads, each side')).toHaveValue('5-15 by 5, twenty');
+  await page.getByLabel('Loads, each side').fill('5-15 by 5');
   await page.getByRole('button', { name: 'Save columns' }).click();
   await expect(page).toHaveURL(/[0-9a-f-]{36}$/);
   await page.goto(`${emptyApp.url}/kit`);
   await page.getByRole('navigation', { name: 'Add kit' }).getByRole('link', { name: 'handle' }).click();
   await page.getByLabel('Name').fill('D-handle');
-  await page.getByLabel('Cable end to grip').fill('14');
+  // What it usually measures stands there and saves as it is.
+  await expect(page.getByLabel('Cable end to grip')).toHaveValue('14 cm');
   await page.getByRole('button', { name: 'Save handle' }).click();
   await expect(page).toHaveURL(/kit\/[0-9a-f-]{36}$/);
   await page.goto(`${emptyApp.url}/clients/new`);
   await page.getByLabel('Name').fill('Oyelaran Petrescu');
-  await page.getByLabel('Stature').fill('183');
-  await page.getByLabel('Mass').fill('81');
+  await page.getByLabel('Stature').fill(`5'11"`);
+  await page.getByLabel('Mass').fill('180 lb');
+  await page.getByLabel('Name').focus();
+  await expect(page.getByLabel('Stature')).toHaveValue('180.3 cm');
+  await expect(page.getByText('5 ft 11 in')).toBeVisible();
   await page.getByRole('button', { name: 'Save client' }).click();
   await expect(page).toHaveURL(/clients\/[0-9a-f-]{36}$/);
+  await expect(page.getByLabel('Mass')).toHaveValue('81.6 kg');
   await page.goto(emptyApp.url);
   await page.getByText('Add a movement to today').click();
   await page.getByLabel('Starts').fill('9:30');

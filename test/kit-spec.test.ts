@@ -156,7 +156,7 @@ describe('kit as typed', () => {
     ['column', { readings: at([1, 25], [20, 215], [20, 216]) }, 'readings.2.hole: expected each hole once'],
     ['column', { twinSpacingCm: '' }, 'twinSpacingCm: expected a number from 30 to 800 cm'],
     ['column', { maxDistanceCm: '-30' }, 'maxDistanceCm: expected more than the nearest place to stand'],
-    ['column', { stack: 'five' }, 'stack.0: expected numbers from 0.1 to 500 with spaces between'],
+    ['column', { stack: 'five' }, 'stack.0: “five”: expected numbers from 0.1 to 500 with spaces between'],
     ['column', { ...ARMS, pivotHeightCm: '' }, 'pivotHeightCm: expected a number from 0 to 300 cm'],
     [
       'column',

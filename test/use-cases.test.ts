@@ -100,7 +100,7 @@ describe('bad input is told at its field', () => {
       'spec.leftReadings.0.heightCm: expected two measured holes',
     ],
     [{ pulleyRatio: 0 }, 'spec.pulleyRatio: expected a number from 0.25 to 8'],
-    [{ stack: '5 -10' }, 'spec.stack.1: expected numbers from 0.1 to 500 with spaces between'],
+    [{ stack: '5 -10' }, 'spec.stack.1: “-10”: expected numbers from 0.1 to 500 with spaces between'],
     [{ maxDistanceCm: 0, minDistanceCm: 10 }, 'spec.maxDistanceCm: expected more than the nearest place to stand'],
   ])('column %j', (change, issue) => expect(issuesOf(keepColumn(db, change))).toContain(issue));
 
@@ -137,7 +137,7 @@ describe('bad input is told at its field', () => {
         feetApartCm: 110,
         blocksCm: '4 200',
       },
-      'spec.blocksCm.1: expected nothing, or numbers from 0.5 to 60 cm with spaces between',
+      'spec.blocksCm.1: “200”: expected nothing, or numbers from 0.5 to 60 cm with spaces between',
     ],
     [
       'preacher',

@@ -5,6 +5,7 @@ import { calibrateRuler, type RulerMisfit } from '@/core/kit/calibrate-ruler';
 import { calibrateArms } from '@/core/kit/column';
 import { KIT_KINDS, type KitKind } from '@/core/kit/kit-kind';
 import { MACHINE_KINDS } from '@/core/kit/machine';
+import { readNumberList } from '@/core/units/number-list';
 import { LOAD_UNITS } from '@/core/units/mass';
 import { COLUMN_KINDS } from './column-schema';
 import { numberBetween, oneOf, text, wholeBetween } from './field';
@@ -13,21 +14,19 @@ import { EXPECTED } from '@/messages/expected';
 /** Each kind is kept as it is typed: centimetres, degrees, and loads in the unit of the plates. */
 const NUMBERED_FROM = ['bottom', 'top'] as const;
 
-/** Numbers typed in one box with spaces or commas between; an empty box is none. */
+/** Numbers typed in one box, single or by range, with spaces or commas between; an empty box is none. */
 const numbers = (min: number, max: number, unit: string, least = 1) => {
   const expected = least > 0 ? EXPECTED.numberList(min, max, unit) : EXPECTED.numberListOrNothing(min, max, unit);
   return z.preprocess(
-    (v) =>
-      typeof v === 'string'
-        ? v
-            .split(/[\s,;]+/)
-            .filter(Boolean)
-            .map(Number)
-        : v,
+    (v) => (typeof v === 'string' ? readNumberList(v) : v),
     z
-      .array(z.number({ error: expected }).min(min, { error: expected }).max(max, { error: expected }), {
-        error: expected,
-      })
+      .array(
+        z
+          .number({ error: ({ input }) => EXPECTED.entry(String(input), expected) })
+          .min(min, { error: ({ input }) => EXPECTED.entry(String(input), expected) })
+          .max(max, { error: ({ input }) => EXPECTED.entry(String(input), expected) }),
+        { error: expected },
+      )
       .min(least, { error: expected })
       .max(80, { error: EXPECTED.atMost(80, 'numbers') }),
   );

@@ -8,6 +8,7 @@ import { toBodyInput, toClientValues } from './client/client-form-values';
 import { KIT_FIELDS, type SpecValues } from './kit/kit-fields';
 import { fitClients, notchesFor, previewKit } from './kit/kit-preview';
 import { toKitValues, usualAttachment } from './kit/kit-values';
+import { fieldOf } from './shell/use-saved-form';
 import { pieceLine } from './kit/piece-line';
 
 const demoKit = () => demoPieces;
@@ -175,4 +176,13 @@ describe('kit sheets', () => {
     );
     expect(notchesFor(of('blue-bench').spec as SpecValues).map((n) => n.notch)).toEqual([1, 2, 4, 5, 7]);
   });
+});
+
+it.each([
+  ['spec.stack.3', 'spec.stack'],
+  ['spec.readings.0.hole', 'spec.readings.0.hole'],
+  ['name', 'name'],
+  ['spec.missing.x', 'spec.missing'],
+])('what is wrong at %s is shown at %s', (path, field) => {
+  expect(fieldOf({ name: '', spec: { stack: '5 ten', readings: [{ hole: '' }] } }, path)).toBe(field);
 });

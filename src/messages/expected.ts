@@ -11,6 +11,7 @@ export const EXPECTED = {
   number: 'expected a number',
   numberNot: (got: string): string => `expected a number, got “${got}”`,
   numberList: (min: number, max: number, unit: string): string => `expected ${numbers(min, max, unit)}`,
+  entry: (entry: string, expected: string): string => `“${entry}”: ${expected}`,
   numberListOrNothing: (min: number, max: number, unit: string): string =>
     `expected nothing, or ${numbers(min, max, unit)}`,
   oneOf: (values: string): string => `expected one of ${values}`,

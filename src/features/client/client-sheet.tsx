@@ -24,6 +24,7 @@ import { LimitsForm } from './limits-form';
 import { MeasuringGuide } from './measuring-guide';
 import { NotesForm } from './notes-form';
 import { RangeTable } from './range-table';
+import { UnitInput } from '@/features/shell/unit-input';
 import { WORDS } from '@/messages/screens/client';
 import styles from './client.module.css';
 
@@ -83,14 +84,13 @@ function MeasureBoxes(props: {
   return (
     <div className={styles.boxes}>
       {names.map((n) => (
-        <NumberInput
+        <UnitInput
           key={n}
+          unit="cm"
           id={`measure-${n}`}
           label={MEASURE_LABEL[n]}
           description={estimateText(body, n)}
           classNames={{ description: form.values.measuredCm[n] === '' ? styles.estimatedNumber : undefined }}
-          suffix=" cm"
-          decimalScale={1}
           {...form.getInputProps(`measuredCm.${n}`)}
           onFocus={() => onShow(n)}
         />
@@ -148,8 +148,8 @@ function MeasuredParts(props: {
     <>
       <div className={forms.grid}>
         <TextInput label={WORDS.name} {...form.getInputProps('name')} />
-        <NumberInput label={WORDS.stature} suffix=" cm" decimalScale={1} {...form.getInputProps('statureCm')} />
-        <NumberInput label={WORDS.mass} suffix=" kg" decimalScale={1} {...form.getInputProps('massKg')} />
+        <UnitInput unit="cm" label={WORDS.stature} {...form.getInputProps('statureCm')} />
+        <UnitInput unit="kg" label={WORDS.mass} {...form.getInputProps('massKg')} />
         <Textarea className={forms.wide} label={WORDS.noteShownOnTheFloor} {...form.getInputProps('note')} />
       </div>
       <h2 id="measure">{WORDS.measureNext}</h2>

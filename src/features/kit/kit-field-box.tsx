@@ -1,5 +1,6 @@
 'use client';
-import { NativeSelect, NumberInput, Textarea } from '@mantine/core';
+import { NativeSelect, NumberInput, Textarea, type NumberInputProps } from '@mantine/core';
+import { UnitInput } from '@/features/shell/unit-input';
 import type { UseFormReturnType } from '@mantine/form';
 import forms from '@/features/shell/forms.module.css';
 import type { KitField } from './kit-fields';
@@ -12,6 +13,22 @@ const suffix = (unit: string | undefined): string | undefined =>
 
 type KitForm = UseFormReturnType<KitValues>;
 
+/** A number in its unit; a length or a mass as it is spoken. */
+function NumberBox({
+  unit,
+  decimals = 2,
+  ...own
+}: Omit<NumberInputProps, 'suffix' | 'decimalScale'> & {
+  readonly unit?: string | undefined;
+  readonly decimals?: number;
+}) {
+  if (unit === 'cm' || unit === 'kg') {
+    const { value, onChange, onBlur, onFocus, error, label, description } = own;
+    return <UnitInput unit={unit} {...{ value, onChange, onBlur, onFocus, error, label, description }} />;
+  }
+  return <NumberInput suffix={suffix(unit)} decimalScale={decimals} {...own} />;
+}
+
 /** Rows of measured pairs, which grow and shrink between the fewest and the most that the piece takes. */
 function RowsBox({ field, form }: { readonly field: Extract<KitField, { type: 'rows' }>; readonly form: KitForm }) {
   const path = `spec.${field.key}`;
@@ -22,13 +39,7 @@ function RowsBox({ field, form }: { readonly field: Extract<KitField, { type: 'r
       {rows.map((_, i) => (
         <div key={i} className={styles.reading}>
           {field.columns.map((c) => (
-            <NumberInput
-              key={c.key}
-              label={c.label}
-              suffix={suffix(c.unit)}
-              decimalScale={2}
-              {...form.getInputProps(`${path}.${i}.${c.key}`)}
-            />
+            <NumberBox key={c.key} label={c.label} unit={c.unit} {...form.getInputProps(`${path}.${i}.${c.key}`)} />
           ))}
           {rows.length > field.least && (
             <button
@@ -61,7 +72,7 @@ export function KitFieldBox(props: {
   const own = { label: field.label, description: field.hint, ...form.getInputProps(`spec.${field.key}`) };
   switch (field.type) {
     case 'number':
-      return <NumberInput suffix={suffix(field.unit)} decimalScale={field.decimals ?? 0} {...own} />;
+      return <NumberBox unit={field.unit} decimals={field.decimals ?? 0} {...own} />;
     case 'choice':
       return (
         <NativeSelect

@@ -26,7 +26,7 @@ const USUAL: Readonly<Partial<Record<KitKind, SpecValues>>> = {
     maxDistanceCm: 200,
     stackUnit: 'kg',
   },
-  attachment: { attachmentKind: 'd-handle', swivels: 'yes' },
+  attachment: usualAttachment('d-handle'),
   preacher: { numberedFrom: 'bottom' },
   machine: {
     machineKind: 'leg-extension',

@@ -81,9 +81,25 @@ function useDraft<T, V>(
   }, [sheet, setFrom]);
 }
 
-/** Tell what is wrong at its field, and go to the first. */
-function showIssues(form: { setErrors: (e: Record<string, string>) => void }, issues: readonly FieldIssue[]): void {
-  form.setErrors(Object.fromEntries(issues.map((i) => [i.path, i.message])));
+/** The field that an issue is shown at: an entry of a list that is typed in one box is that box's. */
+export function fieldOf(values: unknown, path: string): string {
+  const steps = path.split('.');
+  let at: unknown = values;
+  for (const [k, step] of steps.entries()) {
+    if (typeof at !== 'object' || at === null) return steps.slice(0, k).join('.');
+    at = (at as Record<string, unknown>)[step];
+  }
+  return path;
+}
+
+/** Tell what is wrong at its field, the first of several there, and go to the first. */
+function showIssues(
+  form: { setErrors: (e: Record<string, string>) => void; getValues: () => unknown },
+  issues: readonly FieldIssue[],
+): void {
+  const values = form.getValues();
+  const told = issues.toReversed().map((i) => [fieldOf(values, i.path), i.message] as const);
+  form.setErrors(Object.fromEntries(told));
   requestAnimationFrame(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
 }
 

@@ -1,0 +1,42 @@
+'use client';
+import { TextInput, type TextInputProps } from '@mantine/core';
+import { useState } from 'react';
+import { readLengthCm, readMassKg } from '@/core/units/as-spoken';
+import { otherUnit } from '@/messages/numbers';
+
+/** What is typed: a length kept in centimetres, or a mass kept in kilograms. */
+export type Measured = 'cm' | 'kg';
+const READ: Readonly<Record<Measured, (spoken: string) => number | null>> = { cm: readLengthCm, kg: readMassKg };
+
+interface Props extends Omit<TextInputProps, 'value' | 'defaultValue' | 'onChange'> {
+  readonly unit: Measured;
+  /** A number in the unit, '' for an empty box, or what was typed where it is neither. */
+  readonly value?: unknown;
+  readonly onChange?: (value: number | string) => void;
+}
+
+/** A length or a mass, in the unit that is spoken: 178, 5'10", 82 in, 180 lb; the other unit is echoed. */
+export function UnitInput({ unit, value = '', onChange, onBlur, description, ...rest }: Props) {
+  /** While it is typed it stands as typed. */
+  const [typed, setTyped] = useState<string | null>(null);
+  const kept = typeof value === 'number' ? `${value} ${unit}` : String(value);
+  const echo = typeof value === 'number' ? otherUnit(value, unit) : null;
+  return (
+    <TextInput
+      {...rest}
+      inputMode="text"
+      autoComplete="off"
+      description={[description, echo].filter(Boolean).join(', ') || undefined}
+      value={typed ?? kept}
+      onChange={(e) => {
+        const said = e.currentTarget.value;
+        setTyped(said);
+        onChange?.(said.trim() === '' ? '' : (READ[unit](said) ?? said));
+      }}
+      onBlur={(e) => {
+        setTyped(null);
+        onBlur?.(e);
+      }}
+    />
+  );
+}
