@@ -3,6 +3,7 @@ import { TextInput, type TextInputProps } from '@mantine/core';
 import { useState } from 'react';
 import { readLengthCm, readMassKg } from '@/core/units/as-spoken';
 import { otherUnit } from '@/messages/numbers';
+import forms from './forms.module.css';
 
 /** What is typed: a length kept in centimetres, or a mass kept in kilograms. */
 export type Measured = 'cm' | 'kg';
@@ -16,7 +17,7 @@ interface Props extends Omit<TextInputProps, 'value' | 'defaultValue' | 'onChang
 }
 
 /** A length or a mass, in the unit that is spoken: 178, 5'10", 82 in, 180 lb; the other unit is echoed. */
-export function UnitInput({ unit, value = '', onChange, onBlur, description, ...rest }: Props) {
+export function UnitInput({ unit, value = '', onChange, onBlur, ...rest }: Props) {
   /** While it is typed it stands as typed. */
   const [typed, setTyped] = useState<string | null>(null);
   const kept = typeof value === 'number' ? `${value} ${unit}` : String(value);
@@ -26,7 +27,9 @@ export function UnitInput({ unit, value = '', onChange, onBlur, description, ...
       {...rest}
       inputMode="text"
       autoComplete="off"
-      description={[description, echo].filter(Boolean).join(', ') || undefined}
+      rightSection={echo && <span className={forms.echo}>{echo}</span>}
+      rightSectionWidth={82}
+      rightSectionPointerEvents="none"
       value={typed ?? kept}
       onChange={(e) => {
         const said = e.currentTarget.value;
