@@ -1,5 +1,5 @@
 /** Centimetres of an inch and inches of a foot (by definition, 1959). */
-export const CM_PER_INCH = 2.54;
+const CM_PER_INCH = 2.54;
 const INCHES_PER_FOOT = 12;
 /** Kilograms of a pound (by definition, 1959). */
 const KG_PER_LB = 0.45359237;
