@@ -10,12 +10,13 @@ const GIVE_UP_MS = 20_000;
 
 /** Whether a click leads to another page of this application in this window. */
 function leadsOn(e: MouseEvent): boolean {
-  if (e.defaultPrevented && !(e.target instanceof Element)) return false;
   if (e.button !== 0 || e.metaKey || e.ctrlKey || e.shiftKey || e.altKey) return false;
   const link = e.target instanceof Element ? e.target.closest('a') : null;
   if (!link || (link.target !== '' && link.target !== '_self') || link.hasAttribute('download')) return false;
   const to = new URL(link.href, location.href);
-  return to.origin === location.origin && to.pathname + to.search !== location.pathname + location.search;
+  // What the server hands out as a file is no page.
+  if (to.origin !== location.origin || to.pathname.startsWith('/api/')) return false;
+  return to.pathname + to.search !== location.pathname + location.search;
 }
 
 /** A line under the title block while the next page is on its way. */
