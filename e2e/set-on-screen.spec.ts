@@ -89,3 +89,22 @@ test('the fullest pads are on a tablet without scrolling', async ({ page, app })
   db.close();
   expect(below).toEqual([]);
 });
+
+test('whatever the buttons of the bar say, none of them moves', async ({ page, app }) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(`${app.url}/set/${itemId('wilhelmina', 1)}`);
+  await page.getByRole('button', { name: 'Start set' }).click();
+  const places = async (): Promise<number[]> => {
+    const all = ['Pain: stop', 'Pause', 'End set'].map((name) => page.getByRole('button', { name }));
+    const boxes = await Promise.all([...all, page.getByRole('radio', { name: 'left' })].map((b) => b.boundingBox()));
+    return boxes.map((b) => Math.round(b!.x));
+  };
+  await expect(page.getByRole('button', { name: 'End set' })).toBeVisible();
+  const before = await places();
+  // A stop sign pauses the set; all others leave it running.
+  for (const fault of await page.locator('[data-fault]:not([data-severity="3"])').all()) {
+    await fault.click();
+    await expect(page.getByTestId('undo')).toContainText('Undo: ');
+    expect(await places()).toEqual(before);
+  }
+});

@@ -105,7 +105,7 @@ export function SetBar({ plan, control, faultSide, sound, keys }: Props) {
       </button>
       <button
         type="button"
-        className={styles.plain}
+        className={`${styles.plain} ${styles.undo}`}
         disabled={!undoable}
         onClick={() => void give({ do: 'undo' })}
         data-testid="undo"
