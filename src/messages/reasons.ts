@@ -131,8 +131,9 @@ function offAxisText(r: ReasonOf<'off-axis'>): string {
       `${nmText(p.meanNm)} at the ${JOINT[r.chain][p.joint === 'middle' ? 1 : 0]}, ` +
       `for the ${COMPENSATING_MUSCLE_NAME[p.compensatedBy]}`,
   );
-  const text = `of the effort is for muscles other than the ${REGION_NAME[r.region]}.`;
-  return parts.length > 0 ? `${text} Most of it: ${parts.join('; ')}.` : text;
+  // The share is of the working joint alone; the parts are of both joints.
+  const text = `of the effort at the working joint falls to muscles other than the ${REGION_NAME[r.region]}.`;
+  return parts.length > 0 ? `${text} What others hold, at both joints: ${parts.join('; ')}.` : text;
 }
 
 function rangeText(r: ReasonOf<'range'>): string {

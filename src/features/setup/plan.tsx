@@ -55,8 +55,7 @@ const Columns = memo(function Columns({ view, column, left, right, used }: Colum
       <g key={side} opacity={used.includes(side) ? 1 : 0.35}>
         {column.floorPlateM > 0 && (
           <rect
-            className={styles.surface}
-            fill="none"
+            className={styles.rule}
             x={px(view.project([0, 0, 0]).u)}
             y={px(p.v - FLOOR_PLATE_HALF_M * view.scale)}
             width={px(column.floorPlateM * view.scale)}

@@ -75,7 +75,7 @@ export function StanceDropsPanel({ problem, placement, onPlace }: Props) {
             steps
               .slice(1)
               .map((s) => WORDS.stepIn(toCm(s.standX), percent(s.laterShare), percent(s.share)))
-              .join(', '),
+              .join('; '),
           )}
         </p>
       )}

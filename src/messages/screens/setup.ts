@@ -133,7 +133,7 @@ export const WORDS = {
     `${drop}: peak ${peakAt} %, ${toCm} cm of cable out, ${offPlaneRmsDeg}° off`,
   leftOut: (drop: string, why: string): string => `${drop}: left out, ${why}.`,
   stepIn: (cm: number, later: string, whole: string): string =>
-    `${cm} cm ${later} of the second half (${whole} of the rep)`,
+    `at ${cm} cm ${later} in the second half of the rep, ${whole} over all of it`,
   steppingInEachStepAgainst: (slice: string): string => `Steps in, what is left of the resistance: ${slice}.`,
   // verdict-lines
   sameHole: 'same hole.',
