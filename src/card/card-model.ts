@@ -10,7 +10,7 @@ import { holeHeightM } from '@/core/kit/column';
 import { kgToGrams } from '@/core/units/mass';
 import { buildSetupFigure, buildSetupLines, windowFor } from '@/drawing/setup-scene';
 import { restOn } from '@/drawing/rest-on';
-import { postureText } from '@/messages/book';
+import { postureText, sideName } from '@/messages/book';
 import { CAUTION } from '@/messages/cautions';
 import { holeText } from '@/messages/holes';
 import { loadLabel, loadNumber } from '@/messages/loads';
@@ -174,7 +174,7 @@ export function buildCard(input: CardContent, url: string): CardModel {
     .map(settingText)
     .filter((s) => placement === null || s.kind !== 'stops');
   const where = [input.station, input.handle, entry.grips[0] && GRIP_NAME[entry.grips[0]], postureText(entry.posture)];
-  const names = [own.text.name, variant?.name, side === 'both' ? null : `${side} side`];
+  const names = [own.text.name, variant?.name, side === 'both' ? null : sideName(side)];
   return {
     client: input.client,
     movement: names.filter(Boolean).join(', '),

@@ -1,3 +1,4 @@
+import type { Side, WorkingSide } from '@/core/body/side';
 import { BOOK } from '@/core/book/book';
 import type { EntryText, Facing, Group, PostureRule } from '@/core/book/book-entry';
 
@@ -65,3 +66,12 @@ export function postureText(p: PostureRule): string {
       return 'seated in the machine';
   }
 }
+
+/** Which side works, of one that has two. */
+export const sideName = (side: Side): string => `${side} side`;
+/** The way to the other side. */
+export const toSideText = (side: WorkingSide): string => `To the ${side} side`;
+
+/** What is done: the movement, in which way, and with which side where one works at a time. */
+export const doneName = (movement: string, side: WorkingSide, variant: string | null = null): string =>
+  [movementName(movement), variant, side === 'both' ? null : sideName(side)].filter(Boolean).join(', ');

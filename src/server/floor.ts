@@ -1,5 +1,4 @@
 import 'server-only';
-import type { PracticeChoice } from '@/core/book/practice';
 import { nextSide, withSides, type SideProgress } from '@/core/record/side-pair';
 import { watchList } from '@/core/fault/watch-list';
 import type { SetLog } from '@/core/record/set-log';
@@ -9,7 +8,7 @@ import { clock } from '@/messages/day';
 import { lastTimeText, progressText, settingsNoteText } from '@/messages/floor';
 import { replacedText } from '@/messages/replaced';
 import { dayOf } from './clock';
-import { findLastUsed, loadItem, type ItemContext } from './item-context';
+import { findLastUsed, loadItem, sidesAlternate, type ItemContext } from './item-context';
 import { reachClient, reachSessions } from './reach';
 import { loadScreening } from './screening';
 import { findSettings, platesOf, type FoundSettings } from './settings';
@@ -51,10 +50,6 @@ function sinceLast({ item, log, station }: ItemContext, found: FoundSettings): s
   return moved ? lastTimeText(last) : null;
 }
 
-/** Whether the sides of a movement take turns. */
-const alternates = ({ setupCase }: ItemContext): boolean =>
-  (setupCase.options?.practices as PracticeChoice | undefined)?.['set-order'] === 'alternate';
-
 const sideProgress = (context: ItemContext): SideProgress => {
   const { done, state } = progressOf(context);
   return { done, sets: context.item.sets, underWay: state === 'under-way', finished: FINISHED.includes(state) };
@@ -69,7 +64,7 @@ function stateOfBoth(states: readonly FloorItemView['state'][]): FloorItemView['
 /** A movement as it stands on the floor: of two sides the one that goes on. */
 function toItem(sides: readonly ItemContext[]): FloorItemView {
   const [a, b] = sides;
-  const now = b ? nextSide([sideProgress(a!), sideProgress(b)], alternates(a!)) : 0;
+  const now = b ? nextSide([sideProgress(a!), sideProgress(b)], sidesAlternate(a!)) : 0;
   const context = sides[now]!;
   const other = sides[1 - now]?.item ?? null;
   const { item, station, variant, log, replaced } = context;

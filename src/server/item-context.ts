@@ -2,6 +2,7 @@ import 'server-only';
 import { noteDefaults } from '@/core/body/client-note';
 import { limitRange, limitsOn } from '@/core/body/clinician-limit';
 import { entryOf } from '@/core/book/book';
+import type { PracticeChoice } from '@/core/book/practice';
 import { usesBand } from '@/core/book/book-entry';
 import type { EntryOptions } from '@/core/book/entry-options';
 import type { StationKit } from '@/core/book/station-kit';
@@ -69,6 +70,14 @@ function findBand(db: Db, gymId: string, log: SetLog, item: SessionItem): KitPie
   const used = log.sets.findLast((s) => s.itemId === item.id)?.bandId;
   return [used, item.bandId].flatMap((id) => bands.find((b) => b.id === id) ?? [])[0] ?? bands[0] ?? null;
 }
+
+/** Sides taken where practitioners differ, as they stand for a planned movement. */
+export const practicesIn = ({ setupCase }: Pick<ItemContext, 'setupCase'>): PracticeChoice =>
+  (setupCase.options?.practices ?? {}) as PracticeChoice;
+
+/** Whether the sides of a movement take turns without rest. */
+export const sidesAlternate = (context: Pick<ItemContext, 'setupCase'>): boolean =>
+  practicesIn(context)['set-order'] === 'alternate';
 
 /** The set-up last used for this movement on this station, whichever session. */
 export function findLastUsed(log: SetLog, stationId: string | null): Placement | null {

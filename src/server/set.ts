@@ -4,7 +4,6 @@ import { areOpposite } from '@/core/body/opposite';
 import { entryOf } from '@/core/book/book';
 import { usesBand } from '@/core/book/book-entry';
 import { bandedHandsN } from '@/core/book/entry-load';
-import type { PracticeChoice } from '@/core/book/practice';
 import { shownLimb, type PosedQuestion } from '@/core/book/posed-question';
 import { REST_BELOW, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
 import { jointDegAt } from '@/core/movement/joint-action';
@@ -21,7 +20,7 @@ import { listBands } from '@/data/queries/kit';
 import { plannedItemsOf } from '@/data/queries/sessions';
 import { loadLabel } from '@/messages/loads';
 import { dropTexts } from '@/messages/schemes';
-import { loadItem } from './item-context';
+import { loadItem, practicesIn, sidesAlternate, type ItemContext } from './item-context';
 import { findBar, loadSteps } from './load-steps';
 import { nextOf, partnerOf } from './onward';
 import { findSettings, settingViews, type FoundSettings } from './settings';
@@ -101,7 +100,8 @@ function hasSetsLeft({ db }: UseCase, { clientId }: Session, item: SessionItem):
 }
 
 /** Where to go on in this session: the other side of the same, and the opposite muscle's movements. */
-function othersOf(uc: UseCase, item: SessionItem, session: Session, practices: PracticeChoice) {
+function othersOf(uc: UseCase, context: ItemContext) {
+  const { item, session } = context;
   const { target } = entryOf(item.movement);
   const other = otherSideOf(session.items, item.id);
   // Of two sides the one that has sets left.
@@ -112,7 +112,7 @@ function othersOf(uc: UseCase, item: SessionItem, session: Session, practices: P
   return {
     otherSide: other && toOther(other),
     otherSideLeft: other !== null && hasSetsLeft(uc, session, other),
-    alternates: other !== null && practices['set-order'] === 'alternate',
+    alternates: other !== null && sidesAlternate(context),
     opposites: opposites.map(toOther),
   };
 }
@@ -125,7 +125,7 @@ export function loadSet(uc: UseCase, itemId: string): SetView | null {
   if (!loaded) return null;
   const { client, item, session, station, unit, events, planned, unreadable, screening, limits } = loaded;
   const entry = entryOf(item.movement);
-  const practices = (loaded.setupCase.options?.practices ?? {}) as PracticeChoice;
+  const practices = practicesIn(loaded);
   const found = findSettings(loaded);
   const { rep, drops } =
     found.from === 'blocked' || !found.posed
@@ -146,7 +146,7 @@ export function loadSet(uc: UseCase, itemId: string): SetView | null {
     variantCue: loaded.variant?.cue ?? '',
     breathing: practices.breathing ?? 'out-on-effort',
     lastReps: practices['last-reps'] ?? 'strict',
-    ...othersOf(uc, item, session, practices),
+    ...othersOf(uc, loaded),
     next: nextOf(uc, loaded, (s, i) => hasSetsLeft(uc, s, i)),
     partner: partnerOf(uc, loaded, (s, i) => hasSetsLeft(uc, s, i)),
     setupId: loaded.log.setups.findLast((s) => s.itemId === item.id)?.id ?? null,

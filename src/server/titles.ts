@@ -1,5 +1,5 @@
 import 'server-only';
-import { movementName } from '@/messages/book';
+import { doneName } from '@/messages/book';
 import { WORDS } from '@/messages/screens/pages';
 import { findKit } from '@/data/queries/kit';
 import { reachClient, reachItem } from './reach';
@@ -13,8 +13,7 @@ export function itemTitle(uc: UseCase, itemId: string, place: string): string {
   const found = reachItem(uc, itemId);
   if (!found) return NOTHING;
   const { movement, side } = found.item;
-  const what = side === 'both' ? movementName(movement) : WORDS.onSide(movementName(movement), side);
-  return WORDS.placeOf(`${found.client.name}, ${what}`, place);
+  return WORDS.placeOf(`${found.client.name}, ${doneName(movement, side)}`, place);
 }
 
 /** Whose sheet or ledger, for the title of its page. */

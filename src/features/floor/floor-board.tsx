@@ -2,7 +2,7 @@ import { Alert } from '@mantine/core';
 import Link from 'next/link';
 import { settingInLine } from '@/messages/settings';
 import { FAULT_TEXT } from '@/messages/faults';
-import { movementName } from '@/messages/book';
+import { doneName, toSideText } from '@/messages/book';
 import { KeepAhead } from '@/offline/keep-pages';
 import { ScreeningWarning } from '@/features/shell/screening-warning';
 import type { FloorItemView, FloorSessionView, FloorView } from '@/contract/views/floor';
@@ -86,8 +86,7 @@ function Watch({ item }: { readonly item: FloorItemView }) {
 }
 
 /** What is done, in which way, and with which side now. */
-const nameOf = ({ movement, variant, side }: FloorItemView): string =>
-  [movementName(movement), variant, side === 'both' ? null : WORDS.onSide(side)].filter(Boolean).join(', ');
+const nameOf = ({ movement, variant, side }: FloorItemView): string => doneName(movement, side, variant);
 
 function NextItem({ item }: { readonly item: FloorItemView }) {
   const big = item.settings.filter((p) => !IN_WORDS.includes(p.kind));
@@ -128,7 +127,7 @@ function NextItem({ item }: { readonly item: FloorItemView }) {
         <Link href={`/set/${item.id}`}>{WORDS.toTheSet}</Link>
         {item.otherSide && (
           <Link href={`/set/${item.otherSide.id}`} data-quiet>
-            {WORDS.toTheSide(item.otherSide.side)}
+            {toSideText(item.otherSide.side)}
           </Link>
         )}
       </div>

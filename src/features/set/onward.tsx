@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import type { OnwardView } from '@/contract/views/set';
-import { movementName } from '@/messages/book';
+import { doneName } from '@/messages/book';
 import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
 
@@ -14,11 +14,10 @@ export function Onward({
   readonly label: string;
   readonly strong?: boolean;
 }) {
-  const side = to.side === 'both' ? null : WORDS.onSide(to.side);
   return (
     <Link className={styles.onward} data-strong={strong || undefined} href={`/set/${to.itemId}`}>
       <b>
-        {label} {[to.clientName, movementName(to.movement), side].filter(Boolean).join(', ')}
+        {label} {[to.clientName, doneName(to.movement, to.side)].filter(Boolean).join(', ')}
       </b>
       <span>{[to.station, ...to.changes].filter(Boolean).join(', ') || WORDS.nothingToChange}</span>
     </Link>

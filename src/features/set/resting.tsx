@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import type { SetRecord } from '@/core/record/set-log';
 import type { SetView } from '@/contract/views/set';
-import { movementName } from '@/messages/book';
+import { movementName, toSideText } from '@/messages/book';
 import { BetweenSets } from './between-sets';
 import { Onward } from './onward';
 import { RestClock } from './rest-clock';
@@ -26,9 +26,7 @@ export function Resting({ last, plan, control, tracker }: Props) {
       <RestClock sinceMs={last.endedAtMs ?? 0} restS={alternates ? 0 : movement.restS} />
       {otherSide && (
         <Link className={styles.otherSide} href={`/set/${otherSide.itemId}`}>
-          {otherSideLeft && (alternates || finished)
-            ? WORDS.nowTheSide(otherSide.side)
-            : WORDS.toTheSide(otherSide.side)}
+          {otherSideLeft && (alternates || finished) ? WORDS.nowTheSide(otherSide.side) : toSideText(otherSide.side)}
         </Link>
       )}
       {plan.partner && <Onward to={plan.partner} label={WORDS.swapTo} />}

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { WorkingSide } from '@/core/body/side';
 import { ChoiceRow } from '@/features/shell/choice-row';
+import { toSideText } from '@/messages/book';
 import { undoText } from '@/messages/faults';
 import { partChange } from '@/messages/schemes';
 import type { SetView } from '@/contract/views/set';
@@ -126,7 +127,7 @@ export function SetBar({ plan, control, faultSide, sound, keys }: Props) {
       )}
       {plan.otherSide && !live.open && !pain && live.mode !== 'resting' && (
         <Link href={`/set/${plan.otherSide.itemId}`} className={`${styles.plain} ${styles.swap}`} data-row="2">
-          {WORDS.toTheSide(plan.otherSide.side)}
+          {toSideText(plan.otherSide.side)}
         </Link>
       )}
       <span className={styles.gap} />

@@ -14,8 +14,6 @@ export const WORDS = {
   changed: 'Changed:',
   setUp: 'Set up',
   toTheSet: 'To the set',
-  onSide: (side: string): string => `${side} side`,
-  toTheSide: (side: string): string => `To the ${side} side`,
   blocked: 'blocked',
   otherKit: 'kit replaced',
   fromTo: (starts: string, ends: string): string => `${starts} to ${ends}`,

@@ -4,7 +4,6 @@ export const WORDS = {
   jorvix: 'Jorvix',
   titled: '%s | Jorvix',
   placeOf: (what: string, place: string): string => `${what}: ${place}`,
-  onSide: (movement: string, side: string): string => `${movement}, ${side} side`,
   set: 'set',
   setUp: 'set-up',
   sheet: 'sheet',

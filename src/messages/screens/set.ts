@@ -123,7 +123,6 @@ export const WORDS = {
   nextMovement: 'Next:',
   swapTo: 'Swap to',
   nothingToChange: 'everything stays as it is',
-  toTheSide: (side: string): string => `To the ${side} side`,
   oppositeMuscleMeanwhile: 'Opposite muscle meanwhile',
   // set-bar
   pause: 'Pause',

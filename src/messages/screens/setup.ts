@@ -4,8 +4,6 @@ export const WORDS = {
   solved: (place: string): string => `solved: ${place}`,
   alsoSolved: (place: string): string => `also solved: ${place}`,
   lastUsed: (place: string): string => `last used: ${place}`,
-  onSide: (side: string): string => `${side} side`,
-  toTheSide: (side: string): string => `To the ${side} side`,
   // stepped-plate
   holdTheWhereItIs: (what: string): string => `Hold the ${what} where it is`,
   backToWhatFits: (what: string): string => `${what} back to what fits`,
