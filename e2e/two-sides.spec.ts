@@ -29,11 +29,11 @@ test('a one-arm movement is planned once, done side by side, and swapped by a ta
   await expect(row).toHaveCount(1);
   await expect(row).toContainText('left 0 of 1, right 0 of 1 sets');
   await row.getByRole('link').first().click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('left side');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('standing, left side');
   await page.getByRole('link', { name: 'To the right side' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('right side');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('standing, right side');
   await page.getByRole('link', { name: 'To the left side' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('left side');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('standing, left side');
   await page.getByRole('link', { name: 'To the set' }).click();
   await expect(page.getByText('set 1 of 1, left side')).toBeVisible();
   await doSet(page);

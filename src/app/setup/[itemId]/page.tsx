@@ -31,7 +31,7 @@ export default async function SetupRoute({
   const { setupCase, bench } = loaded;
   return (
     <SetupPage
-      key={bench.station?.id ?? bench.item.id}
+      key={`${bench.item.id} ${bench.station?.id}`}
       setupCase={setupCase}
       bench={bench}
       measureLink={<Link href={`/clients/${bench.client.id}`}>{WORDS.clientSheet}</Link>}
