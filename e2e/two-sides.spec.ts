@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './support/app';
+import { expect, itemId, test } from './support/app';
 
 /** A set of a few reps, kept. */
 async function doSet(page: Page): Promise<void> {
@@ -54,4 +54,18 @@ test('a one-arm movement is planned once, done side by side, and swapped by a ta
   await expect(page.getByRole('link', { name: 'Now the left side' })).toHaveCount(0);
   await next.click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Cable fly, level');
+});
+
+test('on one column each side has a bench of its own: what was moved for the one is not the other’s', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/setup/${itemId('wilhelmina', 2)}`);
+  const hole = page.getByTestId('drag-carriage');
+  const was = (await hole.getAttribute('aria-valuenow'))!;
+  for (let i = 0; i < 3; i++) await hole.press('ArrowUp');
+  await expect(hole).not.toHaveAttribute('aria-valuenow', was);
+  await page.getByRole('link', { name: 'To the left side' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('row, left side');
+  await expect(hole).toHaveAttribute('aria-valuenow', was);
 });
