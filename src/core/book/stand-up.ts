@@ -122,12 +122,9 @@ function balanceOf(posed: PosedQuestion, stood: StoodLoad): Balance | null {
 /** How much a stance asks of a client: in steps of five degrees. */
 const effortOf = ({ lean, furtherM }: Stance): number => lean.deg / 5 + furtherM / AS_MUCH_M;
 
-/** How far a stance lowers the hips below the movement's own, metres. */
-function sinksM({ entry, question: { body, kit }, shown }: PosedQuestion, stance: Stance): number {
-  const hipsOf = (s: Stance): number =>
-    poseBody(body, toPosture(withStance(entry, s).posture, shown, kit, body)).pelvis[1];
-  return hipsOf(UPRIGHT_STANCE) - hipsOf(stance);
-}
+/** How high a stance has the hips, metres. */
+const hipsOf = ({ entry, question: { body, kit }, shown }: PosedQuestion, stance: Stance): number =>
+  poseBody(body, toPosture(withStance(entry, stance).posture, shown, kit, body)).pelvis[1];
 
 /** How far a lean carries the hips over the floor: ahead and to the right, metres. */
 function carriedBy({ question, entry }: PosedQuestion, { deg, headingDeg }: Lean): Spot {
@@ -153,6 +150,7 @@ function movedBy({ support, centre, hands }: Standing, [x, z]: Spot): Standing {
 function leastStance(posed: PosedQuestion, balance: Balance, chosenDeg: number | null): Stance {
   const { body } = posed.question;
   const [x0, z0] = carriedBy(posed, stanceOf(posed.entry).lean);
+  const lowest = hipsOf(posed, UPRIGHT_STANCE) - MOST_SINK * body.statureM;
   let best: Stance = stanceOf(posed.entry);
   let [bestMargin, bestEffort] = [-Infinity, Infinity];
   for (const deg of chosenDeg === null ? LEANS_DEG : [chosenDeg])
@@ -165,7 +163,7 @@ function leastStance(posed: PosedQuestion, balance: Balance, chosenDeg: number |
         const margin = Math.min(BALANCE_M, inside);
         const effort = effortOf({ lean, furtherM });
         if (margin < bestMargin - 1e-9 || (margin < bestMargin + 1e-9 && effort >= bestEffort)) continue;
-        if (sinksM(posed, { lean, furtherM }) > MOST_SINK * body.statureM) continue;
+        if (hipsOf(posed, { lean, furtherM }) < lowest) continue;
         best = { lean, furtherM };
         [bestMargin, bestEffort] = [margin, effort];
       }
