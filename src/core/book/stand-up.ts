@@ -6,7 +6,7 @@ import { insideBy, pressureAt, supportOf, type Spot, type Standing } from '@/cor
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import { stoodLoad } from '@/core/setup/reasons';
 import type { Placement } from '@/core/setup/setup-problem';
-import { coarsePlaces, lookAround } from '@/core/setup/solve-setup';
+import { roughPlaces, lookAround } from '@/core/setup/solve-setup';
 import { BALANCE_M, momentAt, STOOD_AT, type StoodLoad } from '@/core/setup/stand-load';
 import { toFloor } from '@/core/geometry/rotation';
 import type { Vec3 } from '@/core/geometry/vector';
@@ -97,27 +97,23 @@ function backBy(place: Placement | null, { search }: PosedQuestion, [x, z]: Spot
   return { ...place, standX, standZ: search.symmetric ? place.standZ : place.standZ - gone[2] };
 }
 
-/** A load over the range as it is stood now, and what the feet cover with each step; stand frame. */
-interface Balance {
-  readonly moments: readonly Standing[];
-  readonly headingsDeg: readonly number[];
-  readonly supportBy: readonly { readonly furtherM: number; readonly outline: readonly Spot[] }[];
+/** A load as it is stood at moments of the range; stand frame. Null where the pull would lift the body. */
+function momentsOf({ question }: PosedQuestion, stood: StoodLoad): readonly Standing[] | null {
+  const moments = STOOD_AT.map((i) => momentAt(stood, i));
+  return moments.some((m) => pressureAt(question.body.massKg, m) === null) ? null : moments;
 }
 
-/** Null where the pull would lift the body. */
-function balanceOf(posed: PosedQuestion, stood: StoodLoad): Balance | null {
-  const { entry, question, shown } = posed;
-  const { body, kit } = question;
-  const moments = STOOD_AT.map((i) => momentAt(stood, i));
-  if (moments.some((m) => pressureAt(body.massKg, m) === null)) return null;
-  const supportBy = furthersOf(entry.posture).map((furtherM) => {
+/** What the feet cover, for each way of setting them further apart; stand frame. */
+function outlinesOf({ entry, question: { body, kit }, shown }: PosedQuestion) {
+  return furthersOf(entry.posture).map((furtherM) => {
     const own = withStance(entry, { lean: stanceOf(entry).lean, furtherM });
     return { furtherM, outline: supportOf(body, poseBody(body, toPosture(own.posture, shown, kit, body))) };
   });
-  // Both hands alike leave nothing to lean to the side for; a hinged body moves its hips, ahead and back only.
-  const alongOnly = posed.sides.length === 2 || entry.posture.kind === 'hinged';
-  return { moments, headingsDeg: alongOnly ? [0, 180] : [0, 180, 90, -90], supportBy };
 }
+
+/** Where to a body may lean: both hands alike leave nothing to the side; a hinged one moves its hips ahead and back. */
+const headingsOf = ({ sides, entry }: PosedQuestion): readonly number[] =>
+  sides.length === 2 || entry.posture.kind === 'hinged' ? [0, 180] : [0, 180, 90, -90];
 
 /** How much a stance asks of a client: in steps of five degrees. */
 const effortOf = ({ lean, furtherM }: Stance): number => lean.deg / 5 + furtherM / AS_MUCH_M;
@@ -147,18 +143,19 @@ function movedBy({ support, centre, hands }: Standing, [x, z]: Spot): Standing {
  * The least stance that stands what is posed, 2 cm inside the edge, else the one that comes nearest; `chosenDeg` holds
  * the lean.
  */
-function leastStance(posed: PosedQuestion, balance: Balance, chosenDeg: number | null): Stance {
+function leastStance(posed: PosedQuestion, moments: readonly Standing[], chosenDeg: number | null): Stance {
   const { body } = posed.question;
   const [x0, z0] = carriedBy(posed, stanceOf(posed.entry).lean);
   const lowest = hipsOf(posed, UPRIGHT_STANCE) - MOST_SINK * body.statureM;
+  const outlines = outlinesOf(posed);
   let best: Stance = stanceOf(posed.entry);
   let [bestMargin, bestEffort] = [-Infinity, Infinity];
   for (const deg of chosenDeg === null ? LEANS_DEG : [chosenDeg])
-    for (const headingDeg of deg === 0 ? [0] : balance.headingsDeg) {
+    for (const headingDeg of deg === 0 ? [0] : headingsOf(posed)) {
       const lean: Lean = { deg, headingDeg };
       const [x, z] = carriedBy(posed, lean);
-      const pressure = balance.moments.map((m) => pressureAt(body.massKg, movedBy(m, [x - x0, z - z0])));
-      for (const { furtherM, outline } of chosenDeg === null ? balance.supportBy : balance.supportBy.slice(0, 1)) {
+      const pressure = moments.map((m) => pressureAt(body.massKg, movedBy(m, [x - x0, z - z0])));
+      for (const { furtherM, outline } of chosenDeg === null ? outlines : outlines.slice(0, 1)) {
         const inside = Math.min(...pressure.map((p) => (p ? insideBy(outline, p) : -1)));
         const margin = Math.min(BALANCE_M, inside);
         const effort = effortOf({ lean, furtherM });
@@ -177,7 +174,7 @@ const sameStance = (a: Stance, b: Stance): boolean =>
 /** A posed stance with how far inside the edge it stands, metres, as far as that is asked for. */
 interface Tried {
   readonly posed: PosedQuestion;
-  readonly balance: Balance;
+  readonly moments: readonly Standing[];
   readonly insideM: number;
   readonly effort: number;
   /** How many limits the place breaks that it was looked at. */
@@ -186,14 +183,11 @@ interface Tried {
 
 function tried(posed: PosedQuestion, place: Placement | null): Tried | null {
   const { stood, broken } = stoodAt(posed, place);
-  const balance = stood && balanceOf(posed, stood);
-  if (!balance) return null;
+  const moments = stood && momentsOf(posed, stood);
+  if (!moments) return null;
   const { massKg } = posed.question.body;
-  const insideM = balance.moments.reduce(
-    (least, m) => Math.min(least, insideBy(m.support, pressureAt(massKg, m)!)),
-    STOOD_M,
-  );
-  return { posed, balance, broken, insideM, effort: effortOf(stanceOf(posed.entry)) };
+  const insideM = moments.reduce((least, m) => Math.min(least, insideBy(m.support, pressureAt(massKg, m)!)), STOOD_M);
+  return { posed, moments, broken, insideM, effort: effortOf(stanceOf(posed.entry)) };
 }
 
 /**
@@ -209,12 +203,12 @@ export function standUp(
   if (chosenDeg === 0) return posed;
   const all: Tried[] = [];
   // About where it will be set: the other stances are tried from there, and the one that is kept is solved.
-  const about = posed.search && coarsePlaces(posed.search)[0]!.placement;
+  const about = posed.search && roughPlaces(posed.search)[0]!.placement;
   let at = tried(posed, about);
   while (at) {
     all.push(at);
     if (all.length > TRIES || (at.insideM === STOOD_M && (chosenDeg === null || all.length > 1))) break;
-    const stance = leastStance(at.posed, at.balance, chosenDeg);
+    const stance = leastStance(at.posed, at.moments, chosenDeg);
     if (all.some((t) => sameStance(stanceOf(t.posed.entry), stance))) break;
     const next = pose(withStance(posed.entry, stance));
     at = next && tried(next, backBy(about, next, carriedBy(next, stance.lean)));
@@ -223,7 +217,7 @@ export function standUp(
   const found = kept.reduce<Tried | null>((best, t) => (best && !isBetter(t, best) ? best : t), null)?.posed ?? posed;
   if (found !== posed && found.search && posed.search) {
     const gone = carriedBy(found, stanceOf(found.entry).lean);
-    const places = coarsePlaces(posed.search).map((c) => backBy(c.placement, found, gone)!);
+    const places = roughPlaces(posed.search).map((c) => backBy(c.placement, found, gone)!);
     lookAround(found.search, places);
   }
   return found;

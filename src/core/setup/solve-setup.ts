@@ -128,37 +128,59 @@ interface CoarsePlace {
   readonly cost: number;
 }
 
+const byCost = (places: readonly CoarsePlace[]): readonly CoarsePlace[] => places.toSorted((a, b) => a.cost - b.cost);
+
 /** The best place of a coarse grid for every hole that is wanted, best first; costs are of every fourth sample. */
-export function coarsePlaces(problem: SearchProblem): readonly CoarsePlace[] {
-  const known = coarse.get(problem);
-  if (known) return known;
-  const places = searchCoarsely(problem);
-  coarse.set(problem, places);
-  return places;
+function coarsePlaces(problem: SearchProblem): readonly CoarsePlace[] {
+  const known = again.get(problem);
+  return known ?? byCost(wantedHoles(problem).map((hole) => lookAt(problem, hole)));
 }
 
-/** A problem is looked at coarsely once: to stand its load, and to solve it. */
-const coarse = new WeakMap<SearchProblem, readonly CoarsePlace[]>();
+/** The same for every second hole and those beside the best of them: about where it will be set. */
+export function roughPlaces(problem: SearchProblem): readonly CoarsePlace[] {
+  const wanted = wantedHoles(problem);
+  const places = wanted.filter((_, i) => i % 2 === 0).map((hole) => lookAt(problem, hole));
+  const { hole } = byCost(places)[0]!.placement;
+  const beside = [hole - 1, hole + 1].filter((h) => wanted.includes(h));
+  return byCost([...places, ...beside.map((h) => lookAt(problem, h))]);
+}
 
-/** Holes of another search that are looked at again, and how far from where it stood, metres. */
-const HOLES_AGAIN = 8;
+/** A hole of a problem is looked at coarsely once: to stand its load, and to solve it. */
+const looked = new WeakMap<SearchProblem, Map<number, CoarsePlace>>();
+
+function lookAt(problem: SearchProblem, hole: number): CoarsePlace {
+  const known = looked.get(problem) ?? new Map<number, CoarsePlace>();
+  looked.set(problem, known);
+  const { fixed, room } = problem.input;
+  const place =
+    known.get(hole) ?? bestOfHole(problem, hole, grid(fixed.standX, room.minDistanceM, room.maxDistanceM, COARSE_M));
+  known.set(hole, place);
+  return place;
+}
+
+/** Problems that are looked at only about where another one was found. */
+const again = new WeakMap<SearchProblem, readonly CoarsePlace[]>();
+/** Holes of that other one whose neighbours are looked at with them, and how far from where it stood, metres. */
+const HOLES_AGAIN = 4;
 const AROUND_M = 0.3;
 
 /**
- * Look coarsely at a problem only about the places of one that is nearly the same: a body that leans for its load, as
- * it stood upright. The solver goes on from there.
+ * Look coarsely at a problem only about the places of one that is nearly the same, best first: a body that leans for
+ * its load, as it stood upright. The solver goes on from there.
  */
 export function lookAround(problem: SearchProblem, places: readonly Placement[]): void {
   const { fixed, room } = problem.input;
-  const found = places.slice(0, HOLES_AGAIN).map(({ hole, standX }) => {
+  const wanted = new Set(wantedHoles(problem));
+  const standXs = new Map<number, number>();
+  for (const { hole, standX } of places.slice(0, HOLES_AGAIN))
+    for (const h of [hole, hole - 1, hole + 1]) if (wanted.has(h) && !standXs.has(h)) standXs.set(h, standX);
+  const found = [...standXs].map(([hole, standX]) => {
     const least = Math.max(room.minDistanceM, standX - AROUND_M);
     const most = Math.min(room.maxDistanceM, standX + AROUND_M);
     return bestOfHole(problem, hole, grid(fixed.standX, least, Math.max(least, most), COARSE_M));
   });
-  coarse.set(
-    problem,
-    found.sort((a, b) => a.cost - b.cost),
-  );
+  // Whose heights are others is looked at everywhere.
+  if (found.length > 0) again.set(problem, byCost(found));
 }
 
 /** The best of a coarse grid with the carriages at one hole; `xs`: distances to look at. */
@@ -197,22 +219,19 @@ function bestOfHole(problem: SearchProblem, hole: number, xs: readonly number[])
   return { placement: best, cost };
 }
 
-function searchCoarsely(problem: SearchProblem): readonly CoarsePlace[] {
-  const { fixed, room, column } = problem.input;
+/** Holes that are looked at. */
+function wantedHoles(problem: SearchProblem): readonly number[] {
+  const { fixed, column } = problem.input;
   const { bounds } = problem;
   const all = Array.from({ length: column.holes }, (_, i) => i + 1);
   const reachable = all.filter(
     (h) => holeHeightM(column, h) >= bounds.heightM[0] && holeHeightM(column, h) <= bounds.heightM[1],
   );
   // A column that has none of the wanted heights is still asked for its nearest.
-  const holes =
-    fixed.hole !== undefined
-      ? [fixed.hole]
-      : reachable.length > 0
-        ? reachable
-        : [nearestHole(column, (bounds.heightM[0] + Math.min(bounds.heightM[1], 3)) / 2)];
-  const xs = grid(fixed.standX, room.minDistanceM, room.maxDistanceM, COARSE_M);
-  return holes.map((hole) => bestOfHole(problem, hole, xs)).sort((a, b) => a.cost - b.cost);
+  if (fixed.hole !== undefined) return [fixed.hole];
+  return reachable.length > 0
+    ? reachable
+    : [nearestHole(column, (bounds.heightM[0] + Math.min(bounds.heightM[1], 3)) / 2)];
 }
 
 /**
