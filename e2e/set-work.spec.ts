@@ -1,11 +1,60 @@
 import Database from 'better-sqlite3';
+import type { Page } from '@playwright/test';
 import { expect, itemId, test } from './support/app';
+
+const editor = (page: Page) => page.getByRole('dialog', { name: 'How the set is done' });
+
+async function chooseScheme(page: Page, scheme: string): Promise<void> {
+  await page.getByRole('button', { name: /^How the set is done/ }).click();
+  await editor(page).getByLabel('Scheme').selectOption(scheme);
+  await editor(page).getByRole('button', { name: 'Back to the set' }).click();
+}
+
+test('a scheme is changed by taps: reps, drops, slow zone by finger, how near to failure; kept over a reload', async ({
+  page,
+  app,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${app.url}/set/${itemId('wilhelmina', 3)}`);
+  await chooseScheme(page, 'weight-drops');
+  await page.getByRole('button', { name: /^How the set is done: drop set/ }).click();
+  const dialog = editor(page);
+  const row = (name: string) => dialog.getByRole('group', { name, exact: true });
+  await row('Drops').getByRole('button', { name: /^Less/ }).click();
+  await expect(row('Reps of part 3')).toHaveCount(0);
+  await row('Each drop takes off').getByRole('button', { name: /^Less/ }).click();
+  await expect(row('Each drop takes off')).toContainText('25 %');
+  await row('Reps of part 2').getByRole('button', { name: /^Less/ }).click();
+  await expect(row('Reps of part 2')).toContainText('14 at');
+  await dialog.getByText('to failure', { exact: true }).click();
+  await expect(dialog.getByRole('switch', { name: 'Slow between 40° and 75°' })).toBeChecked();
+  const from = dialog.getByRole('slider', { name: 'Slow from, degrees' });
+  const was = Number(await from.getAttribute('aria-valuenow'));
+  await from.scrollIntoViewIfNeeded();
+  const box = (await from.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 60, box.y + box.height / 2, { steps: 4 });
+  await page.mouse.up();
+  expect(Number(await from.getAttribute('aria-valuenow'))).toBeGreaterThanOrEqual(was + 10);
+  const slow = (await dialog.locator('label', { hasText: /^Slow between/ }).textContent())!;
+  await dialog.getByRole('button', { name: 'Back to the set' }).click();
+  await page.reload();
+  await expect(page.getByTestId('reserve')).toHaveText('to failure');
+  const [, a, b] = /(\d+)° and (\d+)°/.exec(slow)!;
+  await expect(page.getByRole('region', { name: 'Settings' })).toContainText(`3 s between ${a}° and ${b}°`);
+  await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
+  await expect(page.getByTestId('part')).toContainText('Part 1 of 2');
+  await page.waitForTimeout(800);
+  await page.getByRole('button', { name: 'End set' }).click();
+  await expect(page.getByTestId('between')).toBeVisible();
+});
 
 test('a drop set from mark to mark: the next mark is shown big, taken in a tap, and kept', async ({ page, app }) => {
   const item = itemId('sefina', 0);
   await page.goto(`${app.url}/set/${item}`);
-  const marks = (await page.getByTestId('drop-marks').first().locator('b').textContent())!;
-  await page.getByLabel('How the set is done').selectOption('stance-drops');
+  await chooseScheme(page, 'stance-drops');
+  const marks = (await page.getByTestId('drop-marks').locator('b').textContent())!;
   const all = marks.split(',').length;
   await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
   await expect(page.getByTestId('part')).toContainText(`Part 1 of ${all}: 8 at`);
@@ -36,7 +85,7 @@ test('a drop set from mark to mark: the next mark is shown big, taken in a tap, 
 
 test('to failure twice, then helped: the stronger half, then the other one with help', async ({ page, app }) => {
   await page.goto(`${app.url}/set/${itemId('anselm', 1)}`);
-  await page.getByLabel('How the set is done').selectOption('double-failure');
+  await chooseScheme(page, 'double-failure');
   await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
   const part = page.getByTestId('part');
   await expect(part).toContainText('Part 1 of 3');

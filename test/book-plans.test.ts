@@ -158,8 +158,8 @@ describe('planning any movement of the book', () => {
         ],
       ),
     ).toEqual([
-      { label: 'Stance drops, hardest at middle, stretch', marks: '19 behind, 55 cm' },
-      { label: 'Steps in, leaving 74 % of the second half', marks: '80, 60 cm' },
+      { scheme: 'stance-drops', label: 'Stance drops, hardest at middle, stretch', marks: '19 behind, 55 cm' },
+      { scheme: 'step-in-drops', label: 'Steps in, leaving 74 % of the second half', marks: '80, 60 cm' },
     ]);
   });
   it('stands on the floor with what is set by rule, and runs with loads that exist', () => {

@@ -50,6 +50,17 @@ const ONE_OF_EACH: Record<FloorEvent['kind'], object> = {
       stopAt: 1,
     },
   },
+  'scheme-chosen': {
+    scheme: 'weight-drops',
+    choices: {
+      reps: [8, null],
+      drops: 3,
+      dropPercent: 20,
+      half: 'first',
+      slow: { fromDeg: 30, toDeg: 65, seconds: 4 },
+      reserve: 0,
+    },
+  },
   'set-started': { setId: 's', setNo: 1, loadG: 5000, targetReps: 12, tempo: '3-1-2-1' },
   part: { setId: 's', part: 1, reps: 12, loadG: 5000, standX: 0.3 },
   rep: { setId: 's', rep: 1 },

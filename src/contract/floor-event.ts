@@ -4,7 +4,7 @@ import { CORRECTION_CODES, REMEDY_ORDER } from '@/core/movement/correction-code'
 import { z } from 'zod';
 import { OUTCOMES, type FloorEvent } from '@/core/record/floor-event';
 import { FAULT_CODES } from '@/core/movement/fault-code';
-import { SCHEMES } from '@/core/tempo/scheme';
+import { MOST_SET_REPS, SCHEME_LIMITS, SCHEMES, type SchemeChoices } from '@/core/tempo/scheme';
 import { movementSchema, placementSchema } from './case';
 import { numberBetween, oneOf, text, wholeBetween, type FieldIssue } from './field';
 import { EXPECTED } from '@/messages/expected';
@@ -24,7 +24,25 @@ const base = {
 };
 
 const loadG = wholeBetween(0, 500_000);
-const rep = wholeBetween(0, 200);
+const rep = wholeBetween(0, MOST_SET_REPS);
+const within = ([least, most]: readonly [number, number]) => wholeBetween(least, most);
+
+/** What a trainer has changed of a scheme. */
+const choicesSchema = z.strictObject({
+  reps: z.array(within(SCHEME_LIMITS.reps).nullable()).max(6),
+  drops: within(SCHEME_LIMITS.drops).nullable(),
+  dropPercent: within(SCHEME_LIMITS.dropPercent).nullable(),
+  half: oneOf(['first', 'second']).nullable(),
+  slow: z
+    .union([
+      z.literal('none'),
+      z
+        .strictObject({ fromDeg: wholeBetween(0, 180), toDeg: wholeBetween(0, 180), seconds: wholeBetween(1, 20) })
+        .refine((s) => s.fromDeg < s.toDeg, { path: ['toDeg'], error: EXPECTED.overFirstAngle }),
+    ])
+    .nullable(),
+  reserve: within(SCHEME_LIMITS.reserve).nullable(),
+}) satisfies z.ZodType<SchemeChoices>;
 const side = oneOf(WORKING_SIDES);
 
 /** Everything that is tapped on the floor, as it crosses from the device to the server. */
@@ -40,15 +58,17 @@ export const floorEventSchema = z.discriminatedUnion('kind', [
     side,
     options: keptOptionsSchema,
   }),
+  z.strictObject({ ...base, kind: z.literal('scheme-chosen'), scheme: oneOf(SCHEMES), choices: choicesSchema }),
   z.strictObject({
     ...base,
     kind: z.literal('set-started'),
     setId: id,
     setNo: wholeBetween(1, 60),
     loadG,
-    targetReps: wholeBetween(1, 200),
+    targetReps: wholeBetween(1, MOST_SET_REPS),
     tempo: text(1, 60),
     scheme: oneOf(SCHEMES).optional(),
+    choices: choicesSchema.optional(),
     bandId: id.optional(),
   }),
   z.strictObject({

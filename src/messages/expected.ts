@@ -80,6 +80,7 @@ export const EXPECTED = {
   movement: 'expected a movement of the book, like cable-fly-level',
   format: (name: string): string => `expected "${name}"`,
   bothSides: 'expected both: this movement is done with both sides',
+  overFirstAngle: 'expected an angle over the first one',
   oneSide: 'expected left or right: this movement is done one side at a time',
   cableObject: 'expected an object: this movement hangs on a cable',
   noColumnPlace: 'expected none: this movement has no place at a column',

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { buildParts, SCHEMES, type Scheme, type SchemeInput } from '@/core/tempo/scheme';
+import { AS_IT_COMES, buildParts, SCHEMES, type Scheme, type SchemeInput } from '@/core/tempo/scheme';
 import { PROGRESS_TEXT } from './progress';
-import { partChange, partText, SCHEME_TEXT } from './schemes';
+import { partChange, partText, schemeText, SCHEME_TEXT } from './schemes';
 
 const input: SchemeInput = {
   reps: 12,
@@ -12,6 +12,7 @@ const input: SchemeInput = {
   stances: [-0.19, 0.3],
   stepIns: [0.8, 0.6],
   strongerHalf: 'first',
+  repsOfParts: [],
 };
 
 describe('what changes with a part is said first', () => {
@@ -45,6 +46,14 @@ describe('what changes with a part is said first', () => {
     expect(partChange({ ...buildParts('straight', input)[0]!, loadG: 40_823 }, null, 'lb')).toBe('90 lb');
     expect(partText({ ...buildParts('straight', input)[0]!, tempo: '3-1-2-1, lower first, 40-75deg: 3s' })).toBe(
       '12 at 3-1-2-1, lower first, 3 s between 40° and 75°',
+    );
+  });
+  it('what was changed of a scheme is told with it', () => {
+    expect(schemeText({ scheme: 'rest-pause', choices: AS_IT_COMES })).toBe('rest-pause');
+    const slow = { fromDeg: 30, toDeg: 65, seconds: 4 };
+    const choices = { ...AS_IT_COMES, drops: 3, dropPercent: 20, reps: [10, null], slow, reserve: 0 };
+    expect(schemeText({ scheme: 'weight-drops', choices })).toBe(
+      'drop set, 3 of 20 %, reps 10, as usual, slow from 30° to 65°, to failure',
     );
   });
   it('no two are named alike', () => {

@@ -1,5 +1,5 @@
 import type { DropThird } from '@/core/setup/stance-drops';
-import type { Scheme, SchemePart } from '@/core/tempo/scheme';
+import type { ChosenScheme, Scheme, SchemePart } from '@/core/tempo/scheme';
 import { parseWrittenTempo } from '@/core/tempo/tempo';
 import type { LoadUnit } from '@/core/units/mass';
 import { loadText } from './loads';
@@ -8,7 +8,7 @@ import { percent } from './numbers';
 export const SCHEME_TEXT: Readonly<Record<Scheme, string>> = {
   straight: 'straight reps',
   'slow-then-normal': 'slow, then normal',
-  'weight-drops': 'drop set, two drops',
+  'weight-drops': 'drop set',
   'middle-drops': 'drop set over the middle',
   'stance-drops': 'stance drops',
   'step-in-drops': 'step-ins',
@@ -16,6 +16,33 @@ export const SCHEME_TEXT: Readonly<Record<Scheme, string>> = {
   partials: 'full, then half reps',
   'double-failure': 'double failure, then helped',
 };
+
+/** How near to failure a set goes, by its reps in reserve; '' where nothing is asked. */
+export const RESERVE_TEXT: Readonly<Record<string, string>> = {
+  '': 'not said',
+  '0': 'to failure',
+  '1': '1 in reserve',
+  '2': '2 in reserve',
+  '3': '3 in reserve',
+  '4': '4 in reserve',
+  '5': '5 in reserve',
+};
+
+/** What each drop in load takes off. */
+export const dropSizeText = (percent: number | null): string => (percent === null ? '25 to 30 %' : `${percent} %`);
+
+/** A scheme with what was changed of it, as it is told. */
+export function schemeText({ scheme, choices }: ChosenScheme): string {
+  const { reps, drops, dropPercent, half, slow, reserve } = choices;
+  return [
+    SCHEME_TEXT[scheme],
+    ...(drops === null && dropPercent === null ? [] : [`${drops ?? 'drops'} of ${dropSizeText(dropPercent)}`]),
+    ...(reps.some((n) => n !== null) ? [`reps ${reps.map((n) => n ?? 'as usual').join(', ')}`] : []),
+    ...(half === null ? [] : [`half reps ${half === 'first' ? 'from the stretch' : 'to the finish'}`]),
+    ...(slow === null || slow === 'none' ? [] : [`slow from ${slow.fromDeg}° to ${slow.toDeg}°`]),
+    ...(reserve === null ? [] : [RESERVE_TEXT[reserve]!]),
+  ].join(', ');
+}
 
 /** The four numbers of a tempo as written. */
 export const tempoNumbers = (notation: string): string => notation.split(',')[0]!.trim();
@@ -46,12 +73,11 @@ function rangeText(p: SchemePart): string {
 
 const partOfRange = (p: SchemePart): string => `${rangeText(p)}${p.helped ? ', with help' : ''}`;
 
-export const partText = (p: SchemePart): string =>
-  [
-    `${p.reps} at ${tempoNumbers(p.tempo)}`,
-    ...(p.to - p.from < 1 ? [partOfRange(p)] : []),
-    ...tempoExtras(p.tempo),
-  ].join(', ');
+/** Reps, tempo and part of the range. */
+export const partShort = (p: SchemePart): string =>
+  [`${p.reps} at ${tempoNumbers(p.tempo)}`, ...(p.to - p.from < 1 ? [partOfRange(p)] : [])].join(', ');
+
+export const partText = (p: SchemePart): string => [partShort(p), ...tempoExtras(p.tempo)].join(', ');
 
 const MARK_AT: Readonly<Record<DropThird, string>> = { contracted: 'finish', mid: 'middle', lengthened: 'stretch' };
 const floorMarkText = (m: number): string => `${Math.abs(Math.round(m * 100))}${m < -0.005 ? ' behind' : ''}`;
@@ -60,13 +86,21 @@ const floorMarkText = (m: number): string => `${Math.abs(Math.round(m * 100))}${
 export function dropTexts(
   stances: readonly { readonly third: DropThird; readonly standX: number }[],
   stepIns: readonly { readonly standX: number; readonly laterShare: number }[],
-): { readonly label: string; readonly marks: string }[] {
+): { readonly scheme: Scheme; readonly label: string; readonly marks: string }[] {
   const shares = stepIns.slice(1).map((s) => percent(s.laterShare));
   const rows = [
-    { label: `Stance drops, hardest at ${stances.map((s) => MARK_AT[s.third]).join(', ')}`, at: stances },
-    { label: `Steps in, leaving ${shares.join(', ')} of the second half`, at: stepIns },
+    {
+      scheme: 'stance-drops' as const,
+      label: `Stance drops, hardest at ${stances.map((s) => MARK_AT[s.third]).join(', ')}`,
+      at: stances,
+    },
+    {
+      scheme: 'step-in-drops' as const,
+      label: `Steps in, leaving ${shares.join(', ')} of the second half`,
+      at: stepIns,
+    },
   ];
-  return rows.flatMap(({ label, at }) =>
-    at.length > 0 ? [{ label, marks: `${at.map((s) => floorMarkText(s.standX)).join(', ')} cm` }] : [],
+  return rows.flatMap(({ scheme, label, at }) =>
+    at.length > 0 ? [{ scheme, label, marks: `${at.map((s) => floorMarkText(s.standX)).join(', ')} cm` }] : [],
   );
 }

@@ -31,6 +31,7 @@ export function clockOffText(offMs: number): string {
 /** A kind of tap in a word. */
 const TAP_NAME: Readonly<Record<FloorEventKind, string>> = {
   'setup-saved': 'set-up saved as used',
+  'scheme-chosen': 'how the sets are done',
   'set-started': 'start of a set',
   part: 'next part',
   rep: 'rep',

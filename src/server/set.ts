@@ -28,7 +28,7 @@ import type { UseCase } from './use-case';
 
 const NO_BANDS = { bands: [], bandlessN: 0 };
 const NO_DROPS: DropMarks = { stances: [], stepIns: [], says: [] };
-const NO_REP: RepView = { stackTravelM: null, strongerHalf: 'first', loaded: null, jointDegs: null };
+const NO_REP: RepView = { stackTravelM: null, strongerHalf: 'first', loaded: null, shares: null, jointDegs: null };
 
 function dropMarks(problem: SetupProblem, at: Placement): DropMarks {
   const usable = findStanceDrops(problem, at).flatMap((d) =>
@@ -45,6 +45,10 @@ function dropMarks(problem: SetupProblem, at: Placement): DropMarks {
   };
 }
 
+/** Resistance over its peak, to a hundredth. */
+const sharesOf = (metrics: LineMetrics, { resistanceNm }: ProfileSamples): number[] =>
+  Array.from(resistanceNm, (r) => Math.round((100 * r) / metrics.peakResistanceNm) / 100);
+
 const loadedOf = (metrics: LineMetrics, { resistanceNm }: ProfileSamples): boolean[] =>
   Array.from(resistanceNm, (r) => r >= REST_BELOW * metrics.peakResistanceNm);
 
@@ -59,6 +63,7 @@ function repOf(posed: PosedQuestion, at: Placement | null, pulleyRatio: number):
       stackTravelM: null,
       strongerHalf: metrics.strongerHalf,
       loaded: loadedOf(metrics, samples),
+      shares: sharesOf(metrics, samples),
       jointDegs,
     };
     return { rep, drops: NO_DROPS };
@@ -70,6 +75,7 @@ function repOf(posed: PosedQuestion, at: Placement | null, pulleyRatio: number):
       stackTravelM: (metrics.maxTravelM - metrics.minClearanceM) / pulleyRatio,
       strongerHalf: metrics.strongerHalf,
       loaded: loadedOf(metrics, bySide[worse]!.samples),
+      shares: sharesOf(metrics, bySide[worse]!.samples),
       jointDegs,
     },
     drops: dropMarks(posed.search, placement),

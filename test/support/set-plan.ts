@@ -21,7 +21,7 @@ export const SET_PLAN: SetPlan = {
   stackG: [5000, 7500, 10_000, 12_500],
   bands: [],
   drops: { stances: [], stepIns: [], says: [] },
-  rep: { stackTravelM: 0.6, strongerHalf: 'first', loaded: null, jointDegs: null },
+  rep: { stackTravelM: 0.6, strongerHalf: 'first', loaded: null, shares: null, jointDegs: null },
   limits: { limitsKg: NO_LOAD_LIMITS, mostLoadG: null, missing: [] },
   blocked: null,
 };

@@ -2,6 +2,7 @@ import type { ClientNote } from '@/core/body/client-note';
 import type { WorkingSide } from '@/core/body/side';
 import type { MovementId } from '@/core/book/book';
 import type { FloorEvent } from '@/core/record/floor-event';
+import type { Scheme } from '@/core/tempo/scheme';
 import type { Column } from '@/core/kit/column';
 import type { PlannedItems } from '@/core/record/set-log';
 import type { LoadUnit } from '@/core/units/mass';
@@ -39,7 +40,7 @@ export interface DropMarks {
   readonly stances: readonly number[];
   readonly stepIns: readonly number[];
   /** The same in words; empty where none can be used. */
-  readonly says: readonly { readonly label: string; readonly marks: string }[];
+  readonly says: readonly { readonly scheme: Scheme; readonly label: string; readonly marks: string }[];
 }
 
 /** How the rep of a set-up is loaded, at evenly spaced samples of the range. */
@@ -50,6 +51,8 @@ export interface RepView {
   readonly strongerHalf: 'first' | 'second';
   /** Whether the resistance counts; null when the set-up is blocked. */
   readonly loaded: readonly boolean[] | null;
+  /** Resistance, share of its peak; null when the set-up is blocked. */
+  readonly shares: readonly number[] | null;
   /** Angle of the target joint, degrees; null when the set-up is blocked. */
   readonly jointDegs: readonly number[] | null;
 }

@@ -3,7 +3,7 @@ import type { WorkingSide } from '@/core/body/side';
 import type { CorrectionCode, RemedyKind } from '@/core/movement/correction-code';
 import type { FaultCode, Severity } from '@/core/movement/fault-code';
 import type { EntryOptions } from '@/core/book/entry-options';
-import type { Scheme } from '@/core/tempo/scheme';
+import type { Scheme, SchemeChoices } from '@/core/tempo/scheme';
 import type { Placement } from '@/core/setup/setup-problem';
 
 /** Who, where and when of everything tapped on the floor. Ids are made on the device; records are only ever added. */
@@ -49,9 +49,12 @@ export type FloorEventBody =
       readonly targetReps: number;
       readonly tempo: string;
       readonly scheme?: Scheme | undefined;
+      readonly choices?: SchemeChoices | undefined;
       /** Band under the feet. */
       readonly bandId?: string | undefined;
     }
+  /** How the sets of the movement are done from now on. */
+  | { readonly kind: 'scheme-chosen'; readonly scheme: Scheme; readonly choices: SchemeChoices }
   /** The set goes on with another part of its scheme; `reps` were done before it. */
   | {
       readonly kind: 'part';
@@ -99,6 +102,7 @@ export type FloorEventKind = FloorEvent['kind'];
 /** Every kind of tap. */
 export const FLOOR_EVENT_KINDS = [
   'setup-saved',
+  'scheme-chosen',
   'set-started',
   'part',
   'rep',

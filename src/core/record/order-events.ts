@@ -29,6 +29,7 @@ function needs(e: FloorEvent): readonly string[] {
   switch (e.kind) {
     case 'set-started':
     case 'setup-saved':
+    case 'scheme-chosen':
     case 'go-ahead':
       return [];
     case 'undo':

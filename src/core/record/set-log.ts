@@ -1,7 +1,7 @@
 import type { Side, WorkingSide } from '@/core/body/side';
 import type { CorrectionCode, RemedyKind } from '@/core/movement/correction-code';
 import type { FaultCode, Severity } from '@/core/movement/fault-code';
-import type { Scheme } from '@/core/tempo/scheme';
+import { AS_IT_COMES, type ChosenScheme, type SchemeChoices, type Scheme } from '@/core/tempo/scheme';
 import type { FloorEvent, Outcome, SavedSetup } from './floor-event';
 import { orderEvents } from './order-events';
 
@@ -53,6 +53,7 @@ export interface SetRecord {
   readonly targetReps: number;
   readonly tempo: string;
   readonly scheme: Scheme;
+  readonly choices: SchemeChoices;
   /** Parts after the first, as they were begun. */
   readonly parts: readonly {
     readonly part: number;
@@ -94,9 +95,16 @@ export interface UsedSetup extends SavedSetup {
   readonly itemId: string;
 }
 
+/** How a planned movement's sets were to be done from a moment on. */
+export interface KeptScheme extends ChosenScheme {
+  readonly itemId: string;
+  readonly side: WorkingSide;
+}
+
 /** What the records of one client and movement tell. */
 export interface SetLog {
   readonly setups: readonly UsedSetup[];
+  readonly schemes: readonly KeptScheme[];
   readonly sets: readonly SetRecord[];
   readonly pains: readonly PainMark[];
   readonly goAheads: readonly GoAhead[];
@@ -108,6 +116,7 @@ type Draft<T> = { -readonly [K in keyof T]: T[K] };
 interface Folding {
   readonly items: PlannedItems;
   readonly setups: UsedSetup[];
+  readonly schemes: KeptScheme[];
   readonly sets: Map<string, Draft<SetRecord>>;
   readonly pains: Map<string, Draft<PainMark>>;
   readonly goAheads: GoAhead[];
@@ -139,6 +148,7 @@ function foldStart(log: Folding, e: Of<'set-started'>): void {
     targetReps: e.targetReps,
     tempo: e.tempo,
     scheme: e.scheme ?? 'straight',
+    choices: e.choices ?? AS_IT_COMES,
     parts: [],
     cleanTo: 0,
     note: '',
@@ -202,6 +212,11 @@ function foldEvent(log: Folding, e: FloorEvent): void {
   switch (e.kind) {
     case 'setup-saved':
       return foldSetup(log, e);
+    case 'scheme-chosen': {
+      const { itemId, scheme, choices } = e;
+      log.schemes.push({ itemId, side: log.items[itemId]?.side ?? 'both', scheme, choices });
+      return;
+    }
     case 'set-started':
       return foldStart(log, e);
     case 'pain':
@@ -232,10 +247,18 @@ function foldEvent(log: Folding, e: FloorEvent): void {
 export function foldSetLog(events: readonly FloorEvent[], items: PlannedItems): SetLog {
   const ordered = orderEvents(events);
   const undone = new Set(ordered.flatMap((e) => (e.kind === 'undo' ? [e.eventId] : [])));
-  const log: Folding = { items, setups: [], sets: new Map(), pains: new Map(), goAheads: [], corrected: new Map() };
+  const log: Folding = {
+    items,
+    setups: [],
+    schemes: [],
+    sets: new Map(),
+    pains: new Map(),
+    goAheads: [],
+    corrected: new Map(),
+  };
   for (const e of ordered) if (!undone.has(e.id)) foldEvent(log, e);
-  const { setups, sets, pains, goAheads } = log;
-  return { setups, sets: [...sets.values()], pains: [...pains.values()], goAheads };
+  const { setups, schemes, sets, pains, goAheads } = log;
+  return { setups, schemes, sets: [...sets.values()], pains: [...pains.values()], goAheads };
 }
 
 /** The correction given last and not yet asked about, with the set it came from. */

@@ -1,6 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { paceOfPart, repSeconds } from './pace';
-import { buildParts, runsOn, SCHEMES, type SchemeInput, type SchemePart } from './scheme';
+import {
+  AS_IT_COMES,
+  buildParts,
+  dropFractions,
+  runsOn,
+  SCHEMES,
+  type Scheme,
+  type SchemeInput,
+  type SchemePart,
+} from './scheme';
 
 const input: SchemeInput = {
   reps: 12,
@@ -11,6 +20,7 @@ const input: SchemeInput = {
   stances: [0.1, 0.3, 0.5],
   stepIns: [0.8, 0.6, 0.4],
   strongerHalf: 'first',
+  repsOfParts: [],
 };
 
 const secondsOf = (p: SchemePart): number => p.reps * repSeconds(paceOfPart(p, 'lifting', null)!);
@@ -101,6 +111,16 @@ describe('set schemes (common practice)', () => {
   it('half-reps are of the stronger half', () => {
     expect(buildParts('partials', input)[1]).toMatchObject({ from: 0, to: 0.5 });
     expect(buildParts('partials', { ...input, strongerHalf: 'second' })[1]).toMatchObject({ from: 0.5, to: 1 });
+  });
+  it('reps of each part are as chosen, the others as the scheme has them', () => {
+    const reps = (scheme: Scheme, repsOfParts: readonly (number | null)[]) =>
+      buildParts(scheme, { ...input, repsOfParts }).map((p) => p.reps);
+    expect(reps('slow-then-normal', [5, 10])).toEqual([5, 10]);
+    expect(reps('weight-drops', [null, 8, 6, 4])).toEqual([12, 8, 6]);
+  });
+  it('two drops of 25 to 30 % where nothing is said, else as many and as big as chosen', () => {
+    expect(dropFractions(AS_IT_COMES)).toEqual([0.275, 0.275]);
+    expect(dropFractions({ ...AS_IT_COMES, drops: 3, dropPercent: 20 })).toEqual([0.2, 0.2, 0.2]);
   });
   it('what cannot be done here is no scheme', () => {
     const bare = { ...input, dropsG: [], stances: [0.2], stepIns: [] };

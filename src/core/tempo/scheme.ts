@@ -1,3 +1,5 @@
+import type { Section } from './tempo';
+
 /** Ways to do a set. Alternating sides and opposite muscles in turn are two sets, not ways to do one. */
 export const SCHEMES = [
   'straight',
@@ -12,6 +14,51 @@ export const SCHEMES = [
 ] as const;
 /** A way to do a set. */
 export type Scheme = (typeof SCHEMES)[number];
+
+/** What a trainer has changed of a scheme, kept with the planned movement and with every set done by it. */
+export interface SchemeChoices {
+  /** Reps of each part from the first; null for one, or left out: the scheme's own. */
+  readonly reps: readonly (number | null)[];
+  /** How many drops in load; null: two. */
+  readonly drops: number | null;
+  /** Off at each drop in load, per cent; null: between 25 and 30. */
+  readonly dropPercent: number | null;
+  /** Half of the range that is gone on with first; null: the stronger one. */
+  readonly half: Half | null;
+  /** Where the rep is slow, by the target joint's angle; null: as the tempo is planned. */
+  readonly slow: Section | 'none' | null;
+  /** Reps in reserve at the end of the set, 0 to failure; null: nothing is asked. */
+  readonly reserve: number | null;
+}
+
+/** A half of the range: that from the stretch, or that to the finish. */
+export type Half = 'first' | 'second';
+
+/** A scheme as it comes. */
+export const AS_IT_COMES: SchemeChoices = {
+  reps: [],
+  drops: null,
+  dropPercent: null,
+  half: null,
+  slow: null,
+  reserve: null,
+};
+
+/** Nothing was changed of it. */
+export const isAsItComes = ({ reps, ...others }: SchemeChoices): boolean =>
+  reps.every((n) => n === null) && Object.values(others).every((v) => v === null);
+
+/** A scheme with what was changed of it. */
+export interface ChosenScheme {
+  readonly scheme: Scheme;
+  readonly choices: SchemeChoices;
+}
+
+/** What can be chosen: reps of a part, number and size of drops in load, reps in reserve; least and most. */
+export const SCHEME_LIMITS = { reps: [1, 60], drops: [1, 4], dropPercent: [10, 50], reserve: [0, 5] } as const;
+/** Most reps of a set with all its parts. */
+export const MOST_SET_REPS = 200;
+const USUAL_DROPS = 2;
 
 /** One part of a set, done without racking for good. */
 export interface SchemePart {
@@ -35,7 +82,7 @@ export interface SchemeInput {
   readonly reps: number;
   readonly tempo: string;
   readonly loadG: number;
-  /** Loads of two drops on the steps there are; shorter where nothing lighter is left. */
+  /** Loads of the drops on the steps there are; shorter where nothing lighter is left. */
   readonly dropsG: readonly number[];
   /** Load good for about 20 normal reps; null when nothing is known of it. */
   readonly twentyG: number | null;
@@ -44,7 +91,9 @@ export interface SchemeInput {
   /** Marks of steps in, the first where the client stands. */
   readonly stepIns: readonly number[];
   /** The half of the range in which the load asks for less of what the client has there. */
-  readonly strongerHalf: 'first' | 'second';
+  readonly strongerHalf: Half;
+  /** Reps of each part that the trainer chose instead; see `SchemeChoices`. */
+  readonly repsOfParts: readonly (number | null)[];
 }
 
 /**
@@ -62,11 +111,17 @@ const PAUSE_S = 15;
 const HALF_REPS = 6;
 const HELPED_REPS = 4;
 const HALF = { first: { from: 0, to: 0.5 }, second: { from: 0.5, to: 1 } } as const;
-/** Fraction off at each weight drop. */
-export const DROP_FRACTION = 0.275;
+const DROP_FRACTION = 0.275;
 
-/** Parts of a set; empty when the scheme cannot be done with what is here. */
-export function buildParts(scheme: Scheme, i: SchemeInput): SchemePart[] {
+/** Fraction off at each drop in load, one entry a drop. */
+export const dropFractions = ({ drops, dropPercent }: SchemeChoices): number[] =>
+  Array.from({ length: drops ?? USUAL_DROPS }, () => (dropPercent === null ? DROP_FRACTION : dropPercent / 100));
+
+/** Parts of a set, with the reps that were chosen for them; empty when the scheme cannot be done with what is here. */
+export const buildParts = (scheme: Scheme, input: SchemeInput): SchemePart[] =>
+  usualParts(scheme, input).map((p, k) => ({ ...p, reps: input.repsOfParts[k] ?? p.reps }));
+
+function usualParts(scheme: Scheme, i: SchemeInput): SchemePart[] {
   const part = (change: Partial<SchemePart>): SchemePart => ({
     reps: i.reps,
     tempo: i.tempo,

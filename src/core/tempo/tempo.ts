@@ -74,11 +74,22 @@ export function parseWrittenTempo(notation: string): WrittenTempo | null {
   return { tempo, startsWith, section };
 }
 
+/** A written tempo with another section, or with none; as it is where it cannot be read. */
+export function withSection(notation: string, section: Section | null): string {
+  if (!parseWrittenTempo(notation)) return notation;
+  const others = notation
+    .split(',')
+    .map((p) => p.trim())
+    .filter((p, i) => i === 0 || !/deg|°/i.test(p));
+  const slow = section ? [`${section.fromDeg}-${section.toDeg}deg: ${section.seconds}s`] : [];
+  return [...others, ...slow].join(', ');
+}
+
 /** The four numbers of a tempo as written; null when it cannot be read. */
 export const parseTempo = (notation: string): Tempo | null => parseWrittenTempo(notation)?.tempo ?? null;
 
 /** Each way through a part of the range that is to be slow, seconds (common practice). */
-const SLOW_S = 4;
+export const SLOW_S = 4;
 
 /**
  * A tempo in the form that it is kept in, from how people write it: `3/1/2/1`, `3 1 2 1` and `3120` for its numbers,
@@ -97,8 +108,9 @@ export function spellTempo(typed: string, ownTempo: string): string {
     /^(x|\d{1,2})[-–/ .](x|\d{1,2})[-–/ .](x|\d{1,2})[-–/ .](x|\d{1,2})$/i.exec(numbers) ??
     /^([x\d])([x\d])([x\d])([x\d])$/i.exec(numbers);
   if (!four) return text;
-  const section = slow ? [`${slow[1]}-${slow[2]}deg: ${slow[3] ?? SLOW_S}s`] : [];
+  const spelled = [four.slice(1).join('-').toUpperCase(), ...more].join(', ');
+  if (!slow) return spelled;
+  const asked = { fromDeg: Number(slow[1]), toDeg: Number(slow[2]), seconds: Number(slow[3] ?? SLOW_S) };
   // The section asked for takes the place of one that stands there.
-  const others = slow ? more.filter((m) => !/deg|°/i.test(m)) : more;
-  return [four.slice(1).join('-').toUpperCase(), ...others, ...section].join(', ');
+  return withSection(spelled, asked);
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { FloorEvent } from '@/core/record/floor-event';
 import { foldSetLog } from '@/core/record/set-log';
 import { paceAt, repSeconds } from '@/core/tempo/pace';
+import { AS_IT_COMES, type Scheme } from '@/core/tempo/scheme';
 import { seeded } from '../../../test/support/fixtures';
 import { SET_PLAN } from '../../../test/support/set-plan';
 import { decide, type Command } from './decide';
@@ -13,14 +14,14 @@ const PLAN: SetPlan = { ...SET_PLAN, item, stackG: [20_000, 22_500, 25_000, 27_5
 const FRAME_MS = 50;
 
 /** A set on a page: commands and frames of the pacer, which counts as the screen does. */
-function running(tempo: string, state: Partial<LiveSetState> = {}) {
+function running(tempo: string, state: Partial<LiveSetState> = {}, scheme: Scheme | null = null) {
   const plan = { ...PLAN, item: { ...item, tempo } };
   const events: FloorEvent[] = [];
   let pacer: SetState = { mode: 'idle' };
   let nowMs = 0;
   let seen = 0;
   const records = () => ({ events, log: foldSetLog(events, { i: { sessionId: 'day', side: 'both' } }) });
-  const whole = (): LiveSetState => ({ chosenLoadG: null, chosenScheme: null, chosenBandId: null, ...state, pacer });
+  const whole = (): LiveSetState => ({ chosenLoadG: null, chosenBandId: null, ...state, pacer });
   const live = () => setNow(records(), plan, whole());
   const paced = () => {
     const ms = elapsedMs(pacer, nowMs);
@@ -55,6 +56,7 @@ function running(tempo: string, state: Partial<LiveSetState> = {}) {
       seen = Math.max(seen, done);
     }
   };
+  if (scheme) give({ do: 'choose-scheme', scheme, choices: AS_IT_COMES });
   give({ do: 'start', setId: 'A' });
   wait(5000);
   return {
@@ -123,7 +125,7 @@ describe('reps by tap, the pacer running', () => {
     expect(reps()).toBeLessThanOrEqual(6);
   });
   it('slow reps that are tapped run straight into the normal ones', () => {
-    const { give, wait, live, reps } = running('3-1-2-1', { chosenScheme: 'slow-then-normal' });
+    const { give, wait, live, reps } = running('3-1-2-1', {}, 'slow-then-normal');
     for (let i = 0; i < 8; i++) {
       wait(2400);
       give(tap);
@@ -170,18 +172,28 @@ describe('the load of a set', () => {
     ['what the trainer stepped to', 30_000, 30_000],
   ])('is what stands on the plate: %s', (_, chosenLoadG, loadG) => {
     const page = done({});
+    page.give({ do: 'choose-scheme', scheme: 'slow-then-normal', choices: AS_IT_COMES });
     const log = page.live().log;
-    const state: LiveSetState = {
-      pacer: { mode: 'idle' },
-      chosenLoadG,
-      chosenScheme: 'slow-then-normal',
-      chosenBandId: null,
-    };
+    const state: LiveSetState = { pacer: { mode: 'idle' }, chosenLoadG, chosenBandId: null };
     const ready = setNow({ log }, PLAN, state);
     expect(ready.loadG).toBe(loadG);
     expect(ready.parts.map((p) => p.loadG)).toEqual([loadG, loadG]);
     expect(ready.proposal?.by.reps ?? null).toBe(chosenLoadG === null ? 9 : null);
     const { events } = decide({ do: 'start', setId: 'B' }, { events: [], log }, PLAN, state, { nowMs: 0, paced: null });
     expect(events[0]).toMatchObject({ kind: 'set-started', loadG });
+  });
+  it('good for 20 by a set that was ended early: reps in reserve are reps that were there', () => {
+    const proposed = (reserve: number | null): number => {
+      const page = running('3-1-2-1');
+      page.give({ do: 'end' });
+      page.give({ do: 'choose-scheme', scheme: 'straight', choices: { ...AS_IT_COMES, reserve } });
+      page.give({ do: 'start', setId: 'B' });
+      page.give({ do: 'end' });
+      page.give({ do: 'confirm', setId: 'B', loadG: 30_000, reps: 5 });
+      page.give({ do: 'choose-scheme', scheme: 'slow-then-normal', choices: AS_IT_COMES });
+      return page.live().proposal!.loadG;
+    };
+    expect(proposed(null)).toBe(proposed(0));
+    expect(proposed(5)).toBeGreaterThan(proposed(0));
   });
 });

@@ -1,12 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import type { FloorEvent, FloorEventBody } from '@/core/record/floor-event';
 import { foldSetLog } from '@/core/record/set-log';
+import { AS_IT_COMES } from '@/core/tempo/scheme';
 import { seeded } from '../../../test/support/fixtures';
 import { SET_PLAN as PLAN } from '../../../test/support/set-plan';
 import { decide, type Command, type Moment } from './decide';
 import { liveSetView, openSetOf, type LiveSetState, type SetPlan } from './live-set-view';
 
-const IDLE: LiveSetState = { pacer: { mode: 'idle' }, chosenLoadG: null, chosenScheme: null, chosenBandId: null };
+const IDLE: LiveSetState = { pacer: { mode: 'idle' }, chosenLoadG: null, chosenBandId: null };
+const ITEMS = { i: { sessionId: 'day', side: 'both' }, j: { sessionId: 'next', side: 'both' } } as const;
 const NOW: Moment = { nowMs: 1000, paced: null };
 const START: Command = { do: 'start', setId: 'A' };
 const SHRUGS: Command = { do: 'fault', fault: 'shrugs', side: 'both', severity: 2 };
@@ -14,7 +16,7 @@ const SHRUGS: Command = { do: 'fault', fault: 'shrugs', side: 'both', severity: 
 /** A page's records: commands are decided one after the other, each on what the ones before it left. */
 function page(plan = PLAN, state = IDLE) {
   const events: FloorEvent[] = [];
-  const records = () => ({ events, log: foldSetLog(events, { i: { sessionId: 'day', side: 'both' } }) });
+  const records = () => ({ events, log: foldSetLog(events, ITEMS) });
   const keep = (body: FloorEventBody): void => {
     const no = events.length;
     const base = { id: `e${no}`, actorId: 't', deviceId: 'd', seq: no, atMs: no + 1, clientId: 'c', itemId: 'i' };
@@ -118,6 +120,58 @@ describe('what follows from a command', () => {
     const take: Command = { do: 'take-faults', setId: 'A', fault: 'shrugs', reps: [2, 3], severity: 2 };
     expect([give(take), give({ ...take, reps: [3, 4] })].map((d) => d.events.length)).toEqual([2, 1]);
     expect(events).toHaveLength(4);
+  });
+});
+
+describe('how the sets are done', () => {
+  const plan = { ...PLAN, stackG: [5000, 6000, 7500, 8000, 10_000] };
+  const DROPS: Command = {
+    do: 'choose-scheme',
+    scheme: 'weight-drops',
+    choices: { ...AS_IT_COMES, drops: 1, dropPercent: 20, reps: [8, 6], slow: { fromDeg: 20, toDeg: 60, seconds: 4 } },
+  };
+  it('as chosen, for every set of the movement, with the set on record', () => {
+    const { give, view } = page(plan);
+    give(DROPS);
+    for (const setId of ['A', 'B']) {
+      expect(view().parts.map((p) => [p.reps, p.loadG])).toEqual([
+        [8, 10_000],
+        [6, 8000],
+      ]);
+      give({ do: 'start', setId });
+      expect(view().last).toMatchObject({ tempo: '3-1-2-1, 20-60deg: 4s', targetReps: 14 });
+      expect(view().open).toMatchObject({ scheme: 'weight-drops', choices: DROPS.choices });
+      give({ do: 'end' });
+    }
+  });
+  it('a choice does not change a set that is under way, nor one that is over', () => {
+    const { give, view } = page(plan);
+    give(DROPS);
+    give(START);
+    expect(give({ do: 'choose-scheme', scheme: 'straight', choices: AS_IT_COMES }).events).toEqual([]);
+    give({ do: 'end' });
+    const before = view().paceOfRep(view().last!, 1);
+    give({ do: 'choose-scheme', scheme: 'rest-pause', choices: AS_IT_COMES });
+    expect(view().parts).toHaveLength(3);
+    expect(view().paceOfRep(view().last!, 1)).toEqual(before);
+  });
+  it('another day it is offered, until something else is chosen', () => {
+    const { give, events, view } = page(plan);
+    give(DROPS);
+    give(START);
+    give({ do: 'end' });
+    const tomorrow = { ...plan, item: { ...plan.item, id: 'j', sessionId: 'next' } };
+    const there = (more: readonly FloorEvent[] = []) => {
+      const all = [...events, ...more];
+      return liveSetView({ events: all, log: foldSetLog(all, ITEMS) }, tomorrow, IDLE);
+    };
+    expect(view().lastScheme).toBeNull();
+    expect(there()).toMatchObject({
+      scheme: 'straight',
+      lastScheme: { scheme: 'weight-drops', choices: DROPS.choices },
+    });
+    const taken = { ...events[0]!, id: 'x', itemId: 'j', seq: 9, atMs: 9 };
+    expect(there([taken])).toMatchObject({ scheme: 'weight-drops', choices: DROPS.choices, lastScheme: null });
   });
 });
 

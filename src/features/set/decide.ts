@@ -3,7 +3,7 @@ import type { CorrectionCode, RemedyKind } from '@/core/movement/correction-code
 import type { FaultCode, Severity } from '@/core/movement/fault-code';
 import type { FloorEventBody, Outcome } from '@/core/record/floor-event';
 import { repSeconds } from '@/core/tempo/pace';
-import { runsOn } from '@/core/tempo/scheme';
+import { runsOn, type ChosenScheme } from '@/core/tempo/scheme';
 import type { Records } from '@/offline/tap-queue';
 import { findUndoable, setNow, type LiveSetState, type SetNow, type SetPlan } from './live-set-view';
 import { elapsedMs, LEAD_IN_MS, NO_TAPS, type SetEvent } from './set-machine';
@@ -12,6 +12,7 @@ import { elapsedMs, LEAD_IN_MS, NO_TAPS, type SetEvent } from './set-machine';
 export type Command =
   | { readonly do: 'start'; readonly setId: string }
   | { readonly do: 'end' }
+  | ({ readonly do: 'choose-scheme' } & ChosenScheme)
   | { readonly do: 'pause' }
   | { readonly do: 'resume' }
   /** A set that was left goes on. */
@@ -99,9 +100,10 @@ function start(live: SetNow, plan: SetPlan, setId: string, nowMs: number): Decis
   // Asked for twice, or where nothing may start, it starts nothing.
   if (live.mode !== 'ready' && live.mode !== 'resting') return NOTHING;
   if (plan.blocked !== null || live.overLimit) return NOTHING;
-  const { parts, here, scheme, bandId } = live;
+  const { parts, here, scheme, choices, bandId } = live;
   const targetReps = parts.reduce((sum, p) => sum + p.reps, 0);
-  const body = { setId, setNo: here.length + 1, loadG: parts[0]!.loadG, targetReps, tempo: plan.item.tempo, scheme };
+  const { loadG } = parts[0]!;
+  const body = { setId, setNo: here.length + 1, loadG, targetReps, tempo: live.tempo, scheme, choices };
   const band = bandId === null ? {} : { bandId };
   return { events: [{ kind: 'set-started', ...body, ...band }], pacer: paceFrom(live, setId, nowMs, LEAD_IN_MS, 0) };
 }
@@ -252,6 +254,8 @@ function decideInSet(c: Command, live: SetNow, state: LiveSetState, moment: Mome
 export function decide(c: Command, records: Records, plan: SetPlan, state: LiveSetState, moment: Moment): Decision {
   const live = setNow(records, plan, state);
   switch (c.do) {
+    case 'choose-scheme':
+      return live.open || live.pain ? NOTHING : kept({ kind: 'scheme-chosen', scheme: c.scheme, choices: c.choices });
     case 'start':
       return start(live, plan, c.setId, moment.nowMs);
     case 'fault':

@@ -19,8 +19,18 @@ import {
   type UsedSetup,
 } from '@/core/record/set-log';
 import { paceOfPart, scaledPace, type Pace } from '@/core/tempo/pace';
-import { buildParts, DROP_FRACTION, SCHEMES, type Scheme, type SchemePart } from '@/core/tempo/scheme';
-import { parseTempo } from '@/core/tempo/tempo';
+import {
+  AS_IT_COMES,
+  buildParts,
+  dropFractions,
+  isAsItComes,
+  SCHEMES,
+  type ChosenScheme,
+  type Scheme,
+  type SchemeChoices,
+  type SchemePart,
+} from '@/core/tempo/scheme';
+import { parseTempo, withSection } from '@/core/tempo/tempo';
 import type { SetView } from '@/contract/views/set';
 import type { Records } from '@/offline/tap-queue';
 import type { SetState } from './set-machine';
@@ -33,7 +43,6 @@ export interface LiveSetState {
   readonly pacer: SetState;
   /** Null: as last used, else as planned. */
   readonly chosenLoadG: number | null;
-  readonly chosenScheme: Scheme | null;
   /** Band chosen for the next set. */
   readonly chosenBandId: string | null;
 }
@@ -62,6 +71,11 @@ export interface SetNow {
   /** Band under the feet; null where none is hung. */
   readonly bandId: string | null;
   readonly scheme: Scheme;
+  readonly choices: SchemeChoices;
+  /** What the set before today's was done by, where that is another way; null once today's was chosen or begun. */
+  readonly lastScheme: ChosenScheme | null;
+  /** The movement's tempo with the section that was chosen. */
+  readonly tempo: string;
   /** Ways to do the set that can be done with what is here. */
   readonly schemes: readonly Scheme[];
   readonly parts: readonly SchemePart[];
@@ -146,34 +160,57 @@ export interface LoadProposal {
 
 /** The load that is good for about 20 reps, by a set to its limit: today's first, else the last there was. */
 function goodFor({ item, stackG }: SetPlan, log: SetLog): LoadProposal | null {
+  // Reps in reserve are reps that the load would have allowed.
   const counts = (s: SetRecord): boolean => s.confirmed && s.reps > 0 && s.scheme === 'straight';
   const by = log.sets.findLast((s) => s.itemId === item.id && counts(s)) ?? log.sets.findLast(counts);
-  const good = by && loadForReps(by.loadG, by.reps, GOOD_FOR);
+  const good = by && loadForReps(by.loadG, by.reps + (by.choices.reserve ?? 0), GOOD_FOR);
   const loadG = good ? findNearestStep(stackG, good.middle) : null;
   return by && loadG !== null ? { loadG, by } : null;
 }
 
-/** Parts of every scheme with what is here; `partLoadG` is the load that the first part is lifted with. */
+/** The movement's tempo with the section that was chosen. */
+function tempoOf({ item }: SetPlan, entry: BookEntry, { slow }: SchemeChoices): string {
+  const tempo = parseTempo(item.tempo) ? item.tempo : entry.tempo;
+  return slow === null ? tempo : withSection(tempo, slow === 'none' ? null : slow);
+}
+
+/**
+ * Parts of a scheme with what is here; none where it cannot be done. `partLoadG`: what the first part is lifted with;
+ * `twentyG`: what slow work proposes instead.
+ */
 function partsOf(
   plan: SetPlan,
   entry: BookEntry,
-  log: SetLog,
+  { scheme, choices }: ChosenScheme,
   partLoadG: number,
-  chosen: boolean,
-): Record<Scheme, SchemePart[]> {
+  twentyG: number | null,
+): SchemePart[] {
   const { item, stackG, drops, rep } = plan;
-  const input = {
+  return buildParts(scheme, {
     reps: item.reps,
-    tempo: parseTempo(item.tempo) ? item.tempo : entry.tempo,
+    tempo: tempoOf(plan, entry, choices),
     loadG: partLoadG,
-    dropsG: dropsInRow(stackG, partLoadG, [DROP_FRACTION, DROP_FRACTION]),
-    // What the trainer chose is lifted, whatever the scheme would propose.
-    twentyG: chosen ? null : (goodFor(plan, log)?.loadG ?? null),
+    dropsG: dropsInRow(stackG, partLoadG, dropFractions(choices)),
+    twentyG,
     stances: drops.stances,
     stepIns: drops.stepIns,
-    strongerHalf: rep.strongerHalf,
-  };
-  return Object.fromEntries(SCHEMES.map((s) => [s, buildParts(s, input)])) as Record<Scheme, SchemePart[]>;
+    strongerHalf: choices.half ?? rep.strongerHalf,
+    repsOfParts: choices.reps,
+  });
+}
+
+const STRAIGHT: ChosenScheme = { scheme: 'straight', choices: AS_IT_COMES };
+
+/** How a set is done: as it was begun, else as chosen for this movement, else as today's set before it. */
+const schemeOf = ({ item }: SetPlan, log: SetLog, open: SetRecord | null, last: SetRecord | null): ChosenScheme =>
+  open ?? log.schemes.findLast((s) => s.itemId === item.id) ?? last ?? STRAIGHT;
+
+/** How the newest set of another day was done, on the side that works, where that was no plain set. */
+function lastSchemeOf({ item }: SetPlan, log: SetLog): ChosenScheme | null {
+  if (log.schemes.some((s) => s.itemId === item.id) || log.sets.some((s) => s.itemId === item.id)) return null;
+  const before = log.sets.findLast((s) => s.side === item.side);
+  const plain = before?.scheme === 'straight' && isAsItComes(before.choices);
+  return before && !plain ? { scheme: before.scheme, choices: before.choices } : null;
 }
 
 function modeOf(plan: SetPlan, log: SetLog, open: SetRecord | null, last: SetRecord | null, pacer: SetState): SetMode {
@@ -201,7 +238,8 @@ function bandAdviceOf({ item, bands }: SetPlan, log: SetLog): BandAdvice | null 
   const done = log.sets.findLast((s) => s.confirmed && s.reps > 0 && bands.some((b) => b.id === s.bandId));
   const band = bands.find((b) => b.id === done?.bandId);
   if (!done || !band) return null;
-  const choice = chooseBand(bands, { handsN: band.handsN, reps: done.reps }, entryOf(item.movement).reps);
+  const reps = done.reps + (done.choices.reserve ?? 0);
+  const choice = chooseBand(bands, { handsN: band.handsN, reps }, entryOf(item.movement).reps);
   return choice && { ...choice, by: { bandId: band.id, reps: done.reps } };
 }
 
@@ -216,10 +254,18 @@ export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: Live
   const open = openSetOf(log, item.id);
   const last = open ?? here.at(-1) ?? null;
   const loadG = state.chosenLoadG ?? last?.loadG ?? item.loadG;
-  const scheme = open?.scheme ?? state.chosenScheme ?? last?.scheme ?? 'straight';
-  const all = partsOf(plan, movement, log, open?.loadG ?? loadG, open !== null || state.chosenLoadG !== null);
-  const partsFor = (s: Scheme): readonly SchemePart[] => (all[s].length > 0 ? all[s] : all.straight);
-  const parts = partsFor(scheme);
+  const chosen = schemeOf(plan, log, open, last);
+  const { scheme, choices } = chosen;
+  // What the trainer chose is lifted, whatever the scheme would propose.
+  const free = open === null && state.chosenLoadG === null;
+  const twentyG = free ? (goodFor(plan, log)?.loadG ?? null) : null;
+  const partsBy = (by: ChosenScheme): readonly SchemePart[] =>
+    partsOf(plan, movement, by, open?.loadG ?? loadG, twentyG);
+  const partsFor = (by: ChosenScheme): readonly SchemePart[] => {
+    const own = partsBy(by);
+    return own.length > 0 ? own : partsBy({ ...STRAIGHT, choices: { ...by.choices, reps: [] } });
+  };
+  const parts = partsFor(chosen);
   const index = open?.parts.at(-1)?.part ?? 0;
   const part = parts[Math.min(index, parts.length - 1)]!;
   const paceOf = (p: SchemePart): Pace => paceOfPart(p, movement.startsWith, plan.rep.jointDegs)!;
@@ -237,10 +283,13 @@ export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: Live
     finished,
     // What stands on the plate is what the first part is lifted with.
     loadG: parts[0]!.loadG,
-    proposal: open === null && scheme === 'slow-then-normal' && state.chosenLoadG === null ? goodFor(plan, log) : null,
+    proposal: free && scheme === 'slow-then-normal' ? goodFor(plan, log) : null,
     bandId: plan.bands.length === 0 ? null : (open?.bandId ?? state.chosenBandId ?? bandBefore(plan, last)),
     scheme,
-    schemes: SCHEMES.filter((s) => all[s].length > 0),
+    choices,
+    lastScheme: lastSchemeOf(plan, log),
+    tempo: tempoOf(plan, movement, choices),
+    schemes: SCHEMES.filter((s) => partsBy({ scheme: s, choices: AS_IT_COMES }).length > 0),
     parts,
     index,
     part,
@@ -250,7 +299,7 @@ export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: Live
     scale: ownScale(state.pacer),
     paceOfRep: (set, rep) => {
       const begun = set.parts.findLast((p) => p.reps < rep)?.part ?? 0;
-      const asked = partsFor(set.scheme);
+      const asked = partsFor(set);
       return paceOf(asked[Math.min(begun, asked.length - 1)]!);
     },
     // The limit holds for what will be lifted, whatever the scheme.

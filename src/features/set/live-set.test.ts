@@ -1,6 +1,7 @@
 import { isTurnedBack } from './use-live-set';
 import { describe, expect, it } from 'vitest';
 import type { SetRecord } from '@/core/record/set-log';
+import { AS_IT_COMES } from '@/core/tempo/scheme';
 import { buildRep, wholePace } from '@/core/tempo/pace';
 import { parseTempo } from '@/core/tempo/tempo';
 import { judgeSet } from '@/core/fault/judge-set';
@@ -108,6 +109,7 @@ describe('judging a set', () => {
     reps: 12,
     targetReps: 12,
     tempo: '3-1-2-1',
+    choices: AS_IT_COMES,
     scheme: 'straight',
     parts: [],
     cleanTo: 0,

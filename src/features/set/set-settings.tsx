@@ -1,18 +1,20 @@
 'use client';
 import { Alert, NativeSelect } from '@mantine/core';
 import { useMounted } from '@mantine/hooks';
+import { IconAdjustmentsHorizontal } from '@tabler/icons-react';
 import Link from 'next/link';
+import { useState } from 'react';
 import { platesPerSide } from '@/core/load/plates-per-side';
 import { findNeighbourStep } from '@/core/load/stack-steps';
-import type { Scheme } from '@/core/tempo/scheme';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import type { SettingView } from '@/contract/views/setting';
 import type { SetView } from '@/contract/views/set';
 import { loadNumber, loadText } from '@/messages/loads';
 import { bandAdviceText, PROGRESS_TEXT } from '@/messages/progress';
-import { SCHEME_TEXT, tempoExtras, tempoNumbers } from '@/messages/schemes';
+import { RESERVE_TEXT, SCHEME_TEXT, schemeText, tempoExtras, tempoNumbers } from '@/messages/schemes';
 import { placeSettings } from '@/messages/place-settings';
 import { markLabel, shortLabel } from '@/messages/settings';
+import { SchemeEditor } from './scheme-editor';
 import { Steppers } from './steppers';
 import type { LiveSetControl } from './use-live-set';
 import { WORDS } from '@/messages/screens/set';
@@ -116,7 +118,7 @@ function BandSetting({ plan, control }: Props) {
       )}
       {canChange && bands.length > 1 && (
         <NativeSelect
-          className={styles.scheme}
+          className={styles.bandChoice}
           disabled={!listening}
           aria-label={WORDS.whichBand}
           value={hung.id}
@@ -129,11 +131,13 @@ function BandSetting({ plan, control }: Props) {
 }
 
 /** What the part asks for, and between sets how the set is done. */
-function AimSetting({ control }: { readonly control: LiveSetControl }) {
+function AimSetting({ plan, control }: Props) {
   // A choice made before the page listens would fall back unseen.
   const listening = useMounted();
-  const { live, chooseScheme } = control;
-  const { part, schemes, scheme } = live;
+  const [open, setOpen] = useState(false);
+  const { live, give } = control;
+  const { part, scheme, choices, lastScheme } = live;
+  const canChange = !live.open && !live.pain;
   return (
     <div className={styles.plate}>
       <span>{WORDS.aim}</span>
@@ -144,19 +148,37 @@ function AimSetting({ control }: { readonly control: LiveSetControl }) {
       {tempoExtras(part.tempo).map((x) => (
         <span key={x}>{x}</span>
       ))}
-      {!live.open && !live.pain && schemes.length > 1 && (
-        <NativeSelect
-          className={styles.scheme}
+      {choices.reserve !== null && <span data-testid="reserve">{RESERVE_TEXT[choices.reserve]}</span>}
+      {canChange && (
+        <button
+          type="button"
+          className={styles.how}
+          aria-label={WORDS.changeHow(SCHEME_TEXT[scheme])}
           disabled={!listening}
-          aria-label={WORDS.howTheSetIsDone}
-          value={scheme}
-          data={schemes.map((s) => ({ value: s, label: SCHEME_TEXT[s] }))}
-          onChange={(e) => chooseScheme(e.currentTarget.value as Scheme)}
-        />
+          onClick={() => setOpen(true)}
+        >
+          {SCHEME_TEXT[scheme]}
+          <IconAdjustmentsHorizontal stroke={1.5} aria-hidden />
+        </button>
       )}
+      {canChange && lastScheme && (
+        <button
+          type="button"
+          className={styles.advice}
+          data-testid="last-scheme"
+          onClick={() => void give({ do: 'choose-scheme', ...lastScheme })}
+        >
+          {WORDS.asLastTime(schemeText(lastScheme))}
+        </button>
+      )}
+      {open && canChange && <SchemeEditor plan={plan} control={control} onClose={() => setOpen(false)} />}
     </div>
   );
 }
+
+/** Marks of the drops that the set is done with, where its scheme moves the client. */
+const dropsOf = ({ drops }: SetView, { scheme }: LiveSetControl['live']) =>
+  drops.says.filter((d) => d.scheme === scheme);
 
 /** Settings as they stand, down the left: hole, mark, load, aim. */
 export function SetSettings({ plan, control }: Props) {
@@ -166,7 +188,7 @@ export function SetSettings({ plan, control }: Props) {
       {settingsNow(plan, control.live)
         .map((s) => withMark(s, standX))
         .map((s) => (
-          <div key={s.kind} className={styles.plate}>
+          <div key={s.kind} className={styles.plate} data-short={s.value.length < 4 || undefined}>
             <span>{shortLabel(s.label)}</span>
             <b data-span={s.value.length > 4 || undefined}>
               {s.value}
@@ -174,7 +196,7 @@ export function SetSettings({ plan, control }: Props) {
             </b>
           </div>
         ))}
-      {plan.drops.says.map((d) => (
+      {dropsOf(plan, control.live).map((d) => (
         <div key={d.label} className={styles.plate} data-drops data-testid="drop-marks">
           <span>{d.label}</span>
           <b>{d.marks}</b>
@@ -187,7 +209,7 @@ export function SetSettings({ plan, control }: Props) {
       )}
       {plan.loadLabel && <LoadSetting plan={plan} control={control} label={plan.loadLabel} />}
       <BandSetting plan={plan} control={control} />
-      <AimSetting control={control} />
+      <AimSetting plan={plan} control={control} />
       <Link href={`/setup/${plan.item.id}`} className={styles.toPlates}>
         {control.live.setup ? WORDS.changeSetUp : WORDS.setUpNotSavedYet}
       </Link>

@@ -1,7 +1,6 @@
 'use client';
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import { paceAt, type PaceAt } from '@/core/tempo/pace';
-import type { Scheme } from '@/core/tempo/scheme';
 import type { SetView } from '@/contract/views/set';
 import { useFloorLog } from '@/offline/use-floor-log';
 import { decide, type Command, type Decision } from './decide';
@@ -18,7 +17,6 @@ export interface LiveSetControl {
   readonly trouble: ReturnType<typeof useFloorLog>['trouble'];
   readonly give: Give;
   readonly chooseLoad: (loadG: number) => void;
-  readonly chooseScheme: (scheme: Scheme) => void;
   readonly chooseBand: (bandId: string) => void;
   /** Pace now, straight from the clock; the drawing asks for it every frame. */
   readonly paceNow: () => PaceAt | null;
@@ -45,12 +43,8 @@ export function useLiveSet(plan: SetView, nowMs: () => number): LiveSetControl {
   const { log, events, append, trouble } = useFloorLog(place, plan.events, plan.planned);
   const [pacer, dispatch] = useReducer(reduceSet, { mode: 'idle' });
   const [chosenLoadG, chooseLoad] = useState<number | null>(null);
-  const [chosenScheme, chooseScheme] = useState<Scheme | null>(null);
   const [chosenBandId, chooseBand] = useState<string | null>(null);
-  const state = useMemo(
-    () => ({ pacer, chosenLoadG, chosenScheme, chosenBandId }),
-    [pacer, chosenLoadG, chosenScheme, chosenBandId],
-  );
+  const state = useMemo(() => ({ pacer, chosenLoadG, chosenBandId }), [pacer, chosenLoadG, chosenBandId]);
   const now = useMemo(() => setNow({ log }, plan, state), [log, plan, state]);
   const judged = useMemo(() => judgeSets({ log, events }, plan), [log, events, plan]);
   const live = useMemo(() => ({ ...now, ...judged }), [now, judged]);
@@ -88,5 +82,5 @@ export function useLiveSet(plan: SetView, nowMs: () => number): LiveSetControl {
     },
     [append, plan, nowMs, paceNow],
   );
-  return { live, pacer, trouble, give, chooseLoad, chooseScheme, chooseBand, paceNow };
+  return { live, pacer, trouble, give, chooseLoad, chooseBand, paceNow };
 }

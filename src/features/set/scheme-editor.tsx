@@ -1,0 +1,198 @@
+'use client';
+import { Modal, NativeSelect, SegmentedControl } from '@mantine/core';
+import { useMediaQuery } from '@mantine/hooks';
+import {
+  AS_IT_COMES,
+  MOST_SET_REPS,
+  SCHEME_LIMITS,
+  type Half,
+  type Scheme,
+  type SchemeChoices,
+} from '@/core/tempo/scheme';
+import type { SetView } from '@/contract/views/set';
+import { RESERVE_TEXT, SCHEME_TEXT, dropSizeText, partShort } from '@/messages/schemes';
+import { WORDS } from '@/messages/screens/set';
+import styles from './scheme-editor.module.css';
+import type { LiveSet } from './live-set-view';
+import { SlowZone } from './slow-zone';
+import { Steppers } from './steppers';
+import type { LiveSetControl } from './use-live-set';
+
+interface Props {
+  readonly plan: SetView;
+  readonly control: LiveSetControl;
+  readonly onClose: () => void;
+}
+
+type Change = (change: Partial<SchemeChoices>) => void;
+
+interface PartProps {
+  readonly live: LiveSet;
+  readonly onChange: Change;
+}
+
+/** Another scheme: how near to failure and where it is slow stay, what was changed of the parts does not. */
+const newScheme = (scheme: Scheme, { slow, reserve }: SchemeChoices) =>
+  ({ do: 'choose-scheme', scheme, choices: { ...AS_IT_COMES, slow, reserve } }) as const;
+
+const within = ([least, most]: readonly [number, number], value: number): number | null =>
+  value >= least && value <= most ? value : null;
+
+/** A number with its steppers: what it is, as it stands. */
+function Stepped(props: {
+  readonly label: string;
+  readonly says: string;
+  readonly less: number | null;
+  readonly more: number | null;
+  readonly onSet: (value: number) => void;
+}) {
+  const { label, says, less, more, onSet } = props;
+  const to = (value: number | null) => (value === null ? null : () => onSet(value));
+  return (
+    <div className={styles.row} role="group" aria-label={label}>
+      <span>{label}</span>
+      <b>{says}</b>
+      <Steppers less={WORDS.fewer(label)} more={WORDS.moreOf(label)} onLess={to(less)} onMore={to(more)} />
+    </div>
+  );
+}
+
+/** Reps of every part, each by its steppers. */
+function PartReps({ live, onChange }: PartProps) {
+  const { parts, choices } = live;
+  const total = parts.reduce((sum, p) => sum + p.reps, 0);
+  const set = (index: number, reps: number): void =>
+    onChange({ reps: parts.map((_, i) => (i === index ? reps : (choices.reps[i] ?? null))) });
+  return parts.map((p, i) => (
+    <Stepped
+      key={i}
+      label={parts.length > 1 ? WORDS.repsOfPart(i + 1) : WORDS.repsOfTheSet}
+      says={partShort(p)}
+      less={within(SCHEME_LIMITS.reps, p.reps - 1)}
+      more={total < MOST_SET_REPS ? within(SCHEME_LIMITS.reps, p.reps + 1) : null}
+      onSet={(reps) => set(i, reps)}
+    />
+  ));
+}
+
+/** Per cent that one drop more or less takes off: whole fives. */
+const PERCENT_STEP = 5;
+const USUAL_PERCENT = 27.5;
+
+/** How many drops there are, and how big. */
+function Drops({ live, onChange }: PartProps) {
+  const { parts, choices } = live;
+  const drops = parts.length - 1;
+  const percent = choices.dropPercent ?? USUAL_PERCENT;
+  const size = (by: 1 | -1): number =>
+    (by > 0 ? Math.floor(percent / PERCENT_STEP) + 1 : Math.ceil(percent / PERCENT_STEP) - 1) * PERCENT_STEP;
+  // Where nothing lighter is left on the stack, one drop more changes nothing.
+  const all = drops >= (choices.drops ?? drops);
+  return (
+    <>
+      <Stepped
+        label={WORDS.drops}
+        says={String(drops)}
+        less={within(SCHEME_LIMITS.drops, drops - 1)}
+        more={all ? within(SCHEME_LIMITS.drops, drops + 1) : null}
+        onSet={(n) => onChange({ drops: n })}
+      />
+      <Stepped
+        label={WORDS.eachDropTakesOff}
+        says={dropSizeText(choices.dropPercent)}
+        less={within(SCHEME_LIMITS.dropPercent, size(-1))}
+        more={within(SCHEME_LIMITS.dropPercent, size(1))}
+        onSet={(n) => onChange({ dropPercent: n })}
+      />
+    </>
+  );
+}
+
+/** Which half is gone on with when full reps fail. */
+function HalfChoice({ plan, live, onChange }: PartProps & { readonly plan: SetView }) {
+  const { half } = live.choices;
+  return (
+    <div className={styles.row} data-wide>
+      <span id="which-half">{WORDS.halfReps}</span>
+      <SegmentedControl
+        aria-labelledby="which-half"
+        value={half ?? plan.rep.strongerHalf}
+        data={(['first', 'second'] as const).map((h) => ({
+          value: h,
+          label: WORDS.halfOf(h, h === plan.rep.strongerHalf),
+        }))}
+        onChange={(h) => onChange({ half: h as Half })}
+      />
+    </div>
+  );
+}
+
+/** How near to failure the set goes. */
+function Reserve({ live, onChange }: PartProps) {
+  const { reserve } = live.choices;
+  return (
+    <div className={styles.row} data-wide>
+      <span id="how-near">{WORDS.howNearToFailure}</span>
+      <SegmentedControl
+        aria-labelledby="how-near"
+        value={reserve === null ? '' : String(reserve)}
+        data={['', '0', '1', '2', '3'].map((value) => ({ value, label: RESERVE_TEXT[value]! }))}
+        onChange={(value) => onChange({ reserve: value === '' ? null : Number(value) })}
+      />
+    </div>
+  );
+}
+
+/** How the sets of this movement are done from now on: kept with every tap, for this plan and the next. */
+export function SchemeEditor({ plan, control, onClose }: Props) {
+  const { live, give } = control;
+  const { scheme, choices, schemes } = live;
+  const narrow = useMediaQuery('(max-width: 700px)');
+  const keep = (change: Partial<SchemeChoices>): void =>
+    void give({ do: 'choose-scheme', scheme, choices: { ...choices, ...change } });
+  const own = { live, onChange: keep };
+  return (
+    <Modal
+      opened
+      size={920}
+      fullScreen={narrow ?? false}
+      onClose={onClose}
+      title={WORDS.howTheSetIsDone}
+      closeButtonProps={{ 'aria-label': WORDS.close, size: 56 }}
+    >
+      <div className={styles.editor}>
+        <div className={styles.side}>
+          <NativeSelect
+            size="lg"
+            label={WORDS.scheme}
+            value={scheme}
+            data={schemes.map((s) => ({ value: s, label: SCHEME_TEXT[s] }))}
+            onChange={(e) => void give(newScheme(e.currentTarget.value as Scheme, choices))}
+          />
+          <PartReps {...own} />
+        </div>
+        <div className={styles.side}>
+          {(scheme === 'weight-drops' || scheme === 'middle-drops') && <Drops {...own} />}
+          {(scheme === 'partials' || scheme === 'double-failure') && <HalfChoice plan={plan} {...own} />}
+          <Reserve {...own} />
+          {plan.rep.shares && plan.rep.jointDegs && (
+            <SlowZone
+              jointDegs={plan.rep.jointDegs}
+              shares={plan.rep.shares}
+              tempo={live.tempo}
+              onChange={(slow) => keep({ slow })}
+            />
+          )}
+        </div>
+        <div className={styles.foot}>
+          <button type="button" onClick={() => void give({ do: 'choose-scheme', scheme, choices: AS_IT_COMES })}>
+            {WORDS.asItComes}
+          </button>
+          <button type="button" data-main onClick={onClose}>
+            {WORDS.closeEditor}
+          </button>
+        </div>
+      </div>
+    </Modal>
+  );
+}
