@@ -138,9 +138,17 @@ const own = (movement: SessionItem['movement'], change: Partial<Plan>): Plan => 
   ...change,
 });
 
+const stretch = (side: 'left' | 'right'): Plan =>
+  own('door-frame-chest-stretch', { side, sets: 1, reps: 3, tempo: '2-10-2-0', loadG: 0 });
+
 export const PLANS: Readonly<Record<string, readonly Plan[]>> = {
   sefina: [plan('cable-fly-high-to-low', 'long-pair', 7.5), plan('cable-fly-low-to-high', 'long-pair', 5, 15)],
-  anselm: [plan('cable-fly-level', 'long-pair', 15), plan('cable-fly-high-to-low', 'long-pair', 12.5)],
+  anselm: [
+    plan('cable-fly-level', 'long-pair', 15),
+    plan('cable-fly-high-to-low', 'long-pair', 12.5),
+    stretch('left'),
+    stretch('right'),
+  ],
   wilhelmina: [
     plan('cable-fly-high-to-low', 'short-pair', 30, 10, '4-1-2-1'),
     plan('cable-fly-level', 'long-pair', 17.5),

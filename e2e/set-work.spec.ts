@@ -50,6 +50,33 @@ test('a scheme is changed by taps: reps, drops, slow zone by finger, how near to
   await expect(page.getByTestId('between')).toBeVisible();
 });
 
+test('a stretch has a clock of holds for each side, asks no load, and goes on to the other side', async ({
+  page,
+  app,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${app.url}/set/${itemId('anselm', 2)}`);
+  await expect(page.getByTestId('hold-left')).toHaveText('10');
+  await expect(page.getByRole('region', { name: 'Settings' })).toContainText('3holds of 10 s');
+  const pad = page.getByTestId('fault-pad');
+  await expect(pad.getByRole('button')).toHaveCount(3);
+  await expect(pad).not.toContainText(/lift|lower/);
+  await page.getByRole('button', { name: /^Start set/ }).click();
+  const phase = page.getByTestId('phase');
+  await expect(phase).toHaveText('go in', { timeout: 8000 });
+  await expect(page.getByTestId('rep-count')).toHaveText('hold 1 of 3');
+  await expect(phase).toHaveText('hold', { timeout: 4000 });
+  await expect(page.getByTestId('hold-left')).toHaveText('9', { timeout: 3000 });
+  await page.getByTestId('rep-count').click();
+  await page.getByRole('button', { name: 'End set' }).click();
+  await expect(page.getByTestId('confirm-reps')).toHaveText('1');
+  await expect(page.getByTestId('confirm-load')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Keep this' }).click();
+  await expect(page.getByTestId('between')).toContainText('1 hold of 10 s');
+  await page.getByRole('link', { name: /right/ }).first().click();
+  await expect(page).toHaveURL(new RegExp(itemId('anselm', 3)));
+});
+
 test('a drop set from mark to mark: the next mark is shown big, taken in a tap, and kept', async ({ page, app }) => {
   const item = itemId('sefina', 0);
   await page.goto(`${app.url}/set/${item}`);

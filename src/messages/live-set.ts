@@ -1,3 +1,16 @@
+import type { WorkKind } from '@/core/book/book-entry';
+import type { Phase } from '@/core/tempo/tempo';
+
+/** What is done in each phase, in a word that is called out. A drill and a stretch lift nothing. */
+export const PHASE_WORD: Readonly<Record<WorkKind, Readonly<Record<Phase | 'ready', string>>>> = {
+  lift: { lifting: 'lift', finish: 'hold', lowering: 'lower', stretch: 'stretch', ready: 'get set' },
+  drill: { lifting: 'go', finish: 'hold', lowering: 'back', stretch: 'rest', ready: 'get set' },
+  hold: { lowering: 'go in', stretch: 'hold', lifting: 'come out', finish: 'loose', ready: 'get set' },
+};
+
+/** For a hold. */
+export const HOLD_BREATH = 'Breathe on, slowly';
+
 /** When to breathe, by phase. */
 export const BREATH_TEXT = {
   'out-on-effort': { lifting: 'Breathe out', lowering: 'Breathe in' },

@@ -103,6 +103,9 @@ export interface RuledSetting {
   readonly ruleDeg?: number;
 }
 
+/** What is done of a movement: reps against a load, reps of a drill without one, or holds of a stretch. */
+export type WorkKind = 'lift' | 'drill' | 'hold';
+
 /** How far apart the hands hold one thing, by rule (common practice). */
 export const GRIP_RULES = ['narrow', 'shoulder', 'wide', 'past-bend'] as const;
 /** A rule for the hands' distance. */
@@ -150,6 +153,7 @@ export interface BookEntry {
   readonly id: string;
   readonly text: EntryText;
   readonly group: Group;
+  readonly work: WorkKind;
   readonly target: Region;
   readonly secondary: readonly Region[];
   readonly action: JointAction;

@@ -21,7 +21,8 @@ const FAMILY: Readonly<Record<BookEntry['group'], readonly FaultCode[]>> = {
  */
 export function faultsOf(e: BookEntry): readonly FaultCode[] {
   if (e.path.kind === 'sweep') return FLY_FAULTS;
-  if (e.group === 'before') return FAMILY.before;
+  // A stretch and a drill have the two or three of their own.
+  if (e.group === 'before') return e.faults;
   const faults: FaultCode[] = [...FAMILY[e.group]];
   const { load, posture } = e;
   const add = (when: boolean, ...codes: FaultCode[]): void => void (when && faults.push(...codes));

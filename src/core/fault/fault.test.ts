@@ -1,3 +1,5 @@
+import type { CorrectionCode } from '@/core/movement/correction-code';
+import { correctionFits } from './correction-fits';
 import { CORRECTION_KIND, REMEDY_ORDER } from '@/core/movement/correction-code';
 import { describe, expect, it } from 'vitest';
 import { FAULT_CODES } from '@/core/movement/fault-code';
@@ -21,6 +23,26 @@ describe('fault book', () => {
   });
   it('every movement names faults of the book', () =>
     BOOK.forEach((e) => faultsOf(e).forEach((f) => expect(FAULT_BOOK[f]).toBeDefined())));
+  it('a stretch or a drill has two or three faults of its own, and no load to take off', () => {
+    const kinds = BOOK.filter((e) => e.work !== 'lift').map((e) => [e.id, e.work]);
+    expect(kinds).toEqual([
+      ['door-frame-chest-stretch', 'hold'],
+      ['prone-y-raise', 'drill'],
+      ['prone-t-raise', 'drill'],
+      ['lat-wake-up-drill', 'drill'],
+    ]);
+    for (const e of BOOK.filter((b) => b.work !== 'lift')) expect([2, 3]).toContain(faultsOf(e).length);
+  });
+  it('what is proposed can be done: a pulley is moved on a column, a load where there is one', () => {
+    for (const e of BOOK)
+      for (const fault of faultsOf(e)) {
+        const fits = (c: CorrectionCode): boolean => correctionFits(e, c);
+        const judged = judgeCause(seen({ fault, reps: [11, 12], fits }));
+        expect([e.id, fault, judged.remedies.filter(fits).length]).not.toEqual([e.id, fault, 0]);
+        expect(judged.remedies.every(fits)).toBe(true);
+        if (e.load.kind === 'none') expect(judged.cause).not.toBe('load');
+      }
+  });
 });
 
 const seen = (change: Partial<FaultEvidence>): FaultEvidence => ({
@@ -32,6 +54,7 @@ const seen = (change: Partial<FaultEvidence>): FaultEvidence => ({
   loadG: 15000,
   earlier: [],
   failed: [],
+  fits: () => true,
   ...change,
 });
 

@@ -17,6 +17,8 @@ export interface FaultEvidence {
   readonly earlier: readonly { readonly loadG: number; readonly seen: boolean }[];
   /** Corrections already tried this session and found not to hold. */
   readonly failed: readonly CorrectionCode[];
+  /** Whether a correction can be made of this movement. */
+  readonly fits: (c: CorrectionCode) => boolean;
 }
 
 /** What in the records points to a cause. */
@@ -40,12 +42,12 @@ const SHORTEST_FOR_THIRDS = 4;
 
 function judgeSign(
   e: FaultEvidence,
-  hasSetupRemedy: boolean,
+  kinds: readonly RemedyKind[],
 ): { readonly cause: RemedyKind | null; readonly sign: CauseSign } {
-  if (e.setupOff === true && hasSetupRemedy) return { cause: 'set-up', sign: 'setup-differs' };
+  if (e.setupOff === true && kinds.includes('set-up')) return { cause: 'set-up', sign: 'setup-differs' };
   const lastThird = e.repsDone - Math.ceil(e.repsDone / 3);
   if (e.repsDone >= SHORTEST_FOR_THIRDS && e.reps.length > 0 && e.reps.every((r) => r > lastThird))
-    return { cause: 'load', sign: 'late-reps' };
+    return { cause: kinds.includes('load') ? 'load' : null, sign: 'late-reps' };
   const lighter = e.earlier.filter((s) => s.loadG < e.loadG);
   if (lighter.length > 0 && lighter.every((s) => !s.seen)) return { cause: 'load', sign: 'grows-with-load' };
   if (e.reps.some((r) => r <= FROM_START_REP)) return { cause: 'cue', sign: 'from-first-rep' };
@@ -59,9 +61,9 @@ function judgeSign(
  * referral; a correction that did not hold goes behind those not yet tried.
  */
 export function judgeCause(e: FaultEvidence): JudgedCause {
-  const corrections = FAULT_BOOK[e.fault].corrections;
+  const corrections = FAULT_BOOK[e.fault].corrections.filter(e.fits);
   const kinds = corrections.map((c) => CORRECTION_KIND[c]);
-  const { cause, sign } = judgeSign(e, kinds.includes('set-up'));
+  const { cause, sign } = judgeSign(e, kinds);
   const rank = (c: CorrectionCode): number => {
     const kind = CORRECTION_KIND[c];
     const base = kind === cause ? -10 : REMEDY_ORDER.indexOf(kind);

@@ -1,11 +1,19 @@
 import type { SessionResult } from '@/core/load/progress';
+import type { CorrectionCode } from '@/core/movement/correction-code';
 import type { FaultCode } from '@/core/movement/fault-code';
 import { FAULT_BOOK } from './fault-book';
 import { judgeCause, type JudgedCause } from './judge-cause';
 import type { SetRecord } from '@/core/record/set-log';
 
-/** Judge every fault of a set, worst first; `all` are the sets of the movement in order, this one among them. */
-export function judgeSet(set: SetRecord, all: readonly SetRecord[]): JudgedCause[] {
+/**
+ * Judge every fault of a set, worst first; `all` are the sets of the movement in order, this one among them; `fits`:
+ * whether a correction can be made of the movement.
+ */
+export function judgeSet(
+  set: SetRecord,
+  all: readonly SetRecord[],
+  fits: (c: CorrectionCode) => boolean = () => true,
+): JudgedCause[] {
   const before = all.slice(0, all.indexOf(set));
   const codes = [...new Set(set.faults.map((f) => f.fault))];
   const failed = before.flatMap((s) =>
@@ -24,6 +32,7 @@ export function judgeSet(set: SetRecord, all: readonly SetRecord[]): JudgedCause
         loadG: set.loadG,
         earlier: before.map((s) => ({ loadG: s.loadG, seen: s.faults.some((f) => f.fault === fault) })),
         failed,
+        fits,
       });
     })
     .sort((a, b) => FAULT_BOOK[b.fault].severity - FAULT_BOOK[a.fault].severity);

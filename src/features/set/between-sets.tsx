@@ -1,6 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
+import { correctionFits } from '@/core/fault/correction-fits';
 import { judgeSet } from '@/core/fault/judge-set';
 import { estimateMax, loadForReps } from '@/core/load/one-rep-max';
 import { CORRECTION_KIND } from '@/core/movement/correction-code';
@@ -73,6 +74,14 @@ function liftedText({ loadG, bandId }: SetRecord, { unit, loadLabel, bands }: Se
   return bands.find((b) => b.id === bandId)?.name.toLowerCase() ?? WORDS.bodyWeight;
 }
 
+const hasLoad = ({ movement }: LiveSet): boolean => movement.load.kind !== 'none';
+
+/** Reps, or holds with their seconds. */
+function countedText(set: SetRecord, { movement, paceOfRep }: LiveSet): string {
+  if (movement.work !== 'hold') return WORDS.repsCounted(set.reps);
+  return WORDS.holdsCounted(set.reps, paceOfRep(set, 1).tempo.stretch);
+}
+
 /** A confirmed set in one line, and what it would mean if it was the limit. */
 function DoneSet({ set, live, plan }: { readonly set: SetRecord; readonly live: LiveSet; readonly plan: SetView }) {
   const { unit, rep } = plan;
@@ -87,8 +96,15 @@ function DoneSet({ set, live, plan }: { readonly set: SetRecord; readonly live: 
   const tension = Math.round(each.reduce((a, b) => a + b, 0));
   return (
     <p className={styles.done}>
-      {WORDS.setNumber(set.setNo)} <b>{WORDS.repsCounted(set.reps)}</b> {WORDS.with} <b>{liftedText(set, plan)}</b>
-      {WORDS.sUnderTensionAsPaced(tension, set.cleanTo > 0 ? WORDS.watchedCleanToRep(set.cleanTo) : '')}
+      {WORDS.setNumber(set.setNo)} <b>{countedText(set, live)}</b>
+      {hasLoad(live) && (
+        <>
+          {' '}
+          {WORDS.with} <b>{liftedText(set, plan)}</b>
+        </>
+      )}
+      {hasLoad(live) &&
+        WORDS.sUnderTensionAsPaced(tension, set.cleanTo > 0 ? WORDS.watchedCleanToRep(set.cleanTo) : '')}
       {most && twenty && (
         <span className={styles.estimate} data-testid="estimate">
           {WORDS.ifThatWasTheLimit(between(most), between(twenty))}
@@ -108,7 +124,10 @@ interface Props {
 /** Resting: confirm what was done, ask about the last correction, then give one for the next set. */
 export function BetweenSets({ set, control, tracker, plan }: Props) {
   const { live, give } = control;
-  const judged = useMemo(() => judgeSet(set, live.log.sets), [set, live.log.sets]);
+  const judged = useMemo(
+    () => judgeSet(set, live.log.sets, (c) => correctionFits(live.movement, c)),
+    [set, live.log.sets, live.movement],
+  );
   const given = set.corrections.at(-1) ?? null;
   return (
     <div className={styles.between} data-testid="between">

@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import { entryOf } from '@/core/book/book';
 import { findNeighbourStep } from '@/core/load/stack-steps';
 import type { SetRecord } from '@/core/record/set-log';
 import type { SetView } from '@/contract/views/set';
@@ -61,6 +62,7 @@ function TypedReps({ reps, onReps }: { readonly reps: number; readonly onReps: (
 export function ConfirmSet({ set, give, plan }: Props) {
   const [reps, setReps] = useState(set.reps);
   const [loadG, setLoadG] = useState(set.loadG);
+  const holds = entryOf(plan.item.movement).work === 'hold';
   const step = (d: -1 | 1): void => {
     const next = findNeighbourStep(plan.stackG, loadG, d);
     // What was really used is kept as it was, also past a limit: the record must be true.
@@ -69,7 +71,7 @@ export function ConfirmSet({ set, give, plan }: Props) {
   return (
     <section className={styles.confirm} aria-label={WORDS.confirmLoadAndReps}>
       <div className={styles.confirmCell}>
-        <span>{WORDS.repsDone}</span>
+        <span>{holds ? WORDS.holdsDone : WORDS.repsDone}</span>
         <TypedReps reps={reps} onReps={setReps} />
         <Steppers
           less={WORDS.oneRepLess}
@@ -78,16 +80,18 @@ export function ConfirmSet({ set, give, plan }: Props) {
           onMore={() => setReps(Math.min(MOST_REPS, reps + 1))}
         />
       </div>
-      <div className={styles.confirmCell}>
-        <span>{WORDS.used(plan.loadLabel ?? WORDS.load, plan.unit)}</span>
-        <b data-testid="confirm-load">{loadNumber(loadG, plan.unit)}</b>
-        <Steppers
-          less={WORDS.usedOneStepLess}
-          more={WORDS.usedOneStepMore}
-          onLess={() => step(-1)}
-          onMore={() => step(1)}
-        />
-      </div>
+      {plan.loadLabel !== null && (
+        <div className={styles.confirmCell}>
+          <span>{WORDS.used(plan.loadLabel, plan.unit)}</span>
+          <b data-testid="confirm-load">{loadNumber(loadG, plan.unit)}</b>
+          <Steppers
+            less={WORDS.usedOneStepLess}
+            more={WORDS.usedOneStepMore}
+            onLess={() => step(-1)}
+            onMore={() => step(1)}
+          />
+        </div>
+      )}
       <button
         type="button"
         className={styles.strong}

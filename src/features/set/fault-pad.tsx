@@ -11,6 +11,8 @@ import styles from './set.module.css';
 
 interface Props {
   readonly columns: readonly PadColumn[];
+  /** Over a column that stands for all phases; null: each phase by its name. */
+  readonly heading: string | null;
   /** Every fault, the likeliest first. */
   readonly likeliest: readonly FaultCode[];
   readonly marks: readonly FaultMark[];
@@ -34,7 +36,14 @@ function sidesText(marks: readonly FaultMark[]): string {
 }
 
 /** One fault; a long press says that it is worse than usual. */
-function FaultButton({ fault, order, marks, disabled, keyOf, onTap }: Omit<Props, 'columns' | 'likeliest'> & OfFault) {
+function FaultButton({
+  fault,
+  order,
+  marks,
+  disabled,
+  keyOf,
+  onTap,
+}: Omit<Props, 'columns' | 'heading' | 'likeliest'> & OfFault) {
   const pressedAt = useRef(0);
   const { severity } = FAULT_BOOK[fault];
   const seen = marks.filter((m) => m.fault === fault);
@@ -75,14 +84,23 @@ interface OfFault {
 }
 
 /** Faults by phase of the rep in order; on a phone the likeliest first, the rest a swipe away. */
-export function FaultPad({ columns, likeliest, ...rest }: Props) {
+export function FaultPad({ columns, heading, likeliest, ...rest }: Props) {
   return (
-    <div className={styles.pad} data-testid="fault-pad" tabIndex={0} role="group" aria-label={WORDS.faultsSeen}>
+    <div
+      className={styles.pad}
+      data-testid="fault-pad"
+      tabIndex={0}
+      role="group"
+      aria-label={WORDS.faultsSeen}
+      data-alone={columns.length === 1 || undefined}
+    >
       {columns.map((column) => (
         <div key={column.map((g) => g.faults[0]).join()} className={styles.column}>
           {column.map(({ phase, goesOn, faults }) => (
             <Fragment key={phase}>
-              <h2 data-on={goesOn || undefined}>{goesOn ? WORDS.phaseGoesOn(PHASE_NAME[phase]) : PHASE_NAME[phase]}</h2>
+              <h2 data-on={goesOn || undefined}>
+                {heading ?? (goesOn ? WORDS.phaseGoesOn(PHASE_NAME[phase]) : PHASE_NAME[phase])}
+              </h2>
               {faults.map((fault) => (
                 <FaultButton key={fault} fault={fault} order={likeliest.indexOf(fault)} {...rest} />
               ))}

@@ -1,35 +1,16 @@
 'use client';
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { buildRep, paceAt, repSeconds, type Pace, type PaceAt } from '@/core/tempo/pace';
-import type { Phase } from '@/core/tempo/tempo';
+import { useEffect, useRef } from 'react';
+import { buildRep, repSeconds, type Pace } from '@/core/tempo/pace';
+import type { WorkKind } from '@/core/book/book-entry';
 import { px } from '@/drawing/svg-number';
+import { PHASE_WORD } from '@/messages/live-set';
 import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
+import { usePaceTold, type PacerProps } from './use-pace-told';
 
-interface Props {
-  readonly pace: Pace;
-  readonly paceNow: () => PaceAt | null;
-  readonly elapsedS: () => number | null;
-  /** The set's clock, milliseconds. */
-  readonly nowMs: () => number;
-  readonly running: boolean;
-  /** Reps on record; null before the set. */
-  readonly counted: number | null;
-  /** What the stack did in the last seconds; empty without a sensor. */
-  readonly recent: (spanS: number, sinceS: number) => readonly { readonly agoS: number; readonly share: number }[];
-  readonly onRep: (rep: number) => void;
-  readonly onPhase: (phase: Phase | 'ready') => void;
-  /**
-   * The next phase begins at this moment of the set's clock, milliseconds: told a little ahead, so that it can be heard
-   * on time.
-   */
-  readonly onSoon: (phase: Phase, atMs: number) => void;
-  /** A rep is done, by the trainer's eye. */
-  readonly onTap: () => void;
+interface Props extends PacerProps {
+  readonly kind: Exclude<WorkKind, 'hold'>;
 }
-
-/** How far ahead a change of phase is told, seconds: several frames and an audio device's delay. */
-const AHEAD_S = 0.2;
 
 const WIDTH = 480;
 const HEIGHT = 230;
@@ -41,14 +22,6 @@ const TOP = 26;
 /** Half of the longest name of a leg. */
 const NAME_HALF = 30;
 const BOTTOM = HEIGHT - 40;
-const PHASE_WORD: Readonly<Record<Phase | 'ready', string>> = {
-  lifting: 'lift',
-  finish: 'hold',
-  lowering: 'lower',
-  stretch: 'stretch',
-  ready: WORDS.getSet,
-};
-
 const xOf = (secondsFromNow: number): number => ((secondsFromNow + BEFORE_S) / (BEFORE_S + AFTER_S)) * WIDTH;
 const yOf = (position: number): number => BOTTOM - position * (BOTTOM - TOP);
 
@@ -56,6 +29,7 @@ const yOf = (position: number): number => BOTTOM - position * (BOTTOM - TOP);
 export function buildTrack(
   pace: Pace,
   nowS: number,
+  kind: Props['kind'] = 'lift',
 ): { readonly d: string; readonly names: readonly { readonly x: number; readonly word: string }[] } {
   const legs = buildRep(pace);
   const whole = repSeconds(pace);
@@ -78,16 +52,10 @@ export function buildTrack(
       // A name is whole, and over no other one, or not there.
       const free = names.length === 0 || x - names.at(-1)!.x >= 2 * NAME_HALF;
       if (free && x > NAME_HALF && x < WIDTH - NAME_HALF)
-        names.push({ x, word: `${PHASE_WORD[phase]} ${Math.round(10 * seconds) / 10}` });
+        names.push({ x, word: `${PHASE_WORD[kind][phase]} ${Math.round(10 * seconds) / 10}` });
     }
   }
   return { d, names };
-}
-
-interface Shown {
-  readonly rep: number;
-  readonly phase: Phase | 'ready';
-  readonly left: number;
 }
 
 /** Names of the legs into a group of texts, which grows as it needs and parks what it does not. */
@@ -101,38 +69,9 @@ function paintNames(group: SVGGElement | null, words: ReturnType<typeof buildTra
   });
 }
 
-/** What the pacer tells as it goes: reps done, phases begun, the next one a little ahead; and what is shown of it. */
-function usePaceTold({ pace: asked, paceNow, nowMs, running, onRep, onPhase, onSoon }: Props) {
-  const [shown, setShown] = useState<Shown | null>(null);
-  const seen = useRef({ done: 0, phase: '', left: -1, rep: -1 });
-  /** End of the phase that was told, seconds into the pace. */
-  const told = useRef(-Infinity);
-  const begin = useCallback(() => {
-    seen.current = { done: paceNow()?.done ?? 0, phase: '', left: -1, rep: -1 };
-  }, [paceNow]);
-  const tell = useCallback(
-    (pace: PaceAt, nowS: number): void => {
-      const was = seen.current;
-      const left = Math.max(1, Math.ceil(pace.leftS));
-      if (pace.done > was.done) for (let rep = was.done + 1; rep <= pace.done; rep++) onRep(rep);
-      if (pace.phase !== was.phase) onPhase(pace.phase);
-      const endS = nowS + pace.leftS;
-      if (running && pace.leftS < AHEAD_S && Math.abs(endS - told.current) > AHEAD_S) {
-        told.current = endS;
-        onSoon(paceAt(asked, endS + 1e-6).phase as Phase, nowMs() + pace.leftS * 1000);
-      }
-      if (pace.rep !== was.rep || pace.phase !== was.phase || left !== was.left)
-        setShown({ rep: pace.rep, phase: pace.phase, left });
-      seen.current = { done: Math.max(was.done, pace.done), phase: pace.phase, left, rep: pace.rep };
-    },
-    [asked, running, nowMs, onRep, onPhase, onSoon],
-  );
-  return { shown, begin, tell };
-}
-
 /** The track painted frame by frame while the set runs, and once where it stands. */
 function usePaintedTrack(props: Props, { begin, tell }: ReturnType<typeof usePaceTold>) {
-  const { pace: asked, paceNow, elapsedS, running, recent } = props;
+  const { pace: asked, paceNow, elapsedS, running, recent, kind } = props;
   const track = useRef<SVGPathElement>(null);
   const mark = useRef<SVGCircleElement>(null);
   const stack = useRef<SVGPathElement>(null);
@@ -143,7 +82,7 @@ function usePaintedTrack(props: Props, { begin, tell }: ReturnType<typeof usePac
     const draw = (): void => {
       const pace = paceNow();
       const nowS = elapsedS() ?? -3;
-      const { d, names: words } = buildTrack(asked, nowS);
+      const { d, names: words } = buildTrack(asked, nowS, kind);
       track.current?.setAttribute('d', d);
       stack.current?.setAttribute(
         'd',
@@ -158,13 +97,13 @@ function usePaintedTrack(props: Props, { begin, tell }: ReturnType<typeof usePac
     };
     draw();
     return () => cancelAnimationFrame(frame);
-  }, [running, asked, paceNow, elapsedS, recent, begin, tell]);
+  }, [running, asked, paceNow, elapsedS, recent, kind, begin, tell]);
   return { track, mark, stack, names };
 }
 
 /** A line that rises and falls with the asked tempo and a mark that follows it; the rep count reads from two metres. */
 export function Pacer(props: Props) {
-  const { running, counted, onTap } = props;
+  const { running, counted, onTap, kind } = props;
   const told = usePaceTold(props);
   const { shown } = told;
   const { track, mark, stack, names } = usePaintedTrack(props, told);
@@ -184,7 +123,7 @@ export function Pacer(props: Props) {
         </button>
         <div className={styles.phase}>
           <span>{shown ? (running ? WORDS.now : WORDS.paused) : WORDS.pressStart}</span>
-          <b data-testid="phase">{shown ? PHASE_WORD[shown.phase] : WORDS.ready}</b>
+          <b data-testid="phase">{shown ? PHASE_WORD[kind][shown.phase] : WORDS.ready}</b>
           <span className={styles.left}>{shown ? WORDS.sLeft(shown.left) : ''}</span>
           {running && <span>{WORDS.repDoneTapTheCount}</span>}
         </div>

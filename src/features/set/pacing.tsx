@@ -10,6 +10,7 @@ import type { SetView } from '@/contract/views/set';
 import { cueOfCorrection, FAULT_TEXT } from '@/messages/faults';
 import {
   BREATH_TEXT,
+  HOLD_BREATH,
   LAST_REPS_TEXT,
   LOWERING_CUE,
   overLimitText,
@@ -18,6 +19,7 @@ import {
 } from '@/messages/live-set';
 import { partChange, partText } from '@/messages/schemes';
 import type { LiveSet } from './live-set-view';
+import { HoldClock } from './hold-clock';
 import { Pacer } from './pacer';
 import { SensorBar } from './sensor-bar';
 import { elapsedMs } from './set-machine';
@@ -37,8 +39,11 @@ const LAST_REPS = 2;
  */
 function cueFor(live: LiveSet, ownCue: string, phase: Phase | 'ready'): string {
   const watched = live.watch.map((w) => ({ phase: FAULT_BOOK[w.fault].phase, cue: FAULT_TEXT[w.fault].cue }));
+  const lowers = live.movement.work !== 'hold';
   const here = watched.find((w) => w.phase === phase || (w.phase === 'start' && phase === 'ready'));
-  return here?.cue ?? watched[0]?.cue ?? (phase === 'lowering' || phase === 'stretch' ? LOWERING_CUE : ownCue);
+  return (
+    here?.cue ?? watched[0]?.cue ?? (lowers && (phase === 'lowering' || phase === 'stretch') ? LOWERING_CUE : ownCue)
+  );
 }
 
 /** What was chosen to be put right after the set before: the first cue of this one; a setting until it is begun. */
@@ -88,11 +93,12 @@ function UnderPacer({ plan, control, tracker, phase }: Omit<Props, 'sound'> & { 
   const { open, mode } = live;
   const onStack = live.movement.load.kind === 'cable' || live.movement.load.kind === 'machine';
   const lifting = phase === 'lifting' || phase === 'finish';
+  const kind = live.movement.work;
   return (
     <>
       <p className={styles.breath} data-testid="breath">
-        {BREATH_TEXT[plan.breathing][lifting ? 'lifting' : 'lowering']}
-        {open && open.reps >= plan.item.reps - LAST_REPS ? `. ${LAST_REPS_TEXT[plan.lastReps]}` : ''}
+        {kind === 'hold' ? HOLD_BREATH : BREATH_TEXT[plan.breathing][lifting ? 'lifting' : 'lowering']}
+        {kind === 'lift' && open && open.reps >= plan.item.reps - LAST_REPS ? `. ${LAST_REPS_TEXT[plan.lastReps]}` : ''}
       </p>
       {!open && onStack && <SensorBar tracker={tracker} />}
       {open && tracker.link === 'connected' && <StackReadout set={open} live={live} tracker={tracker} />}
@@ -204,23 +210,29 @@ export function Pacing({ plan, control, sound, tracker }: Props) {
   const onTap = useCallback(() => void give({ do: 'count-rep' }), [give]);
   const left = repsLeft(live);
   useTargetTold(left, sound.target);
+  const kind = live.movement.work;
+  const paced = {
+    pace: live.pace,
+    paceNow,
+    elapsedS,
+    nowMs,
+    running: pacer.mode === 'running',
+    counted: open?.reps ?? null,
+    recent: tracker.recent,
+    onRep,
+    onPhase,
+    onSoon: tick,
+    onTap,
+  };
   return (
     <>
       <StopSign open={open} give={give} />
       <div className={styles.pacing} data-idle={!open || undefined} data-target={targetState(left)}>
-        <Pacer
-          pace={live.pace}
-          paceNow={paceNow}
-          elapsedS={elapsedS}
-          nowMs={nowMs}
-          running={pacer.mode === 'running'}
-          counted={open?.reps ?? null}
-          recent={tracker.recent}
-          onRep={onRep}
-          onPhase={onPhase}
-          onSoon={tick}
-          onTap={onTap}
-        />
+        {kind === 'hold' ? (
+          <HoldClock {...paced} asked={live.part.reps} side={plan.item.side} />
+        ) : (
+          <Pacer {...paced} kind={kind} />
+        )}
       </div>
       <Called plan={plan} live={live} phase={phase} />
       <UnderPacer plan={plan} control={control} tracker={tracker} phase={phase} />

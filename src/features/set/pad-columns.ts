@@ -84,6 +84,11 @@ export function padColumns(faults: readonly FaultCode[], ranked: readonly WatchE
   return best;
 }
 
+/** The two or three faults of a drill or a stretch under each other, in the order that the pad's keys go by. */
+export const oneColumn = (faults: readonly FaultCode[], ranked: readonly WatchEntry[]): readonly PadColumn[] => [
+  [{ phase: 'start', goesOn: false, faults: padOrder(faults, ranked) }],
+];
+
 /** Every fault of the pad in the order it stands there, column by column. */
 export const padOrder = (faults: readonly FaultCode[], ranked: readonly WatchEntry[]): FaultCode[] =>
   padColumns(faults, ranked).flatMap((column) => column.flatMap((g) => [...g.faults]));

@@ -151,6 +151,7 @@ export function SchemeEditor({ plan, control, onClose }: Props) {
   const keep = (change: Partial<SchemeChoices>): void =>
     void give({ do: 'choose-scheme', scheme, choices: { ...choices, ...change } });
   const own = { live, onChange: keep };
+  const lifts = live.movement.work === 'lift';
   return (
     <Modal
       opened
@@ -162,20 +163,22 @@ export function SchemeEditor({ plan, control, onClose }: Props) {
     >
       <div className={styles.editor}>
         <div className={styles.side}>
-          <NativeSelect
-            size="lg"
-            label={WORDS.scheme}
-            value={scheme}
-            data={schemes.map((s) => ({ value: s, label: SCHEME_TEXT[s] }))}
-            onChange={(e) => void give(newScheme(e.currentTarget.value as Scheme, choices))}
-          />
+          {lifts && (
+            <NativeSelect
+              size="lg"
+              label={WORDS.scheme}
+              value={scheme}
+              data={schemes.map((s) => ({ value: s, label: SCHEME_TEXT[s] }))}
+              onChange={(e) => void give(newScheme(e.currentTarget.value as Scheme, choices))}
+            />
+          )}
           <PartReps {...own} />
         </div>
         <div className={styles.side}>
           {(scheme === 'weight-drops' || scheme === 'middle-drops') && <Drops {...own} />}
           {(scheme === 'partials' || scheme === 'double-failure') && <HalfChoice plan={plan} {...own} />}
-          <Reserve {...own} />
-          {plan.rep.shares && plan.rep.jointDegs && (
+          {lifts && <Reserve {...own} />}
+          {lifts && plan.rep.shares && plan.rep.jointDegs && (
             <SlowZone
               jointDegs={plan.rep.jointDegs}
               shares={plan.rep.shares}

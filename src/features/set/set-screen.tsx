@@ -9,7 +9,7 @@ import { TAP_TROUBLE } from '@/messages/taps';
 import { FaultPad } from './fault-pad';
 import { LimitPanel } from './limit-panel';
 import { Pacing } from './pacing';
-import { likeliest, padColumns } from './pad-columns';
+import { likeliest, oneColumn, padColumns } from './pad-columns';
 import { PadTools } from './pad-tools';
 import { PainPanel } from './pain-panel';
 import { Resting } from './resting';
@@ -76,6 +76,7 @@ export function SetScreen({ plan }: { readonly plan: SetView }) {
   const { live, give, pacer, trouble } = control;
   useWakeLock(live.open !== null);
   useNewestSetup(live.setup?.id ?? null, plan.setupId);
+  const lifts = live.movement.work === 'lift';
   const repsLeft = live.part.reps - Math.max(0, (live.open?.reps ?? 0) - live.base);
   const tracker = useTracker(pacer, live.pace, repsLeft, plan.rep.stackTravelM, sound.nowMs);
   const faultSide = useFaultSide(item.side);
@@ -98,7 +99,8 @@ export function SetScreen({ plan }: { readonly plan: SetView }) {
         <section className={styles.padArea} aria-label={WORDS.faultsSeen}>
           {live.mode === 'resting' && <p className={styles.padNote}>{WORDS.missedOneATapNow}</p>}
           <FaultPad
-            columns={padColumns(live.faults, live.ranked)}
+            columns={lifts ? padColumns(live.faults, live.ranked) : oneColumn(live.faults, live.ranked)}
+            heading={lifts ? null : WORDS.watchFor}
             likeliest={likeliest(live.faults, live.ranked)}
             marks={live.last?.faults ?? []}
             disabled={!live.last}

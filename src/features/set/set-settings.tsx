@@ -138,12 +138,17 @@ function AimSetting({ plan, control }: Props) {
   const { live, give } = control;
   const { part, scheme, choices, lastScheme } = live;
   const canChange = !live.open && !live.pain;
+  const kind = live.movement.work;
   return (
     <div className={styles.plate}>
       <span>{WORDS.aim}</span>
       <b>
         {part.reps}
-        <small>{WORDS.atTempo(tempoNumbers(part.tempo))}</small>
+        <small>
+          {kind === 'hold'
+            ? WORDS.holdsAim(part.reps, live.pace.tempo.stretch)
+            : WORDS.atTempo(tempoNumbers(part.tempo))}
+        </small>
       </b>
       {tempoExtras(part.tempo).map((x) => (
         <span key={x}>{x}</span>
@@ -153,11 +158,11 @@ function AimSetting({ plan, control }: Props) {
         <button
           type="button"
           className={styles.how}
-          aria-label={WORDS.changeHow(SCHEME_TEXT[scheme])}
+          aria-label={kind === 'lift' ? WORDS.changeHow(SCHEME_TEXT[scheme]) : undefined}
           disabled={!listening}
           onClick={() => setOpen(true)}
         >
-          {SCHEME_TEXT[scheme]}
+          {kind === 'lift' ? SCHEME_TEXT[scheme] : WORDS.changeIt}
           <IconAdjustmentsHorizontal stroke={1.5} aria-hidden />
         </button>
       )}

@@ -1,7 +1,6 @@
 /** The set and the rest between sets. */
 export const WORDS = {
   // pacer
-  getSet: 'get set',
   repDoneThePacerFollows: (rep: number): string => `Rep ${rep}, done: the pacer follows`,
   now: 'now',
   paused: 'paused',
@@ -83,6 +82,12 @@ export const WORDS = {
   // confirm-set
   confirmLoadAndReps: 'Confirm load and reps',
   repsDone: 'Reps done',
+  holdsDone: 'Holds done',
+  holdDone: (n: number): string => `Hold ${n}: tap when it is done`,
+  holdOf: (n: number, all: number): string => `hold ${n} of ${all}`,
+  holdsAim: (reps: number, s: number): string => `${reps === 1 ? 'hold' : 'holds'} of ${s} s`,
+  holdsCounted: (n: number, s: number): string => `${n} ${n === 1 ? 'hold' : 'holds'} of ${s} s`,
+  watchFor: 'watch for',
   oneRepLess: 'One rep less',
   oneRepMore: 'One rep more',
   used: (loadLabel: string, unit: string): string => `${loadLabel}, used, ${unit}`,
@@ -152,6 +157,7 @@ export const WORDS = {
   aim: 'Aim',
   atTempo: (tempoNumbers: string): string => `at ${tempoNumbers}`,
   howTheSetIsDone: 'How the set is done',
+  changeIt: 'Change the number',
   changeHow: (scheme: string): string => `How the set is done: ${scheme}. Change it`,
   scheme: 'Scheme',
   repsOfTheSet: 'Reps of the set',

@@ -97,6 +97,7 @@ export const dumbbell = (share = 1): LoadRule => ({ kind: 'weight', kit: 'dumbbe
 export const bar: LoadRule = { kind: 'weight', kit: 'bar', share: 0.5 };
 
 const USUAL = {
+  work: 'lift',
   hold: null,
   gripBefore: null,
   handlePlace: 'middle',
