@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import type { Actor } from '@/contract/actor';
 import type { Db } from '@/data/open-db';
 import { listAccountSessions, addAccountSession } from '@/data/queries/accounts';
+import { setPutAway } from '@/data/queries/put-away';
 import { addCover } from '@/data/queries/care';
 import { addTrainer, changePassphrase, endAccount, endDevice, loadPeople } from '@/server/accounts';
 import { backUpNow, loadRecords, restoreBackup } from '@/server/backups';
@@ -18,6 +19,7 @@ import { loadKitSheet } from '@/server/kit';
 import { listLedgers, loadLedger } from '@/server/ledger';
 import { loadMeasuringGuide } from '@/server/measuring-guide';
 import { listPlanChoices, planToday } from '@/server/plan';
+import { loadPutAway, putAway } from '@/server/put-away';
 import { reachItem, reachSessionsOf } from '@/server/reach';
 import { recordEvents } from '@/server/record-events';
 import { saveScreening } from '@/server/screening';
@@ -59,6 +61,11 @@ const OF_A_CLIENT: Readonly<Record<string, (uc: UseCase) => boolean | Promise<bo
   'clients.loadClients': (uc) => hasAnselm(loadClients(uc)),
   'clients.loadClient': (uc) => loadClient(uc, 'anselm') !== null,
   'clients.saveClientForm': (uc) => saveClientForm(uc, 'anselm', CLIENT).ok,
+  'put-away.putAway': (uc) => putAway(uc, 'client', 'anselm', true).ok,
+  'put-away.loadPutAway': (uc) => {
+    setPutAway(uc.db, 'client', 'anselm', NOW);
+    return loadPutAway(uc, ['client']).some((t) => t.id === 'anselm');
+  },
   'screening.saveScreening': (uc) =>
     saveScreening(uc, 'anselm', { day: '2026-11-20', doneBy: 'desk', procedure: 'form' }).ok,
   'floor.loadFloor': (uc) => hasAnselm(loadFloor(uc).sessions),

@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { openDb } from '@/data/open-db';
-import { saveClientForm } from '@/server/clients';
+import { listStations } from '@/data/queries/kit';
+import { loadClient, loadClients, saveClientForm } from '@/server/clients';
 import { loadFloor } from '@/server/floor';
-import { saveGymForm, savePieceForm } from '@/server/kit';
+import { loadKit, saveGymForm, savePieceForm } from '@/server/kit';
 import { planToday } from '@/server/plan';
+import { loadPutAway, putAway } from '@/server/put-away';
 import { at, world } from './support/world';
 import { EMPTY, MEASURES, CLIENT, LIMIT, piece, keepColumn, issuesOf, PLAN } from './support/forms';
 
@@ -249,5 +251,45 @@ describe('from an empty database', () => {
     const [item] = loadFloor(at(db)).sessions[0]!.items;
     expect(item!.settingsNote).toBe('solved; shoulder height estimated');
     expect(item!.settings[0]).toMatchObject({ kind: 'hole', estimated: true });
+  });
+});
+
+describe('a mass that nobody measured', () => {
+  it('is reckoned from the stature, follows it, and gives way to the scale', () => {
+    const db = world();
+    const save = (change: object, id: string | null = null) =>
+      saveClientForm(at(db), id, { ...CLIENT, massKg: '', ...change }) as { id: string; kept: object };
+    const { id, kept } = save({ statureCm: 175 });
+    expect(kept).toMatchObject({ massKg: 66, massEstimated: true });
+    expect(save({ statureCm: 180 }, id).kept).toMatchObject({ massKg: 70, massEstimated: true });
+    expect(save({ statureCm: 180, massKg: 84 }, id).kept).toMatchObject({ massKg: 84, massEstimated: false });
+  });
+});
+
+describe('putting away', () => {
+  it('takes out of every list, keeps what was recorded, and is history', () => {
+    const db = world();
+    const uc = at(db);
+    const names = () => loadClients(uc).map((c) => c.id);
+    for (const away of [true, true, false, true]) {
+      expect(putAway(uc, 'client', 'anselm', away).ok).toBe(true);
+      expect(names().includes('anselm')).toBe(!away);
+      expect(loadPutAway(uc, ['client']).map((t) => t.id)).toEqual(away ? ['anselm'] : []);
+    }
+    expect(loadClient(uc, 'anselm')!.history.filter((h) => h.what.includes('Put away'))).toHaveLength(3);
+    expect(loadFloor(uc).sessions.some((s) => s.clientId === 'anselm')).toBe(true);
+  });
+  it('kit of a gym that is put away is in no list; one gym always stays', () => {
+    const db = world();
+    const uc = at(db);
+    const { gyms } = loadKit(uc, undefined);
+    for (const g of gyms.slice(1)) expect(putAway(uc, 'gym', g.id, true).ok).toBe(true);
+    expect(putAway(uc, 'gym', gyms[0]!.id, true).ok).toBe(false);
+    const [column] = listStations(db, gyms[0]!.id);
+    expect(listStations(db).every((s) => s.gymId === gyms[0]!.id)).toBe(true);
+    putAway(uc, 'piece', column!.id, true);
+    expect(listStations(db).some((s) => s.id === column!.id)).toBe(false);
+    expect(putAway(uc, 'piece', 'nothing', true).ok).toBe(false);
+    expect(putAway(uc, 'planet', 'anselm', true).ok).toBe(false);
   });
 });

@@ -1,10 +1,12 @@
 'use server';
 import type { SaveResult } from '@/contract/save-result';
 import type { Client } from '@/contract/views/client';
+import type { PutAwayKind } from '@/contract/views/put-away';
 import type { Gym, KitPiece } from '@/contract/views/kit';
 import { saveClientForm } from '@/server/clients';
 import { saveGymForm, savePieceForm } from '@/server/kit';
 import { acting } from '@/server/open-use-case';
+import { putAway } from '@/server/put-away';
 import { planToday } from '@/server/plan';
 import { saveScreening } from '@/server/screening';
 import { keepVariant } from '@/server/variants';
@@ -44,6 +46,10 @@ export async function saveGymAction(
 
 export async function keepVariantAction(typed: unknown): Promise<SaveResult> {
   return refreshed(await acting([], (uc) => keepVariant(uc, typed)));
+}
+
+export async function putAwayAction(kind: PutAwayKind, id: string, away: boolean): Promise<SaveResult> {
+  return refreshed(await acting([id], (uc) => putAway(uc, kind, id, away)));
 }
 
 export async function planTodayAction(typed: unknown, key: string): Promise<SaveResult> {

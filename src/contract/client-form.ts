@@ -63,7 +63,8 @@ export const clientFormSchema = z
   .object({
     name: text(1, 80),
     statureCm: numberBetween(Math.round(STATURE_MIN_M * 100), Math.round(STATURE_MAX_M * 100), 'cm'),
-    massKg: numberBetween(MASS_MIN_KG, MASS_MAX_KG, 'kg'),
+    // Left empty it is reckoned from the stature.
+    massKg: unlessEmpty(numberBetween(MASS_MIN_KG, MASS_MAX_KG, 'kg')),
     note: text(0, 400),
     measuredCm,
     rangeDeg,

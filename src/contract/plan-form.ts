@@ -26,7 +26,9 @@ const fields = z
     stationId: unlessEmpty(z.string()),
     attachmentId: unlessEmpty(z.string()),
     bandId: unlessEmpty(z.string()),
-    startsAt: z.string({ error: EXPECTED.time }).regex(/^([01]?\d|2[0-3]):[0-5]\d$/, { error: EXPECTED.time }),
+    startsAt: unlessEmpty(
+      z.string({ error: EXPECTED.time }).regex(/^([01]?\d|2[0-3]):[0-5]\d$/, { error: EXPECTED.time }),
+    ).describe('of a session that begins with it; left empty: now'),
     sets: wholeBetween(1, 12),
     reps: wholeBetween(1, 60),
     tempo: text(1, 60).refine((t) => parseTempo(t) !== null, {

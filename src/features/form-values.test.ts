@@ -19,6 +19,7 @@ const CLIENT = {
   note: '',
   statureM: 1.83,
   massKg: 80,
+  massEstimated: false,
   measuredM: { shoulderHeight: 1.5 },
   range: { left: {}, right: { 'shoulder.horizontalAbduction': 8 } },
   notes: ['shoulder', 'does-not-feel'],
@@ -58,9 +59,9 @@ describe('client sheet', () => {
       { subject: 'load-in-hand', side: 'both', most: 12.5, setBy: 'physiotherapist', from: 20_000, until: 20_100 },
     ]);
   });
-  it('a blank sheet asks for name, stature and mass and nothing else', () => {
+  it('a blank sheet asks for name and stature and nothing else', () => {
     const parsed = clientFormSchema.safeParse(toClientValues(null));
-    expect(parsed.error!.issues.map((i) => i.path.join('.')).sort()).toEqual(['massKg', 'name', 'statureCm']);
+    expect(parsed.error!.issues.map((i) => i.path.join('.')).sort()).toEqual(['name', 'statureCm']);
   });
   it.each([
     ['', null],

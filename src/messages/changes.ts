@@ -43,6 +43,8 @@ const FIELD: Readonly<Record<string, string>> = {
   note: 'Note shown on the floor',
   chestLineDeg: 'Lower-chest line',
   outOfOrder: 'Out of order',
+  putAway: 'Put away',
+  massEstimated: 'Mass is an estimate',
   screeningDays: 'Screening stands for, days',
   trainerId: 'Trainer',
   cover: 'Stands in',

@@ -81,6 +81,8 @@ export const EXPECTED = {
   format: (name: string): string => `expected "${name}"`,
   bothSides: 'expected both: this movement is done with both sides',
   overFirstAngle: 'expected an angle over the first one',
+  nothingToPutAway: 'expected a client, a piece of kit or a gym that is there',
+  oneGymLeft: 'expected another gym that stays: one is always there',
   oneSide: 'expected left or right: this movement is done one side at a time',
   cableObject: 'expected an object: this movement hangs on a cable',
   noColumnPlace: 'expected none: this movement has no place at a column',

@@ -1,4 +1,5 @@
 import 'server-only';
+import { estimatedMassKg } from '@/core/body/estimated-mass';
 import { MEASURE_NAMES } from '@/core/body/segment-ratios';
 import { mergeSheet } from '@/core/record/merge-sheet';
 import type { Side } from '@/core/body/side';
@@ -53,6 +54,8 @@ export function saveClientForm(
     ...form,
     id: clientId,
     statureM: statureCm / 100,
+    massKg: form.massKg ?? estimatedMassKg(statureCm / 100),
+    massEstimated: form.massKg === undefined,
     measuredM: Object.fromEntries(
       MEASURE_NAMES.flatMap((n) => (measuredCm[n] === undefined ? [] : [[n, measuredCm[n] / 100]])),
     ),

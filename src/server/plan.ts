@@ -169,6 +169,14 @@ function sidesPlanned({ form, client }: Planning): readonly [WorkingSide, Workin
   return form.side === 'each' ? sideOrder(noteDefaults(client.notes).weakerSide) : [form.side];
 }
 
+/** A session begins when it is said to, else now, on whole five minutes. */
+function startOf(nowMs: number, typed: string | undefined): dayjs.Dayjs {
+  const now = dayjs(nowMs);
+  if (typed === undefined) return now.startOf('minute').subtract(now.minute() % 5, 'minute');
+  const [hours, minutes] = typed.split(':').map(Number);
+  return now.startOf('day').hour(hours!).minute(minutes!);
+}
+
 /** Put a movement last in today's session; the first one opens it. */
 function addToday(uc: UseCase, { form, gymId }: Planning, item: NewItem): void {
   const session = sessionToday(uc, form.clientId);
@@ -176,8 +184,7 @@ function addToday(uc: UseCase, { form, gymId }: Planning, item: NewItem): void {
     const position = Math.max(-1, ...session.items.map((i) => i.position)) + 1;
     return addItem(uc.db, { ...item, sessionId: session.id, position }, uc.actor.id);
   }
-  const [hours, minutes] = form.startsAt.split(':').map(Number);
-  const startsAt = dayjs(uc.nowMs).startOf('day').hour(hours!).minute(minutes!);
+  const startsAt = startOf(uc.nowMs, form.startsAt);
   const id = randomUUID();
   addSession(
     uc.db,

@@ -4,13 +4,21 @@ import { connection } from 'next/server';
 import { KitList } from '@/features/kit/kit-list';
 import { loadKit } from '@/server/kit';
 import { openUseCase } from '@/server/open-use-case';
-import { saveGymAction } from '../actions';
+import { loadPutAway } from '@/server/put-away';
+import { putAwayAction, saveGymAction } from '../actions';
 import { readAsked, type Asked } from '../asked';
 
 export const metadata: Metadata = { title: WORDS.kit };
 
 export default async function KitPage({ searchParams }: { readonly searchParams: Asked }) {
   await connection();
-  const view = loadKit(await openUseCase(), (await readAsked(searchParams)).gym);
-  return <KitList view={view} saveGym={saveGymAction} />;
+  const uc = await openUseCase();
+  const { gym, away } = await readAsked(searchParams);
+  return (
+    <KitList
+      view={loadKit(uc, gym)}
+      saveGym={saveGymAction}
+      putAway={{ things: loadPutAway(uc, ['piece', 'gym']), justNow: away, act: putAwayAction }}
+    />
+  );
 }

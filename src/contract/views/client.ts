@@ -16,6 +16,8 @@ export interface Client extends BodyInput {
   readonly id: string;
   readonly name: string;
   readonly note: string;
+  /** Nobody weighed the client: the mass is reckoned from the stature. */
+  readonly massEstimated: boolean;
   readonly range: ActiveRangeDeg;
   readonly notes: readonly ClientNote[];
   /** Regions that the client does not feel working yet. */

@@ -14,6 +14,7 @@ interface ClientRow {
   name: string;
   stature_m: number;
   mass_kg: number;
+  mass_estimated: number;
   note: string;
   chest_line_deg: number | null;
 }
@@ -43,6 +44,7 @@ function toClient(db: Db, row: ClientRow): Client {
     note: row.note,
     statureM: row.stature_m,
     massKg: row.mass_kg,
+    massEstimated: row.mass_estimated === 1,
     range,
     chestLineDeg: row.chest_line_deg,
     measuredM: Object.fromEntries(measures.map((m) => [m.measure, m.value_m])) as MeasuredM,
@@ -56,8 +58,11 @@ function toClient(db: Db, row: ClientRow): Client {
   };
 }
 
+/** Clients that are not put away, by name. */
 export const listClients = (db: Db): Client[] =>
-  (db.prepare('SELECT * FROM client ORDER BY name').all() as ClientRow[]).map((r) => toClient(db, r));
+  (db.prepare('SELECT * FROM client WHERE put_away_at_ms IS NULL ORDER BY name').all() as ClientRow[]).map((r) =>
+    toClient(db, r),
+  );
 
 export function findClient(db: Db, id: string): Client | null {
   const row = db.prepare('SELECT * FROM client WHERE id = ?').get(id) as ClientRow | undefined;
@@ -68,11 +73,12 @@ export function findClient(db: Db, id: string): Client | null {
 export function saveClient(db: Db, c: Client, actorId: string): void {
   db.transaction(() => {
     db.prepare(
-      `INSERT INTO client (id, name, stature_m, mass_kg, note, chest_line_deg, actor_id) VALUES (?, ?, ?, ?, ?, ?, ?)
+      `INSERT INTO client (id, name, stature_m, mass_kg, mass_estimated, note, chest_line_deg, actor_id)
+       VALUES (?, ?, ?, ?, ?, ?, ?, ?)
        ON CONFLICT (id) DO UPDATE SET name = excluded.name,
-         stature_m = excluded.stature_m, mass_kg = excluded.mass_kg,
+         stature_m = excluded.stature_m, mass_kg = excluded.mass_kg, mass_estimated = excluded.mass_estimated,
          note = excluded.note, chest_line_deg = excluded.chest_line_deg, actor_id = excluded.actor_id`,
-    ).run(c.id, c.name, c.statureM, c.massKg, c.note, c.chestLineDeg, actorId);
+    ).run(c.id, c.name, c.statureM, c.massKg, c.massEstimated ? 1 : 0, c.note, c.chestLineDeg, actorId);
     for (const table of ['client_measure', 'client_range', 'client_note', 'client_limit', 'client_arm_path'])
       db.prepare(`DELETE FROM ${table} WHERE client_id = ?`).run(c.id);
     const measure = db.prepare('INSERT INTO client_measure (client_id, measure, value_m) VALUES (?, ?, ?)');

@@ -1,9 +1,10 @@
 import type { Gym } from '@/contract/views/kit';
 import type { Db } from '../open-db';
 
-/** Oldest first: the first gym is the one opened with. */
 const GYM = 'SELECT id, name, screening_days AS screeningDays FROM gym';
-export const listGyms = (db: Db): Gym[] => db.prepare(`${GYM} ORDER BY rowid`).all() as Gym[];
+/** Gyms that are not put away, oldest first: the first is the one opened with. */
+export const listGyms = (db: Db): Gym[] =>
+  db.prepare(`${GYM} WHERE put_away_at_ms IS NULL ORDER BY rowid`).all() as Gym[];
 export const findGym = (db: Db, id: string): Gym | null =>
   (db.prepare(`${GYM} WHERE id = ?`).get(id) as Gym | undefined) ?? null;
 

@@ -23,10 +23,15 @@ function readRow(r: KitRow): ReadRecord<KitPiece> {
   return { ok: true, value: { id, gymId, kind, name, outOfOrder: r.out_of_order === 1, spec: read.value } };
 }
 
-/** Pieces of one gym, or of all, by kind and then as entered. */
+/** Neither the piece is put away nor its gym. */
+const IN_USE = `put_away_at_ms IS NULL AND gym_id NOT IN (SELECT id FROM gym WHERE put_away_at_ms IS NOT NULL)`;
+
+/** Pieces in use of one gym, or of all, by kind and then as entered. */
 export function listKit(db: Db, gymId: string | null = null): ReadRows<KitPiece> {
   const rows = db
-    .prepare(`SELECT * FROM kit_piece ${gymId === null ? '' : 'WHERE gym_id = ?'} ORDER BY kind, position, name`)
+    .prepare(
+      `SELECT * FROM kit_piece WHERE ${IN_USE} ${gymId === null ? '' : 'AND gym_id = ?'} ORDER BY kind, position, name`,
+    )
     .all(...(gymId === null ? [] : [gymId])) as KitRow[];
   return readRows(rows, readRow, (r) => ({ table: 'kit_piece', id: r.id, name: r.name }));
 }

@@ -6,6 +6,7 @@ import type { BodyInput } from '@/core/body/body-model';
 import type { ClientNote } from '@/core/body/client-note';
 import { DAY_MS } from '@/core/body/clinician-limit';
 import type { Region } from '@/core/body/region-line';
+import { estimatedMassKg } from '@/core/body/estimated-mass';
 import { MEASURE_NAMES, type MeasureName } from '@/core/body/segment-ratios';
 
 export interface LimitValues {
@@ -62,7 +63,7 @@ export function toClientValues(c: Client | null): ClientValues {
   return {
     name: c?.name ?? '',
     statureCm: c ? tenth(c.statureM) : '',
-    massKg: c?.massKg ?? '',
+    massKg: c && !c.massEstimated ? c.massKg : '',
     note: c?.note ?? '',
     measuredCm: Object.fromEntries(
       MEASURE_NAMES.map((n) => [n, c?.measuredM[n] === undefined ? '' : tenth(c.measuredM[n])]),
@@ -93,5 +94,9 @@ export function toBodyInput(v: ClientValues): BodyInput | null {
       typeof v.measuredCm[n] === 'number' && v.measuredCm[n] > 0 ? [[n, v.measuredCm[n] / 100]] : [],
     ),
   );
-  return { statureM: v.statureCm / 100, massKg: typeof v.massKg === 'number' ? v.massKg : 70, measuredM };
+  return {
+    statureM: v.statureCm / 100,
+    massKg: typeof v.massKg === 'number' ? v.massKg : estimatedMassKg(v.statureCm / 100),
+    measuredM,
+  };
 }

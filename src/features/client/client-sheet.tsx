@@ -149,7 +149,14 @@ function MeasuredParts(props: {
       <div className={forms.grid}>
         <TextInput label={WORDS.name} {...form.getInputProps('name')} />
         <UnitInput unit="cm" label={WORDS.stature} {...form.getInputProps('statureCm')} />
-        <UnitInput unit="kg" label={WORDS.mass} {...form.getInputProps('massKg')} />
+        <UnitInput
+          unit="kg"
+          label={WORDS.mass}
+          inputWrapperOrder={['label', 'input', 'description', 'error']}
+          description={body && form.values.massKg === '' ? WORDS.estimatedKg(body.massKg) : undefined}
+          classNames={{ description: styles.estimatedNumber }}
+          {...form.getInputProps('massKg')}
+        />
         <Textarea className={forms.wide} label={WORDS.noteShownOnTheFloor} {...form.getInputProps('note')} />
       </div>
       <h2 id="measure">{WORDS.measureNext}</h2>
@@ -231,7 +238,7 @@ export function ClientSheet({ client, guide, today, save }: Props) {
         <PartsOfSheet known={client !== null} />
         <MeasuredParts form={form} body={body} guide={guide} onShow={setShown} onMeasure={measure} />
         <AllowedParts form={form} today={today} />
-        <SaveRow label={WORDS.saveClient} busy={busy} said={saved ? WORDS.saved : null} trouble={trouble} />
+        <SaveRow inSight label={WORDS.saveClient} busy={busy} said={saved ? WORDS.saved : null} trouble={trouble} />
       </div>
     </SheetForm>
   );

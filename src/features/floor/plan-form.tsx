@@ -180,7 +180,7 @@ export function PlanForm(props: Props) {
         <WhoAndWhat form={form} choices={choices} />
         <CableChoice form={form} choices={choices} />
         <BandChoice form={form} choices={choices} />
-        <TextInput label={WORDS.starts} placeholder="14:30" {...form.getInputProps('startsAt')} />
+        <TextInput label={WORDS.starts} placeholder={WORDS.now} {...form.getInputProps('startsAt')} />
         <NumberInput label={WORDS.sets} {...form.getInputProps('sets')} />
         <NumberInput label={WORDS.reps} {...form.getInputProps('reps')} />
         <TextInput

@@ -3,7 +3,7 @@ import type { SaveResult } from '@/contract/save-result';
 import type { Gym } from '@/contract/views/kit';
 import { NumberInput, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm } from '@/features/shell/use-saved-form';
@@ -12,13 +12,15 @@ import forms from '@/features/shell/forms.module.css';
 
 interface Props {
   readonly gym: Gym | null;
+  /** What else can be done with it. */
+  readonly children?: ReactNode;
   readonly save: (id: string | null, typed: unknown, opened: Gym | null, key: string) => Promise<SaveResult<Gym>>;
 }
 
 const toValues = ({ name, screeningDays }: Gym) => ({ name, screeningDays: screeningDays as number | '' });
 
 /** A gym's name and how long a screening stands there. */
-export function GymForm({ gym, save }: Props) {
+export function GymForm({ gym, save, children }: Props) {
   const router = useRouter();
   const [saved, setSaved] = useState(false);
   const { form, onSubmit, busy, trouble } = useSavedForm(
@@ -50,6 +52,7 @@ export function GymForm({ gym, save }: Props) {
           trouble={trouble}
         />
       </SheetForm>
+      {children}
     </details>
   );
 }

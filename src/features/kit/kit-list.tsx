@@ -3,6 +3,7 @@ import type { ComponentProps } from 'react';
 import { KIT_KINDS } from '@/core/kit/kit-kind';
 import type { KitView } from '@/contract/views/kit';
 import forms from '@/features/shell/forms.module.css';
+import { PutAwayButton, PutAwayList, PutAwayUndo } from '@/features/shell/put-away';
 import { UnreadableNote } from '@/features/shell/unreadable-note';
 import { KIT_NAME } from '@/messages/kit';
 import { GymForm } from './gym-form';
@@ -13,10 +14,11 @@ import { WORDS } from '@/messages/screens/kit';
 interface Props {
   readonly view: KitView;
   readonly saveGym: ComponentProps<typeof GymForm>['save'];
+  readonly putAway: ComponentProps<typeof PutAwayUndo>;
 }
 
 /** A gym's kit by kind, and what can be added. */
-export function KitList({ view, saveGym }: Props) {
+export function KitList({ view, saveGym, putAway }: Props) {
   const { gyms, gym, pieces, unreadable } = view;
   const query = gym ? `&gym=${gym.id}` : '';
   return (
@@ -31,6 +33,7 @@ export function KitList({ view, saveGym }: Props) {
           ))}
         </nav>
       )}
+      <PutAwayUndo {...putAway} />
       {pieces.length === 0 && <p>{WORDS.noKitYetACable}</p>}
       {KIT_KINDS.filter((k) => pieces.some((p) => p.kind === k)).map((kind) => (
         <section key={kind}>
@@ -61,8 +64,15 @@ export function KitList({ view, saveGym }: Props) {
           </Link>
         ))}
       </nav>
-      {gym && <GymForm key={gym.id} gym={gym} save={saveGym} />}
+      {gym && (
+        <GymForm key={gym.id} gym={gym} save={saveGym}>
+          {gyms.length > 1 && (
+            <PutAwayButton thing={{ kind: 'gym', id: gym.id, name: gym.name }} act={putAway.act} list="/kit" />
+          )}
+        </GymForm>
+      )}
       <GymForm gym={null} save={saveGym} />
+      <PutAwayList things={putAway.things} act={putAway.act} />
     </div>
   );
 }

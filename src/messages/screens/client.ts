@@ -64,6 +64,7 @@ export const WORDS = {
   name: 'Name',
   stature: 'Stature',
   mass: 'Mass',
+  estimatedKg: (kg: number): string => `estimated: ${kg}`,
   noteShownOnTheFloor: 'Note, shown on the floor',
   heightsAboveTheFloorStanding: 'Heights above the floor, standing',
   heightsAboveTheSeatSitting: 'Heights above the seat, sitting tall',

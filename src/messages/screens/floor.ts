@@ -37,6 +37,7 @@ export const WORDS = {
   noneHereIsMadeFor: 'none here is made for it',
   addAMovementToToday: 'Add a movement to today',
   starts: 'Starts',
+  now: 'now',
   sets: 'Sets',
   reps: 'Reps',
   tempoLoweringPauseLiftingPause: 'Tempo: lowering-pause-lifting-pause',

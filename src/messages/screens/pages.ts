@@ -18,8 +18,8 @@ export const WORDS = {
   // clients/page.tsx
   clients: 'Clients',
   noClientsYet: 'No clients yet.',
-  cmKgMeasured: (statureM: number, massKg: number, length: number): string =>
-    `${statureM} cm, ${massKg} kg, ${length} measured`,
+  cmKgMeasured: (statureCm: number, massKg: number, isEstimate: boolean, measured: number): string =>
+    `${statureCm} cm, ${isEstimate ? 'about ' : ''}${massKg} kg, ${measured} measured`,
   addAClient: 'Add a client',
   // clients/[clientId]/page.tsx
   ledger: 'Ledger',

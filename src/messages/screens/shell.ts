@@ -15,6 +15,19 @@ export const WORDS = {
   // restored-note
   whatYouHadTypedHere: (age: string): string => `What you had typed here and not saved is back${age}.`,
   startFromWhatIsKept: 'Start from what is kept',
+  // put-away
+  putAway: 'Put away',
+  putAwayText: {
+    client: 'No longer coming? Put away, a client is in no list; sheet, plans and records stay and can be taken back.',
+    piece: 'No longer in the gym? Put away, it is in no list; set-ups saved with it stay and it can be taken back.',
+    gym: 'No longer trained at? Put away, a gym and its kit are in no list; what was recorded stays.',
+  },
+  wasPutAway: (name: string): string => `${name} is put away.`,
+  undo: 'Undo',
+  putAwayCount: (n: number): string => `Put away (${n})`,
+  takeBack: 'Take back',
+  takeBackNamed: (name: string): string => `Take back ${name}`,
+  couldNotBeKept: 'That could not be kept. Try again.',
   // use-shortcuts
   keysOfThisPage: 'Keys of this page',
   close: 'Close',

@@ -10,10 +10,11 @@ import { ChangeTable } from '@/features/records/change-table';
 import { SetupBook } from '@/features/client/setup-book';
 import forms from '@/features/shell/forms.module.css';
 import { UnreadableNote } from '@/features/shell/unreadable-note';
+import { PutAwayButton } from '@/features/shell/put-away';
 import { loadClient } from '@/server/clients';
 import { openUseCase } from '@/server/open-use-case';
 import { endCoverAction, giveClientAction } from '../../account-actions';
-import { saveClientAction, saveScreeningAction } from '../../actions';
+import { putAwayAction, saveClientAction, saveScreeningAction } from '../../actions';
 import { WORDS as RECORDS_WORDS } from '@/messages/screens/records';
 import { WORDS } from '@/messages/screens/pages';
 
@@ -55,6 +56,7 @@ export default async function ClientPage({ params }: { readonly params: Promise<
           callOff={endCoverAction.bind(null, client.id)}
         />
       )}
+      <PutAwayButton thing={{ kind: 'client', id: client.id, name: client.name }} act={putAwayAction} list="/clients" />
       <details className={`${forms.fold} ${lists.history}`}>
         <summary>{RECORDS_WORDS.history}</summary>
         <p>{RECORDS_WORDS.historyText}</p>

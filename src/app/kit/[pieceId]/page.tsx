@@ -2,9 +2,10 @@ import type { Metadata } from 'next';
 import { pieceTitle } from '@/server/titles';
 import { notFound } from 'next/navigation';
 import { KitSheet } from '@/features/kit/kit-sheet';
+import { PutAwayButton } from '@/features/shell/put-away';
 import { loadKitSheet } from '@/server/kit';
 import { openUseCase } from '@/server/open-use-case';
-import { savePieceAction } from '../../actions';
+import { putAwayAction, savePieceAction } from '../../actions';
 
 /** What the page is called: the piece, and which place. */
 export async function generateMetadata({
@@ -29,6 +30,11 @@ export default async function PiecePage({ params }: { readonly params: Promise<{
         piece={piece}
         clients={clients}
         save={savePieceAction.bind(null, piece.gymId)}
+      />
+      <PutAwayButton
+        thing={{ kind: 'piece', id: piece.id, name: piece.name }}
+        act={putAwayAction}
+        list={`/kit?gym=${piece.gymId}`}
       />
     </div>
   );
