@@ -1,4 +1,4 @@
-import { expect, itemId, test } from './support/app';
+import { expect, itemId, openSection, test } from './support/app';
 
 test('a variant of one’s own: changed, seen, named, kept, planned, set up and run', async ({ page, app }) => {
   await page.goto(`${app.url}/movements/rear-delt-cable-fly-one-arm?client=anselm`);
@@ -38,6 +38,7 @@ test('a variant of one’s own: changed, seen, named, kept, planned, set up and 
 
   await expect(page.getByRole('heading', { name: /One-arm rear-deltoid cable fly, Higher path/ })).toBeVisible();
   await expect(page.getByTestId('region')).toContainText('rear deltoid');
+  await openSection(page, 'Choices');
   await expect(page.getByLabel('Arm path, below shoulder level')).not.toHaveValue('');
   const hole = Number(await page.getByTestId('drag-carriage').getAttribute('aria-valuenow'));
   for (let i = 0; i < 5; i++) await page.getByTestId('drag-carriage').press('ArrowDown');
@@ -65,6 +66,7 @@ test(
     await expect(page.getByText('Stop short of a straight elbow')).toBeVisible();
     const range = page.getByTestId('plate-stops');
     const whole = await range.textContent();
+    await openSection(page, 'Choices');
     await page.getByLabel('How far up', { exact: true }).selectOption('stop-at-ninety');
     await expect(range).not.toHaveText(whole!);
     await page.getByRole('button', { name: 'Save as used' }).click();

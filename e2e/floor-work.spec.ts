@@ -1,4 +1,4 @@
-import { expect, itemId, test } from './support/app';
+import { expect, itemId, openSection, test } from './support/app';
 
 test('by keyboard alone: from the floor through a set to a correction', async ({ page, app }) => {
   await page.goto(`${app.url}/setup/${itemId('anselm', 1)}`);
@@ -81,18 +81,22 @@ test('options ask new questions: one arm, another peak, another tilt; a next bes
   await page.goto(`${app.url}/setup/${itemId('anselm', 0)}`);
   const mark = async () => parseInt((await page.getByTestId('plate-mark').textContent())!, 10);
   const even = await mark();
+  await openSection(page, 'Choices');
   await page.getByLabel('Hardest').selectOption('lengthened');
   await expect.poll(mark).toBeGreaterThan(even);
   // A wish for the strength is answered like any other, and said to be an estimate with its source.
   await page.getByLabel('Hardest').selectOption('matched');
+  await openSection(page, 'Why');
   const fails = page.getByTestId('verdicts').getByText('of the way is where full reps fail');
   await expect(fails).toContainText('An estimate from');
+  await openSection(page, 'Choices');
   await page.getByLabel('Working').selectOption('right');
   await expect(page.getByText('Hole', { exact: true })).toBeVisible();
   await page.getByLabel('Hardest').selectOption('even');
   await page.getByLabel('Working').selectOption('both');
   await expect.poll(mark).toBe(even);
   const hole = await page.getByTestId('plate-hole').textContent();
+  await openSection(page, 'Why');
   await page.getByLabel('Next best set-ups').getByRole('button').first().click();
   await expect(page.getByTestId('plate-hole')).not.toHaveText(hole!);
   await page.getByRole('button', { name: 'Find the smallest fix' }).click();

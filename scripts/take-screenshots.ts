@@ -49,7 +49,8 @@ const SHOTS: readonly Shot[] = [
     name: 'setup-row',
     path: `/setup/${itemId('wilhelmina', 2)}`,
     act: async (page) => {
-      await page.getByLabel('What a fault costs').selectOption('elbow-flares');
+      await page.locator('summary', { hasText: 'What a fault costs' }).click();
+      await page.getByLabel('Fault shown').selectOption('elbow-flares');
       await page.getByRole('slider', { name: 'Place in the rep' }).fill('30');
       await page.getByTestId('fault-cost').scrollIntoViewIfNeeded();
       await page.evaluate(() => (document.activeElement as HTMLElement).blur());

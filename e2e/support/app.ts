@@ -1,4 +1,4 @@
-import { test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Page } from '@playwright/test';
 import { App } from '../../scripts/launch-app';
 
 export { itemId, startTracker } from '../../scripts/launch-app';
@@ -74,4 +74,11 @@ export const test = base.extend<{ app: App; emptyApp: App }, { demoOf: AppOfFile
   app: async ({ demoOf }, run, { file }) => run(await demoOf.of(file)),
   emptyApp: async ({ emptyOf }, run, { file }) => run(await emptyOf.of(file)),
 });
-export { expect } from '@playwright/test';
+export { expect };
+
+/** Opens a section of a set-up's answer by its name. */
+export async function openSection(page: Page, name: string): Promise<void> {
+  const section = page.locator('details[data-section]').filter({ has: page.getByText(name, { exact: true }) });
+  if ((await section.getAttribute('open')) === null) await section.locator('summary').click();
+  await expect(section).toHaveAttribute('open');
+}

@@ -1,5 +1,8 @@
 import { CAUTION_CODES } from '@/core/book/caution-code';
 import { CORRECTION_CODES, CORRECTION_KIND } from '@/core/movement/correction-code';
+import type { LineMetrics } from '@/core/mechanics/line-profile';
+import { rangeText } from './settings';
+import { fitVerdictLine, verdictLine } from './reasons';
 import { describe, expect, it } from 'vitest';
 import { FAULT_BOOK } from '@/core/fault/fault-book';
 import { FAULT_CODES } from '@/core/movement/fault-code';
@@ -131,4 +134,40 @@ describe('sentences', () => {
       { figure: '12 %', text: expect.stringContaining('97 Nm') },
     );
   });
+});
+
+describe('a set-up in one line', () => {
+  const m = {
+    offPlaneRmsDeg: 0.4,
+    evenness: 0.9,
+    peakAt: 0.4,
+    peakResistanceNm: 40,
+    minClearanceM: 0.2,
+  } as LineMetrics;
+  it.each([
+    [{}, 'On the line, even, stack clear.'],
+    [{ offPlaneRmsDeg: 6.2, evenness: 0.6 }, '6° off the line, hardest half way, stack clear.'],
+    [
+      { evenness: 0.5, peakAt: 0.9, minClearanceM: 0.01 },
+      'On the line, hardest at the finish, the stack touches down.',
+    ],
+    [{ evenness: 0.5, peakAt: 0.1 }, 'On the line, hardest in the stretch, stack clear.'],
+  ])('%j: %s', (change, says) => expect(verdictLine({ ...m, ...change }, 0.1)).toBe(says));
+  it('a drill without a load says so', () =>
+    expect(fitVerdictLine({ ...m, peakResistanceNm: 0 })).toContain('own arm'));
+});
+
+describe('a range is said as people say it', () => {
+  it.each([
+    ['bend', 8, 120, '8° short of straight to 120° bent'],
+    ['bend', 90, 0.4, '90° bent to straight'],
+    ['bend', 100, 40, '100 to 40° bent'],
+    ['horizontal', 40, -14, '40° ahead to 14° behind'],
+    ['flexion', 60, 1, '60° ahead to in line'],
+    ['flexion', 110, 20, '110 to 20° ahead'],
+    ['abduction', 0, 85, 'at the side to 85° out'],
+    ['lean', 70, 5, '70 to 5° forward'],
+  ] as const)('%s %d to %d: %s', (counted, startDeg, finishDeg, says) =>
+    expect(rangeText({ counted, startDeg, finishDeg })).toBe(says),
+  );
 });

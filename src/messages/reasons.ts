@@ -1,4 +1,5 @@
 import { MOST_LEAN_DEG } from '@/core/book/stand-up';
+import type { LineMetrics } from '@/core/mechanics/line-profile';
 import type { LoadedPart } from '@/core/body/loaded-part';
 import type { ColumnPart, Violation } from '@/core/setup/violation';
 import type { Side } from '@/core/body/side';
@@ -293,3 +294,30 @@ export function lookAlongText(side: Side | 'both', sideElevationDeg: number): st
     'make one straight line.'
   );
 }
+
+const hardestText = ({ evenness, peakAt }: Pick<LineMetrics, 'evenness' | 'peakAt'>): string => {
+  if (evenness >= EVEN_FROM) return 'even';
+  return peakAt < 1 / 3 ? 'hardest in the stretch' : peakAt < 2 / 3 ? 'hardest half way' : 'hardest at the finish';
+};
+/** A line this near is on it, degrees; a curve this even is even; what a trainer would not see (our judgement). */
+const ON_LINE_DEG = 2;
+const EVEN_FROM = 0.85;
+
+const sentence = (parts: readonly string[]): string => {
+  const text = parts.join(', ');
+  return `${text[0]!.toUpperCase()}${text.slice(1)}.`;
+};
+
+/** A set-up on a cable in one line: the line, where it is hardest, the stack. */
+export function verdictLine(m: LineMetrics, needM: number): string {
+  const off = Math.round(m.offPlaneRmsDeg);
+  return sentence([
+    off <= ON_LINE_DEG ? 'on the line' : `${off}° off the line`,
+    hardestText(m),
+    m.minClearanceM >= needM ? 'stack clear' : 'the stack touches down',
+  ]);
+}
+
+/** A set-up without a cable in one line. */
+export const fitVerdictLine = (m: Pick<LineMetrics, 'evenness' | 'peakAt' | 'peakResistanceNm'>): string =>
+  m.peakResistanceNm > 0 ? sentence([hardestText(m)]) : 'Nothing is lifted: the own arm only.';

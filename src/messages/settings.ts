@@ -28,13 +28,12 @@ const BY: Readonly<Record<StopReason, string>> = {
 };
 /** What the angle of a joint is counted as. */
 const COUNTED: Readonly<Record<JointStops['counted'], string>> = {
-  flexion: 'arm ahead of the body, below 0 behind it',
-  abduction: 'arm out from the side, below 0 across it',
-  horizontal: 'arm ahead of straight out, below 0 behind it',
+  flexion: 'ahead of or behind the body',
+  abduction: 'arm out from the side',
+  horizontal: 'arm ahead of or behind straight out',
   bend: 'bend of the joint',
   lean: 'trunk from upright',
 };
-const degText = (deg: number): string => String(Math.round(deg) + 0).replace('-', '\u2212');
 /** What the seat should bring level with what. */
 const LEVEL_WITH = {
   preacher: ['armpit', 'the top of the pad'],
@@ -85,11 +84,44 @@ function seatWords(s: Extract<FitSetting, { kind: 'seat-hole' }>): Omit<SettingT
   return { label: 'Seat', figure: String(s.hole), unit: 'hole', note: `${gap}${moved(s)}`, estimated: s.estimated };
 }
 
-function endsText({ startBy, finishBy }: Extract<FitSetting, { kind: 'stops' }>): string {
+type Stops = Extract<FitSetting, { kind: 'stops' }>;
+
+function endsText({ startBy, finishBy }: Stops): string {
   const [starts, stops] = [BY[startBy], BY[finishBy]];
   if (starts && starts === stops) return `starts and stops ${starts}`;
   const ends = [starts && `starts ${starts}`, stops && `stops ${stops}`].filter(Boolean);
   return ends.length > 0 ? ends.join(', ') : 'the whole movement';
+}
+
+/** A hinge this near to straight is told by what it is short of it, degrees. */
+const SHORT_OF_STRAIGHT_DEG = 30;
+/** So near to its zero a joint is at it, degrees. */
+const AT_ZERO_DEG = 2;
+
+/** What an angle of a joint is past its zero: ahead or behind, out, bent or short of straight. */
+function sayDeg(counted: Stops['counted'], deg: number): { readonly size: number; readonly words: string } {
+  const size = Math.abs(Math.round(deg));
+  const at = (words: string, zero: string) => (size <= AT_ZERO_DEG ? { size: 0, words: zero } : { size, words });
+  switch (counted) {
+    case 'bend':
+      return at(size <= SHORT_OF_STRAIGHT_DEG ? 'short of straight' : 'bent', 'straight');
+    case 'flexion':
+      return at(deg > 0 ? 'ahead' : 'behind', 'in line');
+    case 'horizontal':
+      return at(deg > 0 ? 'ahead' : 'behind', 'straight out');
+    case 'abduction':
+      return at(deg > 0 ? 'out' : 'across', 'at the side');
+    case 'lean':
+      return at('forward', 'upright');
+  }
+}
+
+/** Where a joint begins and ends, as it would be said: "8° short of straight to 120° bent". */
+export function rangeText({ counted, startDeg, finishDeg }: Pick<Stops, 'counted' | 'startDeg' | 'finishDeg'>): string {
+  const [from, to] = [sayDeg(counted, startDeg), sayDeg(counted, finishDeg)];
+  if (from.words === to.words && from.size > 0) return `${from.size} to ${to.size}° ${to.words}`;
+  const say = ({ size, words }: typeof from): string => (size === 0 ? words : `${size}° ${words}`);
+  return `${say(from)} to ${say(to)}`;
 }
 
 /** Which way the legs lean and the hips go along. */
@@ -232,7 +264,7 @@ function words(s: FitSetting): Omit<SettingText, 'kind'> {
     case 'stops':
       return {
         label: `Range, ${s.joint}`,
-        figure: `${degText(s.startDeg)} to ${degText(s.finishDeg)}°`,
+        figure: rangeText(s),
         unit: '',
         note: `${COUNTED[s.counted]}; ${endsText(s)}`,
         estimated: false,

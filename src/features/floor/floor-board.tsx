@@ -113,6 +113,7 @@ function NextItem({ item }: { readonly item: FloorItemView }) {
               className={IN_WORDS.includes(p.kind) ? styles.plateWords : styles.plateValue}
               data-estimated={p.estimated || undefined}
               data-span={p.kind === 'stops' || undefined}
+              data-long={p.value.length > 14 || undefined}
             >
               {p.value}
               {p.unit && <small>{p.unit}</small>}

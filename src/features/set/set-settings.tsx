@@ -195,7 +195,7 @@ export function SetSettings({ plan, control }: Props) {
         .map((s) => (
           <div key={s.kind} className={styles.plate} data-short={s.value.length < 4 || undefined}>
             <span>{shortLabel(s.label)}</span>
-            <b data-span={s.value.length > 4 || undefined}>
+            <b data-span={s.value.length > 4 || undefined} data-long={s.value.length > 14 || undefined}>
               {s.value}
               {s.unit && <small>{s.unit}</small>}
             </b>

@@ -36,7 +36,6 @@ export const ComparisonPanel = memo(function ComparisonPanel({
   onChoose,
 }: Props) {
   const mounted = useMounted();
-  if (comparisons.length === 0) return null;
   return (
     <fieldset className={styles.tool} disabled={!mounted}>
       <NativeSelect

@@ -28,17 +28,19 @@ interface Props {
   readonly onFault: (f: ShownFault | null) => void;
 }
 
+/** Faults of a movement that can be laid over its pose. */
+export const geometricFaults = (entry: BookEntry): FaultCode[] => faultsOf(entry).filter((f) => PERTURBATION[f]);
+
 /** Choose a fault of this movement and slide its size: what it costs, with its curve and ghost in the drawing. */
 export const FaultPanel = memo(function FaultPanel({ entry, fault, cost, needM, onFault }: Props) {
   const mounted = useMounted();
-  const geometric = faultsOf(entry).filter((f) => PERTURBATION[f]);
-  if (geometric.length === 0) return null;
+  const geometric = geometricFaults(entry);
   const p = fault ? PERTURBATION[fault.code]! : null;
   const most = p?.most ?? 1;
   return (
     <fieldset className={styles.tool} disabled={!mounted}>
       <NativeSelect
-        label={WORDS.whatAFaultCosts}
+        label={WORDS.faultShown}
         value={fault?.code ?? ''}
         data={[
           { value: '', label: WORDS.noneShown },

@@ -14,6 +14,7 @@ import type { SetupBenchView } from '@/contract/views/setup';
 import { backOnSheet } from '@/drawing/back-on-sheet';
 import { MovementPlayer } from '@/features/movements/movement-player';
 import { BOOK_TEXT, postureText } from '@/messages/book';
+import { fitVerdictLine } from '@/messages/reasons';
 import { CHOICE_TOO_SHORT } from '@/messages/choosing';
 import { CAUTION, type CautionPlace } from '@/messages/cautions';
 import { loadLabel, loadNumber, loadText } from '@/messages/loads';
@@ -24,9 +25,11 @@ import { useFloorLog, type FloorLog } from '@/offline/use-floor-log';
 import { BenchNotices, ClientNotes } from './bench-notices';
 import { BenchHandles } from './bench-handles';
 import { CardLink } from './card-link';
+import { Cautions } from './cautions';
 import { fitMoves, seatPitchOf } from './fit-moves';
 import { FitPlates, type FitMoves } from './fit-plates';
 import { OptionsBar } from './options-bar';
+import { Sections } from './sections';
 import { RegionLines } from './region-lines';
 import { reduceSetup, type SetupEvent, type SetupState } from './setup-machine';
 import { ToTheSet, useToTheSet } from './to-the-set';
@@ -175,19 +178,12 @@ interface AnswerProps extends FitProps {
   readonly dispatch: ActionDispatch<[SetupEvent]>;
 }
 
-function FitAnswer({ context, question, floor, fit, moves, tooShort, state, dispatch }: AnswerProps) {
-  const { client, item } = context;
-  const { metrics, samples } = fit.answer;
-  const finishShare = metrics.peakResistanceNm > 0 ? samples.resistanceNm.at(-1)! / metrics.peakResistanceNm : 1;
-  const cautionsAt = (...places: CautionPlace[]): string[] =>
-    cautionsOf(fit.entry).flatMap((c) => (places.includes(CAUTION[c].at) ? [CAUTION[c].text] : []));
+/** Numbers with their reasons, and what is loaded. */
+function FitWhy({ fit }: Pick<FitProps, 'fit'>) {
+  const cautionsAt = (place: CautionPlace): string[] =>
+    cautionsOf(fit.entry).flatMap((c) => (CAUTION[c].at === place ? [CAUTION[c].text] : []));
   return (
-    <aside className={styles.answer} aria-label={WORDS.answer}>
-      <SetPlates context={context} fit={fit} moves={moves} state={state} />
-      <BenchNotices context={context} entry={fit.entry} />
-      {tooShort && <Alert className={styles.blocked}>{CHOICE_TOO_SHORT}</Alert>}
-      <SaveButtons itemId={item.id} floor={floor} state={state} tooShort={tooShort} />
-      <ClientNotes notes={client.notes} />
+    <>
       <dl className={styles.verdicts} data-testid="verdicts">
         {fit.verdicts.map((v) => (
           <div key={v.code} className={styles.verdict}>
@@ -205,20 +201,46 @@ function FitAnswer({ context, question, floor, fit, moves, tooShort, state, disp
         ))}
       </dl>
       <RegionLines region={fit.region} />
-      <CardLink itemId={item.id} />
-      <OptionsBar
-        context={context}
-        question={question}
-        options={state.options}
-        side={state.side}
-        dispatch={dispatch}
-        finishShare={finishShare}
-      />
-      <ul className={styles.cautions} aria-label={WORDS.cautions}>
-        {cautionsAt('set').map((text) => (
-          <li key={text}>{text}</li>
-        ))}
-      </ul>
+    </>
+  );
+}
+
+function FitAnswer({ context, question, floor, fit, moves, tooShort, state, dispatch }: AnswerProps) {
+  const { client, item } = context;
+  const { metrics, samples } = fit.answer;
+  const finishShare = metrics.peakResistanceNm > 0 ? samples.resistanceNm.at(-1)! / metrics.peakResistanceNm : 1;
+  return (
+    <aside className={styles.answer} aria-label={WORDS.answer}>
+      <SetPlates context={context} fit={fit} moves={moves} state={state} />
+      <BenchNotices context={context} entry={fit.entry} />
+      {tooShort && <Alert className={styles.blocked}>{CHOICE_TOO_SHORT}</Alert>}
+      <SaveButtons itemId={item.id} floor={floor} state={state} tooShort={tooShort} />
+      <ClientNotes notes={client.notes} />
+      <p className={styles.verdictLine} data-testid="verdict-line">
+        {fitVerdictLine(metrics)}
+      </p>
+      <div className={styles.sections}>
+        <Cautions entry={fit.entry} />
+        <Sections
+          first={null}
+          sections={[
+            ['why', <FitWhy key="why" fit={fit} />],
+            [
+              'choices',
+              <OptionsBar
+                key="choices"
+                context={context}
+                question={question}
+                options={state.options}
+                side={state.side}
+                dispatch={dispatch}
+                finishShare={finishShare}
+              />,
+            ],
+          ]}
+        />
+        <CardLink itemId={item.id} />
+      </div>
     </aside>
   );
 }

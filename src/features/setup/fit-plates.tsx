@@ -118,6 +118,7 @@ export function FitPlates({ settings, moves }: { readonly settings: readonly Fit
           className={styles.plateValue}
           data-estimated={t.estimated || undefined}
           data-span={s.kind === 'stops' || undefined}
+          data-long={t.figure.length > 14 || undefined}
         >
           {figure}
         </div>

@@ -52,8 +52,7 @@ export function LineCheckPanel({ check, where, hole, shoulderMeasured, simulated
     if (slope !== null) setMeasured(Math.round(Math.sign(computed || 1) * slope * 10) / 10);
   };
   return (
-    <details className={styles.more}>
-      <summary>{WORDS.checkTheLineWithAn}</summary>
+    <>
       <p>{WORDS.alongTheCableComputedTo(where, computed.toFixed(0), computed < 0 ? WORDS.down : WORDS.up)}</p>
       <div className={styles.reading}>
         <button type="button" aria-label={WORDS.oneDegreeLess} onClick={() => setMeasured(Math.max(-89, shown - 1))}>
@@ -77,6 +76,6 @@ export function LineCheckPanel({ check, where, hole, shoulderMeasured, simulated
             : WORDS.apart(Math.abs(result.differsDeg).toFixed(0), doubtText(result, hole, shoulderMeasured))}
         </p>
       )}
-    </details>
+    </>
   );
 }

@@ -3,7 +3,7 @@ import { Alert } from '@mantine/core';
 import { IconCheck } from '@tabler/icons-react';
 import Link from 'next/link';
 import { memo } from 'react';
-import { limitText } from '@/messages/reasons';
+import { limitText, verdictLine } from '@/messages/reasons';
 import { retargetByLever } from '@/core/load/retarget-load';
 import { jointOf } from '@/core/movement/joint-action';
 import { movementName } from '@/messages/book';
@@ -150,12 +150,17 @@ export const SidePanel = memo(function SidePanel({
   onGo,
   trouble,
 }: PanelProps & { readonly onSave: () => void; readonly onGo: () => void; readonly trouble: TapTrouble | null }) {
-  const { state, dispatch, placement, tooShort } = setup;
+  const { state, dispatch, placement, tooShort, solution, shown, problem } = setup;
   const saved = samePlacement(state.saved, placement);
   return (
     <div className={styles.actions}>
       {tooShort && <Alert className={styles.blocked}>{CHOICE_TOO_SHORT}</Alert>}
       <Blocked context={context} setup={setup} />
+      {solution.feasible && (
+        <p className={styles.verdictLine} data-testid="verdict-line">
+          {verdictLine(shown.metrics, problem.input.column.clearanceM)}
+        </p>
+      )}
       <AsItStands setup={setup} />
       <div className={styles.buttons}>
         <button

@@ -1,6 +1,6 @@
 'use client';
 import { useDebouncedValue } from '@mantine/hooks';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { findStanceDrops, findStepIns, type DropBlock, type DropThird } from '@/core/setup/stance-drops';
 import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
 import styles from './setup.module.css';
@@ -28,19 +28,15 @@ const SETTLED_MS = 140;
 
 /** Marks of a drop set at this hole, contracted first; and steps in towards the column with what is left at each. */
 export function StanceDropsPanel({ problem, placement, onPlace }: Props) {
-  const [open, setOpen] = useState(false);
-  // A search of its own: only for who looks, and when the finger rests.
+  // A search of its own: when the finger rests.
   const [settled] = useDebouncedValue(placement, SETTLED_MS);
   const { drops, steps } = useMemo(
-    () =>
-      open
-        ? { drops: findStanceDrops(problem, settled), steps: findStepIns(problem, settled) }
-        : { drops: [], steps: [] },
-    [open, problem, settled],
+    () => ({ drops: findStanceDrops(problem, settled), steps: findStepIns(problem, settled) }),
+    [problem, settled],
   );
   return (
-    <details className={styles.more} onToggle={(e) => setOpen(e.currentTarget.open)}>
-      <summary>{WORDS.stanceDropsAtHole(placement.hole)}</summary>
+    <>
+      <p>{WORDS.marksAtHole(placement.hole)}</p>
       <ul className={styles.drops} data-testid="stance-drops">
         {drops.map((d) => (
           <li key={d.third}>
@@ -79,6 +75,6 @@ export function StanceDropsPanel({ problem, placement, onPlace }: Props) {
           )}
         </p>
       )}
-    </details>
+    </>
   );
 }

@@ -104,11 +104,6 @@ export function VerdictLines({
       </dl>
       <RegionLines region={region} />
       <Alternatives setup={setup} />
-      <ul className={styles.cautions} aria-label={WORDS.cautions}>
-        {cautionsAt('set').map((text) => (
-          <li key={text}>{text}</li>
-        ))}
-      </ul>
     </>
   );
 }

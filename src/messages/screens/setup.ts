@@ -1,3 +1,15 @@
+/** Names of what a set-up can be asked. */
+export const SECTION_NAME = {
+  why: 'Why',
+  choices: 'Choices',
+  compare: 'Compare',
+  fault: 'What a fault costs',
+  drops: 'Stance drops',
+  check: 'Check the line with an inclinometer',
+} as const;
+/** A section of the answer. */
+export type SectionId = keyof typeof SECTION_NAME;
+
 /** The set-up bench. */
 export const WORDS = {
   // comparison
@@ -25,7 +37,7 @@ export const WORDS = {
   midway: 'midway',
   turned: (facing: string, turn: number, side: string): string => `${facing}, turned ${turn}° ${side}`,
   // fault-panel
-  whatAFaultCosts: 'What a fault costs',
+  faultShown: 'Fault shown',
   noneShown: 'none shown',
   sizeOfTheFault: 'Size of the fault',
   // use-beside
@@ -97,7 +109,6 @@ export const WORDS = {
   nearer: 'nearer',
   whichMeasurementToDistrustEither: (causes: string): string => `Which measurement to distrust? Either ${causes}.`,
   or: ', or ',
-  checkTheLineWithAn: 'Check the line with an inclinometer',
   alongTheCableComputedTo: (where: string, computed: string, downOrUp: string): string =>
     `Along the cable, ${where}: computed ${computed}° ${downOrUp} to the pulley.`,
   down: 'down',
@@ -126,7 +137,7 @@ export const WORDS = {
   theStackWouldTouchDown: 'the stack would touch down',
   theLineWouldLeaveThe: 'the line would leave the sweep',
   noMarkInThisRoom: 'no mark in this room does it',
-  stanceDropsAtHole: (hole: number): string => `Stance drops at hole ${hole}`,
+  marksAtHole: (hole: number): string => `Marks at hole ${hole}`,
   peakCmOfCableOut: (drop: string, peakAt: number, toCm: number, offPlaneRmsDeg: string): string =>
     `${drop}: peak ${peakAt} %, ${toCm} cm of cable out, ${offPlaneRmsDeg}° off`,
   leftOut: (drop: string, why: string): string => `${drop}: left out, ${why}.`,
