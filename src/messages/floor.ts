@@ -1,13 +1,28 @@
 import type { WorkingSide } from '@/core/body/side';
 import type { Placement } from '@/core/setup/setup-problem';
+import { entryOf, type MovementId } from '@/core/book/book';
+import { parseTempo } from '@/core/tempo/tempo';
 import { tempoExtras, tempoNumbers } from './schemes';
+
+interface Aim {
+  readonly movement: MovementId;
+  readonly reps: number;
+  readonly tempo: string;
+}
+
+function aimText({ movement, reps, tempo }: Aim): string {
+  const holdS = entryOf(movement).work === 'hold' ? parseTempo(tempo)?.stretch : undefined;
+  return holdS === undefined
+    ? `${reps} at ${tempoNumbers(tempo)}`
+    : `${reps} ${reps === 1 ? 'hold' : 'holds'} of ${holdS} s`;
+}
 
 /** How many sets of each side are done of how many, and what each aims at. */
 export function progressText(
   sides: readonly { readonly side: WorkingSide; readonly done: number; readonly sets: number }[],
-  item: { readonly reps: number; readonly tempo: string },
+  item: Aim,
 ): string {
-  const aim = [`${item.reps} at ${tempoNumbers(item.tempo)}`, ...tempoExtras(item.tempo)].join(', ');
+  const aim = [aimText(item), ...tempoExtras(item.tempo)].join(', ');
   const sets = sides
     .map((s) => `${s.side === 'both' ? '' : `${s.side} `}${Math.min(s.done, 99)} of ${s.sets}`)
     .join(', ');

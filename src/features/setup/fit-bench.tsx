@@ -214,11 +214,11 @@ function FitAnswer({ context, question, floor, fit, moves, tooShort, state, disp
       <SetPlates context={context} fit={fit} moves={moves} state={state} />
       <BenchNotices context={context} entry={fit.entry} />
       {tooShort && <Alert className={styles.blocked}>{CHOICE_TOO_SHORT}</Alert>}
-      <SaveButtons itemId={item.id} floor={floor} state={state} tooShort={tooShort} />
-      <ClientNotes notes={client.notes} />
       <p className={styles.verdictLine} data-testid="verdict-line">
         {fitVerdictLine(metrics)}
       </p>
+      <SaveButtons itemId={item.id} floor={floor} state={state} tooShort={tooShort} />
+      <ClientNotes notes={client.notes} />
       <div className={styles.sections}>
         <Cautions entry={fit.entry} />
         <Sections
