@@ -12,8 +12,8 @@ interface Props {
 }
 
 /**
- * What a set-up can be asked, under its names: one is open at a time, and the one that was open last is open on the next
- * set-up. What is closed is not worked out.
+ * What a set-up can be asked, under its names: one is open at a time, and the one that was open last is open on the
+ * next set-up. What is closed is not worked out.
  */
 export function Sections({ sections, first }: Props) {
   const [last, setLast] = useLocalStorage<SectionId | ''>({ key: 'bench-section', defaultValue: 'why' });
