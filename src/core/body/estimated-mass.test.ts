@@ -6,4 +6,5 @@ it.each([
   [1.75, 66],
   [2, 87],
 ])('somebody of %d m whom nobody weighed is taken for %d kg (21.7 kg/m2, WHO 2000)', (statureM, kg) =>
-  expect(estimatedMassKg(statureM)).toBe(kg));
+  expect(estimatedMassKg(statureM)).toBe(kg),
+);
