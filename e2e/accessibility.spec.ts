@@ -17,6 +17,12 @@ const BY_NIGHT = [
   `/set/${itemId('wilhelmina', 4)}`,
 ];
 
+/** What is pressed or typed into; a switch is pressed by its label. */
+const TARGETS = ['button', 'a', 'summary', 'select', 'textarea', 'input:not([type=hidden]):not([role=switch])']
+  .map((t) => `main ${t}:visible`)
+  .concat('main [role=slider]')
+  .join(', ');
+
 /** What axe has against the page; without the second page that it would open for its report. */
 async function violations(page: Page, rules?: string[]): Promise<string[]> {
   const axe = new AxeBuilder({ page }).setLegacyMode();
@@ -102,7 +108,8 @@ for (const viewport of [
     ]) {
       await page.goto(app.url + place);
       await page.waitForLoadState('networkidle');
-      const small = await page.locator('main button:visible, main a:visible, main [role=slider]').evaluateAll((nodes) =>
+      await page.evaluate(() => document.querySelectorAll('main details').forEach((d) => d.setAttribute('open', '')));
+      const small = await page.locator(TARGETS).evaluateAll((nodes) =>
         nodes
           .map((n) => ({ what: n.getAttribute('aria-label') ?? n.textContent, box: n.getBoundingClientRect() }))
           .filter((t) => Math.round(t.box.height) < 56)

@@ -67,6 +67,28 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('button', { name: 'Keep this' }).click();
     },
   },
+  {
+    name: 'set-scheme',
+    path: `/set/${itemId('wilhelmina', 3)}`,
+    act: async (page) => {
+      await page.getByRole('button', { name: /^How the set is done/ }).click();
+      await page.getByLabel('Scheme').selectOption('weight-drops');
+      await page.waitForTimeout(600);
+    },
+  },
+  {
+    name: 'hold',
+    path: `/set/${itemId('anselm', 2)}`,
+    night: true,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Start set' }).click();
+      await page
+        .getByTestId('phase')
+        .filter({ hasText: /^hold$/ })
+        .waitFor();
+      await page.waitForTimeout(2600);
+    },
+  },
   { name: 'set-phone', path: `/set/${itemId('sefina', 1)}`, size: PHONE, act: runSet },
   {
     name: 'set-stack',
