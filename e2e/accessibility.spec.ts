@@ -144,3 +144,47 @@ for (const viewport of [
     }
   });
 }
+
+test('what has the focus is seen to have it, by day and by night', async ({ page, app }) => {
+  for (const place of [
+    '/',
+    '/clients/new',
+    '/kit/short-pair',
+    `/setup/${itemId('anselm', 1)}`,
+    `/set/${itemId('anselm', 1)}`,
+  ]) {
+    await page.goto(app.url + place);
+    await page.waitForLoadState('networkidle');
+    await page.evaluate(() => {
+      document.body.insertAdjacentHTML('beforeend', '<i id="focus-colour" style="color: var(--focus)"></i>');
+    });
+    for (const colorScheme of ['light', 'dark'] as const) {
+      await page.emulateMedia({ colorScheme });
+      const unseen = new Set<string>();
+      for (let i = 0; i < 50; i++) {
+        await page.keyboard.press('Tab');
+        const told = await page.evaluate(() => {
+          const el = document.activeElement;
+          if (!el || el === document.body) return null;
+          // A switch and a slider of the library show it on the part that is drawn.
+          const drawn = [el, el.parentElement!, ...el.parentElement!.querySelectorAll('span, div')];
+          const outlined = drawn.some((d) => {
+            const { outlineStyle, outlineWidth } = getComputedStyle(d);
+            return outlineStyle !== 'none' && parseFloat(outlineWidth) >= 2;
+          });
+          // What is taken hold of in a drawing is framed in it.
+          const framed = [...el.querySelectorAll('rect, circle, path')].some((d) => {
+            const { stroke, strokeWidth } = getComputedStyle(d);
+            return (
+              stroke === getComputedStyle(document.querySelector('#focus-colour')!).color &&
+              parseFloat(strokeWidth) >= 2
+            );
+          });
+          return outlined || framed ? null : el.outerHTML.slice(0, 90);
+        });
+        if (told) unseen.add(told);
+      }
+      expect([place, colorScheme, [...unseen]]).toEqual([place, colorScheme, []]);
+    }
+  }
+});

@@ -1,0 +1,38 @@
+import Database from 'better-sqlite3';
+import { expect, itemId, test } from './support/app';
+
+test('two clients share a column: a tap swaps them, each with their own load and settings, and rests go on', async ({
+  page,
+  app,
+}) => {
+  // The demo's clients come one after the other: here the second one comes half an hour earlier.
+  const db = new Database(app.database);
+  db.prepare('UPDATE session SET starts_at_ms = starts_at_ms - 1800000 WHERE client_id = ?').run('anselm');
+  db.close();
+  const [hers, his] = [itemId('sefina', 0), itemId('anselm', 0)];
+  await page.goto(`${app.url}/set/${hers}`);
+  const load = page.getByTestId('set-load');
+  const own = (await load.textContent())!;
+  await page.getByRole('button', { name: /^Start set/ }).click();
+  await page.waitForTimeout(900);
+  await page.getByRole('button', { name: 'End set' }).click();
+  await page.getByRole('button', { name: 'Keep this' }).click();
+  const swap = page.getByRole('link', { name: /^Swap to Anselm Okparaeke, Cable fly, level/ });
+  await expect(swap).toContainText('stack 7.5 to 15 kg');
+  await expect(swap).toContainText(/hole 16 to \d+/);
+  await swap.click();
+  await expect(page).toHaveURL(new RegExp(his));
+  await expect(load).toHaveText('15kg');
+  await page.getByRole('button', { name: /^Start set/ }).click();
+  await page.waitForTimeout(900);
+  await page.getByRole('button', { name: 'End set' }).click();
+  await page.getByRole('button', { name: 'Keep this' }).click();
+  await page.getByRole('link', { name: /^Swap to Sefina Taualofa/ }).click();
+  await expect(page).toHaveURL(new RegExp(hers));
+  await expect(load).toHaveText(own);
+  // Her rest went on while he worked.
+  await expect(page.getByTestId('between')).toBeVisible();
+  const rest = (await page.getByRole('region', { name: 'Rest' }).textContent())!;
+  const [, minutes, seconds] = /(\d+):(\d\d)/.exec(rest)!;
+  expect(Number(minutes) * 60 + Number(seconds)).toBeGreaterThanOrEqual(3);
+});
