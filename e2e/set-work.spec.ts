@@ -24,8 +24,11 @@ test('a scheme is changed by taps: reps, drops, slow zone by finger, how near to
   await expect(row('Reps of part 3')).toHaveCount(0);
   await row('Each drop takes off').getByRole('button', { name: /^Less/ }).click();
   await expect(row('Each drop takes off')).toContainText('25 %');
-  await row('Reps of part 2').getByRole('button', { name: /^Less/ }).click();
-  await expect(row('Reps of part 2')).toContainText('14 at');
+  // Taps that come faster than they are on record are all counted.
+  await row('Reps of part 2')
+    .getByRole('button', { name: /^Less/ })
+    .evaluate((el: HTMLElement) => [1, 2, 3].forEach(() => el.click()));
+  await expect(row('Reps of part 2')).toContainText('12 at');
   await dialog.getByText('to failure', { exact: true }).click();
   await expect(dialog.getByRole('switch', { name: 'Slow between 40° and 75°' })).toBeChecked();
   const from = dialog.getByRole('slider', { name: 'Slow from, degrees' });

@@ -1,20 +1,23 @@
 'use client';
 import { Modal, NativeSelect, SegmentedControl } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
+import { useCallback, useEffect, useRef } from 'react';
 import {
   AS_IT_COMES,
   MOST_SET_REPS,
   SCHEME_LIMITS,
+  type ChosenScheme,
   type Half,
   type Scheme,
   type SchemeChoices,
 } from '@/core/tempo/scheme';
+import { parseWrittenTempo } from '@/core/tempo/tempo';
 import type { SetView } from '@/contract/views/set';
 import { RESERVE_TEXT, SCHEME_TEXT, dropSizeText, partShort } from '@/messages/schemes';
 import { WORDS } from '@/messages/screens/set';
 import styles from './scheme-editor.module.css';
 import type { LiveSet } from './live-set-view';
-import { SlowZone } from './slow-zone';
+import { SLOW_SECONDS, SlowZone } from './slow-zone';
 import { Steppers } from './steppers';
 import type { LiveSetControl } from './use-live-set';
 
@@ -24,7 +27,8 @@ interface Props {
   readonly onClose: () => void;
 }
 
-type Change = (change: Partial<SchemeChoices>) => void;
+/** Changes what was chosen, from what it is by every tap so far. */
+type Change = (change: (now: SchemeChoices) => Partial<SchemeChoices>) => void;
 
 interface PartProps {
   readonly live: LiveSet;
@@ -32,11 +36,16 @@ interface PartProps {
 }
 
 /** Another scheme: how near to failure and where it is slow stay, what was changed of the parts does not. */
-const newScheme = (scheme: Scheme, { slow, reserve }: SchemeChoices) =>
-  ({ do: 'choose-scheme', scheme, choices: { ...AS_IT_COMES, slow, reserve } }) as const;
+const newScheme = (scheme: Scheme, { slow, reserve }: SchemeChoices): ChosenScheme => ({
+  scheme,
+  choices: { ...AS_IT_COMES, slow, reserve },
+});
 
 const within = ([least, most]: readonly [number, number], value: number): number | null =>
   value >= least && value <= most ? value : null;
+
+const held = ([least, most]: readonly [number, number], value: number): number =>
+  Math.min(most, Math.max(least, value));
 
 /** A number with its steppers: what it is, as it stands. */
 function Stepped(props: {
@@ -44,25 +53,29 @@ function Stepped(props: {
   readonly says: string;
   readonly less: number | null;
   readonly more: number | null;
-  readonly onSet: (value: number) => void;
+  readonly onStep: (by: 1 | -1) => void;
 }) {
-  const { label, says, less, more, onSet } = props;
-  const to = (value: number | null) => (value === null ? null : () => onSet(value));
+  const { label, says, less, more, onStep } = props;
+  const by = (value: number | null, step: 1 | -1) => (value === null ? null : () => onStep(step));
   return (
     <div className={styles.row} role="group" aria-label={label}>
       <span>{label}</span>
       <b>{says}</b>
-      <Steppers less={WORDS.fewer(label)} more={WORDS.moreOf(label)} onLess={to(less)} onMore={to(more)} />
+      <Steppers less={WORDS.fewer(label)} more={WORDS.moreOf(label)} onLess={by(less, -1)} onMore={by(more, 1)} />
     </div>
   );
 }
 
 /** Reps of every part, each by its steppers. */
 function PartReps({ live, onChange }: PartProps) {
-  const { parts, choices } = live;
+  const { parts } = live;
   const total = parts.reduce((sum, p) => sum + p.reps, 0);
-  const set = (index: number, reps: number): void =>
-    onChange({ reps: parts.map((_, i) => (i === index ? reps : (choices.reps[i] ?? null))) });
+  const step = (index: number, by: 1 | -1): void =>
+    onChange((now) => ({
+      reps: parts.map((p, i) =>
+        i === index ? held(SCHEME_LIMITS.reps, (now.reps[i] ?? p.reps) + by) : (now.reps[i] ?? null),
+      ),
+    }));
   return parts.map((p, i) => (
     <Stepped
       key={i}
@@ -70,7 +83,7 @@ function PartReps({ live, onChange }: PartProps) {
       says={partShort(p)}
       less={within(SCHEME_LIMITS.reps, p.reps - 1)}
       more={total < MOST_SET_REPS ? within(SCHEME_LIMITS.reps, p.reps + 1) : null}
-      onSet={(reps) => set(i, reps)}
+      onStep={(by) => step(i, by)}
     />
   ));
 }
@@ -83,9 +96,10 @@ const USUAL_PERCENT = 27.5;
 function Drops({ live, onChange }: PartProps) {
   const { parts, choices } = live;
   const drops = parts.length - 1;
-  const percent = choices.dropPercent ?? USUAL_PERCENT;
-  const size = (by: 1 | -1): number =>
-    (by > 0 ? Math.floor(percent / PERCENT_STEP) + 1 : Math.ceil(percent / PERCENT_STEP) - 1) * PERCENT_STEP;
+  const size = (by: 1 | -1, { dropPercent }: SchemeChoices): number => {
+    const steps = (dropPercent ?? USUAL_PERCENT) / PERCENT_STEP;
+    return (by > 0 ? Math.floor(steps) + 1 : Math.ceil(steps) - 1) * PERCENT_STEP;
+  };
   // Where nothing lighter is left on the stack, one drop more changes nothing.
   const all = drops >= (choices.drops ?? drops);
   return (
@@ -95,14 +109,14 @@ function Drops({ live, onChange }: PartProps) {
         says={String(drops)}
         less={within(SCHEME_LIMITS.drops, drops - 1)}
         more={all ? within(SCHEME_LIMITS.drops, drops + 1) : null}
-        onSet={(n) => onChange({ drops: n })}
+        onStep={(by) => onChange((now) => ({ drops: held(SCHEME_LIMITS.drops, (now.drops ?? drops) + by) }))}
       />
       <Stepped
         label={WORDS.eachDropTakesOff}
         says={dropSizeText(choices.dropPercent)}
-        less={within(SCHEME_LIMITS.dropPercent, size(-1))}
-        more={within(SCHEME_LIMITS.dropPercent, size(1))}
-        onSet={(n) => onChange({ dropPercent: n })}
+        less={within(SCHEME_LIMITS.dropPercent, size(-1, choices))}
+        more={within(SCHEME_LIMITS.dropPercent, size(1, choices))}
+        onStep={(by) => onChange((now) => ({ dropPercent: held(SCHEME_LIMITS.dropPercent, size(by, now)) }))}
       />
     </>
   );
@@ -121,7 +135,7 @@ function HalfChoice({ plan, live, onChange }: PartProps & { readonly plan: SetVi
           value: h,
           label: WORDS.halfOf(h, h === plan.rep.strongerHalf),
         }))}
-        onChange={(h) => onChange({ half: h as Half })}
+        onChange={(h) => onChange(() => ({ half: h as Half }))}
       />
     </div>
   );
@@ -137,19 +151,44 @@ function Reserve({ live, onChange }: PartProps) {
         aria-labelledby="how-near"
         value={reserve === null ? '' : String(reserve)}
         data={['', '0', '1', '2', '3'].map((value) => ({ value, label: RESERVE_TEXT[value]! }))}
-        onChange={(value) => onChange({ reserve: value === '' ? null : Number(value) })}
+        onChange={(value) => onChange(() => ({ reserve: value === '' ? null : Number(value) }))}
       />
     </div>
   );
 }
 
+/** A zone with a second more or less each way through it. */
+function slower(slow: SchemeChoices['slow'], tempo: string, by: 1 | -1): SchemeChoices['slow'] {
+  const now = slow ?? parseWrittenTempo(tempo)?.section ?? null;
+  return now === null || now === 'none' ? now : { ...now, seconds: held(SLOW_SECONDS, now.seconds + by) };
+}
+
+/** Taps may come faster than they are on record: each goes on from the one before it. */
+function useChoices({ live, give }: LiveSetControl) {
+  const { scheme, choices } = live;
+  const latest = useRef<ChosenScheme>({ scheme, choices });
+  const waiting = useRef(0);
+  useEffect(() => {
+    if (waiting.current === 0) latest.current = { scheme, choices };
+  }, [scheme, choices]);
+  const take = useCallback(
+    (next: (now: ChosenScheme) => ChosenScheme): void => {
+      latest.current = next(latest.current);
+      waiting.current++;
+      void give({ do: 'choose-scheme', ...latest.current }).finally(() => waiting.current--);
+    },
+    [give],
+  );
+  const keep: Change = (change) => take((now) => ({ ...now, choices: { ...now.choices, ...change(now.choices) } }));
+  return { keep, take };
+}
+
 /** How the sets of this movement are done from now on: kept with every tap, for this plan and the next. */
 export function SchemeEditor({ plan, control, onClose }: Props) {
-  const { live, give } = control;
-  const { scheme, choices, schemes } = live;
+  const { live } = control;
+  const { scheme, schemes } = live;
   const narrow = useMediaQuery('(max-width: 700px)');
-  const keep = (change: Partial<SchemeChoices>): void =>
-    void give({ do: 'choose-scheme', scheme, choices: { ...choices, ...change } });
+  const { keep, take } = useChoices(control);
   const own = { live, onChange: keep };
   const lifts = live.movement.work === 'lift';
   return (
@@ -169,7 +208,10 @@ export function SchemeEditor({ plan, control, onClose }: Props) {
               label={WORDS.scheme}
               value={scheme}
               data={schemes.map((s) => ({ value: s, label: SCHEME_TEXT[s] }))}
-              onChange={(e) => void give(newScheme(e.currentTarget.value as Scheme, choices))}
+              onChange={(e) => {
+                const next = e.currentTarget.value as Scheme;
+                take((now) => newScheme(next, now.choices));
+              }}
             />
           )}
           <PartReps {...own} />
@@ -183,12 +225,13 @@ export function SchemeEditor({ plan, control, onClose }: Props) {
               jointDegs={plan.rep.jointDegs}
               shares={plan.rep.shares}
               tempo={live.tempo}
-              onChange={(slow) => keep({ slow })}
+              onChange={(slow) => keep(() => ({ slow }))}
+              onSeconds={(by) => keep((now) => ({ slow: slower(now.slow, live.tempo, by) }))}
             />
           )}
         </div>
         <div className={styles.foot}>
-          <button type="button" onClick={() => void give({ do: 'choose-scheme', scheme, choices: AS_IT_COMES })}>
+          <button type="button" onClick={() => take((now) => ({ ...now, choices: AS_IT_COMES }))}>
             {WORDS.asItComes}
           </button>
           <button type="button" data-main onClick={onClose}>

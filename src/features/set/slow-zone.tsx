@@ -14,36 +14,37 @@ interface Props {
   /** As it stands, with its section. */
   readonly tempo: string;
   readonly onChange: (slow: Section | 'none') => void;
+  readonly onSeconds: (by: 1 | -1) => void;
 }
 
 /** Angles are set in steps that a person can see; a zone is at least two of them. */
 const STEP_DEG = 5;
 const LEAST_DEG = 10;
 const HIGH = 100;
-const SECONDS = [1, 20] as const;
+/** Each way through a zone, seconds. */
+export const SLOW_SECONDS = [1, 20] as const;
 
 const wholeStep = (deg: number, round: (v: number) => number): number => round(deg / STEP_DEG) * STEP_DEG;
 
 /** How long each way through the zone takes. */
-function SlowSeconds({ slow, onChange }: { readonly slow: Section; readonly onChange: (slow: Section) => void }) {
-  const to = (seconds: number) =>
-    seconds < SECONDS[0] || seconds > SECONDS[1] ? null : () => onChange({ ...slow, seconds });
+function SlowSeconds({ seconds, onStep }: { readonly seconds: number; readonly onStep: (by: 1 | -1) => void }) {
+  const [least, most] = SLOW_SECONDS;
   return (
     <div className={styles.row} role="group" aria-label={WORDS.eachWayThrough}>
       <span>{WORDS.eachWayThrough}</span>
-      <b>{WORDS.seconds(slow.seconds)}</b>
+      <b>{WORDS.seconds(seconds)}</b>
       <Steppers
         less={WORDS.fewer(WORDS.eachWayThrough)}
         more={WORDS.moreOf(WORDS.eachWayThrough)}
-        onLess={to(slow.seconds - 1)}
-        onMore={to(slow.seconds + 1)}
+        onLess={seconds > least ? () => onStep(-1) : null}
+        onMore={seconds < most ? () => onStep(1) : null}
       />
     </div>
   );
 }
 
 /** Where the rep is slow: two angles, drawn along under the curve of the resistance, and the seconds between them. */
-export function SlowZone({ jointDegs, shares, tempo, onChange }: Props) {
+export function SlowZone({ jointDegs, shares, tempo, onChange, onSeconds }: Props) {
   const [least, most] = [
     Math.max(0, wholeStep(Math.min(...jointDegs), Math.ceil)),
     Math.min(180, wholeStep(Math.max(...jointDegs), Math.floor)),
@@ -91,7 +92,7 @@ export function SlowZone({ jointDegs, shares, tempo, onChange }: Props) {
               onChangeEnd={([from, to]) => onChange({ ...slow, fromDeg: from, toDeg: to })}
             />
           </div>
-          <SlowSeconds slow={slow} onChange={onChange} />
+          <SlowSeconds seconds={slow.seconds} onStep={onSeconds} />
         </>
       )}
     </div>
