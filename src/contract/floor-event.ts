@@ -4,7 +4,8 @@ import { CORRECTION_CODES, REMEDY_ORDER } from '@/core/movement/correction-code'
 import { z } from 'zod';
 import { OUTCOMES, type FloorEvent } from '@/core/record/floor-event';
 import { FAULT_CODES } from '@/core/movement/fault-code';
-import { MOST_SET_REPS, SCHEME_LIMITS, SCHEMES, type SchemeChoices } from '@/core/tempo/scheme';
+import { HALVES, MOST_SET_REPS, SCHEME_LIMITS, SCHEMES, type SchemeChoices } from '@/core/tempo/scheme';
+import { SECTION_LIMITS } from '@/core/tempo/tempo';
 import { movementSchema, placementSchema } from './case';
 import { numberBetween, oneOf, text, wholeBetween, type FieldIssue } from './field';
 import { EXPECTED } from '@/messages/expected';
@@ -32,12 +33,16 @@ const choicesSchema = z.strictObject({
   reps: z.array(within(SCHEME_LIMITS.reps).nullable()).max(6),
   drops: within(SCHEME_LIMITS.drops).nullable(),
   dropPercent: within(SCHEME_LIMITS.dropPercent).nullable(),
-  half: oneOf(['first', 'second']).nullable(),
+  half: oneOf(HALVES).nullable(),
   slow: z
     .union([
       z.literal('none'),
       z
-        .strictObject({ fromDeg: wholeBetween(0, 180), toDeg: wholeBetween(0, 180), seconds: wholeBetween(1, 20) })
+        .strictObject({
+          fromDeg: within(SECTION_LIMITS.deg),
+          toDeg: within(SECTION_LIMITS.deg),
+          seconds: within(SECTION_LIMITS.seconds),
+        })
         .refine((s) => s.fromDeg < s.toDeg, { path: ['toDeg'], error: EXPECTED.overFirstAngle }),
     ])
     .nullable(),

@@ -15,10 +15,13 @@ import { CORRECTION_TEXT, FAULT_TEXT, repText } from './faults';
 import { MEASURE_LABEL } from './measures';
 import { BOOK_TEXT } from './book';
 import { PEAK_NAME, REGION_NAME } from './movements';
+import type { Reason } from '@/core/setup/reasons';
 import { heightByEye, limitText, lookAlongText, toVerdict } from './reasons';
 import { whereInRange } from './where-in-range';
 
 const alike = (texts: readonly string[]): string[] => texts.filter((t, i) => texts.indexOf(t) !== i);
+
+const verdict = (reason: Reason, massEstimated = false) => toVerdict(reason, massEstimated);
 
 describe('every code has its words, and no two the same', () => {
   it('faults: a pad label that fits a line or two, what is seen, and a cue of one breath', () => {
@@ -105,7 +108,7 @@ describe('sentences', () => {
   ] as const)('%j', (violation, words) => expect(limitText(violation)).toContain(words));
   it('verdicts read figure first', () => {
     expect(
-      toVerdict({
+      verdict({
         code: 'line',
         rmsDeg: 0.31,
         finishDeg: 0.1,
@@ -117,7 +120,7 @@ describe('sentences', () => {
       }),
     ).toMatchObject({ figure: '0.3°', text: expect.stringContaining('front shoulder (4.0°)') });
     expect(
-      toVerdict({
+      verdict({
         code: 'line',
         rmsDeg: 9,
         finishDeg: 7,
@@ -128,12 +131,19 @@ describe('sentences', () => {
         twoHigher: null,
       }).text,
     ).toContain('pulls the arm up by 7.0°; that falls to the lats');
-    expect(toVerdict({ code: 'clearance', cableM: 0.01, needM: 0.05 }).text).toContain('sets down');
-    expect(toVerdict({ code: 'rest-zone', share: 0.001, finishShare: 0.5, helps: false }).figure).toBe('none');
-    expect(toVerdict({ code: 'peak', at: 0.12, momentNm: 97.4, rightAngleAt: 0.1, stepForwardAt: 0.05 })).toMatchObject(
-      { figure: '12 %', text: expect.stringContaining('97 Nm') },
-    );
+    expect(verdict({ code: 'clearance', cableM: 0.01, needM: 0.05 }).text).toContain('sets down');
+    expect(verdict({ code: 'rest-zone', share: 0.001, finishShare: 0.5, helps: false }).figure).toBe('none');
+    expect(verdict({ code: 'peak', at: 0.12, momentNm: 97.4, rightAngleAt: 0.1, stepForwardAt: 0.05 })).toMatchObject({
+      figure: '12 %',
+      text: expect.stringContaining('97 Nm'),
+    });
   });
+});
+
+it('how a load is stood is an estimate where nobody weighed the client', () => {
+  const standing = { code: 'standing', marginM: 0.08 } as Reason;
+  expect([verdict(standing).estimated, verdict(standing, true).estimated]).toEqual([false, true]);
+  expect(verdict({ code: 'clearance', cableM: 0.2, needM: 0.05 }, true).estimated).toBe(false);
 });
 
 describe('a set-up in one line', () => {

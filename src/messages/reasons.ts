@@ -211,10 +211,10 @@ function standingText(r: ReasonOf<'standing'>): string {
         (slips ? ' before the feet slip (0.6 of the weight, an assumption).' : '.');
 }
 
-/** Text of a reason. */
-export const toVerdict = (reason: Reason): Verdict => ({
+/** Text of a reason; `massEstimated`: nobody weighed the body whose load it is. */
+export const toVerdict = (reason: Reason, massEstimated: boolean): Verdict => ({
   code: reason.code,
-  estimated: ESTIMATED.has(reason.code),
+  estimated: ESTIMATED.has(reason.code) || (massEstimated && reason.code === 'standing'),
   ...say(reason),
 });
 

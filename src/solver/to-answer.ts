@@ -12,12 +12,12 @@ import type { OffAxisPart } from '@/core/mechanics/off-axis';
 import { lineUnit, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
 import type { ChainPath } from '@/core/movement/chain-path';
 import type { Evaluation } from '@/core/setup/evaluate';
-import { explain, findOffAxis, nearestLandmark } from '@/core/setup/reasons';
+import { explain, findOffAxis, nearestLandmark, type Reason } from '@/core/setup/reasons';
 import { findTolerance } from '@/core/setup/tolerance';
 import { toDeg, toRad } from '@/core/units/angle';
 import type { AnswerEvaluation } from '@/contract/answer';
 import { CAUTION } from '@/messages/cautions';
-import { heightByEye, limitText, lookAlongText, toVerdict, type Verdict } from '@/messages/reasons';
+import { heightByEye, limitText, lookAlongText, toVerdict } from '@/messages/reasons';
 import { regionChangeText, regionText, settingText } from '@/messages/settings';
 
 const point = (v: Vec3): [number, number, number] => [v[0], v[1], v[2]];
@@ -96,7 +96,11 @@ const toOffAxis = (parts: readonly OffAxisPart[], chain: ChainPath['chain']) =>
     joint: JOINT[chain][joint === 'middle' ? 1 : 0],
     answeredBy: compensatedBy,
   }));
-const words = (v: Verdict): string => (v.figure === 'none' ? v.text : `${v.figure} ${v.text}`);
+/** A case gives the mass as it is. */
+const words = (reason: Reason): string => {
+  const { figure, text } = toVerdict(reason, false);
+  return figure === 'none' ? text : `${figure} ${text}`;
+};
 
 /** Everything of an answer that a movement carries wherever it is done; of one side. */
 function common(posed: PosedQuestion, side: Side) {
@@ -153,7 +157,7 @@ export function toAnswerEvaluation(posed: PosedQuestion, e: Evaluation): AnswerE
     cost: { total: e.cost, terms: { ...e.terms } },
     limits: toLimits(e.violations, 'found'),
     tolerance: mutable(findTolerance(search, e)),
-    why: explain(search, e).map(toVerdict).map(words),
+    why: explain(search, e).map(words),
     checkByEye: [
       ...(entry.path.kind === 'sweep' ? [lookAlongText(question.side, entry.path.sideElevationDeg)] : []),
       heightByEye(near.landmark, near.aboveM),
@@ -195,7 +199,7 @@ export function toFreeEvaluation(posed: PosedQuestion): AnswerEvaluation {
     cost: null,
     limits: [],
     tolerance: null,
-    why: reasons.map(toVerdict).map(words),
+    why: reasons.map(words),
     checkByEye: [],
     samples: bySides(sides, (side) => {
       const own = limbOn(posed, side);

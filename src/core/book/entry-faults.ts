@@ -4,7 +4,7 @@ import type { BookEntry } from './book-entry';
 const ALWAYS: readonly FaultCode[] = ['lowering-dropped', 'range-shrinks', 'borrowed-load'];
 
 /** Faults of a family (common practice). */
-const FAMILY: Readonly<Record<BookEntry['group'], readonly FaultCode[]>> = {
+const FAMILY: Readonly<Record<Exclude<BookEntry['group'], 'before'>, readonly FaultCode[]>> = {
   chest: ['shoulders-roll-forward', 'past-control', 'ribs-flare'],
   rows: ['shoulder-tips-forward', 'arm-pulls', 'shrugs', 'trunk-turns', 'trunk-swings'],
   pulldowns: ['arm-pulls', 'shrugs', 'trunk-rocks', 'ribs-flare'],
@@ -12,7 +12,6 @@ const FAMILY: Readonly<Record<BookEntry['group'], readonly FaultCode[]>> = {
   biceps: ['elbow-swings', 'elbow-drifts-back', 'curls-past-tension', 'trunk-swings'],
   triceps: ['elbow-swings', 'rests-in-lockout', 'shoulders-roll-forward'],
   legs: ['hips-slide', 'rests-in-lockout', 'bounces'],
-  before: [],
 };
 
 /**

@@ -45,6 +45,9 @@ describe('fault book', () => {
   });
 });
 
+/** Every correction can be made. */
+const ALL = (): boolean => true;
+
 const seen = (change: Partial<FaultEvidence>): FaultEvidence => ({
   fault: 'shrugs',
   reps: [5],
@@ -54,7 +57,7 @@ const seen = (change: Partial<FaultEvidence>): FaultEvidence => ({
   loadG: 15000,
   earlier: [],
   failed: [],
-  fits: () => true,
+  fits: ALL,
   ...change,
 });
 
@@ -258,7 +261,7 @@ describe('left and right of one day', () => {
     ]);
     expect(rankFaults(sets)[0]).toMatchObject({ sessionsSince: 1, setsSince: 3 });
   });
-  it('and one where the next load is asked about', () => expect(sessionResults(sets, 'two')).toHaveLength(1));
+  it('and one where the next load is asked about', () => expect(sessionResults(sets, 'two', ALL)).toHaveLength(1));
 });
 
 describe('a set in parts, watched and noted', () => {
@@ -323,7 +326,7 @@ describe('what a session says about the next load', () => {
       'i3',
     );
     const log = fold([...clean, ...late, open, ...aSet('t', 1, [], 'today')]);
-    expect(sessionResults(log.sets, 'today')).toEqual([
+    expect(sessionResults(log.sets, 'today', ALL)).toEqual([
       { loadG: 12_500, topReached: true, clean: true, loadCaused: false },
       { loadG: 12_500, topReached: true, clean: false, loadCaused: true },
     ]);
@@ -333,7 +336,7 @@ describe('what a session says about the next load', () => {
       event({ kind: 'set-started', setId: 'x', setNo: 1, loadG: 15000, targetReps: 12, tempo: '3-1-2-1' }, ++n, 'i4'),
       event({ kind: 'set-ended', setId: 'x', reps: 11 }, ++n, 'i4'),
     ];
-    expect(sessionResults(fold(short).sets, '')).toEqual([
+    expect(sessionResults(fold(short).sets, '', ALL)).toEqual([
       { loadG: 15_000, topReached: false, clean: true, loadCaused: false },
     ]);
   });

@@ -12,7 +12,7 @@ import type { SetRecord } from '@/core/record/set-log';
 export function judgeSet(
   set: SetRecord,
   all: readonly SetRecord[],
-  fits: (c: CorrectionCode) => boolean = () => true,
+  fits: (c: CorrectionCode) => boolean,
 ): JudgedCause[] {
   const before = all.slice(0, all.indexOf(set));
   const codes = [...new Set(set.faults.map((f) => f.fault))];
@@ -43,9 +43,13 @@ const HOLDS_BACK = 2;
 
 /**
  * What each session of a movement on one side says about the next load, oldest first; sessions without a finished set
- * say nothing, nor does the one under way.
+ * say nothing, nor does the one under way. `fits` as for a set.
  */
-export function sessionResults(sets: readonly SetRecord[], exceptSession: string): SessionResult[] {
+export function sessionResults(
+  sets: readonly SetRecord[],
+  exceptSession: string,
+  fits: (c: CorrectionCode) => boolean,
+): SessionResult[] {
   const sessions = [...new Set(sets.map((s) => s.sessionId))].filter((id) => id !== exceptSession);
   return sessions.flatMap((session) => {
     const own = sets.filter((s) => s.sessionId === session && s.endedAtMs !== null && s.reps > 0);
@@ -55,7 +59,7 @@ export function sessionResults(sets: readonly SetRecord[], exceptSession: string
         loadG: Math.max(...own.map((s) => s.loadG)),
         topReached: own.every((s) => s.reps >= s.targetReps),
         clean: own.every((s) => s.faults.every((f) => f.severity < HOLDS_BACK)),
-        loadCaused: own.some((s) => judgeSet(s, sets).some((j) => j.cause === 'load')),
+        loadCaused: own.some((s) => judgeSet(s, sets, fits).some((j) => j.cause === 'load')),
       },
     ];
   });

@@ -98,7 +98,6 @@ export interface UsedSetup extends SavedSetup {
 /** How a planned movement's sets were to be done from a moment on. */
 export interface KeptScheme extends ChosenScheme {
   readonly itemId: string;
-  readonly side: WorkingSide;
 }
 
 /** What the records of one client and movement tell. */
@@ -214,7 +213,7 @@ function foldEvent(log: Folding, e: FloorEvent): void {
       return foldSetup(log, e);
     case 'scheme-chosen': {
       const { itemId, scheme, choices } = e;
-      log.schemes.push({ itemId, side: log.items[itemId]?.side ?? 'both', scheme, choices });
+      log.schemes.push({ itemId, scheme, choices });
       return;
     }
     case 'set-started':

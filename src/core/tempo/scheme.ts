@@ -31,8 +31,10 @@ export interface SchemeChoices {
   readonly reserve: number | null;
 }
 
-/** A half of the range: that from the stretch, or that to the finish. */
-export type Half = 'first' | 'second';
+/** Halves of the range: that from the stretch, and that to the finish. */
+export const HALVES = ['first', 'second'] as const;
+/** A half of the range. */
+export type Half = (typeof HALVES)[number];
 
 /** A scheme as it comes. */
 export const AS_IT_COMES: SchemeChoices = {

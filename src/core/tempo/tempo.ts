@@ -25,7 +25,8 @@ export interface WrittenTempo {
 /** "As fast as is controlled" is paced as one second (our assumption; the mark needs a length). */
 const FAST_S = 1;
 const LONGEST_PHASE_S = 20;
-const WIDEST_DEG = 180;
+/** What a section can be: its angles, degrees, and each way through it, seconds; least and most. */
+export const SECTION_LIMITS = { deg: [0, 180], seconds: [1, LONGEST_PHASE_S] } as const;
 
 function parseNumbers(notation: string): Tempo | null {
   const parts = notation.split('-');
@@ -66,9 +67,9 @@ export function parseWrittenTempo(notation: string): WrittenTempo | null {
   if (
     section &&
     (section.fromDeg >= section.toDeg ||
-      section.toDeg > WIDEST_DEG ||
-      section.seconds === 0 ||
-      section.seconds > LONGEST_PHASE_S)
+      section.toDeg > SECTION_LIMITS.deg[1] ||
+      section.seconds < SECTION_LIMITS.seconds[0] ||
+      section.seconds > SECTION_LIMITS.seconds[1])
   )
     return null;
   return { tempo, startsWith, section };

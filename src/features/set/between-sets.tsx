@@ -93,6 +93,7 @@ function DoneSet({ set, live, plan }: { readonly set: SetRecord; readonly live: 
   const most = set.loadG > 0 ? estimateMax(set.loadG, set.reps) : null;
   const twenty = set.loadG > 0 ? loadForReps(set.loadG, set.reps, 20) : null;
   const each = Array.from({ length: set.reps }, (_, i) => timeUnderTensionS(live.paceOfRep(set, i + 1), 1, rep.loaded));
+  const clean = set.cleanTo > 0 ? WORDS.watchedCleanToRep(set.cleanTo) : '';
   const tension = Math.round(each.reduce((a, b) => a + b, 0));
   return (
     <p className={styles.done}>
@@ -103,8 +104,7 @@ function DoneSet({ set, live, plan }: { readonly set: SetRecord; readonly live: 
           {WORDS.with} <b>{liftedText(set, plan)}</b>
         </>
       )}
-      {hasLoad(live) &&
-        WORDS.sUnderTensionAsPaced(tension, set.cleanTo > 0 ? WORDS.watchedCleanToRep(set.cleanTo) : '')}
+      {hasLoad(live) ? WORDS.sUnderTensionAsPaced(tension, clean) : `.${clean}`}
       {most && twenty && (
         <span className={styles.estimate} data-testid="estimate">
           {WORDS.ifThatWasTheLimit(between(most), between(twenty))}

@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { entryOf } from '@/core/book/book';
 import { findNeighbourStep } from '@/core/load/stack-steps';
+import { MOST_SET_REPS } from '@/core/tempo/scheme';
 import type { SetRecord } from '@/core/record/set-log';
 import type { SetView } from '@/contract/views/set';
 import { loadNumber } from '@/messages/loads';
@@ -16,15 +17,12 @@ interface Props {
   readonly plan: SetView;
 }
 
-/** Nobody does more in one set. */
-const MOST_REPS = 200;
-
 /** Reps to be stepped, or typed: a tap on the number brings up the keypad. */
 function TypedReps({ reps, onReps }: { readonly reps: number; readonly onReps: (reps: number) => void }) {
   const [typed, setTyped] = useState<string | null>(null);
   const keep = (): void => {
     // What is no number leaves what stood there.
-    if (typed !== null && /^\d{1,3}$/.test(typed.trim())) onReps(Math.min(MOST_REPS, Number(typed)));
+    if (typed !== null && /^\d{1,3}$/.test(typed.trim())) onReps(Math.min(MOST_SET_REPS, Number(typed)));
     setTyped(null);
   };
   if (typed === null)
@@ -77,7 +75,7 @@ export function ConfirmSet({ set, give, plan }: Props) {
           less={WORDS.oneRepLess}
           more={WORDS.oneRepMore}
           onLess={() => setReps(Math.max(0, reps - 1))}
-          onMore={() => setReps(Math.min(MOST_REPS, reps + 1))}
+          onMore={() => setReps(Math.min(MOST_SET_REPS, reps + 1))}
         />
       </div>
       {plan.loadLabel !== null && (

@@ -145,7 +145,7 @@ describe('how the sets are done', () => {
     }
   });
   it('a choice does not change a set that is under way, nor one that is over', () => {
-    const { give, view } = page(plan);
+    const { give, view, events } = page(plan);
     give(DROPS);
     give(START);
     expect(give({ do: 'choose-scheme', scheme: 'straight', choices: AS_IT_COMES }).events).toEqual([]);
@@ -154,6 +154,10 @@ describe('how the sets are done', () => {
     give({ do: 'choose-scheme', scheme: 'rest-pause', choices: AS_IT_COMES });
     expect(view().parts).toHaveLength(3);
     expect(view().paceOfRep(view().last!, 1)).toEqual(before);
+    // Nor does a plan that is changed later.
+    const replanned = { ...plan, item: { ...plan.item, tempo: '5-5-5-5', reps: 4 } };
+    const then = liveSetView({ events, log: foldSetLog(events, ITEMS) }, replanned, IDLE);
+    expect(then.paceOfRep(view().last!, 1)).toEqual(before);
   });
   it('another day it is offered, until something else is chosen', () => {
     const { give, events, view } = page(plan);

@@ -1,6 +1,7 @@
 import { entryOf } from '@/core/book/book';
 import type { BookEntry } from '@/core/book/book-entry';
 import { faultsOf } from '@/core/book/entry-faults';
+import { correctionFits } from '@/core/fault/correction-fits';
 import { sessionResults } from '@/core/fault/judge-set';
 import { rankFaults, watchList, type WatchEntry } from '@/core/fault/watch-list';
 import { chooseBand, type BandChoice } from '@/core/load/choose-band';
@@ -8,6 +9,7 @@ import { dropsInRow } from '@/core/load/drop-steps';
 import { loadForReps } from '@/core/load/one-rep-max';
 import { nextLoad, type NextLoad } from '@/core/load/progress';
 import { findNearestStep } from '@/core/load/stack-steps';
+import type { CorrectionCode } from '@/core/movement/correction-code';
 import type { FaultCode } from '@/core/movement/fault-code';
 import type { FloorEvent } from '@/core/record/floor-event';
 import {
@@ -174,6 +176,11 @@ function tempoOf({ item }: SetPlan, entry: BookEntry, { slow }: SchemeChoices): 
   return slow === null ? tempo : withSection(tempo, slow === 'none' ? null : slow);
 }
 
+/** How a set is done, with the tempo that it was begun at; a set to come has the movement's. */
+interface Asked extends ChosenScheme {
+  readonly tempo?: string;
+}
+
 /**
  * Parts of a scheme with what is here; none where it cannot be done. `partLoadG`: what the first part is lifted with;
  * `twentyG`: what slow work proposes instead.
@@ -181,14 +188,15 @@ function tempoOf({ item }: SetPlan, entry: BookEntry, { slow }: SchemeChoices): 
 function partsOf(
   plan: SetPlan,
   entry: BookEntry,
-  { scheme, choices }: ChosenScheme,
+  asked: Asked,
   partLoadG: number,
   twentyG: number | null,
 ): SchemePart[] {
   const { item, stackG, drops, rep } = plan;
+  const { scheme, choices } = asked;
   return buildParts(scheme, {
     reps: item.reps,
-    tempo: tempoOf(plan, entry, choices),
+    tempo: asked.tempo ?? tempoOf(plan, entry, choices),
     loadG: partLoadG,
     dropsG: dropsInRow(stackG, partLoadG, dropFractions(choices)),
     twentyG,
@@ -226,7 +234,8 @@ function adviceOf({ item, stackG, limits }: SetPlan, log: SetLog, here: readonly
   if (here.length > 0) return null;
   const own = log.sets.filter((s) => s.side === item.side);
   const session = item.sessionId;
-  return nextLoad(sessionResults(own, session), item.loadG, stackG, limits.mostLoadG);
+  const fits = (c: CorrectionCode): boolean => correctionFits(entryOf(item.movement), c);
+  return nextLoad(sessionResults(own, session, fits), item.loadG, stackG, limits.mostLoadG);
 }
 
 /** The band of the last set today, else as planned, else the first there is. */
@@ -259,11 +268,10 @@ export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: Live
   // What the trainer chose is lifted, whatever the scheme would propose.
   const free = open === null && state.chosenLoadG === null;
   const twentyG = free ? (goodFor(plan, log)?.loadG ?? null) : null;
-  const partsBy = (by: ChosenScheme): readonly SchemePart[] =>
-    partsOf(plan, movement, by, open?.loadG ?? loadG, twentyG);
-  const partsFor = (by: ChosenScheme): readonly SchemePart[] => {
+  const partsBy = (by: Asked): readonly SchemePart[] => partsOf(plan, movement, by, open?.loadG ?? loadG, twentyG);
+  const partsFor = (by: Asked): readonly SchemePart[] => {
     const own = partsBy(by);
-    return own.length > 0 ? own : partsBy({ ...STRAIGHT, choices: { ...by.choices, reps: [] } });
+    return own.length > 0 ? own : partsBy({ ...by, scheme: 'straight', choices: { ...by.choices, reps: [] } });
   };
   const parts = partsFor(chosen);
   const index = open?.parts.at(-1)?.part ?? 0;
@@ -299,7 +307,7 @@ export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: Live
     scale: ownScale(state.pacer),
     paceOfRep: (set, rep) => {
       const begun = set.parts.findLast((p) => p.reps < rep)?.part ?? 0;
-      const asked = partsFor(set);
+      const asked = partsFor(parseTempo(set.tempo) ? set : { scheme: set.scheme, choices: set.choices });
       return paceOf(asked[Math.min(begun, asked.length - 1)]!);
     },
     // The limit holds for what will be lifted, whatever the scheme.

@@ -96,6 +96,7 @@ describe('the set’s clock', () => {
 });
 
 describe('judging a set', () => {
+  const ALL = (): boolean => true;
   const set = (change: Partial<SetRecord>): SetRecord => ({
     setId: 's',
     itemId: 'i',
@@ -131,7 +132,7 @@ describe('judging a set', () => {
     const now = set({
       faults: [mark('chin-forward', 2), mark('past-control', 4), mark('chin-forward', 5), mark('shrugs', 3)],
     });
-    expect(judgeSet(now, [now]).map((j) => j.fault)).toEqual(['past-control', 'shrugs', 'chin-forward']);
+    expect(judgeSet(now, [now], ALL).map((j) => j.fault)).toEqual(['past-control', 'shrugs', 'chin-forward']);
   });
   it('learns from lighter sets and from corrections that did not hold', () => {
     const correction = {
@@ -145,13 +146,13 @@ describe('judging a set', () => {
     };
     const before = set({ setId: 'before', loadG: 10000, corrections: [correction] });
     const now = set({ faults: [mark('shrugs', 5)] });
-    const [judged] = judgeSet(now, [before, now]);
+    const [judged] = judgeSet(now, [before, now], ALL);
     expect(judged!.sign).toBe('grows-with-load');
     expect(judged!.remedies.at(-1)).toBe('one-step-lighter');
   });
   it('a tap for the whole set counts as there from the start', () => {
     const now = set({ faults: [mark('shrugs', 0)] });
-    expect(judgeSet(now, [now])[0]!.sign).toBe('from-first-rep');
+    expect(judgeSet(now, [now], ALL)[0]!.sign).toBe('from-first-rep');
   });
 });
 

@@ -4,6 +4,7 @@ import { useMediaQuery } from '@mantine/hooks';
 import { useCallback, useEffect, useRef } from 'react';
 import {
   AS_IT_COMES,
+  HALVES,
   MOST_SET_REPS,
   SCHEME_LIMITS,
   type ChosenScheme,
@@ -11,13 +12,13 @@ import {
   type Scheme,
   type SchemeChoices,
 } from '@/core/tempo/scheme';
-import { parseWrittenTempo } from '@/core/tempo/tempo';
+import { parseWrittenTempo, SECTION_LIMITS } from '@/core/tempo/tempo';
 import type { SetView } from '@/contract/views/set';
 import { RESERVE_TEXT, SCHEME_TEXT, dropSizeText, partShort } from '@/messages/schemes';
 import { WORDS } from '@/messages/screens/set';
 import styles from './scheme-editor.module.css';
 import type { LiveSet } from './live-set-view';
-import { SLOW_SECONDS, SlowZone } from './slow-zone';
+import { SlowZone } from './slow-zone';
 import { Steppers } from './steppers';
 import type { LiveSetControl } from './use-live-set';
 
@@ -122,22 +123,34 @@ function Drops({ live, onChange }: PartProps) {
   );
 }
 
-/** Which half is gone on with when full reps fail. */
-function HalfChoice({ plan, live, onChange }: PartProps & { readonly plan: SetView }) {
-  const { half } = live.choices;
+/** One of a few, side by side. */
+function OneOf(props: {
+  readonly id: string;
+  readonly label: string;
+  readonly value: string;
+  readonly data: readonly { readonly value: string; readonly label: string }[];
+  readonly onChoose: (value: string) => void;
+}) {
+  const { id, label, value, data, onChoose } = props;
   return (
     <div className={styles.row} data-wide>
-      <span id="which-half">{WORDS.halfReps}</span>
-      <SegmentedControl
-        aria-labelledby="which-half"
-        value={half ?? plan.rep.strongerHalf}
-        data={(['first', 'second'] as const).map((h) => ({
-          value: h,
-          label: WORDS.halfOf(h, h === plan.rep.strongerHalf),
-        }))}
-        onChange={(h) => onChange(() => ({ half: h as Half }))}
-      />
+      <span id={id}>{label}</span>
+      <SegmentedControl aria-labelledby={id} value={value} data={[...data]} onChange={onChoose} />
     </div>
+  );
+}
+
+/** Which half is gone on with when full reps fail. */
+function HalfChoice({ plan, live, onChange }: PartProps & { readonly plan: SetView }) {
+  const { strongerHalf } = plan.rep;
+  return (
+    <OneOf
+      id="which-half"
+      label={WORDS.halfReps}
+      value={live.choices.half ?? strongerHalf}
+      data={HALVES.map((h) => ({ value: h, label: WORDS.halfOf(h, h === strongerHalf) }))}
+      onChoose={(h) => onChange(() => ({ half: h as Half }))}
+    />
   );
 }
 
@@ -145,22 +158,20 @@ function HalfChoice({ plan, live, onChange }: PartProps & { readonly plan: SetVi
 function Reserve({ live, onChange }: PartProps) {
   const { reserve } = live.choices;
   return (
-    <div className={styles.row} data-wide>
-      <span id="how-near">{WORDS.howNearToFailure}</span>
-      <SegmentedControl
-        aria-labelledby="how-near"
-        value={reserve === null ? '' : String(reserve)}
-        data={['', '0', '1', '2', '3'].map((value) => ({ value, label: RESERVE_TEXT[value]! }))}
-        onChange={(value) => onChange(() => ({ reserve: value === '' ? null : Number(value) }))}
-      />
-    </div>
+    <OneOf
+      id="how-near"
+      label={WORDS.howNearToFailure}
+      value={reserve === null ? '' : String(reserve)}
+      data={['', '0', '1', '2', '3'].map((value) => ({ value, label: RESERVE_TEXT[value]! }))}
+      onChoose={(value) => onChange(() => ({ reserve: value === '' ? null : Number(value) }))}
+    />
   );
 }
 
 /** A zone with a second more or less each way through it. */
 function slower(slow: SchemeChoices['slow'], tempo: string, by: 1 | -1): SchemeChoices['slow'] {
   const now = slow ?? parseWrittenTempo(tempo)?.section ?? null;
-  return now === null || now === 'none' ? now : { ...now, seconds: held(SLOW_SECONDS, now.seconds + by) };
+  return now === null || now === 'none' ? now : { ...now, seconds: held(SECTION_LIMITS.seconds, now.seconds + by) };
 }
 
 /** Taps may come faster than they are on record: each goes on from the one before it. */

@@ -1,7 +1,7 @@
 'use client';
 import { RangeSlider, Switch } from '@mantine/core';
 import { useState } from 'react';
-import { parseWrittenTempo, SLOW_S, type Section } from '@/core/tempo/tempo';
+import { parseWrittenTempo, SECTION_LIMITS, SLOW_S, type Section } from '@/core/tempo/tempo';
 import { WORDS } from '@/messages/screens/set';
 import styles from './scheme-editor.module.css';
 import { Steppers } from './steppers';
@@ -21,14 +21,12 @@ interface Props {
 const STEP_DEG = 5;
 const LEAST_DEG = 10;
 const HIGH = 100;
-/** Each way through a zone, seconds. */
-export const SLOW_SECONDS = [1, 20] as const;
 
 const wholeStep = (deg: number, round: (v: number) => number): number => round(deg / STEP_DEG) * STEP_DEG;
 
 /** How long each way through the zone takes. */
 function SlowSeconds({ seconds, onStep }: { readonly seconds: number; readonly onStep: (by: 1 | -1) => void }) {
-  const [least, most] = SLOW_SECONDS;
+  const [least, most] = SECTION_LIMITS.seconds;
   return (
     <div className={styles.row} role="group" aria-label={WORDS.eachWayThrough}>
       <span>{WORDS.eachWayThrough}</span>
@@ -46,8 +44,8 @@ function SlowSeconds({ seconds, onStep }: { readonly seconds: number; readonly o
 /** Where the rep is slow: two angles, drawn along under the curve of the resistance, and the seconds between them. */
 export function SlowZone({ jointDegs, shares, tempo, onChange, onSeconds }: Props) {
   const [least, most] = [
-    Math.max(0, wholeStep(Math.min(...jointDegs), Math.ceil)),
-    Math.min(180, wholeStep(Math.max(...jointDegs), Math.floor)),
+    Math.max(SECTION_LIMITS.deg[0], wholeStep(Math.min(...jointDegs), Math.ceil)),
+    Math.min(SECTION_LIMITS.deg[1], wholeStep(Math.max(...jointDegs), Math.floor)),
   ];
   const section = parseWrittenTempo(tempo)?.section ?? null;
   // The ends are where the finger has them until what it left is on record.

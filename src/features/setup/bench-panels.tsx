@@ -85,7 +85,7 @@ export const BenchPanels = memo(function BenchPanels(props: Props) {
   const { problem, placement, shown, entry, dispatch } = setup;
   const fast = useFastLift(setup, item.tempo);
   const sections: readonly Section[] = [
-    ['why', <VerdictLines key="why" setup={setup} clientId={client.id} fast={fast} />],
+    ['why', <VerdictLines key="why" setup={setup} client={client} fast={fast} />],
     [
       'choices',
       <OptionsBar

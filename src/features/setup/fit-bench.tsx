@@ -1,7 +1,7 @@
 'use client';
 import { Alert } from '@mantine/core';
 import { IconCheck } from '@tabler/icons-react';
-import { useMemo, useReducer, type ActionDispatch } from 'react';
+import { Fragment, useMemo, useReducer, type ActionDispatch } from 'react';
 import { answerPosed, type GoodAnswer } from '@/core/book/answer-question';
 import { cautionsOf } from '@/core/book/entry-cautions';
 import { poseKnown, poseQuestion } from '@/core/book/pose-question';
@@ -19,7 +19,6 @@ import { CHOICE_TOO_SHORT } from '@/messages/choosing';
 import { CAUTION, type CautionPlace } from '@/messages/cautions';
 import { loadLabel, loadNumber, loadText } from '@/messages/loads';
 import { GRIP_NAME } from '@/messages/movements';
-import { toVerdict } from '@/messages/reasons';
 import { TAP_TROUBLE } from '@/messages/taps';
 import { useFloorLog, type FloorLog } from '@/offline/use-floor-log';
 import { BenchNotices, ClientNotes } from './bench-notices';
@@ -31,6 +30,7 @@ import { FitPlates, type FitMoves } from './fit-plates';
 import { OptionsBar } from './options-bar';
 import { Sections } from './sections';
 import { RegionLines } from './region-lines';
+import { VerdictList } from './verdict-list';
 import { reduceSetup, type SetupEvent, type SetupState } from './setup-machine';
 import { ToTheSet, useToTheSet } from './to-the-set';
 import { WORDS } from '@/messages/screens/setup';
@@ -42,8 +42,7 @@ function solveFit(posed: GoodAnswer['from']) {
   const answer = answerPosed(posed);
   if (!answer.ok) throw new Error(`${posed.entry.id}: a movement without a cable has an answer wherever it is posed`);
   const { entry } = posed;
-  const verdicts = explainFree(posed).reasons.map(toVerdict);
-  return { answer, entry, settings: settingsOf(posed), region: regionOf(posed), verdicts };
+  return { answer, entry, settings: settingsOf(posed), region: regionOf(posed), reasons: explainFree(posed).reasons };
 }
 
 type SolvedFit = ReturnType<typeof solveFit>;
@@ -178,33 +177,6 @@ interface AnswerProps extends FitProps {
   readonly dispatch: ActionDispatch<[SetupEvent]>;
 }
 
-/** Numbers with their reasons, and what is loaded. */
-function FitWhy({ fit }: Pick<FitProps, 'fit'>) {
-  const cautionsAt = (place: CautionPlace): string[] =>
-    cautionsOf(fit.entry).flatMap((c) => (CAUTION[c].at === place ? [CAUTION[c].text] : []));
-  return (
-    <>
-      <dl className={styles.verdicts} data-testid="verdicts">
-        {fit.verdicts.map((v) => (
-          <div key={v.code} className={styles.verdict}>
-            <dt className={v.estimated ? styles.estimated : undefined}>{v.figure}</dt>
-            <dd>
-              {v.text}
-              {v.code === 'range' &&
-                cautionsAt('range').map((text) => (
-                  <span key={text} className={styles.atLine}>
-                    {text}
-                  </span>
-                ))}
-            </dd>
-          </div>
-        ))}
-      </dl>
-      <RegionLines region={fit.region} />
-    </>
-  );
-}
-
 function FitAnswer({ context, question, floor, fit, moves, tooShort, state, dispatch }: AnswerProps) {
   const { client, item } = context;
   const { metrics, samples } = fit.answer;
@@ -224,7 +196,13 @@ function FitAnswer({ context, question, floor, fit, moves, tooShort, state, disp
         <Sections
           first={null}
           sections={[
-            ['why', <FitWhy key="why" fit={fit} />],
+            [
+              'why',
+              <Fragment key="why">
+                <VerdictList entry={fit.entry} reasons={fit.reasons} massEstimated={client.massEstimated} />
+                <RegionLines region={fit.region} />
+              </Fragment>,
+            ],
             [
               'choices',
               <OptionsBar

@@ -2,9 +2,8 @@
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { explain } from '@/core/setup/reasons';
-import { toVerdict } from '@/messages/reasons';
-import { cautionsOf } from '@/core/book/entry-cautions';
-import { CAUTION, type CautionPlace } from '@/messages/cautions';
+import type { Client } from '@/contract/views/client';
+import { VerdictList } from './verdict-list';
 import { RegionLines } from './region-lines';
 import type { BenchSetup } from './use-setup';
 import { WORDS } from '@/messages/screens/setup';
@@ -63,45 +62,29 @@ function Alternatives({ setup }: { readonly setup: BenchSetup }) {
   );
 }
 
-/** Numbers with their reasons, the two next best set-ups, what an estimate could change, and the cautions. */
+/** Numbers with their reasons, the two next best set-ups, and what an estimate could change. */
 export function VerdictLines({
   setup,
-  clientId,
+  client,
   fast,
 }: {
   readonly setup: BenchSetup;
-  readonly clientId: string;
+  readonly client: Pick<Client, 'id' | 'massEstimated'>;
   readonly fast: FastLift | null;
 }) {
   const { entry, region, problem, shown } = setup;
-  const verdicts = useMemo(() => explain(problem, shown).map(toVerdict), [problem, shown]);
-  const cautionsAt = (place: CautionPlace): string[] =>
-    cautionsOf(entry).flatMap((c) => (CAUTION[c].at === place ? [CAUTION[c].text] : []));
+  const reasons = useMemo(() => explain(problem, shown), [problem, shown]);
   return (
     <>
-      <dl className={styles.verdicts} data-testid="verdicts">
-        {verdicts.map((v) => (
-          <div key={v.code} className={styles.verdict}>
-            <dt className={v.estimated ? styles.estimated : undefined}>{v.figure}</dt>
-            <dd>
-              {v.text}
-              {v.code === 'range' &&
-                cautionsAt('range').map((text) => (
-                  <span key={text} className={styles.atLine}>
-                    {text}
-                  </span>
-                ))}
-            </dd>
-          </div>
-        ))}
+      <VerdictList entry={entry} reasons={reasons} massEstimated={client.massEstimated}>
         {fast && (
           <div className={styles.verdict}>
             <dt>{Math.round(fast.peakN)} N</dt>
             <dd>{WORDS.atMostWhenLiftedIn(fast.timeS, Math.round((fast.peakN / fast.restN - 1) * 100))}</dd>
           </div>
         )}
-        <Sensitivity setup={setup} clientId={clientId} />
-      </dl>
+        <Sensitivity setup={setup} clientId={client.id} />
+      </VerdictList>
       <RegionLines region={region} />
       <Alternatives setup={setup} />
     </>

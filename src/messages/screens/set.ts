@@ -91,7 +91,6 @@ export const WORDS = {
   oneRepLess: 'One rep less',
   oneRepMore: 'One rep more',
   used: (loadLabel: string, unit: string): string => `${loadLabel}, used, ${unit}`,
-  load: 'Load',
   usedOneStepLess: 'Used one step less',
   usedOneStepMore: 'Used one step more',
   keepThis: 'Keep this',
