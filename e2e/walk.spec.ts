@@ -15,13 +15,16 @@ const faultsOfLayout = (page: Page): Promise<string[]> =>
     const shown = (el: Element): boolean => el.checkVisibility({ opacityProperty: true, visibilityProperty: true });
     const all = [...document.querySelectorAll('body *')].filter((el) => !el.closest('svg, script, style') && shown(el));
     for (const el of all) {
-      const { overflowX, overflowY, textOverflow, clipPath, position } = getComputedStyle(el);
+      const { overflowX, overflowY, textOverflow, clipPath, position, contain, fontSize } = getComputedStyle(el);
       const ownText = [...el.childNodes].some((n) => n.nodeType === Node.TEXT_NODE && n.textContent!.trim() !== '');
       // An ellipsis says that there is more; what only screen readers read is cut on purpose.
       if (!ownText || textOverflow === 'ellipsis' || clipPath !== 'none' || position === 'absolute') continue;
-      const hides = (o: string): boolean => o === 'hidden' || o === 'clip';
+      const paints = /strict|content|paint/.test(contain);
+      const hides = (o: string): boolean => paints || o === 'hidden' || o === 'clip';
       if (hides(overflowX) && el.scrollWidth > el.clientWidth + 1) found.push(`cut: ${nameOf(el)}`);
-      if (hides(overflowY) && el.scrollHeight > el.clientHeight + 2) found.push(`cut below: ${nameOf(el)}`);
+      // Letters reach a little over their line; a line that is hidden is half a letter and more.
+      if (hides(overflowY) && el.scrollHeight > el.clientHeight + parseFloat(fontSize) / 2)
+        found.push(`cut below: ${nameOf(el)}`);
     }
     // What stays in sight while the page goes on under it lies over it on purpose.
     const stays = (el: Element): boolean => {

@@ -147,7 +147,7 @@ function MeasuredParts(props: {
   return (
     <>
       <div className={forms.grid}>
-        <TextInput label={WORDS.name} {...form.getInputProps('name')} />
+        <TextInput className={forms.wide} label={WORDS.name} {...form.getInputProps('name')} />
         <UnitInput unit="cm" label={WORDS.stature} {...form.getInputProps('statureCm')} />
         <UnitInput
           unit="kg"

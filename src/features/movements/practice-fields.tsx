@@ -24,7 +24,7 @@ export function PracticeFields({ practices, chosen, disabled, onChoose }: Props)
               label={PRACTICE_TEXT[question].asks}
               data={options.map((side) => ({
                 value: side,
-                label: `${PRACTICE_TEXT[question].options[side]}${side === preset ? ' (our default)' : ''}`,
+                label: `${PRACTICE_TEXT[question].options[side]}${side === preset ? ' (default)' : ''}`,
               }))}
               value={chosen[question] ?? preset}
               onChange={(e) => onChoose({ [question]: e.currentTarget.value })}

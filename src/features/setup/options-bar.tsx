@@ -181,7 +181,7 @@ export const OptionsBar = memo(function OptionsBar({ context, question, options,
           value={options.practices[s.question] ?? s.preset}
           data={s.options.map((o) => ({
             value: o,
-            label: `${PRACTICE_TEXT[s.question].options[o]}${o === s.preset ? ' (our default)' : ''}`,
+            label: `${PRACTICE_TEXT[s.question].options[o]}${o === s.preset ? ' (default)' : ''}`,
           }))}
           onChange={(e) => choose({ practices: { ...options.practices, [s.question]: e.currentTarget.value } })}
         />
