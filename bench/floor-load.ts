@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 import { copyFileSync } from 'node:fs';
 import Database from 'better-sqlite3';
 import { openDb } from '@/data/open-db';
-import { appendFloorEvents } from '@/data/queries/floor-events';
+import { insertFloorEvents } from '@/data/queries/floor-events';
 import { BEFORE_ACCOUNTS } from '@/contract/actor';
 import type { FloorEvent } from '@/core/record/floor-event';
 import { App, itemId } from '../scripts/launch-app';
@@ -141,7 +141,7 @@ export async function benchFloorLoad(): Promise<void> {
   const bare = openDb(copy);
   const n = 2000;
   const began = performance.now();
-  for (let i = 0; i < n; i++) appendFloorEvents(bare, [eventOf(999, i)], Date.now());
+  for (let i = 0; i < n; i++) insertFloorEvents(bare, [eventOf(999, i)], Date.now());
   const each = (performance.now() - began) / n;
   bare.close();
   await app.start();

@@ -3,8 +3,8 @@ import { KIT_SPEC } from '@/contract/kit-spec';
 import type { KitPiece } from '@/contract/views/kit';
 
 /** An invented gym, a second one down the road, and their kit. No brand is on any of it. */
-export const GYM = { id: 'tidewater', name: 'Tidewater Hall', screeningDays: 365 };
-export const YARD = { id: 'lantern-yard', name: 'Lantern Yard', screeningDays: 180 };
+export const GYM = { id: 'tidewater', name: 'Tidewater Hall', screeningDays: 365, saidIn: 'metric' as const };
+export const YARD = { id: 'lantern-yard', name: 'Lantern Yard', screeningDays: 180, saidIn: 'metric' as const };
 
 const steps = (first: number, step: number, count: number): number[] =>
   Array.from({ length: count }, (_, i) => first + i * step);

@@ -135,6 +135,17 @@ test('from nothing: kit, client and plan through the interface alone', async ({ 
   await page.getByRole('button', { name: 'Save client' }).click();
   await expect(page).toHaveURL(/clients\/[0-9a-f-]{36}$/);
   await expect(page.getByLabel('Mass')).toHaveValue('81.6 kg');
+  // As it is said of this client: a bare number is inches or pounds, and stays so.
+  await page.getByLabel('Units').selectOption('feet and pounds');
+  await expect(page.getByLabel('Stature')).toHaveValue('5 ft 11 in');
+  await page.getByLabel('Stature').fill('70');
+  await page.getByLabel('Mass').fill('176');
+  await page.getByRole('button', { name: 'Save client' }).click();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Stature')).toHaveValue('5 ft 10 in');
+  await expect(page.getByLabel('Mass')).toHaveValue('176 lb');
+  await expect(page.getByText('177.8 cm').first()).toBeVisible();
   await page.goto(emptyApp.url);
   await page.getByText('Add a movement to today').click();
   await page.getByLabel('Starts').fill('9:30');

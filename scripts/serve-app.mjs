@@ -84,8 +84,10 @@ server.on('error', (error) => {
   refuse(error.code === 'EADDRINUSE' ? door.portTaken(port) : String(error));
 });
 let endBackups = () => undefined;
+let endFolding = () => undefined;
 function stop() {
   endBackups();
+  endFolding();
   server.close();
   server.closeAllConnections();
   door.closeRecords();
@@ -96,6 +98,7 @@ for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, stop);
 if (process.env.JORVIX_LAUNCHER) process.once('disconnect', stop);
 server.listen(port, host, () => {
   endBackups = door.keepBackups(say);
+  endFolding = door.keepFolding(say);
   console.log(`\nJorvix is open at ${url}\nDatabase: ${process.env.JORVIX_DB ?? 'default'}\n`);
   for (const sentence of says) console.log(`${sentence}\n`);
 });

@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import type { FloorEvent } from '@/core/record/floor-event';
 import { foldSetLog } from '@/core/record/set-log';
 import { openDb } from '@/data/open-db';
-import { listFloorEvents } from '@/data/queries/floor-events';
+import { listEventsOf, listFloorEvents } from '@/data/queries/floor-events';
 import { loadFloor } from '@/server/floor';
 import { loadItem } from '@/server/item-context';
 import { loadLedger } from '@/server/ledger';
@@ -69,9 +69,7 @@ describe('records', () => {
         ],
       },
     });
-    expect(foldSetLog(listFloorEvents(db, 'anselm', null).rows, {}).sets.filter((s) => s.itemId === ITEM)).toHaveLength(
-      1,
-    );
+    expect(foldSetLog(listEventsOf(db, [ITEM]).rows, {}).sets).toHaveLength(1);
     expect(recordEvents(at(db), { events: 'all' })).toMatchObject({ ok: false, reason: 'malformed' });
   });
   it('two devices on one client, one an hour slow: both sets whole, whatever comes first', () => {

@@ -191,7 +191,7 @@ describe('the ledger in words', () => {
       side: null,
       correction: { code: 'solved-hole', outcome: 'held' },
     });
-    expect(line.summary).toBe('1 of 6 sets, 5 since');
+    expect(line.summary).toBe('1 of 6 sets, likely 3 to 56 %, 5 since');
     expect(ledger!.corrections.map((c) => [c.code, c.outcome])).toEqual([
       ['solved-hole', 'held'],
       ['one-step-lighter', 'partly'],

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import type { Client } from '@/contract/views/client';
 import { openDb } from '@/data/open-db';
 import { listStations } from '@/data/queries/kit';
 import { loadClient, loadClients, saveClientForm } from '@/server/clients';
 import { loadFloor } from '@/server/floor';
-import { loadKit, saveGymForm, savePieceForm } from '@/server/kit';
+import { loadKit, loadKitSheet, saveGymForm, savePieceForm } from '@/server/kit';
 import { planToday } from '@/server/plan';
 import { loadPutAway, putAway } from '@/server/put-away';
 import { at, world } from './support/world';
@@ -263,6 +264,28 @@ describe('a mass that nobody measured', () => {
     expect(kept).toMatchObject({ massKg: 66, massEstimated: true });
     expect(save({ statureCm: 180 }, id).kept).toMatchObject({ massKg: 70, massEstimated: true });
     expect(save({ statureCm: 180, massKg: 84 }, id).kept).toMatchObject({ massKg: 84, massEstimated: false });
+  });
+});
+
+describe('units that are said', () => {
+  it('are the gym’s for every client, unless a client’s own are kept; what is kept stays metric', () => {
+    const db = world();
+    const uc = at(db);
+    const gym = loadKit(uc, undefined).gym!;
+    const told = (id: string) => [loadClient(uc, id)!.gymSaidIn, loadClient(uc, id)!.client.saidIn];
+    expect(told('anselm')).toEqual(['metric', null]);
+    const typed = { name: gym.name, screeningDays: gym.screeningDays, saidIn: 'feet-pounds' };
+    expect(saveGymForm(uc, gym.id, typed, gym).ok).toBe(true);
+    expect(told('anselm')).toEqual(['feet-pounds', null]);
+    expect(loadKitSheet(uc, 'long-pair')!.saidIn).toBe('feet-pounds');
+    // A gym's form that does not say keeps what was said before.
+    expect(saveGymForm(uc, gym.id, { name: 'Tidewater', screeningDays: 365 }).ok).toBe(true);
+    expect(loadKit(uc, gym.id).gym).toMatchObject({ name: 'Tidewater', saidIn: 'feet-pounds' });
+    const { kept } = saveClientForm(uc, null, { ...CLIENT, statureCm: 177.8, saidIn: 'metric' }) as { kept: Client };
+    expect(kept).toMatchObject({ statureM: 1.778, saidIn: 'metric' });
+    expect(issuesOf(saveClientForm(uc, null, { ...CLIENT, saidIn: 'cubits' }))).toEqual([
+      'saidIn: expected one of metric, feet-pounds',
+    ]);
   });
 });
 

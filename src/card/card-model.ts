@@ -5,11 +5,11 @@ import { searchOf, shownLimb, type PosedQuestion } from '@/core/book/posed-quest
 import type { Placement } from '@/core/setup/setup-problem';
 import type { Dot } from '@/drawing/capsule';
 import { elevationView, MARGIN, type View } from '@/drawing/view';
-import { buildMovementScene, extentOf, movementWindow } from '@/drawing/movement-scene';
+import { buildMovementScene, extentOf, heldExtent, movementWindow } from '@/drawing/movement-scene';
 import { holeHeightM } from '@/core/kit/column';
 import { kgToGrams } from '@/core/units/mass';
+import type { GearShape } from '@/drawing/gear';
 import { buildSetupFigure, buildSetupLines, windowFor } from '@/drawing/setup-scene';
-import { restOn } from '@/drawing/rest-on';
 import { postureText, sideName } from '@/messages/book';
 import { CAUTION } from '@/messages/cautions';
 import { holeText } from '@/messages/holes';
@@ -30,7 +30,7 @@ export interface CardLine {
   readonly y1: number;
   readonly x2: number;
   readonly y2: number;
-  readonly kind: 'rule' | 'cable' | 'surface';
+  readonly kind: 'rule' | 'cable';
 }
 
 /** A station card: one page for a client and a movement. */
@@ -45,6 +45,9 @@ export interface CardModel {
   readonly drawing: {
     readonly width: number;
     readonly height: number;
+    /** What carries the body and what it holds, under and over its silhouettes. */
+    readonly under: readonly GearShape[];
+    readonly over: readonly GearShape[];
     readonly shapes: readonly (readonly string[])[];
     readonly lines: readonly CardLine[];
     readonly hole: { readonly x: number; readonly y: number; readonly text: string } | null;
@@ -81,8 +84,8 @@ function columnDrawing(posed: PosedQuestion, placement: Placement): CardModel['d
   const search = searchOf(posed);
   const w = windowFor(search, placement);
   const view = elevationView(w, fitting(w));
-  const figure = buildSetupFigure(search, placement, placement, restOn(posed.entry), view);
-  const { cables } = buildSetupLines(search, placement, view);
+  const figure = buildSetupFigure(posed, placement, placement, view);
+  const { cables, held } = buildSetupLines(posed, placement, view);
   const { column } = search.input;
   const foot = view.project([0, 0, 0]);
   const highest = Math.max(...Array.from({ length: column.holes }, (_, i) => holeHeightM(column, i + 1)));
@@ -90,11 +93,12 @@ function columnDrawing(posed: PosedQuestion, placement: Placement): CardModel['d
   return {
     width: view.width,
     height: view.height,
+    under: [...figure.seats, ...figure.underArm],
     shapes: [...figure.idle, ...figure.body, ...figure.arms].map((s) => s.paths),
+    over: held,
     lines: [
       floorLine(view, w),
       toLine({ from: foot, to: view.project([0, highest, 0]) }, 'rule'),
-      ...figure.surfaces.map((s) => toLine(s, 'surface')),
       ...cables.map((c) => toLine(c, 'cable')),
     ],
     hole: { x: carriage.u, y: carriage.v, text: holeText(column, placement, posed.question.side) },
@@ -103,38 +107,23 @@ function columnDrawing(posed: PosedQuestion, placement: Placement): CardModel['d
 
 /** A movement without a column, at its finish. */
 function movementDrawing(from: PosedQuestion): CardModel['drawing'] {
-  const { entry, shown: side } = from;
-  const { body } = from.question;
   const { posed } = shownLimb(from);
-  const both = entry.hands === 'two';
+  const both = from.entry.hands === 'two';
   const { anchor } = posed;
   const poses = [0, MIDDLE_SAMPLE, LAST_SAMPLE].map((i) => posed.bodyAt(i));
-  const w = movementWindow([...extentOf(poses, posed.path, both, null, null), ...(anchor ? [anchor] : [])], null);
-  const view = elevationView(w, fitting(w));
-  const scene = buildMovementScene(
-    {
-      body,
-      pose: poses[2]!,
-      path: posed.path,
-      side,
-      both,
-      placement: null,
-      pulley: null,
-      shared: false,
-      rests: restOn(entry),
-      armOn: entry.armOn !== null,
-      oneThing: entry.hold !== null && entry.load.kind !== 'body',
-      anchor,
-      i: LAST_SAMPLE,
-    },
-    view,
+  const w = movementWindow(
+    [...extentOf(poses, posed.path, both, null, null), ...(anchor ? [anchor] : []), ...heldExtent(from, posed, null)],
+    null,
   );
-  const surfaces = [scene.armPad, scene.held].flatMap((s) => (s ? [s] : []));
+  const view = elevationView(w, fitting(w));
+  const scene = buildMovementScene({ from, posed, placement: null, pulley: null, i: LAST_SAMPLE }, view);
   return {
     width: view.width,
     height: view.height,
+    under: [...scene.seats, ...scene.heldBehind, ...scene.underArm],
     shapes: [...scene.back, ...scene.front].map((s) => s.paths),
-    lines: [floorLine(view, w), ...[...scene.surfaces, ...surfaces].map((s) => toLine(s, 'surface'))],
+    over: scene.held,
+    lines: [floorLine(view, w)],
     hole: null,
   };
 }

@@ -67,20 +67,26 @@ function write(doc: Doc, words: string, x: number, y: number, t: TextAt): void {
   });
 }
 
+/** Pads white, steel filled, weights as outlines that the body is seen through. */
+function drawGear(doc: Doc, shapes: CardModel['drawing']['under']): void {
+  for (const { look, path } of shapes) {
+    if (look === 'pad') doc.path(path).fillColor('#ffffff').fill();
+    if (look === 'steel' || look === 'strap') doc.path(path).fillColor(INK).fill();
+    else doc.path(path).lineWidth(1).strokeColor(INK).stroke();
+  }
+}
+
 function drawFigure(doc: Doc, d: CardModel['drawing'], x: number, y: number): void {
   doc.save().translate(x, y);
   for (const l of d.lines.filter((line) => line.kind !== 'cable'))
-    doc
-      .lineWidth(l.kind === 'surface' ? 3 : 1)
-      .strokeColor(INK)
-      .moveTo(l.x1, l.y1)
-      .lineTo(l.x2, l.y2)
-      .stroke();
+    doc.lineWidth(1).strokeColor(INK).moveTo(l.x1, l.y1).lineTo(l.x2, l.y2).stroke();
+  drawGear(doc, d.under);
   for (const paths of d.shapes) {
     // One silhouette: outlines first, then the fill over their inner edges.
     for (const p of paths) doc.path(p).lineWidth(2.2).strokeColor(INK).stroke();
     for (const p of paths) doc.path(p).fillColor('#ffffff').fill();
   }
+  drawGear(doc, d.over);
   for (const l of d.lines.filter((line) => line.kind === 'cable'))
     doc.lineWidth(2).strokeColor(PULL).moveTo(l.x1, l.y1).lineTo(l.x2, l.y2).stroke();
   doc.restore();

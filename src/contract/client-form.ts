@@ -8,6 +8,7 @@ import { MEASURE_NAMES, STATURE_MAX_M, STATURE_MIN_M, type MeasureName } from '@
 import { MEASURE_LABEL } from '@/messages/measures';
 import { findMeasureSlips, MASS_MAX_KG, MASS_MIN_KG } from './body-schema';
 import { numberBetween, objectOf, oneOf, text } from './field';
+import { SAID_IN } from '@/core/units/as-spoken';
 import { unlessEmpty } from './kit-spec';
 import { EXPECTED } from '@/messages/expected';
 
@@ -65,6 +66,8 @@ export const clientFormSchema = z
     statureCm: numberBetween(Math.round(STATURE_MIN_M * 100), Math.round(STATURE_MAX_M * 100), 'cm'),
     // Left empty it is reckoned from the stature.
     massKg: unlessEmpty(numberBetween(MASS_MIN_KG, MASS_MAX_KG, 'kg')),
+    // Left empty: as in the gym.
+    saidIn: unlessEmpty(z.enum(SAID_IN, { error: EXPECTED.oneOf(SAID_IN.join(', ')) })),
     note: text(0, 400),
     measuredCm,
     rangeDeg,

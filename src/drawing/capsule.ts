@@ -14,7 +14,10 @@ export interface Capsule {
   readonly rb: number;
 }
 
-/** Outline of a tapered capsule as SVG path data; one circle when the other lies inside it. */
+/**
+ * Outline of a tapered capsule as SVG path data, clockwise; one circle when the other lies inside it, the same way
+ * round, so that outlines that share a path leave no hole where they meet.
+ */
 export function capsulePath({ a, b, ra, rb }: Capsule): string {
   const du = b.u - a.u;
   const dv = b.v - a.v;
@@ -22,8 +25,8 @@ export function capsulePath({ a, b, ra, rb }: Capsule): string {
   if (d <= Math.abs(ra - rb) + 1e-6) {
     const big = ra >= rb ? { c: a, r: ra } : { c: b, r: rb };
     return (
-      `M${px(big.c.u - big.r)} ${px(big.c.v)}a${px(big.r)} ${px(big.r)} 0 1 0 ${px(2 * big.r)} ` +
-      `0a${px(big.r)} ${px(big.r)} 0 1 0 ${px(-2 * big.r)} 0Z`
+      `M${px(big.c.u - big.r)} ${px(big.c.v)}a${px(big.r)} ${px(big.r)} 0 1 1 ${px(2 * big.r)} ` +
+      `0a${px(big.r)} ${px(big.r)} 0 1 1 ${px(-2 * big.r)} 0Z`
     );
   }
   const axis = Math.atan2(dv, du);

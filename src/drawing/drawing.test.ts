@@ -1,7 +1,9 @@
-import { type Placement, type SetupProblem } from '@/core/setup/setup-problem';
+import { poseKnown } from '@/core/book/pose-question';
+import { searchOf, type PosedQuestion } from '@/core/book/posed-question';
+import type { Placement } from '@/core/setup/setup-problem';
 import { describe, expect, it } from 'vitest';
 import { toFloor } from '@/core/geometry/rotation';
-import { bodyOf, COLUMN, FLIES, problemOf, solved } from '../../test/support/fixtures';
+import { bodyOf, COLUMN, FLIES, problemOf, questionOf, solved } from '../../test/support/fixtures';
 import { capsulePath } from './capsule';
 import { buildSetupFigure, buildSetupLines, windowFor } from './setup-scene';
 import { buildStandingFigure } from './standing-figure';
@@ -14,11 +16,12 @@ const numbers = (d: string): number[] => [...d.matchAll(/-?\d+(\.\d+)?/g)].map((
 
 describe('a figure that is moved as a whole', () => {
   it.each([elevationView, planView])('is the figure built where it stands, shifted', (viewOf) => {
-    const problem = problemOf('cable-fly-level', 1.75);
+    const posed = poseKnown(questionOf('cable-fly-level', 1.75));
+    const problem = searchOf(posed);
     const view = viewOf(windowFor(problem, solved(problem).best.placement), 120);
     const stand = { standX: 0.63, standZ: -0.21, yawDeg: 12 };
     const [there, here] = [stand, { ...stand, standX: 0, standZ: 0 }].map((s) =>
-      buildSetupFigure(problem, solved(problem).best.placement, s, null, view),
+      buildSetupFigure(posed, solved(problem).best.placement, s, view),
     );
     const [a, b] = [view.project([0, 0, 0]), view.project([0.63, 0, -0.21])];
     const [from, to] = [here!, there!].map((f) => numbers(f.handPaths[0]!));
@@ -49,6 +52,10 @@ describe('tapered capsule', () => {
   it('is the bigger circle when one lies inside the other', () => {
     expect(capsulePath({ a, b: { u: 3, v: 0 }, ra: 20, rb: 5 })).toContain('a20 20');
     expect(capsulePath({ a, b: { u: 0, v: 3 }, ra: 5, rb: 20 })).toContain('a20 20');
+  });
+  it('runs the same way round as a circle and as a stadium: what shares a path leaves no hole', () => {
+    const sweeps = (d: string) => [...d.matchAll(/[Aa][\d.]+ [\d.]+ 0 [01] ([01])/g)].map((m) => m[1]);
+    for (const u of [0, 3, 100]) expect(sweeps(capsulePath({ a, b: { u, v: 0 }, ra: 20, rb: 5 }))).toEqual(['1', '1']);
   });
   it('never gives a number that is none', () => {
     for (const [ra, rb, u] of [
@@ -81,21 +88,22 @@ describe('views are to one scale and go back', () => {
   });
 });
 
-const sceneOf = (problem: SetupProblem, placement: Placement, rests: null, view: View) => ({
-  ...buildSetupFigure(problem, placement, placement, rests, view),
-  ...buildSetupLines(problem, placement, view),
+const sceneOf = (posed: PosedQuestion, placement: Placement, view: View) => ({
+  ...buildSetupFigure(posed, placement, placement, view),
+  ...buildSetupLines(posed, placement, view),
 });
 
 describe.each(FLIES.flatMap((id) => [1.45, 1.75, 2.05].map((h) => [id, h] as const)))(
   'scene of %s at %d m',
   (id, statureM) => {
-    const problem = problemOf(id, statureM);
+    const posed = poseKnown(questionOf(id, statureM));
+    const problem = searchOf(posed);
     const { placement } = solved(problem).best;
     const w = windowFor(problem, placement);
     const views = [elevationView(w, 150), planView(w, 150)] as const;
     it('draws hand and pulley where core has them', () => {
       for (const view of views) {
-        const scene = sceneOf(problem, placement, null, view);
+        const scene = sceneOf(posed, placement, view);
         for (const cable of scene.cables) {
           const grip = toFloor(problem.limbAt(cable.side, placement).path.contact[40]!, {
             x: placement.standX,
@@ -109,7 +117,7 @@ describe.each(FLIES.flatMap((id) => [1.45, 1.75, 2.05].map((h) => [id, h] as con
     });
     it('keeps the whole figure and the column inside the window', () => {
       for (const view of views) {
-        const scene = sceneOf(problem, placement, null, view);
+        const scene = sceneOf(posed, placement, view);
         const dots = [...scene.cables.flatMap((c) => [c.from, c.to, c.shoulder]), scene.mark];
         for (const { u, v } of dots) {
           expect(u).toBeGreaterThan(0);
@@ -120,7 +128,7 @@ describe.each(FLIES.flatMap((id) => [1.45, 1.75, 2.05].map((h) => [id, h] as con
       }
     });
     it('shows the solved line: seen from the side the cable passes near the shoulder', () => {
-      const [cable] = buildSetupLines(problem, placement, views[0]).cables.slice(-1);
+      const [cable] = buildSetupLines(posed, placement, views[0]).cables.slice(-1);
       const { from, to, shoulder } = cable!;
       const len = Math.hypot(to.u - from.u, to.v - from.v);
       const off = Math.abs((to.u - from.u) * (shoulder.v - from.v) - (to.v - from.v) * (shoulder.u - from.u)) / len;
@@ -129,7 +137,7 @@ describe.each(FLIES.flatMap((id) => [1.45, 1.75, 2.05].map((h) => [id, h] as con
     });
     it('gives no number that is none', () => {
       for (const view of views) {
-        const scene = sceneOf(problem, placement, null, view);
+        const scene = sceneOf(posed, placement, view);
         const paths = [...scene.body, ...scene.arms, ...scene.range].flatMap((s) => s.paths);
         expect([...paths, ...scene.handPaths].filter((d) => /NaN|Infinity|undefined/.test(d))).toEqual([]);
       }
@@ -209,8 +217,9 @@ describe('only working arms are drawn', () => {
     ['right', 1],
   ] as const)('%s', (side, arms) => {
     const AT = { hole: 12, standX: 0.3, standZ: 0, yawDeg: 0 };
-    const problem = problemOf('cable-fly-level', 1.75, { side });
-    const scene = sceneOf(problem, AT, null, planView(windowFor(problem, AT), 100));
+    const posed = poseKnown(questionOf('cable-fly-level', 1.75, { side }));
+    const problem = searchOf(posed);
+    const scene = sceneOf(posed, AT, planView(windowFor(problem, AT), 100));
     expect([scene.arms.length, scene.cables.length, scene.range.length]).toEqual([arms, arms, arms * 4]);
   });
 });

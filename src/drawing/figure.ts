@@ -14,16 +14,17 @@ export interface Silhouette {
 
 /** Flesh around the joints as shares of stature (drawing only; nothing is computed from these). */
 const GIRTH = {
-  thigh: [0.047, 0.032],
+  thigh: [0.05, 0.032],
   shank: [0.032, 0.019],
   foot: [0.02, 0.012],
   upperArm: [0.028, 0.021],
   forearm: [0.022, 0.015],
   hand: 0.021,
-  pelvis: 0.062,
-  chest: 0.072,
-  neck: 0.03,
-  shoulder: 0.034,
+  pelvis: 0.058,
+  waist: 0.05,
+  chest: 0.064,
+  neck: 0.027,
+  shoulder: 0.032,
 } as const;
 
 /**
@@ -100,20 +101,26 @@ export function bodySilhouettes(view: View, carry: Carry, body: Body, trunk: Bod
     ];
   }
   const mid = times(add(trunk.shoulder.left, trunk.shoulder.right), 0.5);
-  const chest = add(times(trunk.pelvis, 0.28), times(mid, 0.72));
+  const onSpine = (share: number): Vec3 => add(times(trunk.pelvis, 1 - share), times(mid, share));
+  const [waist, chest] = [onSpine(0.36), onSpine(0.7)];
   const { x: ahead, y: up } = trunk.trunkFrame;
-  const nose = add(trunk.head, add(times(ahead, headR * h * 0.25), times(up, -headR * h * 0.35)));
+  const inHead = (forward: number, above: number): Vec3 =>
+    add(trunk.head, add(times(ahead, forward * headR * h), times(up, above * headR * h)));
+  const near = legSilhouette(view, carry, h, trunk, 'right');
   return [
     legSilhouette(view, carry, h, trunk, 'left'),
-    legSilhouette(view, carry, h, trunk, 'right'),
     {
+      // The near leg grows out of the trunk: one outline round both.
       key: 'trunk',
       paths: [
-        c(trunk.pelvis, chest, GIRTH.pelvis, GIRTH.chest),
-        c(chest, mid, GIRTH.chest, GIRTH.shoulder + 0.008),
+        ...near.paths,
+        c(trunk.pelvis, waist, GIRTH.pelvis, GIRTH.waist),
+        c(waist, chest, GIRTH.waist, GIRTH.chest),
+        c(chest, mid, GIRTH.chest, GIRTH.shoulder + 0.006),
         c(mid, trunk.neck, GIRTH.shoulder, GIRTH.neck),
-        c(trunk.neck, trunk.head, GIRTH.neck, headR * 0.8),
-        c(trunk.head, nose, headR, headR * 0.7),
+        c(trunk.neck, trunk.head, GIRTH.neck, GIRTH.neck),
+        c(inHead(-0.08, 0.1), inHead(0.12, 0.08), headR * 0.9, headR * 0.86),
+        c(inHead(0.12, -0.05), inHead(0.42, -0.6), headR * 0.8, headR * 0.42),
       ],
     },
   ];

@@ -78,7 +78,7 @@ const SCENES: readonly (readonly [string, KitScene])[] = [
 describe('kit drawings', () => {
   it.each(SCENES)('%s: everything lies on the drawing, nothing is NaN, no two labels on one spot', (_, scene) => {
     for (const s of scene.shapes) {
-      const points = s.kind === 'line' || s.kind === 'pad' ? [s.from, s.to] : [s.at];
+      const points = 'at' in s ? [s.at] : [s.from, s.to];
       for (const [x, y] of points) {
         expect(x).toBeGreaterThanOrEqual(-0.05);
         expect(x).toBeLessThanOrEqual(scene.width + 0.05);
@@ -143,8 +143,12 @@ describe('kit drawings', () => {
     expect(labels(landmineScene(0.06, 2.2, 2))).toContain((100 * (0.06 + 2.2 * Math.sin(Math.PI / 6))).toFixed(1));
   });
   it('one hand distance is drawn once, two as widest and narrowest', () => {
-    const pads = (handsM: readonly [number, number] | null) =>
-      all(attachmentScene({ kind: 'straight-bar', lengthM: 0.1, handsM, swivels: true }), 'pad').length;
-    expect([pads(null), pads([0.4, 0.4]), pads([0.3, 0.9])]).toEqual([1, 2, 4]);
+    const bars = (handsM: readonly [number, number] | null) => {
+      const scene = attachmentScene({ kind: 'straight-bar', lengthM: 0.1, handsM, swivels: true });
+      const spans = [...all(scene, 'rod'), ...all(scene, 'line').filter((l) => l.look === 'derived')];
+      return spans.flatMap(({ from, to }) => (from[1] === to[1] ? [Math.round((to[0] - from[0]) * 100) / 100] : []));
+    };
+    // From hand to hand, and a hand's breadth beyond each.
+    expect([bars(null), bars([0.4, 0.4]), bars([0.3, 0.9])]).toEqual([[0.2], [0.6], [0.5, 1.1]]);
   });
 });

@@ -1,4 +1,5 @@
 import type { AttachmentShape } from '@/core/kit/attachment';
+import { handleParts } from './handle-parts';
 import type { Bench } from '@/core/kit/bench';
 import { holePositionM, type HoleRuler } from '@/core/kit/calibrate-ruler';
 import { holeHeightM, pulleyAt, type Column } from '@/core/kit/column';
@@ -14,6 +15,8 @@ type P = readonly [number, number];
 export type KitShape =
   | { readonly kind: 'line'; readonly from: P; readonly to: P; readonly look: 'own' | 'derived' | 'frame' }
   | { readonly kind: 'pad'; readonly from: P; readonly to: P; readonly thick: number }
+  /** Steel, rope or strap as thick as it is. */
+  | { readonly kind: 'rod'; readonly from: P; readonly to: P; readonly radiusM: number }
   | { readonly kind: 'dot'; readonly at: P; readonly own: boolean }
   | {
       readonly kind: 'label';
@@ -109,21 +112,26 @@ export function columnScene(column: Column, measured: ReadonlySet<number>): KitS
 }
 
 export function attachmentScene(a: AttachmentShape): KitScene {
-  const top = a.lengthM + 0.12;
+  const top = a.lengthM + 0.16;
   const mid = 0.6;
-  const shapes: KitShape[] = [line([mid, top], [mid, top + 0.15], 'own'), dot([mid, top])];
-  const hands = a.handsM ?? [0, 0];
-  for (const [k, apart] of [...new Set(hands)].entries()) {
-    for (const s of apart === 0 ? [0] : [-1, 1]) {
-      const x = mid + (s * apart) / 2;
-      shapes.push(
-        line([mid, top], [x, top - a.lengthM], k === 0 ? 'own' : 'derived'),
-        pad([x - 0.05, top - a.lengthM], [x + 0.05, top - a.lengthM], 0.03),
-      );
-    }
-  }
-  shapes.push(label([mid + 0.1, top + 0.02], WORDS.cableEndToTheGrip(cm(a.lengthM))));
-  if (a.handsM) shapes.push(label([mid, 0.02], `hands ${cm(a.handsM[0])} to ${cm(a.handsM[1])} apart`, 'middle'));
+  // Narrow first; as wide as it is held, dashed, where that differs.
+  const [narrow, wide] = a.handsM ?? [0, 0];
+  const parts = (apartM: number, look: 'own' | 'derived'): KitShape[] =>
+    handleParts(a.kind, a.lengthM, apartM).map(({ from, to, radiusM }) => {
+      const [p, q]: [P, P] = [
+        [mid + from[0], top - a.lengthM + from[1]],
+        [mid + to[0], top - a.lengthM + to[1]],
+      ];
+      return look === 'own' ? { kind: 'rod', from: p, to: q, radiusM } : line(p, q, look);
+    });
+  const shapes: KitShape[] = [
+    line([mid, top], [mid, top + 0.15], 'own'),
+    dot([mid, top]),
+    ...(wide > narrow ? parts(wide, 'derived') : []),
+    ...parts(narrow, 'own'),
+    label([mid + 0.1, top + 0.02], WORDS.cableEndToTheGrip(cm(a.lengthM))),
+  ];
+  if (a.handsM) shapes.push(label([mid, 0.01], WORDS.handsApart(cm(narrow), cm(wide)), 'middle'));
   return { shapes, width: 1.2, height: top + 0.2, across: CM, up: CM };
 }
 
@@ -177,7 +185,9 @@ const shifted = (
     across: CM,
     up: CM,
     shapes: shapes.map((s) =>
-      s.kind === 'line' || s.kind === 'pad' ? { ...s, from: move(s.from), to: move(s.to) } : { ...s, at: move(s.at) },
+      s.kind === 'line' || s.kind === 'pad' || s.kind === 'rod'
+        ? { ...s, from: move(s.from), to: move(s.to) }
+        : { ...s, at: move(s.at) },
     ),
   };
 };

@@ -24,23 +24,14 @@ describe.each([1.5, 2])('every movement draws on a body of %d m', (statureM) => 
     for (const view of [elevationView(w, 120), planView(w, 120)]) {
       for (const i of [0, 40]) {
         const scene = buildMovementScene(
-          {
-            body,
-            pose: poses[i === 0 ? 0 : 2]!,
-            path: a.posed.path,
-            side: a.side,
-            both,
-            placement: a.placement,
-            pulley: a.pulley,
-            shared: e.load.kind === 'cable' && e.load.shared,
-            rests: 'back',
-            armOn: e.armOn !== null,
-            oneThing: false,
-            anchor: null,
-            i,
-          },
+          { from: a.from, posed: a.posed, placement: a.placement, pulley: a.pulley, i },
           view,
         );
+        const gear = [scene.seats, scene.underArm, scene.heldBehind, scene.held].flat();
+        for (const { path } of gear) expect(numbers(path).every(Number.isFinite)).toBe(true);
+        // Whoever holds, presses or is pulled by something is seen to.
+        if (e.load.kind !== 'none' && !(e.load.kind === 'body' && e.load.on === 'floor'))
+          expect(scene.held.length + scene.heldBehind.length).toBeGreaterThan(0);
         for (const s of [...scene.back, ...scene.front])
           for (const d of s.paths) expect(numbers(d).every(Number.isFinite)).toBe(true);
         expect(scene.cables).toHaveLength(a.pulley ? (both && e.load.kind === 'cable' && !e.load.shared ? 2 : 1) : 0);

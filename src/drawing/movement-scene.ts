@@ -1,53 +1,48 @@
-import { SIDES, type Side } from '@/core/body/side';
+import { otherSide, SIDES, type Side } from '@/core/body/side';
 import type { Body } from '@/core/body/body-model';
 import type { BodyPose } from '@/core/body/posture';
+import type { PosedEntry } from '@/core/book/pose-entry';
+import type { PosedQuestion } from '@/core/book/posed-question';
 import { toFloor } from '@/core/geometry/rotation';
-import { HIP_OVER_SEAT } from '@/core/body/segment-ratios';
-import { add, mirrorZ, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { add, mirrorZ, subtract, type Vec3 } from '@/core/geometry/vector';
 import type { ChainPath } from '@/core/movement/chain-path';
 import type { Placement } from '@/core/setup/setup-problem';
 import { toRad } from '@/core/units/angle';
 import type { Dot } from './capsule';
-import { armSilhouette, bodySilhouettes, type Silhouette } from './figure';
+import { armSilhouette, bodySilhouettes, type Carry, type Silhouette } from './figure';
+import { carried, gearShapes, type GearShape } from './gear';
+import { handOf, type Hand } from './hands';
+import { BAR_M, heldThings } from './held';
+import { armPadOf, armPadThings, facesOf, seatThings, type Face } from './seats';
 import type { View, Window3 } from './view';
 
-/** The body rests on a seat or bench under the hips, its back along the trunk when it lies. */
-export type Rest = 'seat' | 'back' | 'front' | null;
-
 export interface MovementSceneInput {
-  readonly body: Body;
-  readonly pose: BodyPose;
-  readonly path: ChainPath;
-  readonly side: Side;
-  /** Both sides do the same. */
-  readonly both: boolean;
+  readonly from: PosedQuestion;
+  /** The limb that is shown, where the movement stands. */
+  readonly posed: PosedEntry;
   readonly placement: Placement | null;
   readonly pulley: Vec3 | null;
-  /** The line is fixed at the middle between both hands. */
-  readonly shared: boolean;
   readonly i: number;
-  readonly rests: Rest;
-  /** The upper arm lies on a pad. */
-  readonly armOn: boolean;
-  /** How far that pad stands above where it should carry the arm, metres. */
+  /** How far the pad under an arm stands above where it should carry it, metres. */
   readonly padUpM?: number;
-  /** Where a bar or a strap in the hand ends, stand frame; null without one. */
-  readonly anchor: Vec3 | null;
-  /** Both hands are on one thing, drawn from hand to hand. */
-  readonly oneThing: boolean;
 }
 
 export interface MovementScene {
+  /** What the body sits, lies or leans on, drawn under it. */
+  readonly seats: readonly GearShape[];
+  /** The pad that an arm lies on, over the trunk. */
+  readonly underArm: readonly GearShape[];
   readonly back: readonly Silhouette[];
   readonly front: readonly Silhouette[];
+  /** What the far hand holds, and what the near one or both do. */
+  readonly heldBehind: readonly GearShape[];
+  readonly held: readonly GearShape[];
   readonly cables: readonly { readonly from: Dot; readonly to: Dot; readonly key: string }[];
   readonly contact: Dot;
-  /** The bar or strap that is held. */
-  readonly held: { readonly from: Dot; readonly to: Dot } | null;
   readonly handPath: string;
-  /** What the body sits, lies or leans on: both ends of its upper face. */
-  readonly surfaces: readonly { readonly from: Dot; readonly to: Dot; readonly key: string }[];
-  /** The pad between the trunk and the arm that lies on it. */
+  /** Faces of what the body touches: both ends of each. */
+  readonly surfaces: readonly { readonly from: Dot; readonly to: Dot }[];
+  /** The face of the pad that an arm lies on. */
   readonly armPad: { readonly from: Dot; readonly to: Dot } | null;
 }
 
@@ -80,92 +75,98 @@ const mirrored = (p: ChainPath): ChainPath => ({
   contact: p.contact.map(mirrorZ),
 });
 
+/** The arms of a body at a sample: those that work where they are, the others at rest. */
+function armsOf({ from, posed, i }: MovementSceneInput, pose: BodyPose) {
+  const { path } = posed;
+  const both = from.entry.hands === 'two';
+  return (side: Side): { readonly path: ChainPath; readonly i: number } => {
+    // On legs and hinges the arms rest or hang with the load.
+    if (path.chain === 'arm' && side === from.shown) return { path, i };
+    return path.chain === 'arm' && both
+      ? { path: mirrored(path), i }
+      : { path: restingArm(from.question.body, pose, side), i: 0 };
+  };
+}
+
+/** The hands that hold the load, where it meets a limb; a mirrored pair for both sides. Stand frame. */
+function handsOf({ from, posed, i }: MovementSceneInput): readonly Hand[] {
+  const { path } = posed;
+  const at = path.contact[i]!;
+  // Across the body: a bar that hangs from both hands, a roller before both shins.
+  if (path.chain === 'trunk') return [{ side: from.shown, at, thumb: [0, 0, 1] }];
+  const own: Hand = path.chain === 'arm' ? handOf(from.entry, path, i) : { side: from.shown, at, thumb: [0, 0, 1] };
+  const other: Hand = { side: otherSide(from.shown), at: mirrorZ(own.at), thumb: mirrorZ(own.thumb) };
+  if (from.entry.hands !== 'two') return [own];
+  return own.side === 'left' ? [own, other] : [other, own];
+}
+
+/** A direction of the stand frame on the floor. */
+const turned = (carry: Carry, at: Vec3, way: Vec3): Vec3 => subtract(carry(add(at, way)), carry(at));
+
+/** Hands carried to where they stand. */
+export const handsAt = (carry: Carry, hands: readonly Hand[]): readonly Hand[] =>
+  hands.map(({ side, at, thumb }) => ({ side, at: carry(at), thumb: turned(carry, at, thumb) }));
+
+function heldIn(s: MovementSceneInput, carry: Carry, pose: BodyPose, pulleyOf: (side: Side) => Vec3 | null) {
+  const { shown } = s.from;
+  const { path, target, anchor } = s.posed;
+  const on = (side: Side, v: Vec3): Vec3 => carry(side === shown ? v : mirrorZ(v));
+  const joint = target.joint === 'middle' ? path.middle[s.i]! : path.proximal[s.i]!;
+  return heldThings({
+    posed: s.from,
+    hands: handsAt(carry, handsOf(s)),
+    anchorOf: (side) => anchor && on(side, anchor),
+    pulleyOf,
+    axisOf: (side) => on(side, joint),
+    soleOf: (side) => [carry(pose.leg[side].heel), carry(pose.leg[side].toe)],
+  });
+}
+
 /** A movement at one sample of its range, in one view. */
 export function buildMovementScene(s: MovementSceneInput, view: View): MovementScene {
+  const { entry, shown: side, question } = s.from;
+  const { body } = question;
+  const { path } = s.posed;
   const stand = stands(s.placement);
   const carry = (v: Vec3): Vec3 => toFloor(v, stand);
-  const other: Side = s.side === 'right' ? 'left' : 'right';
-  const arms = SIDES.map((side) => {
-    // On legs and hinges the arms rest or hang with the load.
-    if (s.path.chain === 'arm' && side === s.side) return { side, path: s.path, i: s.i };
-    return s.path.chain === 'arm' && s.both
-      ? { side, path: mirrored(s.path), i: s.i }
-      : { side, path: restingArm(s.body, s.pose, side), i: 0 };
-  });
-  const draw = (side: Side): Silhouette => {
-    const a = arms.find((x) => x.side === side)!;
-    return armSilhouette(view, carry, s.body, a.path, a.i, `arm-${side}`);
+  const pose = s.posed.bodyAt(s.i);
+  const shared = entry.load.kind === 'cable' && entry.load.shared;
+  const armOf = armsOf(s, pose);
+  const draw = (of: Side): Silhouette => {
+    const arm = armOf(of);
+    return armSilhouette(view, carry, body, arm.path, arm.i, `arm-${of}`);
   };
-  const grip = s.path.contact[s.i]!;
-  const lineAt = (side: Side): Vec3 => carry(s.shared ? [grip[0], grip[1], 0] : side === s.side ? grip : mirrorZ(grip));
-  const pulleyOf = (side: Side): Vec3 =>
-    side === s.side || s.shared ? s.pulley! : [s.pulley![0], s.pulley![1], -s.pulley![2]];
-  const pad = s.armOn ? padUnder(s.body, s.path, s.i, s.padUpM ?? 0) : null;
-  const lines = s.pulley ? (s.both && !s.shared ? SIDES : [s.side]) : [];
+  const grip = path.contact[s.i]!;
+  const lineAt = (of: Side): Vec3 => carry(shared ? [grip[0], grip[1], 0] : of === side ? grip : mirrorZ(grip));
+  const pulleyOf = (of: Side): Vec3 | null =>
+    s.pulley && (of === side || shared ? s.pulley : [s.pulley[0], s.pulley[1], -s.pulley[2]]);
+  const pad = entry.armOn === null ? null : armPadOf(body, path, s.i, s.padUpM ?? 0);
+  const lines = s.pulley ? (entry.hands === 'two' && !shared ? SIDES : [side]) : [];
+  const faceOn = ({ from, to }: Face) => ({ from: view.project(carry(from)), to: view.project(carry(to)) });
+  const held = heldIn(s, carry, pose, pulleyOf);
+  const shapes = (behind: boolean) =>
+    gearShapes(
+      view,
+      held.filter((h) => (h.side === otherSide(side)) === behind).flatMap((h) => h.gear),
+    );
   return {
-    back: [draw(other), ...bodySilhouettes(view, carry, s.body, s.pose)],
-    front: [draw(s.side)],
-    cables: lines.map((side) => ({ key: side, from: view.project(pulleyOf(side)), to: view.project(lineAt(side)) })),
-    surfaces: surfacesOf(s.body, s.pose, s.rests).map(([from, to], k) => ({
-      key: String(k),
-      from: view.project(carry(from)),
-      to: view.project(carry(to)),
-    })),
-    armPad: pad && { from: view.project(carry(pad[0])), to: view.project(carry(pad[1])) },
+    seats: gearShapes(view, carried(seatThings(entry, body, pose, pad), carry)),
+    underArm: gearShapes(view, carried(armPadThings(pad), carry)),
+    back: [draw(otherSide(side)), ...bodySilhouettes(view, carry, body, pose)],
+    front: [draw(side)],
+    heldBehind: shapes(true),
+    held: shapes(false),
+    cables: lines.map((of) => ({ key: of, from: view.project(pulleyOf(of)!), to: view.project(lineAt(of)) })),
+    surfaces: facesOf(entry, body, pose).map(faceOn),
+    armPad: pad && faceOn(pad),
     contact: view.project(carry(grip)),
-    held:
-      s.anchor || s.oneThing
-        ? { from: view.project(carry(s.anchor ?? mirrorZ(grip))), to: view.project(carry(grip)) }
-        : null,
-    handPath: s.path.contact
+    handPath: path.contact
       .map((c, k) => {
         const d = view.project(carry(c));
         return `${k === 0 ? 'M' : 'L'}${Math.round(d.u * 10) / 10} ${Math.round(d.v * 10) / 10}`;
       })
       .join(''),
   };
-}
-
-/** The pad under an upper arm, from the armpit past the elbow. */
-function padUnder(body: Body, path: ChainPath, i: number, upM: number): readonly [Vec3, Vec3] {
-  const [shoulder, elbow] = [path.proximal[i]!, path.middle[i]!];
-  const along = normalise(subtract(elbow, shoulder));
-  // Under the arm: square to it, in the upright plane through it.
-  const under = add(scale(normalise([-along[1], along[0], 0]), -0.032 * body.statureM), [0, upM, 0]);
-  return [
-    add(add(shoulder, scale(along, 0.04 * body.statureM)), under),
-    add(add(elbow, scale(along, 0.03 * body.statureM)), under),
-  ];
-}
-
-/** How far a pad lies from the joints it carries, share of stature (drawing only). */
-const PAD = 0.065;
-
-export function surfacesOf(body: Body, pose: BodyPose, rests: Rest): (readonly [Vec3, Vec3])[] {
-  const h = body.statureM;
-  const surfaces: (readonly [Vec3, Vec3])[] = [];
-  if (rests !== null) {
-    const seat = pose.pelvis[1] - HIP_OVER_SEAT * h;
-    surfaces.push([
-      [pose.pelvis[0] - 0.12, seat, 0],
-      [pose.pelvis[0] + 0.24, seat, 0],
-    ]);
-  }
-  if (rests === 'back' || rests === 'front') {
-    const side = scale(pose.trunkFrame.x, (rests === 'back' ? -1 : 1) * PAD * h);
-    surfaces.push([
-      add(pose.pelvis, side),
-      add(add(pose.neckBase, side), scale(pose.trunkFrame.y, rests === 'back' ? 0.1 * h : -0.03 * h)),
-    ]);
-  }
-  if (pose.supportArm && pose.supportArm.hand[1] < pose.pelvis[1]) {
-    const [x, y, z] = pose.supportArm.hand;
-    surfaces.push([
-      [x - 0.25, y, z],
-      [x + 0.6, y, z],
-    ]);
-  }
-  return surfaces;
 }
 
 /** Floor window that holds everything over the whole range, and the column where there is one. */
@@ -201,4 +202,11 @@ export function extentOf(
   ]);
   const hands = both ? [...path.contact, ...path.contact.map(mirrorZ)] : path.contact;
   return [...[...all, ...path.middle, ...hands].map((v) => toFloor(v, stand)), ...(pulley ? [pulley] : [])];
+}
+
+/** Both ends of a bar across the body, which a window holds as well. */
+export function heldExtent({ entry }: PosedQuestion, { path }: PosedEntry, placement: Placement | null): Vec3[] {
+  if (entry.load.kind !== 'weight' || entry.load.kit !== 'bar' || entry.hands === 'one') return [];
+  const [x, y] = path.contact[0]!;
+  return [-1, 1].map((s) => toFloor([x, y, (s * BAR_M) / 2 - s * 0.15], stands(placement)));
 }

@@ -1,5 +1,7 @@
 import type { BookEntry } from '@/core/book/book-entry';
-import type { Rest } from './movement-scene';
+
+/** The body rests on a seat or bench under the hips, its back along the trunk when it lies. */
+type Rest = 'seat' | 'back' | 'front' | null;
 
 /** What a movement's posture lies or sits on, for the drawing. */
 export function restOn(e: BookEntry): Rest {

@@ -1,13 +1,18 @@
 import { SIDES, type Side } from '@/core/body/side';
 import { toFloor } from '@/core/geometry/rotation';
-import { add, dot, mirrorZ, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { add, dot, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { holeHeightM } from '@/core/kit/column';
 import { type ChainPath, LAST_SAMPLE, MIDDLE_SAMPLE } from '@/core/movement/chain-path';
 import { type Placement, type SetupProblem } from '@/core/setup/setup-problem';
 import { toRad } from '@/core/units/angle';
 import type { Dot } from './capsule';
 import { armSilhouette, bodySilhouettes, type Silhouette } from './figure';
-import { extentOf, restingArm, surfacesOf, type Rest } from './movement-scene';
+import { extentOf, handsAt, restingArm } from './movement-scene';
+import { handOf } from './hands';
+import { heldThings } from './held';
+import { armPadOf, armPadThings, facesOf, seatThings, type Face } from './seats';
+import { carried, gearShapes, type GearShape } from './gear';
+import { searchOf, type PosedQuestion } from '@/core/book/posed-question';
 import type { View, Window3 } from './view';
 
 /** Samples shown as ghosts: the quarters of the range before the finish. */
@@ -31,16 +36,21 @@ export interface SetupFigure {
   readonly range: readonly Silhouette[];
   /** Path of the hand over the range. */
   readonly handPaths: readonly string[];
-  /** Both ends of what the body sits, lies or leans on. */
-  readonly surfaces: readonly { readonly from: Dot; readonly to: Dot; readonly key: string }[];
+  /** What the body sits, lies or leans on, under it, and the face of each: both ends. */
+  readonly seats: readonly GearShape[];
+  /** The pad that an arm lies on, over the trunk. */
+  readonly underArm: readonly GearShape[];
+  readonly surfaces: readonly { readonly from: Dot; readonly to: Dot }[];
+  /** The face of the pad that an arm lies on. */
+  readonly armPad: { readonly from: Dot; readonly to: Dot } | null;
 }
 
 /** What runs between body and column, in pixels. */
 export interface SetupLines {
   readonly cables: readonly CableLine[];
   readonly ghostCables: readonly { readonly from: Dot; readonly to: Dot; readonly key: string }[];
-  /** What both hands hold, from hand to hand; null where each has a handle of its own. */
-  readonly bar: { readonly from: Dot; readonly to: Dot } | null;
+  /** Handles, ropes and bars in the working hands. */
+  readonly held: readonly GearShape[];
   readonly mark: Dot;
   /** Shortest way from the target joint to the line of pull: the lever a trainer would measure. */
   readonly lever: { readonly from: Dot; readonly to: Dot };
@@ -92,18 +102,21 @@ const workingSides = (problem: SetupProblem): Side[] => SIDES.filter((s) => prob
  * rest.
  */
 export function buildSetupFigure(
-  problem: SetupProblem,
+  posed: PosedQuestion,
   at: Placement,
   stand: Stand,
-  rests: Rest,
   view: View,
   now = LAST_SAMPLE,
 ): SetupFigure {
+  const { entry } = posed;
+  const problem = searchOf(posed);
   const { body } = problem;
   const carry = carryTo(stand);
   const pose = problem.poseAt(now);
   const working = workingSides(problem);
   const path = (side: Side) => problem.limbAt(side, at).path;
+  const pad = entry.armOn === null ? null : armPadOf(body, path(working.at(-1)!), now, 0);
+  const faceOn = ({ from, to }: Face) => ({ from: view.project(carry(from)), to: view.project(carry(to)) });
   return {
     body: bodySilhouettes(view, carry, body, pose),
     arms: working.map((side) => armSilhouette(view, carry, body, path(side), now, `arm-${side}`)),
@@ -121,11 +134,10 @@ export function buildSetupFigure(
         })
         .join(''),
     ),
-    surfaces: surfacesOf(body, pose, rests).map(([from, to], k) => ({
-      key: String(k),
-      from: view.project(carry(from)),
-      to: view.project(carry(to)),
-    })),
+    seats: gearShapes(view, carried(seatThings(entry, body, pose, pad), carry)),
+    underArm: gearShapes(view, carried(armPadThings(pad), carry)),
+    surfaces: facesOf(entry, body, pose).map((f) => faceOn(f)),
+    armPad: pad && faceOn(pad),
   };
 }
 
@@ -134,12 +146,8 @@ export const buildGhost = (problem: SetupProblem, ghost: Ghost, view: View, now:
   armSilhouette(view, carryTo(ghost.placement), problem.body, ghost.path, now, 'ghost');
 
 /** Cables, mark and lever of a placement at a sample of the range. */
-export function buildSetupLines(
-  problem: SetupProblem,
-  placement: Placement,
-  view: View,
-  now = LAST_SAMPLE,
-): SetupLines {
+export function buildSetupLines(posed: PosedQuestion, placement: Placement, view: View, now = LAST_SAMPLE): SetupLines {
+  const problem = searchOf(posed);
   const { shared } = problem;
   const carry = carryTo(placement);
   const at = (v: Vec3): Dot => view.project(carry(v));
@@ -156,6 +164,17 @@ export function buildSetupLines(
   const joint = carry(limb.target.joint === 'middle' ? limb.path.middle[now]! : limb.path.proximal[now]!);
   const grip = limb.path.contact[now]!;
   const foot = leverFoot(joint, carry(shared ? [grip[0], grip[1], 0] : grip), problem.pulley(placement, last));
+  const held = heldThings({
+    posed,
+    hands: handsAt(
+      carry,
+      working.map((side) => handOf(posed.entry, path(side), now)),
+    ),
+    anchorOf: () => null,
+    pulleyOf: (side) => problem.pulley(placement, side),
+    axisOf: () => joint,
+    soleOf: () => [joint, joint],
+  });
   return {
     cables: lines.map((side) => ({
       side,
@@ -166,7 +185,10 @@ export function buildSetupLines(
     ghostCables: lines.flatMap((side) =>
       GHOST_SAMPLES.map((i) => ({ key: `${side}-${i}`, from: pulley(side), to: lineAt(side, i) })),
     ),
-    bar: shared ? { from: at(mirrorZ(grip)), to: at(grip) } : null,
+    held: gearShapes(
+      view,
+      held.flatMap((h) => h.gear),
+    ),
     mark: view.project([placement.standX, 0, placement.standZ]),
     lever: { from: view.project(joint), to: view.project(foot) },
   };

@@ -82,8 +82,9 @@ function outline(body: Body, at: (z: number, m: number) => Dot, k: number): stri
       return [c(shoulder, elbow, 0.03, 0.022), c(elbow, wrist, 0.022, 0.015), c(wrist, tip, 0.016, 0.012)];
     }),
     c(at(-half * 0.9, H('shoulderHeight')), at(half * 0.9, H('shoulderHeight')), 0.03, 0.03),
-    c(at(0, H('shoulderHeight') - 0.06 * h), at(0, H('hipHeight') + 0.05 * h), 0.088, 0.072),
-    c(at(0, H('hipHeight') + 0.05 * h), at(0, H('hipHeight') - 0.01 * h), 0.072, 0.086),
+    ...sides.map((s) => c(at(0, neckM), at(s * half * 0.8, H('shoulderHeight') + 0.004 * h), 0.03, 0.026)),
+    c(at(0, H('shoulderHeight') - 0.07 * h), at(0, H('hipHeight') + 0.08 * h), 0.086, 0.066),
+    c(at(0, H('hipHeight') + 0.08 * h), at(0, H('hipHeight') + 0.005 * h), 0.066, 0.079),
     c(at(0, H('shoulderHeight') + 0.01 * h), at(0, neckM + 0.03 * h), 0.04, 0.03),
     c(at(0, headM - 0.012 * h), at(0, headM + 0.012 * h), headR * 0.78, headR * 0.86),
   ];

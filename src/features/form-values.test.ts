@@ -20,6 +20,7 @@ const CLIENT = {
   statureM: 1.83,
   massKg: 80,
   massEstimated: false,
+  saidIn: 'feet-pounds',
   measuredM: { shoulderHeight: 1.5 },
   range: { left: {}, right: { 'shoulder.horizontalAbduction': 8 } },
   notes: ['shoulder', 'does-not-feel'],
@@ -89,7 +90,7 @@ describe('kit sheets', () => {
       expect(KIT_SPEC[p.kind].parse(values.spec)).toEqual(p.spec);
       const { scene } = previewKit(p.kind, values.spec);
       for (const shape of scene!.shapes) {
-        for (const [x, y] of shape.kind === 'line' || shape.kind === 'pad' ? [shape.from, shape.to] : [shape.at]) {
+        for (const [x, y] of 'at' in shape ? [shape.at] : [shape.from, shape.to]) {
           expect(x).toBeGreaterThanOrEqual(-0.05);
           expect(x).toBeLessThanOrEqual(scene!.width + 0.05);
           expect(y).toBeLessThanOrEqual(scene!.height + 0.05);

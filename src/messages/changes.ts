@@ -46,6 +46,7 @@ const FIELD: Readonly<Record<string, string>> = {
   putAway: 'Put away',
   massEstimated: 'Mass is an estimate',
   screeningDays: 'Screening stands for, days',
+  saidIn: 'Said in',
   trainerId: 'Trainer',
   cover: 'Stands in',
   passphrase: 'Passphrase',

@@ -44,3 +44,6 @@ export const RESTORE = {
   done: (file: string, replaced: string | null): string =>
     `Restored to ${file}.${replaced === null ? '' : ` What was there is kept as ${replaced}.`}`,
 } as const;
+
+/** How far a rebuild has come. */
+export const rebuiltText = (movements: number): string => `${movements} planned movements folded`;

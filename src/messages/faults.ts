@@ -1,3 +1,5 @@
+import type { CorrectionEffect } from '@/core/fault/correction-effect';
+import { wilsonInterval, type ShareInterval } from '@/core/fault/interval';
 import type { CorrectionCode, RemedyKind } from '@/core/movement/correction-code';
 import type { FaultCause, FaultPhase } from '@/core/fault/fault-book';
 import type { FaultCost } from '@/core/fault/fault-cost';
@@ -296,13 +298,27 @@ export function undoText(e: FloorEvent): string {
 export const TOO_MUCH_FAULT = 'So much of it leaves no movement.';
 export const TOUCHES_DOWN = 'The stack would touch down.';
 
-/** How often a fault was seen, and how long ago. */
+const spanOf = ({ low, high }: ShareInterval): string => `${Math.round(low * 100)} to ${Math.round(high * 100)} %`;
+
+/** Fewer than this many sets or looks say little of how often something happens (our judgement). */
+const FEW = 6;
+
+/** How often a fault was seen, what that says of its rate, and how long ago. */
 export const faultSummaryText = (f: {
   readonly setsSeen: number;
   readonly sets: number;
   readonly setsSince: number;
   readonly cleared: boolean;
-}): string =>
-  f.cleared
-    ? `cleared, ${f.setsSince} sets without`
-    : `${f.setsSeen} of ${f.sets} sets${f.setsSince > 0 ? `, ${f.setsSince} since` : ''}`;
+}): string => {
+  if (f.cleared) return `cleared, ${f.setsSince} sets without`;
+  const rate = f.sets < FEW ? '' : `, likely ${spanOf(wilsonInterval(f.setsSeen, f.sets))}`;
+  return `${f.setsSeen} of ${f.sets} sets${rate}${f.setsSince > 0 ? `, ${f.setsSince} since` : ''}`;
+};
+
+/** How often a correction held, and how often it likely works: 90 % sure, once there are looks enough to say. */
+export function effectText({ held, partly, not, works }: CorrectionEffect): string {
+  const looks = held + not;
+  const seen = [...(looks > 0 ? [`held ${held} of ${looks}`] : []), ...(partly > 0 ? [`partly ${partly}`] : [])];
+  const sure = looks < FEW ? 'too few looks to say more' : `likely works ${spanOf(works)} of the time`;
+  return `${seen.join(', ')}; ${sure}`;
+}

@@ -1,4 +1,5 @@
 import type { PracticeQuestion } from '@/core/book/practice';
+import { FELT, isFelt, type AnswerChange } from '@/core/book/practice-effect';
 
 /** What practitioners differ on, the sides, and why ours is ours. */
 export const PRACTICE_TEXT: Readonly<
@@ -101,3 +102,24 @@ export const PRACTICE_TEXT: Readonly<
     why: 'Slightly behind while the loaded share holds; beside when the last part rests.',
   },
 };
+
+const percent = (by: number, what: string): string =>
+  `${what} ${Math.round(Math.abs(by) * 100)} % ${by > 0 ? 'more' : 'less'}`;
+
+/** What another side would change here, as it would be said: "All the way, squeezed: peak 4 % less, 10° more range". */
+export function effectText(option: string, c: AnswerChange | null): string {
+  const side = option.charAt(0).toUpperCase() + option.slice(1);
+  if (c === null) return `${side}: no set-up with it here.`;
+  if (!isFelt(c)) return `${side}: the set-up stays as it is.`;
+  const parts = [
+    ...(c.hole === null ? [] : [`hole ${c.hole}`]),
+    ...(c.standX === null ? [] : [`mark at ${Math.round(c.standX * 100)} cm`]),
+    ...(Math.abs(c.peakBy) >= FELT.share ? [percent(c.peakBy, 'peak')] : []),
+    ...(Math.abs(c.meanBy) >= FELT.share ? [percent(c.meanBy, 'mean')] : []),
+    ...(Math.abs(c.rangeByDeg) >= FELT.rangeDeg
+      ? [`${Math.round(Math.abs(c.rangeByDeg))}° ${c.rangeByDeg > 0 ? 'more' : 'less'} range`]
+      : []),
+    ...(Math.abs(c.hardestBy) >= FELT.hardest ? [`hardest nearer the ${c.hardestBy > 0 ? 'finish' : 'stretch'}`] : []),
+  ];
+  return `${side}: ${parts.join(', ')}.`;
+}

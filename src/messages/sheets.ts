@@ -8,6 +8,7 @@ const FIELD: Readonly<Record<string, string>> = {
   massKg: 'Mass',
   note: 'Note',
   screeningDays: 'Days a screening stands',
+  saidIn: 'Units that are said',
   chestLineDeg: 'Lower-chest line',
   outOfOrder: 'Out of order',
   spec: 'What was measured',

@@ -1,3 +1,5 @@
+import type { SaidIn } from '@/core/units/as-spoken';
+import { listGyms } from '@/data/queries/gyms';
 import 'server-only';
 import { estimatedMassKg } from '@/core/body/estimated-mass';
 import { MEASURE_NAMES } from '@/core/body/segment-ratios';
@@ -56,6 +58,7 @@ export function saveClientForm(
     statureM: statureCm / 100,
     massKg: form.massKg ?? estimatedMassKg(statureCm / 100),
     massEstimated: form.massKg === undefined,
+    saidIn: form.saidIn ?? null,
     measuredM: Object.fromEntries(
       MEASURE_NAMES.flatMap((n) => (measuredCm[n] === undefined ? [] : [[n, measuredCm[n] / 100]])),
     ),
@@ -85,13 +88,17 @@ export function saveClientForm(
   return { ok: true, id: clientId, kept: merged };
 }
 
+/** How lengths are said in the gym that is opened with. */
+const saidInGym = (db: UseCase['db']): SaidIn => listGyms(db)[0]?.saidIn ?? 'metric';
+
 /** Every client, by name. */
 export const loadClients = (uc: UseCase): Client[] => reachClients(uc);
 
 /** A client's sheet before there is a client. */
-export const loadNewClient = ({ nowMs }: UseCase): Pick<ClientView, 'guide' | 'today'> => ({
+export const loadNewClient = ({ db, nowMs }: UseCase): Pick<ClientView, 'guide' | 'today' | 'gymSaidIn'> => ({
   guide: { setups: 0, worth: [] },
   today: dayText(nowMs),
+  gymSaidIn: saidInGym(db),
 });
 
 /** A client's whole sheet; null when there is none of that id. */
@@ -107,6 +114,7 @@ export function loadClient(uc: UseCase, id: string): ClientView | null {
     care: loadCare(uc, id),
     history: loadHistory(uc, id),
     today: dayText(uc.nowMs),
+    gymSaidIn: saidInGym(uc.db),
     unreadable,
   };
 }

@@ -71,7 +71,7 @@ export function openLine(request: IncomingMessage, response: ServerResponse, uc:
     void response.write(`data: ${JSON.stringify(events.map((e) => ({ ...e, version: FLOOR_EVENT_VERSION })))}\n\n`);
   // How late it is here, before anything is tapped there.
   response.write(`event: clock\ndata: ${nowMs}\n\n`);
-  tell(listFloorEvents(db, clientId, movement).rows.filter((e) => e.atMs > nowMs - RECENT_MS));
+  tell(listFloorEvents(db, clientId, movement, nowMs - RECENT_MS).rows);
   if (once) {
     response.end();
     return;

@@ -21,9 +21,10 @@ import type { LimitsView } from '@/contract/views/limits';
 import type { Session, SessionItem, Variant } from '@/contract/views/plan';
 import type { Attachment, ConvertedLoad, ReplacedKit, Station } from '@/contract/views/station';
 import type { Db } from '@/data/open-db';
-import { listFloorEvents } from '@/data/queries/floor-events';
+import { listEventsOf } from '@/data/queries/floor-events';
+import { recentItems } from '@/data/queries/read-folds';
 import { findAttachment, findKit, findStation, listAttachments, listBands, listStations } from '@/data/queries/kit';
-import { plannedItemsOf } from '@/data/queries/sessions';
+import { plannedItems } from '@/data/queries/sessions';
 import { findVariant } from '@/data/queries/variants';
 import { fitOf } from './client-fit';
 import { toLocalDay } from './clock';
@@ -214,8 +215,11 @@ export function loadItem(uc: UseCase, itemId: string, stationId?: string): ItemC
   const reached = reachItem(uc, itemId);
   if (!reached) return null;
   const { item: found, session, client } = reached;
-  const { rows: events, unreadable } = listFloorEvents(db, client.id, found.movement);
-  const planned = plannedItemsOf(db, client.id);
+  // What is judged here, and both sides of this session, whether they have records or not.
+  const items = recentItems(db, client.id, found.movement);
+  const here = session.items.filter((i) => i.movement === found.movement).map((i) => i.id);
+  const { rows: events, unreadable } = listEventsOf(db, [...items, ...here]);
+  const planned = plannedItems(db, [...items, ...here]);
   const log = foldSetLog(events, planned);
   const usedHere = log.setups.findLast((s) => s.itemId === found.id)?.stationId ?? undefined;
   const kitFor = findKitFor(db, found, stationId ?? usedHere);

@@ -1,3 +1,4 @@
+import { SAID_IN } from '@/core/units/as-spoken';
 import 'server-only';
 import { buildBody } from '@/core/body/body-model';
 import { SPACING_OVER_SHOULDERS_M } from '@/contract/case';
@@ -27,7 +28,7 @@ function findBroadest(uc: UseCase): { readonly name: string; readonly needM: num
   return broadest;
 }
 
-const FIRST_GYM = { id: 'gym', name: FIRST_GYM_NAME, screeningDays: 365 };
+const FIRST_GYM = { id: 'gym', name: FIRST_GYM_NAME, screeningDays: 365, saidIn: 'metric' } as const;
 
 /** The gym that new kit belongs to; the first piece of kit opens one. */
 function gymOfKit(uc: UseCase, asked: string | null): string {
@@ -47,10 +48,12 @@ export function loadKit({ db }: UseCase, askedGym: string | undefined): KitView 
   return { gyms, gym, pieces: rows, unreadable };
 }
 
-/** The sheet of a piece, or of a new one where the id is null; null when there is none of that id. */
-export function loadKitSheet(uc: UseCase, id: string | null): KitSheetView | null {
+/** The sheet of a piece, or of a new one in a gym where the id is null; null when there is none of that id. */
+export function loadKitSheet(uc: UseCase, id: string | null, gymId: string | null = null): KitSheetView | null {
   const piece = id === null ? null : findKit(uc.db, id);
-  return id !== null && !piece ? null : { piece, clients: reachClients(uc) };
+  if (id !== null && !piece) return null;
+  const gym = findGym(uc.db, piece?.gymId ?? gymId ?? '') ?? listGyms(uc.db)[0];
+  return { piece, clients: reachClients(uc), saidIn: gym?.saidIn ?? 'metric' };
 }
 
 /** A piece for bringing two changes together: what was measured of it belongs together and is one field. */
@@ -116,7 +119,11 @@ export function savePieceForm(
   return { ok: true, id: piece.id, kept: whole(merged) };
 }
 
-const gymFormSchema = z.object({ name: text(1, 80), screeningDays: numberBetween(1, 3650, 'days') });
+const gymFormSchema = z.object({
+  name: text(1, 80),
+  screeningDays: numberBetween(1, 3650, 'days'),
+  saidIn: z.enum(SAID_IN, { error: EXPECTED.oneOf(SAID_IN.join(', ')) }).optional(),
+});
 
 /**
  * Check and keep a gym; a null id makes a new one. `opened`: the gym as the sheet was opened with it, so that what
@@ -132,10 +139,15 @@ export function saveGymForm(
   const { db, actor } = uc;
   const parsed = gymFormSchema.safeParse(typed);
   if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
-  const { name, screeningDays } = parsed.data;
+  const { name, screeningDays, saidIn } = parsed.data;
   const gymId = id ?? idFromKey(key);
   const known = findGym(db, gymId);
-  const typedGym = { id: gymId, name, screeningDays: Math.round(screeningDays) };
+  const typedGym: Gym = {
+    id: gymId,
+    name,
+    screeningDays: Math.round(screeningDays),
+    saidIn: saidIn ?? known?.saidIn ?? 'metric',
+  };
   const base = typeof opened === 'object' && opened !== null ? opened : (known ?? typedGym);
   const { merged: gym, collisions, next } = mergeSheet(base, typedGym, known ?? typedGym);
   if (collisions.length > 0) {

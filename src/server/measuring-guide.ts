@@ -1,7 +1,9 @@
 import 'server-only';
+import { lately } from '@/core/record/lately';
 import { answerQuestion } from '@/core/book/answer-question';
 import { rankMeasures } from '@/core/book/measuring-guide';
-import { caseSchema } from '@/contract/case';
+import type { BodyInput } from '@/core/body/body-model';
+import { caseSchema, type Case } from '@/contract/case';
 import type { MeasuringGuideView } from '@/contract/views/client';
 import { toQuestion } from '@/solver/to-question';
 import { loadItem } from './item-context';
@@ -10,6 +12,9 @@ import type { UseCase } from './use-case';
 
 /** Set-ups that the guide looks at: a client's newest, one for each movement and station. */
 const MOST_SETUPS = 4;
+
+/** The guide follows from the body and its set-ups alone. */
+const guidesLately = lately<MeasuringGuideView>(100);
 
 /** Which landmarks to measure next, by what they would settle in this client's own set-ups; empty without any. */
 export function loadMeasuringGuide(uc: UseCase, clientId: string): MeasuringGuideView {
@@ -20,10 +25,17 @@ export function loadMeasuringGuide(uc: UseCase, clientId: string): MeasuringGuid
     const key = `${item.movement}/${item.stationId}`;
     if (!newest.has(key)) newest.set(key, item.id);
   }
-  const setups = [...newest.values()].slice(0, MOST_SETUPS).flatMap((id) => {
+  const cases = [...newest.values()].slice(0, MOST_SETUPS).flatMap((id) => {
     const parsed = caseSchema.safeParse(loadItem(uc, id)?.setupCase);
-    if (!parsed.success) return [];
-    const question = toQuestion(parsed.data);
+    return parsed.success ? [parsed.data] : [];
+  });
+  const { statureM, massKg, measuredM } = client;
+  return guidesLately(JSON.stringify([statureM, massKg, measuredM, cases]), () => guideOf(client, cases));
+}
+
+function guideOf(client: BodyInput, cases: readonly Case[]): MeasuringGuideView {
+  const setups = cases.flatMap((asked) => {
+    const question = toQuestion(asked);
     if (!question.column) return [];
     if (question.lastUsed) return [{ question, at: question.lastUsed }];
     const answer = answerQuestion(question);

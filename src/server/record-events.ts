@@ -3,7 +3,7 @@ import type { FloorEvent, SavedSetup } from '@/core/record/floor-event';
 import { deliverySchema, type DeliveryReply, type RefusedEvent } from '@/contract/floor-event';
 import { toFieldIssues, type FieldIssue } from '@/contract/field';
 import { readFloorEvent } from '@/contract/records/floor-event-record';
-import { appendFloorEvents } from '@/data/queries/floor-events';
+import { appendFloorEvents } from '@/data/queries/folds';
 import { readIdentity } from '@/data/queries/identity';
 import { clientOfItem } from '@/data/queries/sessions';
 import { keepChanges } from './changes';

@@ -4,6 +4,8 @@ import { backUp, backupFolder } from '@/data/backup';
 import { readMigrations } from '@/data/migrate';
 import { closeSharedDb, databaseFile, migrationsFolder, sharedDb, type Db } from '@/data/open-db';
 import { listAccounts } from '@/data/queries/accounts';
+import { foldSome, forgetFolds } from '@/data/queries/folds';
+import { foldsHold } from '@/data/queries/read-folds';
 import { readIdentity } from '@/data/queries/identity';
 import { SERVING } from '@/messages/serving';
 import { isLoopback } from './serving';
@@ -15,6 +17,10 @@ export const sharedRecords = (): Db => sharedDb();
 /** Which database that is. */
 export const databaseId = (): string => readIdentity(sharedDb());
 
+/** Planned movements that are folded before whoever waits is let in: a few milliseconds. */
+const FOLDED_AT_ONCE = 5;
+/** Folds that are looked over at the start. */
+const LOOKED_OVER = 20;
 const HOUR_MS = 3_600_000;
 
 /**
@@ -37,6 +43,29 @@ export function openRecords(mayBegin: boolean, host: string): string | null {
 
 /** Everything written goes into the one file, and the file is let go. */
 export const closeRecords = (): void => closeSharedDb();
+
+/**
+ * Fold what was recorded before there were folds, or by an older version, a little at a time while pages are served;
+ * what is asked for meanwhile is folded when it is read. Folds that do not tell what their records tell, by a sample,
+ * are all made anew. Gives what ends it.
+ */
+export function keepFolding(onBug: (error: unknown) => void): () => void {
+  let next: NodeJS.Immediate | undefined;
+  const some = (): void => {
+    try {
+      if (foldSome(sharedDb(), FOLDED_AT_ONCE) > 0) next = setImmediate(some);
+    } catch (error) {
+      onBug(error);
+    }
+  };
+  try {
+    if (!foldsHold(sharedDb(), LOOKED_OVER)) forgetFolds(sharedDb());
+  } catch (error) {
+    onBug(error);
+  }
+  some();
+  return () => clearImmediate(next);
+}
 
 /** A backup now and then one every hour; `onBug` hears of one that failed. Gives what ends it. */
 export function keepBackups(onBug: (error: unknown) => void): () => void {

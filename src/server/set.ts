@@ -8,16 +8,14 @@ import { shownLimb, type PosedQuestion } from '@/core/book/posed-question';
 import { REST_BELOW, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
 import { jointDegAt } from '@/core/movement/joint-action';
 import { otherSideOf, withSides } from '@/core/record/side-pair';
-import { foldSetLog } from '@/core/record/set-log';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
 import { findStanceDrops, findStepIns } from '@/core/setup/stance-drops';
 import type { Session, SessionItem } from '@/contract/views/plan';
 import { toBand } from '@/contract/to-kit';
 import type { DropMarks, OtherItem, RepView, SetView } from '@/contract/views/set';
-import { listFloorEvents } from '@/data/queries/floor-events';
+import { readFolds } from '@/data/queries/read-folds';
 import { listBands } from '@/data/queries/kit';
-import { plannedItemsOf } from '@/data/queries/sessions';
 import { loadLabel } from '@/messages/loads';
 import { dropTexts } from '@/messages/schemes';
 import { loadItem, practicesIn, sidesAlternate, type ItemContext } from './item-context';
@@ -98,11 +96,8 @@ const toOther = ({ id, movement, side }: SessionItem): OtherItem => ({ itemId: i
 
 /** Planned sets of a movement that are neither done nor stopped for pain. */
 function hasSetsLeft({ db }: UseCase, { clientId }: Session, item: SessionItem): boolean {
-  const log = foldSetLog(listFloorEvents(db, clientId, item.movement).rows, plannedItemsOf(db, clientId));
-  return (
-    log.pains.every((p) => p.itemId !== item.id) &&
-    log.sets.filter((s) => s.itemId === item.id && s.endedAtMs !== null).length < item.sets
-  );
+  const log = readFolds(db, { clientId, items: [item.id] }).get(item.movement);
+  return !log || (log.pains.length === 0 && log.sets.filter((s) => s.endedAtMs !== null).length < item.sets);
 }
 
 /** Where to go on in this session: the other side of the same, and the opposite muscle's movements. */

@@ -1,12 +1,13 @@
 import 'server-only';
+import { lately } from '@/core/record/lately';
 import type { WorkingSide } from '@/core/body/side';
 import { entryOf } from '@/core/book/book';
-import { answerPosed } from '@/core/book/answer-question';
+import { answerPosed, type QuestionAnswer } from '@/core/book/answer-question';
 import { poseQuestion } from '@/core/book/pose-question';
 import type { PosedQuestion } from '@/core/book/posed-question';
 import { settingsOf } from '@/core/book/question-settings';
 import type { Placement } from '@/core/setup/setup-problem';
-import { caseSchema } from '@/contract/case';
+import { caseSchema, type Case } from '@/contract/case';
 import { toFieldIssues } from '@/contract/field';
 import type { SettingView } from '@/contract/views/setting';
 import type { Station } from '@/contract/views/station';
@@ -31,12 +32,24 @@ export type FoundSettings =
     }
   | { readonly from: 'blocked'; readonly says: string };
 
+/** A case with its limbs posed, and its answer once it was asked for. */
+interface Posed {
+  readonly posed: PosedQuestion | null;
+  answer?: QuestionAnswer;
+}
+
+/** The same case is posed and solved once, whoever opens it again. */
+const posedLately = lately<Posed>(200);
+const poseOnce = (asked: Case): Posed =>
+  posedLately(JSON.stringify(asked), () => ({ posed: poseQuestion(toQuestion(asked)) }));
+
 /** Pose the case once; what stood today stays, whatever was changed of the kit or the client since. */
 export function findSettings({ client, log, item, setupCase }: ItemContext): FoundSettings {
   const estimated = client.measuredM.shoulderHeight === undefined;
   const saved = log.setups.findLast((s) => s.itemId === item.id);
   const parsed = caseSchema.safeParse(setupCase);
-  const posed = parsed.success ? poseQuestion(toQuestion(parsed.data)) : null;
+  const once: Posed = parsed.success ? poseOnce(parsed.data) : { posed: null };
+  const { posed } = once;
   // Standing upright is nothing to set.
   const rules = posed ? settingsOf(posed).filter((s) => s.kind !== 'lean' || s.leanDeg > 0) : [];
   const settings = rules.map(settingText);
@@ -53,7 +66,7 @@ export function findSettings({ client, log, item, setupCase }: ItemContext): Fou
       from: 'blocked',
       says: `The client’s range leaves too little of the ${movementName(item.movement).toLowerCase()}.`,
     };
-  const answer = answerPosed(posed);
+  const answer = (once.answer ??= answerPosed(posed));
   if (!answer.ok) return { from: 'blocked', says: answer.violations.map((v) => limitText(v)).join(' ') };
   return { from: 'solved', placement: answer.placement, settings, estimated, posed };
 }

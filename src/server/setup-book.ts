@@ -1,12 +1,11 @@
 import 'server-only';
+import { lately } from '@/core/record/lately';
 import { BOOK } from '@/core/book/book';
-import { foldSetLog } from '@/core/record/set-log';
 import { buildSetupPages, type SetupEntry } from '@/core/record/setup-book';
 import type { UnreadableRow } from '@/contract/records/record';
 import type { SetupEntryView, SetupPageView } from '@/contract/views/setup-book';
-import { listFloorEvents } from '@/data/queries/floor-events';
+import { unreadableOf, usedSetups } from '@/data/queries/read-folds';
 import { findAttachment, findStation } from '@/data/queries/kit';
-import { plannedItemsOf } from '@/data/queries/sessions';
 import { movementName } from '@/messages/book';
 import { day } from '@/messages/day';
 import { holeText } from '@/messages/holes';
@@ -18,14 +17,18 @@ export function loadSetupBook(
   { db }: UseCase,
   clientId: string,
 ): { readonly pages: readonly SetupPageView[]; readonly unreadable: readonly UnreadableRow[] } {
-  const { rows, unreadable } = listFloorEvents(db, clientId, null);
-  const planned = plannedItemsOf(db, clientId);
+  const used = usedSetups(db, clientId);
+  const unreadable = unreadableOf(db, clientId);
+  // Each piece is looked up once, however often it was used.
+  const stations = lately<ReturnType<typeof findStation>>(200);
+  const handles = lately<ReturnType<typeof findAttachment>>(200);
+  const stationOf = (id: string | null) => (id === null ? null : stations(id, () => findStation(db, id)));
   const names: KitNames = {
-    station: (id) => (id === null ? null : (findStation(db, id)?.name ?? null)),
-    handle: (id) => (id === null ? null : (findAttachment(db, id)?.name ?? null)),
+    station: (id) => stationOf(id)?.name ?? null,
+    handle: (id) => (id === null ? null : (handles(id, () => findAttachment(db, id))?.name ?? null)),
   };
   const toView = (e: SetupEntry): SetupEntryView => {
-    const station = e.stationId === null ? null : findStation(db, e.stationId);
+    const station = stationOf(e.stationId);
     const { placement: p } = e;
     return {
       id: e.id,
@@ -36,13 +39,7 @@ export function loadSetupBook(
       off: e.off,
     };
   };
-  const pages = BOOK.flatMap((entry) => {
-    const log = foldSetLog(
-      rows.filter((event) => event.movement === entry.id),
-      planned,
-    );
-    return buildSetupPages(entry.id, log.setups);
-  });
+  const pages = BOOK.flatMap(({ id }) => buildSetupPages(id, used.get(id) ?? []));
   return {
     pages: pages.map((p) => ({
       key: `${p.movement}-${p.side}`,

@@ -2,7 +2,9 @@ import type { ActiveRangeDeg } from '@/core/body/active-range';
 import { buildBody } from '@/core/body/body-model';
 import { noteDefaults } from '@/core/body/client-note';
 import { findEntry } from '@/core/book/book';
-import { askQuestion, type Question } from '@/core/book/question';
+import { practicesOf } from '@/core/book/practice';
+import { practicesFor, withOurSides } from '@/core/book/practice-effect';
+import { askQuestion, withChoices, type Question } from '@/core/book/question';
 import { PLACEMENT_KEYS, type Placement } from '@/core/setup/setup-problem';
 import { fitOfCase, type Case } from '@/contract/case';
 import { toColumn } from '@/contract/column-schema';
@@ -26,7 +28,7 @@ export function toQuestion(c: Case): Question {
   const { client, station } = c;
   const { statureM, massKg, measuredM } = client;
   const fit = fitOfCase(client);
-  return askQuestion(own, {
+  const asked = askQuestion(own, {
     options: toOptions(own, c.options, fit),
     body: buildBody({ statureM, massKg, measuredM }),
     range: {
@@ -56,4 +58,8 @@ export function toQuestion(c: Case): Question {
     fixed: fixedOf(c.given),
     lastUsed: c.lastUsed ?? null,
   });
+  // Our side of every question that is left open: what stands on the bench is what is computed.
+  const raised = practicesOf(own, client.notes, 1);
+  if (raised.every((p) => asked.options.practices[p.question])) return asked;
+  return withChoices(asked, withOurSides(asked.options, practicesFor(asked, client.notes)), asked.side);
 }

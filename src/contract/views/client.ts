@@ -6,6 +6,7 @@ import type { ClinicianLimit } from '@/core/body/clinician-limit';
 import type { Region } from '@/core/body/region-line';
 import type { Screening, ScreeningState } from '@/core/body/screening';
 import type { Side } from '@/core/body/side';
+import type { SaidIn } from '@/core/units/as-spoken';
 import type { MeasureWorth } from '@/core/book/measuring-guide';
 import type { UnreadableRow } from '../records/record';
 import type { CareView, ChangeView } from './account';
@@ -18,6 +19,8 @@ export interface Client extends BodyInput {
   readonly note: string;
   /** Nobody weighed the client: the mass is reckoned from the stature. */
   readonly massEstimated: boolean;
+  /** How lengths and masses are said of this client; null: as in the gym. */
+  readonly saidIn: SaidIn | null;
   readonly range: ActiveRangeDeg;
   readonly notes: readonly ClientNote[];
   /** Regions that the client does not feel working yet. */
@@ -50,5 +53,7 @@ export interface ClientView {
   readonly history: readonly ChangeView[];
   /** Like 2026-11-24, where the server stands. */
   readonly today: string;
+  /** How lengths and masses are said in the gym. */
+  readonly gymSaidIn: SaidIn;
   readonly unreadable: readonly UnreadableRow[];
 }

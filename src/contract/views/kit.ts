@@ -1,3 +1,4 @@
+import type { SaidIn } from '@/core/units/as-spoken';
 import type { KitKind } from '@/core/kit/kit-kind';
 import type { KitSpec } from '../kit-spec';
 import type { UnreadableRow } from '../records/record';
@@ -8,6 +9,8 @@ export interface Gym {
   readonly id: string;
   readonly name: string;
   readonly screeningDays: number;
+  /** How lengths and masses are said there. */
+  readonly saidIn: SaidIn;
 }
 
 /** A piece of kit with what its kind has of its own, as typed. */
@@ -32,4 +35,6 @@ export interface KitView {
 export interface KitSheetView {
   readonly piece: KitPiece | null;
   readonly clients: readonly Client[];
+  /** How lengths and masses are said in its gym. */
+  readonly saidIn: SaidIn;
 }

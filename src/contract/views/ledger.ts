@@ -54,11 +54,21 @@ export interface LedgerCorrection {
   readonly outcome: Outcome | null;
 }
 
+/** How a correction of a fault fared over the sessions that judgement looks at. */
+export interface LedgerEffect {
+  readonly fault: FaultCode;
+  readonly code: CorrectionCode;
+  readonly says: string;
+}
+
 /** What keeps coming back and what worked, for one movement. */
 export interface LedgerMovementView {
   readonly movement: MovementId;
+  /** Sessions before those that are shown. */
+  readonly earlier: number;
   readonly sessions: readonly LedgerSessionView[];
   readonly faults: readonly LedgerFaultRow[];
+  readonly effects: readonly LedgerEffect[];
   readonly corrections: readonly LedgerCorrection[];
 }
 

@@ -6,7 +6,7 @@ import type { Palm } from '@/core/mechanics/forearm-turn';
 import type { BookEntry, Grip } from './book-entry';
 
 /** How far a grip turns the forearm from thumb up, degrees: as far as forearms go (AAOS norm 80). */
-const GRIP_TURN_DEG: Readonly<Record<Grip, number>> = { pronated: -80, neutral: 0, supinated: 80 };
+export const GRIP_TURN_DEG: Readonly<Record<Grip, number>> = { pronated: -80, neutral: 0, supinated: 80 };
 /** Breadth of a hand, share of stature (remembered: 8.8 cm at 1.76 m). */
 const HAND_BREADTH = 0.05;
 /** Handle of a dumbbell between its ends, metres (common practice). */

@@ -69,6 +69,8 @@ interface PracticeRule<S extends Sides> {
   readonly preset: (notes: NoteDefaults, finishShare: number) => keyof S & string;
   /** Sides that a client's notes leave out; none where this is missing. */
   readonly without?: (notes: NoteDefaults) => readonly (keyof S & string)[];
+  /** Its sides are told apart by the cue, the pace or who helps, also where no number moves. */
+  readonly beyondNumbers?: true;
 }
 
 const rule = <S extends Sides>(r: PracticeRule<S>): PracticeRule<S> => r;
@@ -91,11 +93,13 @@ const RULES = {
     preset: () => 'own-thigh',
   }),
   'row-bottom': rule({
+    beyondNumbers: true,
     raisedBy: isRow,
     sides: { 'keep-set': own, reach: (e) => withScapula(e, REACH_M, 0) },
     preset: (notes) => (notes.keepBladeSet ? 'keep-set' : 'reach'),
   }),
   'lat-aim': rule({
+    beyondNumbers: true,
     raisedBy: (e) => isLatPull(e) && e.group === 'rows',
     sides: {
       'neutral-to-hip': own,
@@ -113,6 +117,7 @@ const RULES = {
     preset: () => 'neutral-to-hip',
   }),
   'blades-in-lat-pull': rule({
+    beyondNumbers: true,
     raisedBy: isLatPull,
     sides: { quiet: own, 'retract-first': (e) => withScapula(e, null, -RETRACT_M) },
     preset: () => 'quiet',
@@ -141,6 +146,7 @@ const RULES = {
     preset: () => 'soft',
   }),
   'stretch-depth': rule({
+    beyondNumbers: true,
     raisedBy: stretches,
     sides: {
       'to-active-range': own,
@@ -151,22 +157,31 @@ const RULES = {
     preset: () => 'to-active-range',
   }),
   'pulldown-legs': rule({
+    beyondNumbers: true,
     raisedBy: (e) => e.legs !== null,
     sides: { locked: own, free: (e) => ({ ...e, legs: 'free' }) },
     preset: () => 'locked',
   }),
-  'last-reps': rule({ raisedBy: isTraining, sides: { strict: own, 'little-help': own }, preset: () => 'strict' }),
+  'last-reps': rule({
+    beyondNumbers: true,
+    raisedBy: isTraining,
+    sides: { strict: own, 'little-help': own },
+    preset: () => 'strict',
+  }),
   breathing: rule({
+    beyondNumbers: true,
     raisedBy: isTraining,
     sides: { 'out-on-effort': own, 'in-on-pull': own },
     preset: () => 'out-on-effort',
   }),
   'set-order': rule({
+    beyondNumbers: true,
     raisedBy: (e) => isTraining(e) && e.hands === 'one',
     sides: { straight: own, alternate: own },
     preset: () => 'straight',
   }),
   'side-raise-hand': rule({
+    beyondNumbers: true,
     raisedBy: (e) => e.target === 'deltoid-side',
     sides: {
       level: own,
@@ -179,6 +194,7 @@ const RULES = {
     preset: (notes) => (notes.stopLevel ? 'thumb-up' : 'level'),
   }),
   'handle-place': rule({
+    beyondNumbers: true,
     raisedBy: hasHandlePlace,
     sides: {
       middle: own,
@@ -206,6 +222,13 @@ const ruleOf = (question: PracticeQuestion): PracticeRule<Sides> => RULES[questi
 
 /** Every side of a question. */
 export const sidesOfPractice = (question: PracticeQuestion): readonly string[] => Object.keys(ruleOf(question).sides);
+
+/** The side of a question that leaves a movement as the book has it. */
+export const ownSideOf = (question: PracticeQuestion): string =>
+  Object.entries(ruleOf(question).sides).find(([, change]) => change === own)![0];
+
+/** Whether a question is worth asking whatever it changes in the numbers. */
+export const asksBeyondNumbers = (question: PracticeQuestion): boolean => ruleOf(question).beyondNumbers === true;
 
 /** One question asked of a movement: the sides there are for this client, and the one that is ours. */
 export interface Practice {

@@ -148,8 +148,7 @@ function leastStance(posed: PosedQuestion, moments: readonly Standing[], chosenD
   const [x0, z0] = carriedBy(posed, stanceOf(posed.entry).lean);
   const lowest = hipsOf(posed, UPRIGHT_STANCE) - MOST_SINK * body.statureM;
   const outlines = outlinesOf(posed);
-  let best: Stance = stanceOf(posed.entry);
-  let [bestMargin, bestEffort] = [-Infinity, Infinity];
+  const stances: { readonly stance: Stance; readonly margin: number; readonly effort: number }[] = [];
   for (const deg of chosenDeg === null ? LEANS_DEG : [chosenDeg])
     for (const headingDeg of deg === 0 ? [0] : headingsOf(posed)) {
       const lean: Lean = { deg, headingDeg };
@@ -157,15 +156,13 @@ function leastStance(posed: PosedQuestion, moments: readonly Standing[], chosenD
       const pressure = moments.map((m) => pressureAt(body.massKg, movedBy(m, [x - x0, z - z0])));
       for (const { furtherM, outline } of chosenDeg === null ? outlines : outlines.slice(0, 1)) {
         const inside = Math.min(...pressure.map((p) => (p ? insideBy(outline, p) : -1)));
-        const margin = Math.min(BALANCE_M, inside);
-        const effort = effortOf({ lean, furtherM });
-        if (margin < bestMargin - 1e-9 || (margin < bestMargin + 1e-9 && effort >= bestEffort)) continue;
-        if (hipsOf(posed, { lean, furtherM }) < lowest) continue;
-        best = { lean, furtherM };
-        [bestMargin, bestEffort] = [margin, effort];
+        const stance = { lean, furtherM };
+        stances.push({ stance, margin: Math.min(BALANCE_M, inside), effort: effortOf(stance) });
       }
     }
-  return best;
+  // Best first; a body is posed only to see how low the hips of the next best come.
+  stances.sort((a, b) => (Math.abs(a.margin - b.margin) > 1e-9 ? b.margin - a.margin : a.effort - b.effort));
+  return stances.find(({ stance }) => hipsOf(posed, stance) >= lowest)?.stance ?? stanceOf(posed.entry);
 }
 
 const sameStance = (a: Stance, b: Stance): boolean =>

@@ -42,6 +42,16 @@ describe('weight = rate per set x severity x 0.7 ^ sessions since', () => {
       ...('weight' in want ? { weight: expect.closeTo(want.weight as number, 9) } : {}),
     });
   });
+  it('looks at the newest twelve sessions: what is new is not drowned by years, what was long ago is cleared', () => {
+    const years = Array.from({ length: 80 }, () => [['trunk-turns'], [], []] as const);
+    const lately = Array.from({ length: 3 }, () => [['shrugs'], ['shrugs'], ['shrugs']] as const);
+    const quiet = Array.from({ length: 9 }, () => [[], [], []] as const);
+    const ranked = rankFaults(setsOf(...years, ...quiet, ...lately));
+    expect(ranked[0]).toMatchObject({ fault: 'shrugs', setsSeen: 9, sets: 36, cleared: false });
+    expect(ranked[1]).toMatchObject({ fault: 'trunk-turns', setsSeen: 0, cleared: true, weight: 0 });
+    // As it was before anything was folded: the same over a log that fits the window.
+    expect(rankFaults(setsOf(...years.slice(0, 12)))[0]).toMatchObject({ setsSeen: 12, sets: 36 });
+  });
   it('heaviest first, equals by name, two to watch', () => {
     const sets = setsOf([['chin-forward', 'shrugs', 'trunk-turns'], ['shrugs', 'trunk-turns'], ['shrugs']]);
     const ranked = rankFaults(sets);

@@ -24,7 +24,7 @@ export const TURN_STRENGTH_NM = { up: 8.9, down: 7.2 } as const;
 const STRAIGHT = 0.05;
 
 /** Direction in which the forearm moves as the elbow flexes, unit; null where the elbow is straight. */
-function flexingWay({ proximal, middle, contact }: ChainPath, i: number): Vec3 | null {
+export function flexingWay({ proximal, middle, contact }: ChainPath, i: number): Vec3 | null {
   const back = normalise(subtract(proximal[i]!, middle[i]!));
   const fore = normalise(subtract(contact[i]!, middle[i]!));
   const way = subtract(back, scale(fore, dot(back, fore)));

@@ -1,3 +1,4 @@
+import { convexHull, turn } from '@/core/geometry/convex-hull';
 import type { Body } from '@/core/body/body-model';
 import type { BodyPose } from '@/core/body/posture';
 import { SIDES } from '@/core/body/side';
@@ -31,22 +32,6 @@ export function supportOf(body: Body, pose: BodyPose): readonly Spot[] {
       ]);
   });
   return convexHull(spots);
-}
-
-const turn = (a: Spot, b: Spot, c: Spot): number => (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
-
-/** Convex hull of points in a plane, counter-clockwise. Source: monotone chain (Andrew 1979). */
-function convexHull(points: readonly Spot[]): readonly Spot[] {
-  const sorted = points.toSorted((a, b) => a[0] - b[0] || a[1] - b[1]);
-  const half = (list: readonly Spot[]): Spot[] => {
-    const chain: Spot[] = [];
-    for (const p of list) {
-      while (chain.length > 1 && turn(chain.at(-2)!, chain.at(-1)!, p) <= 0) chain.pop();
-      chain.push(p);
-    }
-    return chain.slice(0, -1);
-  };
-  return [...half(sorted), ...half(sorted.toReversed())];
 }
 
 /** How far a spot lies inside an outline (negative: outside), metres. */

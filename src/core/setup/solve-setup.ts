@@ -8,15 +8,15 @@ import type { Placement, SearchProblem } from './setup-problem';
 /** What a trainer can mark and keep: whole centimetres and whole degrees. */
 export const MARK_M = 0.01;
 const COARSE_M = 0.1;
-/** Refinement strides in marks (centimetres and degrees), coarse to fine. */
-const STRIDES = [6, 3, 1] as const;
-/** Of a pull, which is posed anew for every place. */
-const PULL_STRIDES = [6, 2] as const;
+/** Refinement strides in marks (centimetres and degrees), coarse to fine; what is found is brought to 5 cm after. */
+const STRIDES = [6, 2] as const;
+/** Of a pair that stands midway: distance alone is left, and hole against distance is a flat valley. */
+const DISTANCE_STRIDES = [6, 3, 1] as const;
 /** Holes whose coarse cost is within this of the best are refined, degrees. */
 const WORTH_REFINING_DEG = 3;
 const REFINED_HOLES = 6;
-/** Holes that are settled: the best, and enough others to find two that break no limit. */
-const SETTLED_HOLES = 4;
+/** Holes that are settled: the best with two others, and one more where any of them breaks a limit. */
+const SETTLED_HOLES = 3;
 
 /** A set-up that was found, with the next best at other holes. */
 export interface SolvedSetup {
@@ -90,7 +90,7 @@ function descend(problem: SearchProblem, start: Placement, thin: boolean): Place
   };
   let at = start;
   let cost = costOf(at);
-  for (const stride of problem.pulls ? PULL_STRIDES : STRIDES) {
+  for (const stride of midway && !problem.pulls ? DISTANCE_STRIDES : STRIDES) {
     for (;;) {
       let better: Placement | null = null;
       for (const dx of movesX) {
@@ -247,8 +247,9 @@ export function solveSetup(problem: SearchProblem): SetupSolution {
     .filter((c, i) => i < 3 || (i < REFINED_HOLES && c.cost < places[0]!.cost + WORTH_REFINING_DEG))
     .map((c) => refine(problem, c.placement))
     .sort((a, b) => a.cost - b.cost);
+  const whole = refined.slice(0, SETTLED_HOLES).every((r) => r.cost < BROKEN);
   const [best, ...others] = refined
-    .slice(0, SETTLED_HOLES)
+    .slice(0, SETTLED_HOLES + (whole ? 0 : 1))
     .map((r) => evaluatePlacement(problem, settle(problem, r.placement, r.cost)))
     // What keeps every limit comes first: a broken one is in no term of the cost.
     .sort((a, b) => Number(a.violations.length > 0) - Number(b.violations.length > 0) || a.cost - b.cost);

@@ -1,3 +1,4 @@
+import type { SaidIn } from '@/core/units/as-spoken';
 import type { Side } from '@/core/body/side';
 import type { RangeName } from '@/core/body/active-range';
 import type { ArmPathTrial } from '@/core/body/arm-path-test';
@@ -17,6 +18,7 @@ interface ClientRow {
   mass_estimated: number;
   note: string;
   chest_line_deg: number | null;
+  said_in: SaidIn | null;
 }
 
 function toClient(db: Db, row: ClientRow): Client {
@@ -45,6 +47,7 @@ function toClient(db: Db, row: ClientRow): Client {
     statureM: row.stature_m,
     massKg: row.mass_kg,
     massEstimated: row.mass_estimated === 1,
+    saidIn: row.said_in,
     range,
     chestLineDeg: row.chest_line_deg,
     measuredM: Object.fromEntries(measures.map((m) => [m.measure, m.value_m])) as MeasuredM,
@@ -73,12 +76,13 @@ export function findClient(db: Db, id: string): Client | null {
 export function saveClient(db: Db, c: Client, actorId: string): void {
   db.transaction(() => {
     db.prepare(
-      `INSERT INTO client (id, name, stature_m, mass_kg, mass_estimated, note, chest_line_deg, actor_id)
-       VALUES (?, ?, ?, ?, ?, ?, ?, ?)
+      `INSERT INTO client (id, name, stature_m, mass_kg, mass_estimated, note, chest_line_deg, said_in, actor_id)
+       VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)
        ON CONFLICT (id) DO UPDATE SET name = excluded.name,
          stature_m = excluded.stature_m, mass_kg = excluded.mass_kg, mass_estimated = excluded.mass_estimated,
-         note = excluded.note, chest_line_deg = excluded.chest_line_deg, actor_id = excluded.actor_id`,
-    ).run(c.id, c.name, c.statureM, c.massKg, c.massEstimated ? 1 : 0, c.note, c.chestLineDeg, actorId);
+         note = excluded.note, chest_line_deg = excluded.chest_line_deg, said_in = excluded.said_in,
+         actor_id = excluded.actor_id`,
+    ).run(c.id, c.name, c.statureM, c.massKg, c.massEstimated ? 1 : 0, c.note, c.chestLineDeg, c.saidIn, actorId);
     for (const table of ['client_measure', 'client_range', 'client_note', 'client_limit', 'client_arm_path'])
       db.prepare(`DELETE FROM ${table} WHERE client_id = ?`).run(c.id);
     const measure = db.prepare('INSERT INTO client_measure (client_id, measure, value_m) VALUES (?, ?, ?)');

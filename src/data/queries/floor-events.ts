@@ -1,10 +1,12 @@
+import { lately } from '@/core/record/lately';
 import type { FloorEvent, FloorEventBase } from '@/core/record/floor-event';
 import { FLOOR_EVENT_VERSION, readFloorEvent } from '@/contract/records/floor-event-record';
 import { parseJson, readRows, type ReadRows } from '@/contract/records/record';
 import type { Db } from '../open-db';
 import { prepared } from '../prepared';
 
-interface EventRow {
+/** A record as its table has it. */
+export interface EventRow {
   id: string;
   actor_id: string;
   device_id: string;
@@ -35,11 +37,26 @@ const readRow = (r: EventRow) => {
   });
 };
 
+/** Records that were read lately, of each database: they never change, and are folded again with every tap. */
+const readLately = new WeakMap<Db, ReturnType<typeof lately<ReturnType<typeof readRow>>>>();
+const MOST_KEPT = 4000;
+
+/** Records of the table, read; those that cannot be are named. */
+export function readEventRows(db: Db, rows: readonly EventRow[]): ReadRows<FloorEvent> {
+  const known = readLately.get(db) ?? lately(MOST_KEPT);
+  readLately.set(db, known);
+  return readRows(
+    rows,
+    (r) => known(r.id, () => readRow(r)),
+    (r) => ({ table: 'floor_event', id: r.id, name: `${r.kind} of ${r.movement}` }),
+  );
+}
+
 /**
- * Append events in one transaction; an id already there is left as it is. `kept`: ids that are on record now; `added`:
+ * Insert events in one transaction; an id already there is left as it is. `kept`: ids that are on record now; `added`:
  * those of them that were not before; `unknown`: ids that name a client or item that is not there.
  */
-export function appendFloorEvents(
+export function insertFloorEvents(
   db: Db,
   events: readonly FloorEvent[],
   receivedAtMs: number,
@@ -70,15 +87,22 @@ export function appendFloorEvents(
   })();
 }
 
-/** Everything tapped for a client, in one movement or in all, in the order it was tapped. */
-export function listFloorEvents(db: Db, clientId: string, movement: string | null): ReadRows<FloorEvent> {
-  const where = movement === null ? '' : 'AND movement = ?';
-  const rows = db
-    .prepare(`SELECT * FROM floor_event WHERE client_id = ? ${where} ORDER BY at_ms, device_id, seq`)
-    .all(...(movement === null ? [clientId] : [clientId, movement])) as EventRow[];
-  return readRows(rows, readRow, (r) => ({
-    table: 'floor_event',
-    id: r.id,
-    name: `${r.kind} of ${r.movement}`,
-  }));
-}
+/** Everything tapped for a client in a movement since a moment, in the order it was tapped. */
+export const listFloorEvents = (db: Db, clientId: string, movement: string, sinceMs = 0): ReadRows<FloorEvent> =>
+  readEventRows(
+    db,
+    prepared(
+      db,
+      'SELECT * FROM floor_event WHERE client_id = ? AND movement = ? AND at_ms > ? ORDER BY at_ms, device_id, seq',
+    ).all(clientId, movement, sinceMs) as EventRow[],
+  );
+
+/** Everything tapped for some planned movements, in the order it was tapped. */
+export const listEventsOf = (db: Db, itemIds: readonly string[]): ReadRows<FloorEvent> =>
+  readEventRows(
+    db,
+    prepared(
+      db,
+      `SELECT * FROM floor_event WHERE item_id IN (SELECT value FROM json_each(?)) ORDER BY at_ms, device_id, seq`,
+    ).all(JSON.stringify(itemIds)) as EventRow[],
+  );

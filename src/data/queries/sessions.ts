@@ -69,6 +69,15 @@ export function plannedItemsOf(db: Db, clientId: string): PlannedItems {
   return Object.fromEntries(rows.map(({ id, sessionId, side }) => [id, { sessionId, side }]));
 }
 
+/** What is planned of some movements, by item; those that are not there are left out. */
+export function plannedItems(db: Db, ids: readonly string[]): PlannedItems {
+  const rows = prepared(
+    db,
+    `SELECT id, session_id AS sessionId, side FROM session_item WHERE id IN (SELECT value FROM json_each(?))`,
+  ).all(JSON.stringify(ids)) as (PlannedItems[string] & { readonly id: string })[];
+  return Object.fromEntries(rows.map(({ id, sessionId, side }) => [id, { sessionId, side }]));
+}
+
 /** Add one planned movement to a session; `actorId`: who planned it. */
 export function addItem(db: Db, i: SessionItem, actorId: string): void {
   db.prepare(

@@ -1,6 +1,6 @@
 'use client';
 import { SIDES } from '@/core/body/side';
-import { NumberInput } from '@mantine/core';
+import { UnitInput } from '@/features/shell/unit-input';
 import type { UseFormReturnType } from '@mantine/form';
 import { findArmPath } from '@/core/body/arm-path-test';
 import type { ClientValues, TrialValues } from './client-form-values';
@@ -8,7 +8,9 @@ import { WORDS } from '@/messages/screens/client';
 import styles from './client.module.css';
 
 function resultText(trials: readonly TrialValues[]): string {
-  const done = trials.flatMap((t) => (t.behindCm === '' ? [] : [{ belowDeg: t.belowDeg, behindM: t.behindCm / 100 }]));
+  const done = trials.flatMap((t) =>
+    typeof t.behindCm === 'number' ? [{ belowDeg: t.belowDeg, behindM: t.behindCm / 100 }] : [],
+  );
   if (done.length < 3) return WORDS.ofPathsTried(done.length);
   const best = findArmPath(done);
   if (!best) return '';
@@ -24,13 +26,11 @@ export function ArmPathForm({ form }: { readonly form: UseFormReturnType<ClientV
         <fieldset key={side}>
           <legend>{WORDS.arm(side)}</legend>
           {form.values.armPath[side].map((t, i) => (
-            <NumberInput
+            <UnitInput
+              unit="cm"
               key={t.belowDeg}
               label={t.belowDeg === 0 ? WORDS.levelWithTheShoulder : WORDS.belowLevel(t.belowDeg)}
               aria-label={WORDS.elbowBehindTheBackDegrees(side, t.belowDeg)}
-              suffix=" cm"
-              decimalScale={1}
-              allowNegative
               {...form.getInputProps(`armPath.${side}.${i}.behindCm`)}
             />
           ))}

@@ -9,6 +9,8 @@ import {
   type MeasureName,
 } from '@/core/body/segment-ratios';
 import { buildSeatedFigure } from '@/drawing/seated-figure';
+import { useSaidIn } from '@/features/shell/said-in';
+import { figureText } from '@/messages/numbers';
 import { Silhouettes } from '@/drawing/silhouettes';
 import { buildStandingFigure } from '@/drawing/standing-figure';
 import { px } from '@/drawing/svg-number';
@@ -77,6 +79,7 @@ export function BodyFigure({
   readonly shown: MeasureName | null;
   readonly onMeasure: (name: MeasureName) => void;
 }) {
+  const saidIn = useSaidIn();
   const figure = useMemo(() => buildStandingFigure(body, Math.max(TALLEST_M, body.statureM), HEIGHT, WIDTH), [body]);
   const seated = useMemo(() => buildSeatedFigure(body, SEATED_SCALE, WIDTH, SEATED_HEIGHT), [body]);
   const seatedShown = seated.lines.find((l) => l.name === shown);
@@ -127,12 +130,12 @@ export function BodyFigure({
                 y={px(l.labelV + 4.5)}
                 textAnchor={left ? 'end' : 'start'}
               >
-                {MEASURE_LABEL[l.name]} <tspan className={numberLook(l.source)}>{l.cm.toFixed(1)}</tspan>
+                {MEASURE_LABEL[l.name]} <tspan className={numberLook(l.source)}>{figureText(l.cm, saidIn)}</tspan>
               </text>
             </g>
           );
         })}
-        {shown && <Shown figure={figure} name={shown} cm={(sizeOf(body, shown).m * 100).toFixed(1)} />}
+        {shown && <Shown figure={figure} name={shown} cm={figureText(sizeOf(body, shown).m * 100, saidIn)} />}
       </svg>
       <svg
         className={styles.toScale}
@@ -159,7 +162,7 @@ export function BodyFigure({
             <rect x={WIDTH - 176} y={px(l.labelV - 12)} width={170} height={20} fill="transparent" />
             <text className={drawing.figure} x={WIDTH - 170} y={px(l.labelV + 4.5)}>
               {MEASURE_LABEL[l.name].replace(WORDS.seated, WORDS.aboveTheSeat)}{' '}
-              <tspan className={numberLook(l.source)}>{l.cm.toFixed(1)}</tspan>
+              <tspan className={numberLook(l.source)}>{figureText(l.cm, saidIn)}</tspan>
             </text>
           </g>
         ))}

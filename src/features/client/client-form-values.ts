@@ -5,6 +5,7 @@ import { TRIAL_DEG, type ArmPathTrial } from '@/core/body/arm-path-test';
 import type { BodyInput } from '@/core/body/body-model';
 import type { ClientNote } from '@/core/body/client-note';
 import { DAY_MS } from '@/core/body/clinician-limit';
+import type { SaidIn } from '@/core/units/as-spoken';
 import type { Region } from '@/core/body/region-line';
 import { estimatedMassKg } from '@/core/body/estimated-mass';
 import { MEASURE_NAMES, type MeasureName } from '@/core/body/segment-ratios';
@@ -27,6 +28,8 @@ export interface ClientValues extends Record<string, unknown> {
   name: string;
   statureCm: number | '';
   massKg: number | '';
+  /** '' as in the gym. */
+  saidIn: SaidIn | '';
   note: string;
   measuredCm: Record<MeasureName, number | ''>;
   rangeDeg: Record<Side, Record<RangeName, number | ''>>;
@@ -64,6 +67,7 @@ export function toClientValues(c: Client | null): ClientValues {
     name: c?.name ?? '',
     statureCm: c ? tenth(c.statureM) : '',
     massKg: c && !c.massEstimated ? c.massKg : '',
+    saidIn: c?.saidIn ?? '',
     note: c?.note ?? '',
     measuredCm: Object.fromEntries(
       MEASURE_NAMES.map((n) => [n, c?.measuredM[n] === undefined ? '' : tenth(c.measuredM[n])]),

@@ -1,12 +1,13 @@
 'use client';
 import type { SaveResult } from '@/contract/save-result';
 import type { Client } from '@/contract/views/client';
-import { NumberInput, Textarea, TextInput } from '@mantine/core';
+import { NativeSelect, NumberInput, Textarea, TextInput } from '@mantine/core';
 import type { UseFormReturnType } from '@mantine/form';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { buildBody, sizeOf, type Body } from '@/core/body/body-model';
 import { HEIGHT_NAMES, LENGTH_NAMES, MEASURE_NAMES, SEATED_NAMES, type MeasureName } from '@/core/body/segment-ratios';
+import { SAID_IN, type SaidIn } from '@/core/units/as-spoken';
 import { clientFormSchema } from '@/contract/client-form';
 import { findMeasureSlips } from '@/contract/body-schema';
 import { toFieldIssues } from '@/contract/field';
@@ -15,6 +16,7 @@ import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
+import { figureText, SAID_IN_NAME } from '@/messages/numbers';
 import { MEASURE_LABEL } from '@/messages/measures';
 import { ArmPathForm } from './arm-path-form';
 import { BodyFigure } from './body-figure';
@@ -24,6 +26,7 @@ import { LimitsForm } from './limits-form';
 import { MeasuringGuide } from './measuring-guide';
 import { NotesForm } from './notes-form';
 import { RangeTable } from './range-table';
+import { SaidInProvider, useSaidIn } from '@/features/shell/said-in';
 import { UnitInput } from '@/features/shell/unit-input';
 import { WORDS } from '@/messages/screens/client';
 import styles from './client.module.css';
@@ -32,6 +35,8 @@ interface Props {
   readonly client: Client | null;
   readonly guide: Parameters<typeof MeasuringGuide>[0]['guide'];
   readonly today: string;
+  /** How lengths and masses are said in the gym. */
+  readonly gymSaidIn: SaidIn;
   readonly save: (id: string | null, typed: unknown, opened: Client | null, key: string) => Promise<SaveResult<Client>>;
 }
 
@@ -65,10 +70,10 @@ function bodyOf(values: ClientValues): Body | null {
 }
 
 /** What stands in for a measure that was not taken. */
-function estimateText(body: Body | null, name: MeasureName): string {
+function estimateText(body: Body | null, name: MeasureName, saidIn: SaidIn): string {
   if (!body) return '';
   const sized = sizeOf(body, name);
-  const cm = (sized.m * 100).toFixed(1);
+  const cm = figureText(sized.m * 100, saidIn);
   if (sized.source === 'measured') return 'measured';
   return sized.source === 'derived' ? `follows: ${cm}` : `estimated: ${cm}`;
 }
@@ -81,6 +86,7 @@ function MeasureBoxes(props: {
   readonly onShow: (name: MeasureName) => void;
 }) {
   const { names, body, form, onShow } = props;
+  const saidIn = useSaidIn();
   return (
     <div className={styles.boxes}>
       {names.map((n) => (
@@ -89,7 +95,7 @@ function MeasureBoxes(props: {
           unit="cm"
           id={`measure-${n}`}
           label={MEASURE_LABEL[n]}
-          description={estimateText(body, n)}
+          description={estimateText(body, n, saidIn)}
           classNames={{ description: form.values.measuredCm[n] === '' ? styles.estimatedNumber : undefined }}
           {...form.getInputProps(`measuredCm.${n}`)}
           onFocus={() => onShow(n)}
@@ -133,7 +139,36 @@ function PartsOfSheet({ known }: { readonly known: boolean }) {
   );
 }
 
-/** Name, stature, mass and the tape. */
+/** Name, stature, mass, and how lengths are said. */
+function WhoParts(props: { readonly form: ClientForm; readonly body: Body | null; readonly gymSaidIn: SaidIn }) {
+  const { form, body, gymSaidIn } = props;
+  return (
+    <div className={forms.grid}>
+      <TextInput className={forms.wide} label={WORDS.name} {...form.getInputProps('name')} />
+      <UnitInput unit="cm" label={WORDS.stature} {...form.getInputProps('statureCm')} />
+      <UnitInput
+        unit="kg"
+        label={WORDS.mass}
+        inputWrapperOrder={['label', 'input', 'description', 'error']}
+        description={body && form.values.massKg === '' ? WORDS.estimatedKg(body.massKg) : undefined}
+        classNames={{ description: styles.estimatedNumber }}
+        {...form.getInputProps('massKg')}
+      />
+      <NativeSelect
+        className={forms.wide}
+        label={WORDS.saidIn}
+        data={[
+          { value: '', label: WORDS.asInTheGym(SAID_IN_NAME[gymSaidIn]) },
+          ...SAID_IN.map((s) => ({ value: s, label: SAID_IN_NAME[s] })),
+        ]}
+        {...form.getInputProps('saidIn')}
+      />
+      <Textarea className={forms.wide} label={WORDS.noteShownOnTheFloor} {...form.getInputProps('note')} />
+    </div>
+  );
+}
+
+/** What the tape says, and what to take it to next. */
 function MeasuredParts(props: {
   readonly form: ClientForm;
   readonly body: Body | null;
@@ -146,19 +181,6 @@ function MeasuredParts(props: {
   const done = useMemo(() => new Set(MEASURE_NAMES.filter((n) => measuredCm[n] !== '')), [measuredCm]);
   return (
     <>
-      <div className={forms.grid}>
-        <TextInput className={forms.wide} label={WORDS.name} {...form.getInputProps('name')} />
-        <UnitInput unit="cm" label={WORDS.stature} {...form.getInputProps('statureCm')} />
-        <UnitInput
-          unit="kg"
-          label={WORDS.mass}
-          inputWrapperOrder={['label', 'input', 'description', 'error']}
-          description={body && form.values.massKg === '' ? WORDS.estimatedKg(body.massKg) : undefined}
-          classNames={{ description: styles.estimatedNumber }}
-          {...form.getInputProps('massKg')}
-        />
-        <Textarea className={forms.wide} label={WORDS.noteShownOnTheFloor} {...form.getInputProps('note')} />
-      </div>
       <h2 id="measure">{WORDS.measureNext}</h2>
       <MeasuringGuide guide={guide} done={done} onMeasure={onMeasure} />
       <h2>{WORDS.heightsAboveTheFloorStanding}</h2>
@@ -209,7 +231,7 @@ function AllowedParts({ form, today }: { readonly form: ClientForm; readonly tod
  * What fits this body: stature, what the tape says and the figure that follows, what the joints allow, notes and
  * limits.
  */
-export function ClientSheet({ client, guide, today, save }: Props) {
+export function ClientSheet({ client, guide, today, gymSaidIn, save }: Props) {
   const router = useRouter();
   const [saved, setSaved] = useState(false);
   const [shown, setShown] = useState<MeasureName | null>(null);
@@ -231,15 +253,20 @@ export function ClientSheet({ client, guide, today, save }: Props) {
     document.getElementById(`measure-${name}`)?.focus();
   };
   return (
-    <SheetForm onSubmit={onSubmit} className={styles.sheet} onChange={() => setSaved(false)}>
-      <FigureSide body={body} shown={shown} onMeasure={measure} />
-      <div>
-        <RestoredNote restoredMs={restoredMs} onStartOver={startOver} />
-        <PartsOfSheet known={client !== null} />
-        <MeasuredParts form={form} body={body} guide={guide} onShow={setShown} onMeasure={measure} />
-        <AllowedParts form={form} today={today} />
-        <SaveRow inSight label={WORDS.saveClient} busy={busy} said={saved ? WORDS.saved : null} trouble={trouble} />
-      </div>
-    </SheetForm>
+    <SaidInProvider saidIn={form.values.saidIn || gymSaidIn}>
+      <SheetForm onSubmit={onSubmit} className={styles.sheet} onChange={() => setSaved(false)}>
+        <div className={styles.who}>
+          <RestoredNote restoredMs={restoredMs} onStartOver={startOver} />
+          <PartsOfSheet known={client !== null} />
+          <WhoParts form={form} body={body} gymSaidIn={gymSaidIn} />
+        </div>
+        <FigureSide body={body} shown={shown} onMeasure={measure} />
+        <div>
+          <MeasuredParts form={form} body={body} guide={guide} onShow={setShown} onMeasure={measure} />
+          <AllowedParts form={form} today={today} />
+          <SaveRow inSight label={WORDS.saveClient} busy={busy} said={saved ? WORDS.saved : null} trouble={trouble} />
+        </div>
+      </SheetForm>
+    </SaidInProvider>
   );
 }

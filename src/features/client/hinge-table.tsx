@@ -1,8 +1,11 @@
 'use client';
-import { NumberInput, Table } from '@mantine/core';
+import { Table } from '@mantine/core';
 import { useState } from 'react';
 import type { Body } from '@/core/body/body-model';
 import { findHingeDeg, knucklesOverKneesM, SOFT_KNEES_DEG } from '@/core/fit/hinge-fit';
+import { saidText } from '@/messages/numbers';
+import { useSaidIn } from '@/features/shell/said-in';
+import { UnitInput } from '@/features/shell/unit-input';
 import { WORDS } from '@/messages/screens/client';
 import styles from './client.module.css';
 
@@ -12,6 +15,7 @@ const ANGLES = [60, 45, 20, 0] as const;
  * The hinge by eye, in this client's own centimetres: hanging knuckles against the kneecaps, and the other way round.
  */
 export function HingeTable({ body }: { readonly body: Body }) {
+  const saidIn = useSaidIn();
   const [seenCm, setSeenCm] = useState<number | ''>('');
   const look = (['shoulderHeight', 'hipHeight', 'kneeHeight'] as const).every(
     (n) => body.height[n].source === 'measured',
@@ -29,7 +33,7 @@ export function HingeTable({ body }: { readonly body: Body }) {
             return (
               <Table.Tr key={deg}>
                 <Table.Th scope="row">{deg === 0 ? WORDS.trunkLevel : WORDS.trunkUp(deg)}</Table.Th>
-                <Table.Td className={look}>{Math.abs(cm).toFixed(0)} cm</Table.Td>
+                <Table.Td className={look}>{saidText(Math.abs(Math.round(cm)), 'cm', saidIn)}</Table.Td>
                 <Table.Td>{WORDS.theKneecaps(cm >= 0 ? WORDS.above : WORDS.below)}</Table.Td>
               </Table.Tr>
             );
@@ -37,11 +41,10 @@ export function HingeTable({ body }: { readonly body: Body }) {
         </Table.Tbody>
       </Table>
       <div>
-        <NumberInput
+        <UnitInput
+          unit="cm"
           label={WORDS.knucklesAboveTheKneecapsAs}
           description={WORDS.negativeIsBelow}
-          suffix=" cm"
-          decimalScale={0}
           value={seenCm}
           onChange={(v) => setSeenCm(typeof v === 'number' ? v : '')}
         />

@@ -1,6 +1,7 @@
 'use client';
 import { NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import type { UseFormReturnType } from '@mantine/form';
+import { UnitInput } from '@/features/shell/unit-input';
 import { LIMIT_SUBJECTS } from '@/contract/client-form';
 import { LIMIT_SUBJECT_NAME } from '@/messages/measures';
 import { newLimit, type ClientValues } from './client-form-values';
@@ -29,12 +30,11 @@ export function LimitsForm({
             data={['both', 'left', 'right']}
             {...form.getInputProps(`limits.${i}.side`)}
           />
-          <NumberInput
-            label={WORDS.atMost}
-            suffix={l.subject.startsWith('load-') ? ' kg' : '°'}
-            decimalScale={1}
-            {...form.getInputProps(`limits.${i}.most`)}
-          />
+          {l.subject.startsWith('load-') ? (
+            <UnitInput unit="kg" label={WORDS.atMost} {...form.getInputProps(`limits.${i}.most`)} />
+          ) : (
+            <NumberInput label={WORDS.atMost} suffix="°" decimalScale={1} {...form.getInputProps(`limits.${i}.most`)} />
+          )}
           <TextInput
             label={WORDS.setByRole}
             placeholder={WORDS.physiotherapist}

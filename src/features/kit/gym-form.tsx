@@ -1,7 +1,9 @@
 'use client';
 import type { SaveResult } from '@/contract/save-result';
 import type { Gym } from '@/contract/views/kit';
-import { NumberInput, TextInput } from '@mantine/core';
+import { NativeSelect, NumberInput, TextInput } from '@mantine/core';
+import { SAID_IN } from '@/core/units/as-spoken';
+import { SAID_IN_NAME } from '@/messages/numbers';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import { SaveRow } from '@/features/shell/save-row';
@@ -17,14 +19,18 @@ interface Props {
   readonly save: (id: string | null, typed: unknown, opened: Gym | null, key: string) => Promise<SaveResult<Gym>>;
 }
 
-const toValues = ({ name, screeningDays }: Gym) => ({ name, screeningDays: screeningDays as number | '' });
+const toValues = ({ name, screeningDays, saidIn }: Gym) => ({
+  name,
+  screeningDays: screeningDays as number | '',
+  saidIn,
+});
 
 /** A gym's name and how long a screening stands there. */
 export function GymForm({ gym, save, children }: Props) {
   const router = useRouter();
   const [saved, setSaved] = useState(false);
   const { form, onSubmit, busy, trouble } = useSavedForm(
-    { name: gym?.name ?? '', screeningDays: (gym?.screeningDays ?? 365) as number | '' },
+    toValues(gym ?? { id: '', name: '', screeningDays: 365, saidIn: 'metric' }),
     () => [],
     (v, opened, key) => save(gym?.id ?? null, v, opened, key),
     (id, reset) => {
@@ -44,6 +50,11 @@ export function GymForm({ gym, save, children }: Props) {
       <SheetForm onSubmit={onSubmit} className={forms.grid} onChange={() => setSaved(false)}>
         <TextInput label={WORDS.gym} {...form.getInputProps('name')} />
         <NumberInput label={WORDS.screeningIsAskedAgainAfter} suffix=" days" {...form.getInputProps('screeningDays')} />
+        <NativeSelect
+          label={WORDS.saidIn}
+          data={SAID_IN.map((s) => ({ value: s, label: SAID_IN_NAME[s] }))}
+          {...form.getInputProps('saidIn')}
+        />
         <SaveRow
           outlined
           label={gym ? WORDS.saveGym : WORDS.addGym}

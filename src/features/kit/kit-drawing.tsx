@@ -1,3 +1,4 @@
+import { capsulePath } from '@/drawing/capsule';
 import type { KitScene, KitShape } from '@/drawing/kit-scene';
 import { px } from '@/drawing/svg-number';
 import drawing from '@/drawing/drawing.module.css';
@@ -38,7 +39,7 @@ function Shape({
       const [nx, ny] = [((b.y - a.y) / d) * s.thick * k * 0.5, (-(b.x - a.x) / d) * s.thick * k * 0.5];
       return (
         <polygon
-          className={styles.padShape}
+          className={drawing.pad}
           points={[
             [a.x + nx, a.y + ny],
             [b.x + nx, b.y + ny],
@@ -49,6 +50,10 @@ function Shape({
             .join(' ')}
         />
       );
+    }
+    case 'rod': {
+      const [a, b] = [at(s.from), at(s.to)].map(({ x, y }) => ({ u: x, v: y }));
+      return <path className={drawing.steel} d={capsulePath({ a: a!, b: b!, ra: s.radiusM * k, rb: s.radiusM * k })} />;
     }
     case 'dot': {
       const c = at(s.at);

@@ -7,10 +7,12 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { ATTACHMENT_KINDS, type AttachmentKind } from '@/core/kit/attachment';
 import type { BodyInput } from '@/core/body/body-model';
+import type { SaidIn } from '@/core/units/as-spoken';
 import type { KitKind } from '@/core/kit/kit-kind';
 import { toFieldIssues } from '@/contract/field';
 import { KIT_SPEC, pieceSchema } from '@/contract/kit-spec';
 import { RestoredNote } from '@/features/shell/restored-note';
+import { SaidInProvider } from '@/features/shell/said-in';
 import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
 import { useSavedForm } from '@/features/shell/use-saved-form';
@@ -28,6 +30,7 @@ interface Props {
   readonly kind: KitKind;
   readonly piece: KitPiece | null;
   readonly clients: readonly (BodyInput & { readonly name: string })[];
+  readonly saidIn: SaidIn;
   readonly save: (
     id: string | null,
     typed: unknown,
@@ -145,7 +148,7 @@ function Sections({
  * A piece of kit from a tape and an angle meter: what was measured, the fit and what is left over, drawn to scale as it
  * is typed.
  */
-export function KitSheet({ kind, piece, clients, save }: Props) {
+export function KitSheet({ kind, piece, clients, saidIn, save }: Props) {
   const router = useRouter();
   const [saved, setSaved] = useState(false);
   const { form, onSubmit, busy, trouble, restoredMs, startOver } = useSavedForm<KitValues, KitPiece>(
@@ -163,28 +166,30 @@ export function KitSheet({ kind, piece, clients, save }: Props) {
   const { spec } = form.values;
   const preview = useMemo(() => previewKit(kind, spec), [kind, spec]);
   return (
-    <SheetForm onSubmit={onSubmit} className={styles.station} onChange={() => setSaved(false)}>
-      <div>
-        <RestoredNote restoredMs={restoredMs} onStartOver={startOver} />
-        <div className={forms.grid}>
-          <TextInput label={WORDS.name} {...form.getInputProps('name')} />
-          <NativeSelect label={WORDS.outOfOrderLabel} data={['no', 'yes']} {...form.getInputProps('outOfOrder')} />
+    <SaidInProvider saidIn={saidIn}>
+      <SheetForm onSubmit={onSubmit} className={styles.station} onChange={() => setSaved(false)}>
+        <div>
+          <RestoredNote restoredMs={restoredMs} onStartOver={startOver} />
+          <div className={forms.grid}>
+            <TextInput label={WORDS.name} {...form.getInputProps('name')} />
+            <NativeSelect label={WORDS.outOfOrderLabel} data={['no', 'yes']} {...form.getInputProps('outOfOrder')} />
+          </div>
+          {form.values.outOfOrder === 'yes' && (
+            <p className={styles.caution}>
+              <b>{WORDS.standsInMeanwhile}</b> {KIT_STAND_IN[kind]}
+            </p>
+          )}
+          <Sections kind={kind} form={form} fit={preview.fit} />
+          <p className={styles.caution}>{KIT_CAUTION[kind]}</p>
+          <SaveRow
+            label={WORDS.save(KIT_NAME[kind].one)}
+            busy={busy}
+            said={saved ? WORDS.saved : null}
+            trouble={trouble}
+          />
         </div>
-        {form.values.outOfOrder === 'yes' && (
-          <p className={styles.caution}>
-            <b>{WORDS.standsInMeanwhile}</b> {KIT_STAND_IN[kind]}
-          </p>
-        )}
-        <Sections kind={kind} form={form} fit={preview.fit} />
-        <p className={styles.caution}>{KIT_CAUTION[kind]}</p>
-        <SaveRow
-          label={WORDS.save(KIT_NAME[kind].one)}
-          busy={busy}
-          said={saved ? WORDS.saved : null}
-          trouble={trouble}
-        />
-      </div>
-      <Drawn kind={kind} spec={spec} clients={clients} scene={preview.scene} />
-    </SheetForm>
+        <Drawn kind={kind} spec={spec} clients={clients} scene={preview.scene} />
+      </SheetForm>
+    </SaidInProvider>
   );
 }

@@ -1,3 +1,4 @@
+import Link from 'next/link';
 import { CAUSE_NAME, CORRECTION_TEXT, FAULT_TEXT, OUTCOME_TEXT } from '@/messages/faults';
 import { movementName } from '@/messages/book';
 import type { LedgerCell, LedgerMovementView } from '@/contract/views/ledger';
@@ -32,6 +33,7 @@ function Cell({ cell }: { readonly cell: LedgerCell }) {
 }
 
 type LedgerProps = { readonly ledger: LedgerMovementView };
+type WholeProps = LedgerProps & { readonly clientId: string };
 
 /** Over the faults: when, which set, what was lifted and where it stood. */
 function SetHeads({ ledger }: LedgerProps) {
@@ -104,6 +106,25 @@ function FaultRows({ ledger }: LedgerProps) {
   );
 }
 
+/** How often each correction held, what works best first. */
+function Effects({ ledger }: LedgerProps) {
+  if (ledger.effects.length === 0) return null;
+  return (
+    <>
+      <h3>{WORDS.howCorrectionsFared}</h3>
+      <ul className={styles.corrections}>
+        {ledger.effects.map((e) => (
+          <li key={`${e.fault} ${e.code}`}>
+            <b>{CORRECTION_TEXT[e.code]}</b>
+            <span>{WORDS.forFault(FAULT_TEXT[e.fault].seen)}</span>
+            <span>{e.says}</span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
 /** What was done about the faults, and how it fared. */
 function Corrections({ ledger }: LedgerProps) {
   if (ledger.corrections.length === 0) return null;
@@ -130,12 +151,21 @@ function Corrections({ ledger }: LedgerProps) {
 /**
  * One movement: faults down, sets across by session, the rep numbers in the cells, corrections where they were given.
  */
-export function LedgerTable({ ledger }: LedgerProps) {
+export function LedgerTable({ ledger, clientId }: WholeProps) {
   const name = movementName(ledger.movement);
   const pains = ledger.sessions.flatMap((s) => s.pains.map((p) => ({ ...p, date: s.date })));
   return (
     <section className={styles.movement}>
-      <h2>{name}</h2>
+      <h2 id={ledger.movement}>{name}</h2>
+      {ledger.earlier > 0 && (
+        <Link
+          className={styles.earlier}
+          href={`/ledger/${clientId}?all=${ledger.movement}#${ledger.movement}`}
+          prefetch={false}
+        >
+          {WORDS.earlierSessions(ledger.earlier)}
+        </Link>
+      )}
       {pains.map((p) => (
         <p key={p.id} className={styles.pain}>
           <b>{WORDS.stoppedForPain(p.date, p.rep > 0 ? WORDS.atRep(p.rep) : '')}</b> {p.note || WORDS.noNote}
@@ -149,6 +179,7 @@ export function LedgerTable({ ledger }: LedgerProps) {
           </table>
         </div>
       )}
+      <Effects ledger={ledger} />
       <Corrections ledger={ledger} />
     </section>
   );

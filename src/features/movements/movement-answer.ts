@@ -3,11 +3,10 @@ import { answerQuestion, type NoAnswer, type QuestionAnswer } from '@/core/book/
 import { entryOf, findEntry, type MovementId } from '@/core/book/book';
 import { sidesOf, worksOn, type BookEntry } from '@/core/book/book-entry';
 import { usualOptions, type EntryOptions } from '@/core/book/entry-options';
-import { practicesOf, type PracticeChoice } from '@/core/book/practice';
+import { practicesOn, withOurSides } from '@/core/book/practice-effect';
 import { askQuestion, type Question } from '@/core/book/question';
 import { regionOf, settingsOf } from '@/core/book/question-settings';
 import { USUAL_ATTACHMENT, type AttachmentKind, type AttachmentShape } from '@/core/kit/attachment';
-import { LAST_SAMPLE } from '@/core/movement/chain-path';
 import type { ChoosingView } from '@/contract/views/choosing';
 
 type GymColumn = ChoosingView['gym']['columns'][number];
@@ -56,20 +55,13 @@ export function answerAsChosen(entryId: MovementId, data: ChoosingView, side: Wo
   const own = entryOf(entryId);
   // What the top of the range asks is judged on the movement as it is in the book.
   const plain = answerOn(own, usualOptions(own, data.range.fit), data, side).answer;
-  const finishShare =
-    plain.ok && plain.metrics.peakResistanceNm > 0
-      ? plain.samples.resistanceNm[LAST_SAMPLE]! / plain.metrics.peakResistanceNm
-      : 1;
-  const practices = practicesOf(own, data.notes, finishShare);
-  const chosen: PracticeChoice = {
-    ...Object.fromEntries(practices.map((p) => [p.question, p.preset])),
-    ...options.practices,
-  };
-  const { answer, column } = answerOn(own, { ...options, practices: chosen }, data, side);
+  const practices = practicesOn(own, data.notes, plain);
+  const taken = withOurSides(options, practices);
+  const { answer, column } = answerOn(own, taken, data, side);
   return {
     own,
     practices,
-    chosen,
+    chosen: taken.practices,
     answer,
     column,
     settings: answer.ok ? settingsOf(answer.from) : [],

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import type { Column } from '@/core/kit/column';
 import { holeHeightM } from '@/core/kit/column';
 import type { MovementScene } from '@/drawing/movement-scene';
+import { GearShapes } from '@/drawing/gear-shapes';
 import { Silhouettes } from '@/drawing/silhouettes';
 import { lineEnds, px } from '@/drawing/svg-number';
 import { MARGIN, type View, type Window3 } from '@/drawing/view';
@@ -91,16 +92,16 @@ export function MovementFigure({ scene, view, window: w, column, hole, label, ha
           </text>
         </g>
       )}
-      {view.kind === 'elevation' &&
-        scene.surfaces.map((s) => <line key={s.key} className={styles.surface} {...lineEnds(s)} />)}
+      <GearShapes shapes={scene.seats} />
+      <GearShapes shapes={scene.heldBehind} />
       <path className={drawing.handPath} d={scene.handPath} />
-      {scene.held && <line className={styles.heldBar} {...lineEnds(scene.held)} />}
       <Silhouettes shapes={scene.back} />
-      {view.kind === 'elevation' && scene.armPad && <line className={styles.surface} {...lineEnds(scene.armPad)} />}
+      <GearShapes shapes={scene.underArm} />
       <Silhouettes shapes={scene.front} />
       {scene.cables.map((c) => (
         <line key={c.key} className={drawing.cable} {...lineEnds(c)} />
       ))}
+      <GearShapes shapes={scene.held} />
       <circle className={drawing.hand} cx={px(scene.contact.u)} cy={px(scene.contact.v)} r={6} />
       {handles}
     </svg>

@@ -8,6 +8,7 @@ import { entryOf, type MovementId } from '@/core/book/book';
 import { sidesOf, type BookEntry } from '@/core/book/book-entry';
 import { cautionsOf } from '@/core/book/entry-cautions';
 import { usualOptions, type EntryOptions } from '@/core/book/entry-options';
+import type { PracticeChoice } from '@/core/book/practice';
 import type { SaveResult } from '@/contract/save-result';
 import type { ChoosingView } from '@/contract/views/choosing';
 import { ChoiceRow } from '@/features/shell/choice-row';
@@ -93,6 +94,28 @@ function Pickers(props: {
   );
 }
 
+/** What practitioners differ on for this movement; nothing where they agree. */
+function Practices(props: {
+  readonly movement: ReturnType<typeof answerAsChosen>;
+  readonly disabled: boolean;
+  readonly onChange: (choice: PracticeChoice) => void;
+}) {
+  const { practices, chosen, answer } = props.movement;
+  if (practices.length === 0) return null;
+  return (
+    <section aria-label={WORDS.wherePractitionersDiffer}>
+      <fieldset className={styles.practices} disabled={props.disabled}>
+        <PracticeFields
+          practices={practices}
+          chosen={chosen}
+          question={answer.ok ? answer.from.question : null}
+          onChoose={props.onChange}
+        />
+      </fieldset>
+    </section>
+  );
+}
+
 /** Everything to read and choose beside the moving figure. */
 function Facts(
   props: Props & {
@@ -114,11 +137,10 @@ function Facts(
       <UnreadableNote rows={data.unreadable} />
       <Pickers sides={sidesOf(own)} side={side} onSide={onSide} chosen={chosen} />
       <MovementFacts movement={movement} who={who} variant={variant} />
-      <PracticeFields
-        practices={movement.practices}
-        chosen={movement.chosen}
+      <Practices
+        movement={movement}
         disabled={!mounted}
-        onChoose={(c) => change({ practices: { ...options.practices, ...c } })}
+        onChange={(c) => change({ practices: { ...options.practices, ...c } })}
       />
       {mounted && (
         <VariantEditor

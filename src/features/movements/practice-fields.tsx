@@ -1,38 +1,47 @@
 'use client';
 import { NativeSelect } from '@mantine/core';
 import type { Practice, PracticeChoice } from '@/core/book/practice';
-import { PRACTICE_TEXT } from '@/messages/practices';
-import { WORDS } from '@/messages/screens/movements';
+import { isAsked, takenSide } from '@/core/book/practice-effect';
+import type { Question } from '@/core/book/question';
+import { effectText, PRACTICE_TEXT } from '@/messages/practices';
+import { usePracticeEffects } from '@/workers/use-practice-effects';
 import styles from './movements.module.css';
 
 interface Props {
   readonly practices: readonly Practice[];
   readonly chosen: PracticeChoice;
-  readonly disabled: boolean;
+  /** The question as it stands, for what another side would change; null while it has no answer. */
+  readonly question: Question | null;
   readonly onChoose: (choice: PracticeChoice) => void;
 }
 
-/** What practitioners differ on: every side can be taken, and why ours is ours. */
-export function PracticeFields({ practices, chosen, disabled, onChoose }: Props) {
-  if (practices.length === 0) return null;
-  return (
-    <section aria-label={WORDS.wherePractitionersDiffer}>
-      <fieldset className={styles.practices} disabled={disabled}>
-        {practices.map(({ question, options, preset }) => (
-          <div key={question}>
-            <NativeSelect
-              label={PRACTICE_TEXT[question].asks}
-              data={options.map((side) => ({
-                value: side,
-                label: `${PRACTICE_TEXT[question].options[side]}${side === preset ? ' (default)' : ''}`,
-              }))}
-              value={chosen[question] ?? preset}
-              onChange={(e) => onChoose({ [question]: e.currentTarget.value })}
-            />
-            <p>{PRACTICE_TEXT[question].why}</p>
-          </div>
-        ))}
-      </fieldset>
-    </section>
-  );
+/** What practitioners differ on: every side can be taken, why ours is ours, and what each other one changes here. */
+export function PracticeFields({ practices, chosen, question, onChoose }: Props) {
+  const effects = usePracticeEffects(question, practices);
+  return practices
+    .filter((p) => isAsked(p.question, effects))
+    .map(({ question: asks, options, preset }) => {
+      const text = PRACTICE_TEXT[asks];
+      return (
+        <div key={asks} className={styles.practice}>
+          <NativeSelect
+            label={text.asks}
+            data={options.map((side) => ({
+              value: side,
+              label: `${text.options[side]}${side === preset ? ' (default)' : ''}`,
+            }))}
+            value={takenSide(asks, chosen)}
+            onChange={(e) => onChoose({ [asks]: e.currentTarget.value })}
+          />
+          <p>{text.why}</p>
+          {(effects ?? [])
+            .filter((e) => e.question === asks && e.side !== chosen[asks] && options.includes(e.side))
+            .map((e) => (
+              <p key={e.side} data-testid="practice-effect">
+                {effectText(text.options[e.side]!, e.change)}
+              </p>
+            ))}
+        </div>
+      );
+    });
 }

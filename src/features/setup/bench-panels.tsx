@@ -6,6 +6,7 @@ import { checkLine } from '@/core/setup/line-check';
 import { parseTempo } from '@/core/tempo/tempo';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 
+import type { Practice } from '@/core/book/practice';
 import type { Question } from '@/core/book/question';
 import type { SetupBenchView } from '@/contract/views/setup';
 import { CardLink } from './card-link';
@@ -27,6 +28,7 @@ interface Props {
   readonly question: Question;
   readonly setup: BenchSetup;
   readonly beside: Beside;
+  readonly practices: readonly Practice[];
   readonly now: number;
 }
 
@@ -80,7 +82,7 @@ function besideSections({ setup, beside }: Props): readonly Section[] {
 
 /** Why, and what else: everything below the plates. It follows the finger when there is time. */
 export const BenchPanels = memo(function BenchPanels(props: Props) {
-  const { context, question, setup, beside, now } = props;
+  const { context, question, setup, now, practices } = props;
   const { client, item } = context;
   const { problem, placement, shown, entry, dispatch } = setup;
   const fast = useFastLift(setup, item.tempo);
@@ -95,7 +97,7 @@ export const BenchPanels = memo(function BenchPanels(props: Props) {
         options={setup.state.options}
         side={setup.state.side}
         dispatch={dispatch}
-        finishShare={beside.finishShare}
+        practices={practices}
       />,
     ],
     ...besideSections(props),

@@ -1,7 +1,7 @@
-import type { ClientNote } from '@/core/body/client-note';
 import type { Side } from '@/core/body/side';
 import { poseQuestion } from '@/core/book/pose-question';
-import { practicesOf, type PracticeChoice, type PracticeQuestion } from '@/core/book/practice';
+import type { Practice, PracticeChoice, PracticeQuestion } from '@/core/book/practice';
+import { takenSide } from '@/core/book/practice-effect';
 import { withChoices, type Question } from '@/core/book/question';
 import type { LineMetrics } from '@/core/mechanics/line-profile';
 import type { ChainPath } from '@/core/movement/chain-path';
@@ -43,8 +43,7 @@ export function comparisonsOf(
   question: Question,
   solution: BenchSetup['solution'],
   chosen: PracticeChoice,
-  notes: readonly ClientNote[],
-  finishShare: number,
+  raised: readonly Practice[],
 ): Comparison[] {
   const { lastUsed } = question;
   const solved: Omit<Comparison, 'key'>[] = solution.feasible
@@ -56,10 +55,10 @@ export function comparisonsOf(
         })),
       ]
     : [];
-  const practices = practicesOf(question.own, notes, finishShare).flatMap(({ question: asks, options, preset }) => {
+  const practices = raised.flatMap(({ question: asks, options }) => {
     const text = PRACTICE_TEXT[asks];
     return options
-      .filter((side) => side !== (chosen[asks] ?? preset))
+      .filter((side) => side !== takenSide(asks, chosen))
       .map((side) => ({
         label: `${text.asks.toLowerCase()}: ${text.options[side]}`,
         of: { kind: 'practice' as const, question: asks, side },

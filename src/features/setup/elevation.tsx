@@ -6,6 +6,7 @@ import { holeOf, type Placement } from '@/core/setup/setup-problem';
 import { buildSetupMarks } from '@/drawing/setup-marks';
 import type { Ghost } from '@/drawing/setup-scene';
 import { backOnSheet } from '@/drawing/back-on-sheet';
+import { GearShapes } from '@/drawing/gear-shapes';
 import { Silhouettes } from '@/drawing/silhouettes';
 import { lineEnds, px } from '@/drawing/svg-number';
 import { holeText } from '@/messages/holes';
@@ -40,18 +41,17 @@ interface Props {
 export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, zoomed, moves }: Props) {
   const { problem, placement, shown, base, tolerance, off, entry } = setup;
   const { column } = problem.input;
-  const { figure, lines: scene, beside, surfaces, shift } = useScene(setup, view, now, ghost);
+  const { figure, lines: scene, beside, surfaces, armPad, shift } = useScene(setup, view, now, ghost);
   // The same elements while things are dragged: only their place on the sheet changes.
   const origin = useMemo(() => view.project([0, 0, 0]), [view]);
   const range = useMemo(() => <Silhouettes shapes={figure.range} ghost />, [figure]);
   const body = useMemo(
     () => (
       <>
-        {figure.surfaces.map((s) => (
-          <line key={s.key} className={styles.surface} {...lineEnds(s)} />
-        ))}
+        <GearShapes shapes={figure.seats} />
         <Silhouettes shapes={figure.idle} />
         <Silhouettes shapes={figure.body} />
+        <GearShapes shapes={figure.underArm} />
         <Silhouettes shapes={figure.arms.slice(-1)} />
         <path className={styles.carriage} d={`M${px(origin.u)} ${px(origin.v + 3)}l9 13h-18Z`} />
         <path
@@ -203,6 +203,7 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
         {marks.region && <line className={styles.region} {...lineEnds(marks.region)} />}
         {marks.rest && <path className={styles.rest} d={marks.rest} />}
         <line className={styles.cable} {...lineEnds(cable)} />
+        <GearShapes shapes={scene.held} />
         <line className={styles.through} x1={px(cable.to.u)} y1={px(cable.to.v)} x2={px(beyond.u)} y2={px(beyond.v)} />
         <line className={styles.lever} {...lineEnds(scene.lever)} />
         <circle className={styles.joint} cx={px(cable.shoulder.u)} cy={px(cable.shoulder.v)} r={4} />
@@ -268,7 +269,7 @@ export function Elevation({ setup, view, window: w, onMove, now, ghost, apart, z
             </g>
           </Fragment>
         ))}
-        <BenchHandles settings={setup.settings} moves={moves} back={backOnSheet(entry, surfaces, null)} seat={null} />
+        <BenchHandles settings={setup.settings} moves={moves} back={backOnSheet(entry, surfaces, armPad)} seat={null} />
         <g className={styles.clearance}>
           <path d={across} />
           <g transform={`translate(${px(marks.clearance.from.u + 30)} ${px(marks.clearance.from.v - 18)})`}>

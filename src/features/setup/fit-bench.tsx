@@ -6,6 +6,8 @@ import { answerPosed, type GoodAnswer } from '@/core/book/answer-question';
 import { poseKnown, poseQuestion } from '@/core/book/pose-question';
 import { explainFree } from '@/core/book/explain-free';
 import { regionOf, settingsOf } from '@/core/book/question-settings';
+import type { Practice } from '@/core/book/practice';
+import { practicesFor, withOurSides } from '@/core/book/practice-effect';
 import { withChoices, type Question } from '@/core/book/question';
 import { sameOptions } from '@/core/book/entry-options';
 import type { SavedSetup } from '@/core/record/floor-event';
@@ -31,6 +33,7 @@ import { RegionLines } from './region-lines';
 import { VerdictList } from './verdict-list';
 import { reduceSetup, type SetupEvent, type SetupState } from './setup-machine';
 import { ToTheSet, useToTheSet } from './to-the-set';
+import { useOpenedWith, type Hands } from './use-opened-with';
 import { WORDS } from '@/messages/screens/setup';
 import { BenchTitle } from './bench-title';
 import styles from './setup.module.css';
@@ -59,17 +62,23 @@ export function FitBench({ context, question }: Props) {
     context.planned,
   );
   const began = floor.began.setups.findLast((s) => s.itemId === item.id) ?? null;
-  return <Bench key={began?.id ?? ''} context={context} question={question} floor={floor} began={began} />;
+  const { opened, hands } = useOpenedWith(began);
+  return (
+    <Bench key={opened?.id ?? ''} context={context} question={question} floor={floor} began={opened} hands={hands} />
+  );
 }
 
 interface BenchProps extends Props {
   readonly floor: FloorLog;
   readonly began: SavedSetup | null;
+  readonly hands: Hands;
 }
 
-function Bench({ context, question, floor, began }: BenchProps) {
+function Bench({ context, question, floor, began, hands }: BenchProps) {
+  const { notes } = context.client;
+  const practices = useMemo(() => practicesFor(question, notes), [question, notes]);
   const [state, dispatch] = useReducer(reduceSetup, {
-    options: began?.options ?? question.options,
+    options: withOurSides(began?.options ?? question.options, practices),
     side: question.side,
     moved: null,
     held: {},
@@ -82,7 +91,7 @@ function Bench({ context, question, floor, began }: BenchProps) {
   }, [question, state.options, state.side]);
   const moves = fitMoves(question.kit, dispatch);
   return (
-    <div className={styles.bench}>
+    <div className={styles.bench} {...hands}>
       <FitDrawing context={context} fit={fit} moves={moves} />
       <FitAnswer
         context={context}
@@ -91,6 +100,7 @@ function Bench({ context, question, floor, began }: BenchProps) {
         fit={fit}
         moves={moves}
         tooShort={tooShort}
+        practices={practices}
         state={state}
         dispatch={dispatch}
       />
@@ -171,14 +181,14 @@ interface AnswerProps extends FitProps {
   readonly question: Question;
   readonly floor: FloorLog;
   readonly tooShort: boolean;
+  readonly practices: readonly Practice[];
   readonly state: SetupState;
   readonly dispatch: ActionDispatch<[SetupEvent]>;
 }
 
-function FitAnswer({ context, question, floor, fit, moves, tooShort, state, dispatch }: AnswerProps) {
+function FitAnswer({ context, question, floor, fit, moves, tooShort, practices, state, dispatch }: AnswerProps) {
   const { client, item } = context;
-  const { metrics, samples } = fit.answer;
-  const finishShare = metrics.peakResistanceNm > 0 ? samples.resistanceNm.at(-1)! / metrics.peakResistanceNm : 1;
+  const { metrics } = fit.answer;
   return (
     <aside className={styles.answer} aria-label={WORDS.answer}>
       <SetPlates context={context} fit={fit} moves={moves} state={state} />
@@ -187,7 +197,7 @@ function FitAnswer({ context, question, floor, fit, moves, tooShort, state, disp
       <p className={styles.verdictLine} data-testid="verdict-line">
         {fitVerdictLine(metrics)}
       </p>
-      <SaveButtons itemId={item.id} floor={floor} state={state} tooShort={tooShort} />
+      <SaveButtons itemId={item.id} floor={floor} state={state} tooShort={tooShort} practices={practices} />
       <ClientNotes notes={client.notes} />
       <div className={styles.sections}>
         <Cautions entry={fit.entry} />
@@ -210,7 +220,7 @@ function FitAnswer({ context, question, floor, fit, moves, tooShort, state, disp
                 options={state.options}
                 side={state.side}
                 dispatch={dispatch}
-                finishShare={finishShare}
+                practices={practices}
               />,
             ],
           ]}
@@ -222,16 +232,17 @@ function FitAnswer({ context, question, floor, fit, moves, tooShort, state, disp
 }
 
 interface SaveProps {
+  readonly practices: readonly Practice[];
   readonly itemId: string;
   readonly floor: FloorLog;
   readonly state: SetupState;
   readonly tooShort: boolean;
 }
 
-function SaveButtons({ itemId, floor, state, tooShort }: SaveProps) {
+function SaveButtons({ itemId, floor, state, tooShort, practices }: SaveProps) {
   const { log, append, trouble } = floor;
   const savedHere = log.setups.findLast((s) => s.itemId === itemId) ?? null;
-  const saved = savedHere !== null && sameOptions(savedHere.options, state.options);
+  const saved = savedHere !== null && sameOptions(withOurSides(savedHere.options, practices), state.options);
   const save = async (): Promise<boolean> => {
     const kept = await append(() => [
       {

@@ -3,18 +3,18 @@ import type { WorkingSide } from '@/core/body/side';
 import { NativeSelect } from '@mantine/core';
 import { useMounted } from '@mantine/hooks';
 import { useRouter } from 'next/navigation';
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import { followsArmPath, ownArmPathDeg } from '@/core/book/arm-path';
 import type { Grip } from '@/core/book/book-entry';
 import { hasFeet } from '@/core/book/entry-options';
 import { FOOT_PLACES, type FootPlace } from '@/core/book/foot-place';
 import { FOOT_PLACE } from '@/messages/settings';
-import { practicesOf } from '@/core/book/practice';
+import type { Practice } from '@/core/book/practice';
 import { PEAK_TARGETS, type PeakTarget } from '@/core/movement/peak-target';
 import { FRONT_FEET, type FrontFoot } from '@/core/movement/sweep-path';
 import { GRIP_NAME, PEAK_NAME } from '@/messages/movements';
-import { PRACTICE_TEXT } from '@/messages/practices';
-import type { Question } from '@/core/book/question';
+import { withChoices, type Question } from '@/core/book/question';
+import { PracticeFields } from '@/features/movements/practice-fields';
 import type { SetupBenchView } from '@/contract/views/setup';
 import type { SetupEvent, SetupState } from './setup-machine';
 import { WORDS } from '@/messages/screens/setup';
@@ -34,8 +34,8 @@ interface Props {
   readonly options: SetupState['options'];
   readonly side: WorkingSide;
   readonly dispatch: (event: SetupEvent) => void;
-  /** Resistance at the finish over the peak, for the side of a question that the curve decides. */
-  readonly finishShare: number;
+  /** What practitioners differ on here, with our side of each. */
+  readonly practices: readonly Practice[];
 }
 
 type Choose = (change: Partial<SetupState['options']>) => void;
@@ -143,12 +143,13 @@ function ArmChoice({ question, options, side, choose }: Asked) {
  * The questions a set-up answers: which column, which arms, where it should be hardest, and what practitioners differ
  * on.
  */
-export const OptionsBar = memo(function OptionsBar({ context, question, options, side, dispatch, finishShare }: Props) {
+export const OptionsBar = memo(function OptionsBar({ context, question, options, side, dispatch, practices }: Props) {
   // A choice made before the page listens would fall back unseen: until then nothing can be chosen.
   const listening = useMounted();
   const { own } = question;
   const choose: Choose = (change) => dispatch({ type: 'options-chosen', options: change });
   const asked = { question, options, side, choose };
+  const stands = useMemo(() => withChoices(question, options, side), [question, options, side]);
   return (
     <fieldset className={styles.options} disabled={!listening}>
       <ColumnChoice context={context} />
@@ -171,21 +172,14 @@ export const OptionsBar = memo(function OptionsBar({ context, question, options,
       <SweepChoice {...asked} dispatch={dispatch} />
       <ArmChoice {...asked} />
       <FeetChoice {...asked} />
-      {practicesOf(own, context.client.notes, finishShare).map((s) => (
-        <NativeSelect
-          key={s.question}
-          className={styles.wideOption}
-          inputWrapperOrder={['label', 'input', 'description', 'error']}
-          label={PRACTICE_TEXT[s.question].asks}
-          description={PRACTICE_TEXT[s.question].why}
-          value={options.practices[s.question] ?? s.preset}
-          data={s.options.map((o) => ({
-            value: o,
-            label: `${PRACTICE_TEXT[s.question].options[o]}${o === s.preset ? ' (default)' : ''}`,
-          }))}
-          onChange={(e) => choose({ practices: { ...options.practices, [s.question]: e.currentTarget.value } })}
+      <div className={styles.practices}>
+        <PracticeFields
+          practices={practices}
+          chosen={options.practices}
+          question={stands}
+          onChoose={(c) => choose({ practices: { ...options.practices, ...c } })}
         />
-      ))}
+      </div>
     </fieldset>
   );
 });

@@ -6,6 +6,7 @@ import { holeOf, type Placement } from '@/core/setup/setup-problem';
 import { toDeg, toRad } from '@/core/units/angle';
 import { buildSetupMarks } from '@/drawing/setup-marks';
 import type { Ghost } from '@/drawing/setup-scene';
+import { GearShapes } from '@/drawing/gear-shapes';
 import { Silhouettes } from '@/drawing/silhouettes';
 import { lineEnds, px } from '@/drawing/svg-number';
 import type { View, Window3 } from '@/drawing/view';
@@ -86,10 +87,9 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
     () => (
       <>
         <circle className={styles.halo} cx={px(origin.u)} cy={px(origin.v)} r={48} />
-        {figure.surfaces.map((s) => (
-          <line key={s.key} className={styles.surface} {...lineEnds(s)} />
-        ))}
+        <GearShapes shapes={figure.seats} />
         <Silhouettes shapes={figure.body.slice(0, 2)} ghost />
+        <GearShapes shapes={figure.underArm} />
         <Silhouettes shapes={figure.idle} />
         <Silhouettes shapes={figure.arms} />
         <Silhouettes shapes={figure.body.slice(2)} />
@@ -173,7 +173,6 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
           />
         )}
         <Silhouettes shapes={beside} ghost />
-        {scene.bar && <line className={styles.heldBar} {...lineEnds(scene.bar)} />}
         <path
           className={styles.ghostCable}
           d={scene.ghostCables.map((c) => `M${px(c.from.u)} ${px(c.from.v)}L${px(c.to.u)} ${px(c.to.v)}`).join('')}
@@ -217,10 +216,11 @@ export function Plan({ setup, view, window: w, onMove, now, ghost, zoomed }: Pro
         )}
         {marks.rest && <path className={styles.rest} d={marks.rest} />}
         {scene.cables.map((c) => (
-          <g key={c.side}>
-            <line className={styles.cable} {...lineEnds(c)} />
-            <circle className={styles.hand} cx={px(c.to.u)} cy={px(c.to.v)} r={6} />
-          </g>
+          <line key={c.side} className={styles.cable} {...lineEnds(c)} />
+        ))}
+        <GearShapes shapes={scene.held} />
+        {scene.cables.map((c) => (
+          <circle key={c.side} className={styles.hand} cx={px(c.to.u)} cy={px(c.to.v)} r={6} />
         ))}
         <g
           role="slider"

@@ -26,10 +26,13 @@ import { twoCables } from './place-text';
 import type { SetupBenchView } from '@/contract/views/setup';
 import { useBeside } from './use-beside';
 import { useFollowing } from './use-following';
+import { useOpenedWith, type Hands } from './use-opened-with';
 import { useToTheSet } from './to-the-set';
 import { useSetup, type BenchSetup } from './use-setup';
 import { useBenchViews } from './use-bench-views';
 import { ZoomSteps } from './zoom-steps';
+import type { Practice } from '@/core/book/practice';
+import { practicesFor, withOurSides } from '@/core/book/practice-effect';
 import type { Question } from '@/core/book/question';
 import { WORDS } from '@/messages/screens/setup';
 import { BenchTitle } from './bench-title';
@@ -50,16 +53,30 @@ export function SetupBench({ context, question }: Props) {
   );
   const saved =
     floor.began.setups.findLast((s) => s.itemId === item.id && s.stationId === (station?.id ?? null)) ?? null;
-  return <Bench key={saved?.id ?? ''} context={context} question={question} floor={floor} savedHere={saved} />;
+  const { opened, hands } = useOpenedWith(saved);
+  return (
+    <Bench
+      key={opened?.id ?? ''}
+      context={context}
+      question={question}
+      floor={floor}
+      savedHere={opened}
+      hands={hands}
+    />
+  );
 }
 
 /** The bench's parts, with what the drawing is driven by. */
-type BenchProps = Props & { readonly floor: FloorLog; readonly savedHere: SavedSetup | null };
+type BenchProps = Props & {
+  readonly floor: FloorLog;
+  readonly savedHere: SavedSetup | null;
+  readonly hands: Hands;
+};
 
 /** The set-up as it was saved here, or as the question stands. */
-function useSavedSetup({ context, question, floor, savedHere }: BenchProps) {
+function useSavedSetup({ context, question, floor, savedHere }: BenchProps, practices: readonly Practice[]) {
   const [initial] = useState(() => ({
-    options: savedHere?.options ?? question.options,
+    options: withOurSides(savedHere?.options ?? question.options, practices),
     side: savedHere?.side ?? question.side,
     moved: savedHere?.placement ?? null,
     held: {},
@@ -165,7 +182,8 @@ function useTools(
 function Bench(props: BenchProps) {
   const { context, question, floor, savedHere } = props;
   const { client, item } = context;
-  const { setup, save } = useSavedSetup(props);
+  const practices = useMemo(() => practicesFor(question, client.notes), [question, client.notes]);
+  const { setup, save } = useSavedSetup(props, practices);
   const { dispatch, entry } = setup;
   const sheet = useSheet(setup, item.tempo);
   const { i: now, moveTo } = sheet.rep;
@@ -176,7 +194,7 @@ function Bench(props: BenchProps) {
   const { apart, onMove, onApart } = useMoves(setup, savedHere, moving);
   const moves = fitMoves(question.kit, dispatch);
   const lateNow = useDeferredValue(now);
-  const beside = useBeside(question, late, client.notes);
+  const beside = useBeside(question, late, practices);
   const toPlace = useLatest(moveTo);
   const keep = useLatest(() => void save());
   const stands = samePlacement(setup.state.saved, setup.placement);
@@ -186,7 +204,7 @@ function Bench(props: BenchProps) {
   const tools = useTools(context, setup, sheet, () => void save(), go);
   const drawn = { setup, window: window3, onMove, now, ghost: beside.ghost, zoomed: times > 1 };
   return (
-    <div className={styles.bench}>
+    <div className={styles.bench} {...props.hands}>
       <section className={styles.sheet} aria-label={WORDS.setUpDrawing}>
         <BenchTitle context={context} className={styles.who!} />
         <div ref={ref} className={styles.views}>
@@ -208,7 +226,14 @@ function Bench(props: BenchProps) {
         <BenchNotices context={context} entry={entry} />
         <SidePanel context={context} setup={late} onSave={keep} onGo={go} trouble={floor.trouble} />
         <ClientNotes notes={client.notes} />
-        <BenchPanels context={context} question={question} setup={late} beside={beside} now={lateNow} />
+        <BenchPanels
+          context={context}
+          question={question}
+          setup={late}
+          beside={beside}
+          now={lateNow}
+          practices={practices}
+        />
       </aside>
     </div>
   );

@@ -1,10 +1,9 @@
 'use client';
 import type { Side } from '@/core/body/side';
 import { useMemo, useState } from 'react';
-import type { ClientNote } from '@/core/body/client-note';
+import type { Practice } from '@/core/book/practice';
 import { costOfFault } from '@/core/fault/fault-cost';
 import { PERTURBATION } from '@/core/fault/perturbation';
-import { REST_BELOW } from '@/core/mechanics/line-profile';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
 import type { Question } from '@/core/book/question';
@@ -23,22 +22,19 @@ const curveAt = (problem: SetupProblem, name: string, p: Placement, side: Side) 
  * What is laid beside the set-up on curve and drawing: a fault, a comparison, the solved one while things are moved, or
  * the last used.
  */
-export function useBeside(question: Question, setup: BenchSetup, notes: readonly ClientNote[]) {
+export function useBeside(question: Question, setup: BenchSetup, practices: readonly Practice[]) {
   const { problem, placement, shown, base, off, solution } = setup;
-  const { worse, metrics } = shown;
+  const { worse } = shown;
   const [fault, setFault] = useState<ShownFault | null>(null);
   const [key, setKey] = useState('');
   const cost = useMemo(() => {
     const p = fault && PERTURBATION[fault.code];
     return fault && p ? costOfFault(setup.posed, placement, worse, p, fault.size) : null;
   }, [fault, setup.posed, placement, worse]);
-  const own = shown.bySide[worse]!.samples.resistanceNm;
-  // Practices ask only whether the load rests at the finish: a number that stays while things are dragged.
-  const finishShare = own[own.length - 1]! < REST_BELOW * metrics.peakResistanceNm ? 0 : 1;
-  const { practices } = setup.state.options;
+  const chosenSides = setup.state.options.practices;
   const comparisons = useMemo(
-    () => comparisonsOf(question, solution, practices, notes, finishShare),
-    [question, solution, practices, notes, finishShare],
+    () => comparisonsOf(question, solution, chosenSides, practices),
+    [question, solution, chosenSides, practices],
   );
   const chosen = comparisons.find((c) => c.key === key) ?? null;
   // What lies beside it depends on the question, not on where things are dragged.
@@ -72,8 +68,8 @@ export function useBeside(question: Question, setup: BenchSetup, notes: readonly
     [cost, comparison, placement],
   );
   return useMemo(
-    () => ({ fault, setFault, cost, comparisons, key, setKey, comparison, other, ghost, finishShare }),
-    [fault, cost, comparisons, key, comparison, other, ghost, finishShare],
+    () => ({ fault, setFault, cost, comparisons, key, setKey, comparison, other, ghost }),
+    [fault, cost, comparisons, key, comparison, other, ghost],
   );
 }
 

@@ -65,6 +65,8 @@ export const WORDS = {
   stature: 'Stature',
   mass: 'Mass',
   estimatedKg: (kg: number): string => `estimated: ${kg}`,
+  saidIn: 'Units',
+  asInTheGym: (units: string): string => `as in the gym: ${units}`,
   noteShownOnTheFloor: 'Note, shown on the floor',
   heightsAboveTheFloorStanding: 'Heights above the floor, standing',
   heightsAboveTheSeatSitting: 'Heights above the seat, sitting tall',

@@ -170,6 +170,7 @@ export const WORDS = {
   thisGym: 'This gym',
   anotherGym: 'Another gym',
   gym: 'Gym',
+  saidIn: 'Units',
   screeningIsAskedAgainAfter: 'Screening is asked again after',
   saveGym: 'Save gym',
   addGym: 'Add gym',

@@ -31,14 +31,21 @@ export default async function ClientPage({ params }: { readonly params: Promise<
   const { clientId } = await params;
   const sheet = loadClient(await openUseCase(), clientId);
   if (!sheet) notFound();
-  const { client, guide, setupBook, screening, today, unreadable, care, history } = sheet;
+  const { client, guide, setupBook, screening, today, gymSaidIn, unreadable, care, history } = sheet;
   return (
     <div className="page">
       <div className={forms.head}>
         <h1>{client.name}</h1>
         <Link href={`/ledger/${client.id}`}>{WORDS.ledger}</Link>
       </div>
-      <ClientSheet key={client.id} client={client} guide={guide} today={today} save={saveClientAction} />
+      <ClientSheet
+        key={client.id}
+        client={client}
+        guide={guide}
+        today={today}
+        gymSaidIn={gymSaidIn}
+        save={saveClientAction}
+      />
       <SetupBook pages={setupBook} />
       <UnreadableNote rows={unreadable} />
       <ScreeningForm

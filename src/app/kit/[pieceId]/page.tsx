@@ -20,7 +20,7 @@ export default async function PiecePage({ params }: { readonly params: Promise<{
   const { pieceId } = await params;
   const sheet = loadKitSheet(await openUseCase(), pieceId);
   if (!sheet?.piece) notFound();
-  const { piece, clients } = sheet;
+  const { piece, clients, saidIn } = sheet;
   return (
     <div className="page">
       <h1>{piece.name}</h1>
@@ -29,6 +29,7 @@ export default async function PiecePage({ params }: { readonly params: Promise<{
         kind={piece.kind}
         piece={piece}
         clients={clients}
+        saidIn={saidIn}
         save={savePieceAction.bind(null, piece.gymId)}
       />
       <PutAwayButton

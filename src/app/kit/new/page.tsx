@@ -12,11 +12,17 @@ export default async function NewPiecePage({ searchParams }: { readonly searchPa
   const { kind, gym } = await readAsked(searchParams);
   const known = kind === undefined ? null : readKitKind(kind);
   if (!known) notFound();
-  const { clients } = loadKitSheet(await openUseCase(), null)!;
+  const { clients, saidIn } = loadKitSheet(await openUseCase(), null, gym ?? null)!;
   return (
     <div className="page">
       <h1>{WORDS.new(KIT_NAME[known].one)}</h1>
-      <KitSheet kind={known} piece={null} clients={clients} save={savePieceAction.bind(null, gym ?? null)} />
+      <KitSheet
+        kind={known}
+        piece={null}
+        clients={clients}
+        saidIn={saidIn}
+        save={savePieceAction.bind(null, gym ?? null)}
+      />
     </div>
   );
 }

@@ -8,6 +8,7 @@ import { UnreadableNote } from '@/features/shell/unreadable-note';
 import { loadLedger } from '@/server/ledger';
 import { openUseCase } from '@/server/open-use-case';
 import { WORDS } from '@/messages/screens/pages';
+import { readAsked, type Asked } from '../../asked';
 
 /** What the page is called: whose, and which place. */
 export async function generateMetadata({
@@ -18,9 +19,16 @@ export async function generateMetadata({
   return { title: clientTitle(await openUseCase(), (await params).clientId, WORDS.ledgerPlace) };
 }
 
-export default async function LedgerPage({ params }: { readonly params: Promise<{ clientId: string }> }) {
+export default async function LedgerPage({
+  params,
+  searchParams,
+}: {
+  readonly params: Promise<{ clientId: string }>;
+  readonly searchParams: Asked;
+}) {
   const { clientId } = await params;
-  const ledger = loadLedger(await openUseCase(), clientId);
+  const { all } = await readAsked(searchParams);
+  const ledger = loadLedger(await openUseCase(), clientId, all ?? null);
   if (!ledger) notFound();
   const { client, movements, unreadable } = ledger;
   return (
@@ -32,7 +40,7 @@ export default async function LedgerPage({ params }: { readonly params: Promise<
       <UnreadableNote rows={unreadable} />
       {movements.length === 0 && <p>{WORDS.nothingRecordedYetWhatIs}</p>}
       {movements.map((m) => (
-        <LedgerTable key={m.movement} ledger={m} />
+        <LedgerTable key={m.movement} ledger={m} clientId={client.id} />
       ))}
     </div>
   );
