@@ -230,6 +230,12 @@ test('a bench as it is found: the seat in another hole tells the gap, and goes b
   await page.getByTestId('drag-seat').press('ArrowDown');
   await expect(seat).toHaveText(`${fits - 1}hole`);
   await expect(page.getByText(`hole ${fits} fits best`)).toBeVisible();
+  // The same rep and the same closer look as at a column.
+  const rep = page.getByRole('slider', { name: 'Place in the rep' });
+  await rep.press('Home');
+  await expect(rep).toHaveAttribute('aria-valuetext', /^0 percent of the way: \d+ newton metres$/);
+  await page.keyboard.press('+');
+  await expect(page.getByRole('button', { name: 'Whole drawing' })).toHaveText('1.5 ×');
   // Taken hold of again, it starts from the hole in which it stands.
   const knob = (await page.getByTestId('drag-seat').boundingBox())!;
   await page.mouse.move(knob.x + knob.width / 2, knob.y + knob.height / 2);

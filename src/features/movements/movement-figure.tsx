@@ -17,6 +17,8 @@ interface Props {
   readonly column: Column | null;
   readonly hole: number | null;
   readonly label: string;
+  /** Looked at closer than whole: what lies outside the box is not shown. */
+  readonly zoomed?: boolean;
   /** What can be taken hold of on it. */
   readonly handles?: ReactNode;
 }
@@ -24,7 +26,7 @@ interface Props {
 const STEP_CM = 50;
 
 /** One view of the movement at one moment: the column's holes and the floor's centimetres are its rulers. */
-export function MovementFigure({ scene, view, window: w, column, hole, label, handles }: Props) {
+export function MovementFigure({ scene, view, window: w, column, hole, label, zoomed = false, handles }: Props) {
   const floor = view.kind === 'elevation' ? view.project([0, 0, 0]).v : view.height - MARGIN.bottom;
   const marks: number[] = [];
   for (let cm = Math.ceil((w.minX * 100) / STEP_CM) * STEP_CM; cm <= w.maxX * 100; cm += STEP_CM) marks.push(cm);
@@ -35,6 +37,8 @@ export function MovementFigure({ scene, view, window: w, column, hole, label, ha
       className={styles.toScale}
       viewBox={`0 0 ${px(view.width)} ${px(view.height)}`}
       width={px(view.width)}
+      data-view={view.kind}
+      data-zoomed={zoomed || undefined}
       role={handles ? 'group' : 'img'}
       aria-label={label}
     >

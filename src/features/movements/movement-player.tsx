@@ -1,18 +1,16 @@
 'use client';
 import { IconPlayerPause, IconPlayerPlay } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
-import { useMemo, type ReactNode } from 'react';
+import { useMemo } from 'react';
 import { posedOf, type GoodAnswer } from '@/core/book/answer-question';
 import type { BookEntry } from '@/core/book/book-entry';
 import { LAST_SAMPLE } from '@/core/movement/chain-path';
 import type { Curve } from '@/charts/resistance-series';
-import type { MovementScene } from '@/drawing/movement-scene';
-import type { View } from '@/drawing/view';
 import { jointName } from '@/messages/joints';
 import { curveText, loadIn } from '@/messages/movements';
 import { SHOWN_KG } from './movement-answer';
 import { MovementFigure } from './movement-figure';
-import { useMovementScene } from './use-movement-scene';
+import { useMovementScene, useMovementViews, useMovementWindow } from './use-movement-scene';
 import { strengthCurve } from '@/core/mechanics/line-profile';
 import { usePlaying, type Playing } from './use-playing';
 import { WORDS } from '@/messages/screens/movements';
@@ -29,10 +27,6 @@ const PAGE = 8;
 interface Props {
   readonly answer: GoodAnswer;
   readonly beside: Curve | null;
-  readonly loadSays?: string;
-  readonly padUpM?: number;
-  /** What can be taken hold of on the side view. */
-  readonly handles?: (scene: MovementScene, view: View) => ReactNode;
 }
 
 /** Moves through the range: played at its tempo, or by finger and keys. */
@@ -75,7 +69,7 @@ function Scrubber({
 }
 
 /** The resistance over the rep. */
-function MovementCurve({ answer, beside, loadSays }: Pick<Props, 'answer' | 'beside'> & { readonly loadSays: string }) {
+function MovementCurve({ answer, beside }: Props) {
   const { metrics, samples, from } = answer;
   const { entry } = from;
   const posed = posedOf(answer);
@@ -86,7 +80,11 @@ function MovementCurve({ answer, beside, loadSays }: Pick<Props, 'answer' | 'bes
   return (
     <>
       <h2 className={styles.curveTitle}>
-        {WORDS.resistanceAtThe(jointName(posed), entry.hands === 'two' ? WORDS.eachSide : '', loadIn(entry, loadSays))}
+        {WORDS.resistanceAtThe(
+          jointName(posed),
+          entry.hands === 'two' ? WORDS.eachSide : '',
+          loadIn(entry, `${SHOWN_KG} kg`),
+        )}
         <span>
           {WORDS.hatchedRestZone}
           {metrics.rightAngleAt !== null && WORDS.dottedPullAtARight}
@@ -107,26 +105,23 @@ function MovementCurve({ answer, beside, loadSays }: Pick<Props, 'answer' | 'bes
 }
 
 /** The movement on this body: moved through by finger or played at its tempo; figure and curve move together. */
-export function MovementPlayer({ answer, beside, loadSays = `${SHOWN_KG} kg`, padUpM = 0, handles }: Props) {
+export function MovementPlayer({ answer, beside }: Props) {
   const { entry, question } = answer.from;
   const playing = usePlaying(entry.tempo, entry.startsWith);
   const column = question.column?.column ?? null;
-  const { scene, elevation, plan, window3 } = useMovementScene(answer, column, padUpM, playing.i);
+  const window3 = useMovementWindow(answer, column);
+  const { elevation, plan } = useMovementViews(window3);
+  const side = useMovementScene(answer, elevation, playing.i);
+  const above = useMovementScene(answer, plan, playing.i);
   const common = { window: window3, column, hole: answer.placement?.hole ?? null };
   return (
     <div>
       <div className={styles.views}>
-        <MovementFigure
-          {...common}
-          scene={scene.elevation}
-          view={elevation}
-          label={WORDS.sideViewToScale}
-          handles={handles?.(scene.elevation, elevation)}
-        />
-        <MovementFigure {...common} scene={scene.plan} view={plan} label={WORDS.viewFromAboveSameScale} />
+        <MovementFigure {...common} scene={side} view={elevation} label={WORDS.sideViewToScale} />
+        <MovementFigure {...common} scene={above} view={plan} label={WORDS.viewFromAboveSameScale} />
       </div>
       <Scrubber entry={entry} playing={playing} nowNm={Math.round(answer.samples.resistanceNm[playing.i]!)} />
-      <MovementCurve answer={answer} beside={beside} loadSays={loadSays} />
+      <MovementCurve answer={answer} beside={beside} />
     </div>
   );
 }

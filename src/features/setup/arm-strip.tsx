@@ -11,7 +11,7 @@ import { Silhouettes } from '@/drawing/silhouettes';
 import { px } from '@/drawing/svg-number';
 import type { View } from '@/drawing/view';
 import styles from '@/drawing/drawing.module.css';
-import { CURVE_GRID } from '@/charts/resistance-series';
+import { columnOf } from './rep-track';
 import type { BenchSetup } from './use-setup';
 
 const HEIGHT = 58;
@@ -34,7 +34,7 @@ export function ArmStrip({ setup, width }: { readonly setup: BenchSetup; readonl
     const ahead = Math.cos(stand.yawRad) < 0 ? -1 : 1;
     return SHOWN.map((i) => {
       const shoulderAt = arm.proximal[i]!;
-      const left = CURVE_GRID.left + (i / LAST_SAMPLE) * (width - CURVE_GRID.left - CURVE_GRID.right);
+      const left = columnOf(i, width);
       // Facing up the page here, so that the strip reads like the client's own view.
       const project = ([x, y, z]: Vec3) =>
         level

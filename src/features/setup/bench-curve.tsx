@@ -7,7 +7,7 @@ import { momentSpan } from '@/charts/resistance-series';
 import { strengthCurve } from '@/core/mechanics/line-profile';
 import { jointName } from '@/messages/joints';
 import { REGION_NAME } from '@/messages/movements';
-import { RepScrubber } from './rep-scrubber';
+import { ArmTrack } from './arm-track';
 import type { Beside } from './use-beside';
 import type { BenchSetup } from './use-setup';
 import { WORDS } from '@/messages/screens/setup';
@@ -106,7 +106,7 @@ export const BenchCurve = memo(function BenchCurve({ setup, other, loadSays, wid
           height={CHART_PX}
         />
       </div>
-      <RepScrubber setup={setup} width={width} now={now} curvePx={CHART_PX} onNow={onNow} />
+      <ArmTrack setup={setup} width={width} now={now} curvePx={CHART_PX} onNow={onNow} />
     </div>
   );
 });

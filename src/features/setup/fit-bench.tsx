@@ -1,8 +1,8 @@
 'use client';
 import { Alert } from '@mantine/core';
 import { IconCheck } from '@tabler/icons-react';
-import { Fragment, useMemo, useReducer, type ActionDispatch } from 'react';
-import { answerPosed, type GoodAnswer } from '@/core/book/answer-question';
+import { Fragment, useMemo, useReducer, type ActionDispatch, type ReactNode } from 'react';
+import { answerPosed, posedOf, type GoodAnswer } from '@/core/book/answer-question';
 import { poseKnown, poseQuestion } from '@/core/book/pose-question';
 import { explainFree } from '@/core/book/explain-free';
 import { regionOf, settingsOf } from '@/core/book/question-settings';
@@ -12,20 +12,21 @@ import { withChoices, type Question } from '@/core/book/question';
 import { sameOptions } from '@/core/book/entry-options';
 import type { SavedSetup } from '@/core/record/floor-event';
 import type { SetupBenchView } from '@/contract/views/setup';
-import { backOnSheet } from '@/drawing/back-on-sheet';
-import { MovementPlayer } from '@/features/movements/movement-player';
-import { BOOK_TEXT, postureText } from '@/messages/book';
+import { jointDegAt, jointOf } from '@/core/movement/joint-action';
+import { useMovementWindow } from '@/features/movements/use-movement-scene';
+import { usePlaying } from '@/features/movements/use-playing';
+import { postureText } from '@/messages/book';
 import { fitVerdictLine } from '@/messages/reasons';
 import { CHOICE_TOO_SHORT } from '@/messages/choosing';
-import { loadLabel, loadNumber, loadText } from '@/messages/loads';
+import { loadLabel, loadNumber } from '@/messages/loads';
 import { GRIP_NAME } from '@/messages/movements';
 import { TAP_TROUBLE } from '@/messages/taps';
 import { useFloorLog, type FloorLog } from '@/offline/use-floor-log';
 import { BenchNotices, ClientNotes } from './bench-notices';
-import { BenchHandles } from './bench-handles';
 import { CardLink } from './card-link';
 import { Cautions } from './cautions';
-import { fitMoves, seatPitchOf } from './fit-moves';
+import { fitMoves } from './fit-moves';
+import { FitSheet } from './fit-sheet';
 import { FitPlates, type FitMoves } from './fit-plates';
 import { OptionsBar } from './options-bar';
 import { Sections } from './sections';
@@ -35,7 +36,8 @@ import { reduceSetup, type SetupEvent, type SetupState } from './setup-machine';
 import { ToTheSet, useToTheSet } from './to-the-set';
 import { useOpenedWith, type Hands } from './use-opened-with';
 import { WORDS } from '@/messages/screens/setup';
-import { BenchTitle } from './bench-title';
+import { useBenchTools } from './use-bench-tools';
+import { useBenchViews } from './use-bench-views';
 import styles from './setup.module.css';
 
 /** The answer with everything said of it; the question is one whose range is known to leave enough. */
@@ -74,6 +76,51 @@ interface BenchProps extends Props {
   readonly hands: Hands;
 }
 
+/** What stands on the bench, kept as used. */
+function useKeep(itemId: string, floor: FloorLog, state: SetupState, practices: readonly Practice[]) {
+  const savedHere = floor.log.setups.findLast((s) => s.itemId === itemId) ?? null;
+  const saved = savedHere !== null && sameOptions(withOurSides(savedHere.options, practices), state.options);
+  const save = async (): Promise<boolean> => {
+    const kept = await floor.append(() => [
+      {
+        kind: 'setup-saved',
+        placement: null,
+        solved: null,
+        off: false,
+        stationId: null,
+        attachmentId: null,
+        side: state.side,
+        options: state.options,
+      },
+    ]);
+    return kept !== null;
+  };
+  return { saved, save };
+}
+
+type Keep = ReturnType<typeof useKeep>;
+
+/** Where in the rep the figure stands, the views that show it, and the tools over them. */
+function useFitSheet(
+  { item }: SetupBenchView,
+  answer: GoodAnswer,
+  ways: { readonly save: () => void; readonly toTheSet: () => void },
+) {
+  const { entry } = answer.from;
+  const { path } = posedOf(answer);
+  const degs = useMemo(
+    () => path.proximal.map((_, i) => jointDegAt(path, jointOf(entry.action), i)),
+    [path, entry.action],
+  );
+  const rep = usePlaying(item.tempo, entry.startsWith, degs);
+  const window = useMovementWindow(answer, null);
+  // The title stands in a line of its own here.
+  const views = useBenchViews(window, 0);
+  const closerBy = (s: 1 | -1): void => views.step(s, path.contact[rep.i]!);
+  const tools = useBenchTools({ item, rep, views, closerBy, putRight: null, ...ways });
+  return { rep, window, views, tools };
+}
+
 function Bench({ context, question, floor, began, hands }: BenchProps) {
   const { notes } = context.client;
   const practices = useMemo(() => practicesFor(question, notes), [question, notes]);
@@ -90,19 +137,30 @@ function Bench({ context, question, floor, began, hands }: BenchProps) {
     return { fit: solveFit(found ?? poseKnown(question)), tooShort: found === null };
   }, [question, state.options, state.side]);
   const moves = fitMoves(question.kit, dispatch);
+  const keep = useKeep(context.item.id, floor, state, practices);
+  const toTheSet = useToTheSet(context.item.id, keep.saved || tooShort ? null : keep.save);
+  const sheet = useFitSheet(context, fit.answer, { save: () => void keep.save(), toTheSet });
   return (
     <div className={styles.bench} {...hands}>
-      <FitDrawing context={context} fit={fit} moves={moves} />
+      <FitSheet context={context} answer={fit.answer} settings={fit.settings} moves={moves} {...sheet} />
       <FitAnswer
         context={context}
         question={question}
-        floor={floor}
         fit={fit}
         moves={moves}
         tooShort={tooShort}
         practices={practices}
         state={state}
         dispatch={dispatch}
+        save={
+          <SaveButtons
+            itemId={context.item.id}
+            keep={keep}
+            tooShort={tooShort}
+            trouble={floor.trouble}
+            onGo={toTheSet}
+          />
+        }
       />
     </div>
   );
@@ -112,35 +170,6 @@ interface FitProps {
   readonly context: SetupBenchView;
   readonly fit: SolvedFit;
   readonly moves: FitMoves;
-}
-
-/** The figure on this gym's steel; bench and seat are moved on it. */
-function FitDrawing({ context, fit, moves }: FitProps) {
-  const { item } = context;
-  const { answer, entry, settings } = fit;
-  const seatPitchM = seatPitchOf(entry, answer.from.question.kit);
-  return (
-    <section className={styles.fitSheet} aria-label={WORDS.setUpDrawing}>
-      <BenchTitle context={context} className={styles.fitWho!} />
-      <p className={styles.how}>{BOOK_TEXT[item.movement]?.how}</p>
-      <MovementPlayer
-        answer={answer}
-        beside={null}
-        loadSays={loadText(item.loadG, context.unit)}
-        padUpM={entry.armOn === 'preacher' ? (settings.find((s) => s.kind === 'seat-hole')?.gapM ?? 0) : 0}
-        handles={(scene, view) => (
-          <BenchHandles
-            settings={settings}
-            moves={moves}
-            back={backOnSheet(entry, scene.surfaces, scene.armPad)}
-            seat={
-              seatPitchM === 0 ? null : { at: scene.surfaces[0]?.to ?? scene.contact, holePx: seatPitchM * view.scale }
-            }
-          />
-        )}
-      />
-    </section>
-  );
 }
 
 /** Everything that is set, biggest first, then load and posture. */
@@ -179,14 +208,14 @@ function SetPlates({ context, fit, moves, state }: FitProps & { readonly state: 
 
 interface AnswerProps extends FitProps {
   readonly question: Question;
-  readonly floor: FloorLog;
   readonly tooShort: boolean;
   readonly practices: readonly Practice[];
   readonly state: SetupState;
   readonly dispatch: ActionDispatch<[SetupEvent]>;
+  readonly save: ReactNode;
 }
 
-function FitAnswer({ context, question, floor, fit, moves, tooShort, practices, state, dispatch }: AnswerProps) {
+function FitAnswer({ context, question, fit, moves, tooShort, practices, state, dispatch, save }: AnswerProps) {
   const { client, item } = context;
   const { metrics } = fit.answer;
   return (
@@ -197,7 +226,7 @@ function FitAnswer({ context, question, floor, fit, moves, tooShort, practices, 
       <p className={styles.verdictLine} data-testid="verdict-line">
         {fitVerdictLine(metrics)}
       </p>
-      <SaveButtons itemId={item.id} floor={floor} state={state} tooShort={tooShort} practices={practices} />
+      {save}
       <ClientNotes notes={client.notes} />
       <div className={styles.sections}>
         <Cautions entry={fit.entry} />
@@ -232,33 +261,15 @@ function FitAnswer({ context, question, floor, fit, moves, tooShort, practices, 
 }
 
 interface SaveProps {
-  readonly practices: readonly Practice[];
   readonly itemId: string;
-  readonly floor: FloorLog;
-  readonly state: SetupState;
+  readonly keep: Keep;
   readonly tooShort: boolean;
+  readonly trouble: FloorLog['trouble'];
+  readonly onGo: () => void;
 }
 
-function SaveButtons({ itemId, floor, state, tooShort, practices }: SaveProps) {
-  const { log, append, trouble } = floor;
-  const savedHere = log.setups.findLast((s) => s.itemId === itemId) ?? null;
-  const saved = savedHere !== null && sameOptions(withOurSides(savedHere.options, practices), state.options);
-  const save = async (): Promise<boolean> => {
-    const kept = await append(() => [
-      {
-        kind: 'setup-saved',
-        placement: null,
-        solved: null,
-        off: false,
-        stationId: null,
-        attachmentId: null,
-        side: state.side,
-        options: state.options,
-      },
-    ]);
-    return kept !== null;
-  };
-  const toTheSet = useToTheSet(itemId, saved || tooShort ? null : save);
+function SaveButtons({ itemId, keep, tooShort, trouble, onGo }: SaveProps) {
+  const { saved, save } = keep;
   return (
     <>
       <div className={styles.buttons} data-two>
@@ -271,7 +282,7 @@ function SaveButtons({ itemId, floor, state, tooShort, practices }: SaveProps) {
             WORDS.saveAsUsed
           )}
         </button>
-        <ToTheSet itemId={itemId} strong={saved} onGo={toTheSet} />
+        <ToTheSet itemId={itemId} strong={saved} onGo={onGo} />
       </div>
       {trouble && <Alert className={styles.blocked}>{TAP_TROUBLE[trouble]}</Alert>}
     </>

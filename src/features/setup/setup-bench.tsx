@@ -10,14 +10,12 @@ import { jointDegAt, jointOf } from '@/core/movement/joint-action';
 import { loadText } from '@/messages/loads';
 import { usePlaying } from '@/features/movements/use-playing';
 import { useLatest } from '@/features/shell/use-latest';
-import { useShortcuts } from '@/features/shell/use-shortcuts';
 import { BenchCurve } from './bench-curve';
 import { BenchNotices, ClientNotes } from './bench-notices';
 import { BenchPanels } from './bench-panels';
 import { Elevation } from './elevation';
 import { fitMoves } from './fit-moves';
 import { Plan } from './plan';
-import { PlayButton } from './rep-scrubber';
 import { withMove, type Move } from './move-placement';
 import { SettingPlates } from './setting-plates';
 import { SidePanel } from './side-panel';
@@ -30,11 +28,11 @@ import { useOpenedWith, type Hands } from './use-opened-with';
 import { useToTheSet } from './to-the-set';
 import { useSetup, type BenchSetup } from './use-setup';
 import { useBenchViews } from './use-bench-views';
-import { ZoomSteps } from './zoom-steps';
 import type { Practice } from '@/core/book/practice';
 import { practicesFor, withOurSides } from '@/core/book/practice-effect';
 import type { Question } from '@/core/book/question';
 import { WORDS } from '@/messages/screens/setup';
+import { useBenchTools } from './use-bench-tools';
 import { BenchTitle } from './bench-title';
 import styles from './setup.module.css';
 
@@ -140,45 +138,6 @@ function useMoves(setup: BenchSetup, savedHere: SavedSetup | null, moving: () =>
   return { apart, onMove, onApart };
 }
 
-/** The keys of the bench and the tools over the drawing: looking closer and playing the rep. */
-function useTools(
-  { item }: SetupBenchView,
-  setup: BenchSetup,
-  sheet: ReturnType<typeof useSheet>,
-  save: () => void,
-  toTheSet: () => void,
-) {
-  const { playing, toggle } = sheet.rep;
-  const { times, showWhole } = sheet.views;
-  const closerBy = useLatest(sheet.closerBy);
-  const play = useLatest(toggle);
-  const whole = useLatest(showWhole);
-  const keys = useShortcuts([
-    { key: '+', does: WORDS.keyLookCloser, run: () => closerBy(1) },
-    { key: '-', does: WORDS.keyLookFromFurther, run: () => closerBy(-1) },
-    { key: '0', does: WORDS.keyWholeDrawing, run: showWhole },
-    { key: 'p', does: playing ? WORDS.keyPauseTheRep : WORDS.keyPlayTheRep, run: toggle },
-    { key: 'r', does: WORDS.keyPutItRight, run: () => setup.dispatch({ type: 'put-right' }) },
-    { key: 's', does: WORDS.keySaveAsUsed, run: save },
-    { key: 't', does: WORDS.keyToTheSet, run: toTheSet },
-    {
-      key: 'k',
-      does: WORDS.keyStationCard,
-      run: () => window.open(`/api/v1/cards/${item.id}`, '_blank', 'noreferrer'),
-    },
-  ]);
-  return useMemo(
-    () => (
-      <>
-        {keys}
-        <ZoomSteps times={times} onStep={closerBy} onWhole={whole} />
-        <PlayButton playing={playing} tempo={item.tempo} onToggle={play} />
-      </>
-    ),
-    [keys, times, closerBy, whole, playing, item.tempo, play],
-  );
-}
-
 function Bench(props: BenchProps) {
   const { context, question, floor, savedHere } = props;
   const { client, item } = context;
@@ -201,7 +160,15 @@ function Bench(props: BenchProps) {
   // Where nothing works here and nothing was moved, nothing stands that could be taken along.
   const nothingHere = !setup.solution.feasible && setup.state.moved === null;
   const go = useLatest(useToTheSet(item.id, stands || setup.tooShort || nothingHere ? null : save));
-  const tools = useTools(context, setup, sheet, () => void save(), go);
+  const tools = useBenchTools({
+    item: context.item,
+    rep: sheet.rep,
+    views: sheet.views,
+    closerBy: sheet.closerBy,
+    putRight: () => dispatch({ type: 'put-right' }),
+    save: () => void save(),
+    toTheSet: go,
+  });
   const drawn = { setup, window: window3, onMove, now, ghost: beside.ghost, zoomed: times > 1 };
   return (
     <div className={styles.bench} {...props.hands}>

@@ -81,15 +81,20 @@ export const WORDS = {
   toTheSet: 'To the set',
   // rep-scrubber
   nmLeverCm: (nm: number, leverCm: number): string => `${nm} Nm, lever ${leverCm} cm`,
+  nm: (nm: number): string => `${nm} Nm`,
   placeInTheRep: 'Place in the rep',
   percentOfTheWayNewton: (now: number, nm: number, leverCm: number): string =>
     `${now} percent of the way: ${nm} newton metres, lever ${leverCm} centimetres`,
+  percentOfTheWayNm: (now: number, nm: number): string => `${now} percent of the way: ${nm} newton metres`,
   pauseTheRep: 'Pause the rep',
   playTheRepAt: (tempo: string): string => `Play the rep at ${tempo}`,
   // bench-curve
   resistanceAtTheOnThe: (jointName: string, eachSide: string, loadSays: string): string =>
     `Resistance at the ${jointName}${eachSide}, ${loadSays} on the stack`,
   eachSide: ', each side',
+  // fit-sheet
+  resistanceAtThe: (jointName: string, eachSide: string, loadIn: string): string =>
+    `Resistance at the ${jointName}${eachSide}${loadIn}`,
   hatchedRestZone: 'hatched: rest zone',
   dottedRightAngle: '; dotted: right angle',
   thinStrength: '; thin: strength, spent where full reps fail',
