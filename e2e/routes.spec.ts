@@ -9,6 +9,7 @@ const NAMES: Readonly<Record<string, string>> = {
   '[itemId]': own,
   '[pieceId]': 'short-pair',
   '[entryId]': 'cable-fly-level',
+  '[movement]': 'cable-fly-level',
   '[...path]': 'sensors',
 };
 /** Who may open it beside the owner: everybody who is signed in, who cares for the client, or nobody else. */
@@ -24,6 +25,7 @@ const FOR: Readonly<Record<string, For>> = {
   '/kit/[pieceId]': 'all',
   '/ledger': 'all',
   '/ledger/[clientId]': 'care',
+  '/ledger/[clientId]/[movement]': 'care',
   '/movements': 'all',
   '/movements/[entryId]': 'all',
   '/offline': 'open',

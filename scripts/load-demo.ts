@@ -1,6 +1,9 @@
 import { openDb } from '@/data/open-db';
+import { loadEightWeeks } from '../demo/eight-weeks';
 import { loadDemoWorld } from '../demo/world';
 
 const db = openDb(process.env.JORVIX_DB ?? './data/demo.db');
-loadDemoWorld(db, Date.now());
+const nowMs = Date.now();
+loadDemoWorld(db, nowMs);
+loadEightWeeks(db, nowMs);
 db.close();

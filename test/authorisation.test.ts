@@ -17,10 +17,11 @@ import { loadClient, loadClients, saveClientForm } from '@/server/clients';
 import { loadFloor } from '@/server/floor';
 import { loadKitSheet } from '@/server/kit';
 import { listLedgers, loadLedger } from '@/server/ledger';
+import { loadCourse } from '@/server/movement-course';
 import { loadMeasuringGuide } from '@/server/measuring-guide';
 import { listPlanChoices, planToday } from '@/server/plan';
 import { loadPutAway, putAway } from '@/server/put-away';
-import { reachItem, reachSessionsOf } from '@/server/reach';
+import { reachItem, reachSessionsOf, reachSessionsWith } from '@/server/reach';
 import { recordEvents } from '@/server/record-events';
 import { saveScreening } from '@/server/screening';
 import { loadSet } from '@/server/set';
@@ -73,6 +74,7 @@ const OF_A_CLIENT: Readonly<Record<string, (uc: UseCase) => boolean | Promise<bo
   'set.loadSet': (uc) => loadSet(uc, ITEM) !== null,
   'card.printCard': async (uc) => (await printCard(uc, ITEM, 'http://here')).ok,
   'ledger.listLedgers': (uc) => hasAnselm(listLedgers(uc)),
+  'movement-course.loadCourse': (uc) => loadCourse(uc, 'anselm', 'cable-fly-level', false) !== null,
   'ledger.loadLedger': (uc) => loadLedger(uc, 'anselm') !== null,
   'measuring-guide.loadMeasuringGuide': (uc) => loadMeasuringGuide(uc, 'anselm').setups > 0,
   'choosing.loadChoosing': (uc) => loadChoosing(uc, { client: 'anselm' }).clientId === 'anselm',
@@ -81,7 +83,8 @@ const OF_A_CLIENT: Readonly<Record<string, (uc: UseCase) => boolean | Promise<bo
   'plan.planToday': (uc) => planToday(uc, PLAN).ok,
   'record-events.recordEvents': (uc) => took(uc, tap()),
   'reach.reachItem': (uc) => reachItem(uc, ITEM) !== null,
-  'reach.reachSessionsOf': (uc) => reachSessionsOf(uc, 'anselm').length > 0,
+  'reach.reachSessionsOf': (uc) => reachSessionsOf(uc, 'anselm', 9).length > 0,
+  'reach.reachSessionsWith': (uc) => reachSessionsWith(uc, 'anselm', [ITEM]).length > 0,
   'care.loadCare': (uc) => loadCare(uc, 'anselm') !== null,
   'changes.loadHistory': (uc) => loadHistory(uc, 'anselm').length > 0,
 };
@@ -146,6 +149,8 @@ describe('who sees and changes what', () => {
       // Tested above and at the door.
       ...['backups.backUpNow', 'backups.restoreBackup', 'deliveries.answerDelivery', 'deliveries.takeDelivery'],
       ...['event-line.openLine', 'reach.reaches', 'reach.handsOver', 'reach.reachClient', 'reach.reachClients'],
+      // Times and stations without names; what is open of whose clients is tested with the floor.
+      ...['reach.othersOnFloor', 'reach.reachOpenSets'],
       // Called with what was reached before.
       ...['changes.keepChanges', 'item-context.loadItem', 'limits.limitsToday', 'screening.loadScreening'],
       ...['setup-book.loadSetupBook', 'reach.reachSessions', 'onward.nextOf', 'onward.partnerOf'],
@@ -177,7 +182,7 @@ describe('who sees and changes what', () => {
   });
   it('clients, sessions and planned movements are found in one place', () => {
     const folder = join(process.cwd(), 'src/server');
-    const FINDERS = /\b(findClient|listClients|findItem|findSession|listSessions|listSessionsOf)\b/;
+    const FINDERS = /\b(findClient|listClients|findItem|findSession|listSessions|listSessionsOf|listSessionsWith)\b/;
     const users = readdirSync(folder).filter((file) => FINDERS.test(readFileSync(join(folder, file), 'utf8')));
     // A sheet that is saved must know whether the id is taken.
     expect(users.sort()).toEqual(['clients.ts', 'reach.ts']);

@@ -209,7 +209,7 @@ describe('a trainer’s variants', () => {
       setupCase: { options: { tuckDeg: -10 } },
     });
     expect(
-      listSessionsOf(db, 'anselm')
+      listSessionsOf(db, 'anselm', 20)
         .flatMap((x) => x.items)
         .find((i) => i.id === item)!.variantId,
     ).toBe(id);

@@ -48,10 +48,10 @@ describe('records', () => {
     const kept = listFloorEvents(db, 'anselm', 'cable-fly-level').rows.filter((e) => e.itemId === ITEM);
     expect(kept).toEqual(set);
     const [movement] = loadLedger(at(db), 'anselm')!.movements;
-    expect(movement!.faults.map((f) => [f.fault, f.cells.at(-1)!.reps, f.cells.at(-1)!.side])).toEqual(
+    expect(movement!.faults.map((f) => [f.fault, f.cells.at(-1)!.marks])).toEqual(
       expect.arrayContaining([
-        ['shrugs', [3], 'left'],
-        ['chin-forward', [4], null],
+        ['shrugs', [{ setId: 'S1', reps: [3], side: 'left' }]],
+        ['chin-forward', [{ setId: 'S1', reps: [4], side: null }]],
       ]),
     );
   });

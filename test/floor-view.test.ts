@@ -4,12 +4,15 @@ import { slowOf } from '@/core/tempo/pace';
 import type { Db } from '@/data/open-db';
 import type { KitPiece } from '@/contract/views/kit';
 import { findKit, saveKit } from '@/data/queries/kit';
-import { dayOf } from '@/server/clock';
+import { findClient, saveClient } from '@/data/queries/clients';
+import { addSession, findItem } from '@/data/queries/sessions';
+import { dayOf, toLocalDay } from '@/server/clock';
 import { loadFloor } from '@/server/floor';
 import { loadItem } from '@/server/item-context';
 import { loadLedger } from '@/server/ledger';
 import { recordEvents } from '@/server/record-events';
 import { loadSet } from '@/server/set';
+import { RELIEF } from '../demo/people';
 import { at, NOW, world } from './support/world';
 
 const DAY = '2026-11-24';
@@ -103,7 +106,7 @@ describe('plates on the floor', () => {
     });
     const item = firstItem(db);
     expect(item.settings.slice(0, 2)).toMatchObject([{ value: '12' }, { label: 'Mark, behind', value: '10' }]);
-    expect(item.since).toMatch(/^last time hole \d+, \d+ cm$/);
+    expect(item.since).toEqual([expect.stringMatching(/^last time hole \d+, \d+ cm$/)]);
   });
   it('a station that cannot serve is told instead of drawn', () => {
     const db = world();
@@ -116,6 +119,54 @@ describe('plates on the floor', () => {
   });
   it('the watch list comes from the ledger, two at most', () => {
     expect(view(world()).sessions[0]!.items[0]!.watch.map((w) => w.fault)).toEqual(['shrugs', 'line-off-arm']);
+  });
+});
+
+describe('what the day asks for besides', () => {
+  const HOUR_MS = 3_600_000;
+  it('a set of an earlier day that nobody ended, until somebody does', () => {
+    const db = world();
+    const start = { loadG: 7500, targetReps: 12, tempo: '3-1-2-1', setNo: 1 };
+    const yesterday = NOW - 24 * HOUR_MS;
+    tap(db, 'sefina', 0, { kind: 'set-started', setId: 'left', ...start, atMs: yesterday });
+    expect(view(db).unfinished).toMatchObject([
+      { text: expect.stringMatching(/^Sefina Taualofa, .*: set 1 of 23 Nov/) },
+    ]);
+    expect(loadFloor(at(db, NOW, RELIEF)).unfinished).toEqual([]);
+    tap(db, 'sefina', 0, { kind: 'set-ended', setId: 'left', reps: 9, atMs: yesterday + 60_000 });
+    expect(view(db).unfinished).toEqual([]);
+  });
+  it('a station that two want at once, without the name of another trainer’s client', () => {
+    const db = world();
+    const plan = (id: string, clientId: string, startsAtMs: number) =>
+      addSession(
+        db,
+        {
+          ...{ id, clientId, startsAtMs, gymId: 'tidewater', minutes: 60 },
+          items: [{ ...findItem(db, `sefina-${DAY}-0`)!, id: `${id}-0`, sessionId: id }],
+        },
+        'marit',
+      );
+    const [before] = view(db).sessions;
+    expect(before!.wanted).toEqual([]);
+    plan('theirs', 'corvin', before!.startsAtMs + 0.5 * HOUR_MS);
+    plan('own', 'iolana', before!.startsAtMs - 0.5 * HOUR_MS);
+    const named = new Map(view(db).sessions.map((s) => [s.id, s]));
+    expect(named.get(before!.id)!.wanted).toEqual([
+      'Long pair by the window is wanted at the same time by Iolana Brzezicki.',
+      'Long pair by the window is wanted at the same time by another trainer’s client.',
+    ]);
+    expect(named.get(before!.id)!.lane).not.toBe(named.get('own')!.lane);
+  });
+  it('a limit that ends', () => {
+    const db = world();
+    const client = findClient(db, 'sefina')!;
+    const limit = { subject: 'load-in-hand', side: 'both', most: 8, setBy: 'physician', fromDay: 1 } as const;
+    const untilDay = toLocalDay(NOW) + 2;
+    saveClient(db, { ...client, limits: [{ ...limit, untilDay }] }, 'marit');
+    expect(view(db).sessions[0]!.due).toEqual([
+      'The limit on load in the hand by the physician ends in 2 days: ask what holds after it.',
+    ]);
   });
 });
 
@@ -179,18 +230,26 @@ describe('the live set’s context', () => {
 describe('the ledger in words', () => {
   const db = world();
   const [ledger] = loadLedger(at(db), 'sefina')!.movements;
-  it('has a cell for every set of every fault', () => {
+  it('has a cell for every session of every fault', () => {
     const sets = ledger!.sessions.flatMap((s) => s.sets);
     expect(sets.map((s) => s.setNo)).toEqual([1, 2, 3, 1, 2, 3]);
-    for (const f of ledger!.faults) expect(f.cells).toHaveLength(sets.length);
+    for (const f of ledger!.faults) expect(f.cells.map((c) => c.sets)).toEqual([3, 3]);
+    expect(ledger!.sessions.map((s) => [s.load, s.reps])).toEqual([
+      ['7.5 kg', '12 12 12'],
+      ['7.5 kg', '12 13 11'],
+    ]);
   });
   it('shows reps, corrections and how they fared', () => {
     const line = ledger!.faults.find((f) => f.fault === 'line-off-arm')!;
-    expect(line.cells[0]).toEqual({
-      reps: [2, 6, 9],
-      side: null,
-      correction: { code: 'solved-hole', outcome: 'held' },
-    });
+    const { setId } = ledger!.sessions[0]!.sets[0]!;
+    expect(line.cells).toEqual([
+      {
+        ...{ seen: 1, sets: 3, turned: null, marks: [{ setId, reps: [2, 6, 9], side: null }] },
+        signs: [{ setId, code: 'solved-hole', outcome: 'held' }],
+      },
+      { seen: 0, sets: 3, turned: null, marks: [], signs: [] },
+    ]);
+    expect(line.rate).toMatchObject({ seen: 1 / 6 });
     expect(line.summary).toBe('1 of 6 sets, likely 3 to 56 %, 5 since');
     expect(ledger!.corrections.map((c) => [c.code, c.outcome])).toEqual([
       ['solved-hole', 'held'],

@@ -1,16 +1,7 @@
 import type { ECOption } from './echarts-core';
 import { REST_BELOW } from '@/core/mechanics/line-profile';
 import { WORDS } from '@/messages/screens/charts';
-
-/** Colours a chart needs, read from the page's theme. */
-export interface ChartInk {
-  readonly ink: string;
-  readonly quiet: string;
-  readonly hairline: string;
-  readonly pull: string;
-  readonly setThis: string;
-  readonly paper: string;
-}
+import type { ChartLook } from './use-chart';
 
 export interface Curve {
   readonly name: string;
@@ -29,7 +20,7 @@ export interface MomentSpan {
   readonly step: number;
 }
 
-export interface ResistanceInput {
+export interface ResistanceInput extends ChartLook {
   /** Null: only the axes and what lies beside it; it is drawn over them as it moves. */
   readonly main: MainCurve | null;
   /** Ends of the moment axis where they are held; null: around the curves. */
@@ -39,9 +30,6 @@ export interface ResistanceInput {
   readonly peakAt: number;
   readonly peakNm: number;
   readonly rightAngleAt: number | null;
-  readonly ink: ChartInk;
-  readonly hatch: object | string;
-  readonly fontFamily: string;
 }
 
 /** Space around the curve, pixels; the arm strip below uses the same left and right. */

@@ -1,4 +1,5 @@
 import type { CorrectionEffect } from '@/core/fault/correction-effect';
+import type { Trend } from '@/core/fault/fault-course';
 import { wilsonInterval, type ShareInterval } from '@/core/fault/interval';
 import type { CorrectionCode, RemedyKind } from '@/core/movement/correction-code';
 import type { FaultCause, FaultPhase } from '@/core/fault/fault-book';
@@ -246,6 +247,7 @@ export const SIGN_TEXT: Readonly<Record<CauseSign, string>> = {
   'late-reps': 'only in the last third of the reps',
   'grows-with-load': 'not seen at lighter loads',
   'from-first-rep': 'seen from the first reps on',
+  'all-through': 'seen all through the sets, here and before',
   'usual-order': 'nothing telling; the usual order',
 };
 
@@ -301,7 +303,10 @@ export const TOUCHES_DOWN = 'The stack would touch down.';
 const spanOf = ({ low, high }: ShareInterval): string => `${Math.round(low * 100)} to ${Math.round(high * 100)} %`;
 
 /** Fewer than this many sets or looks say little of how often something happens (our judgement). */
-const FEW = 6;
+export const FEW_SETS = 6;
+
+/** Where a fault goes over the sessions. */
+const TREND_TEXT: Readonly<Record<Trend, string>> = { rarer: 'getting rarer', 'more-often': 'getting more frequent' };
 
 /** How often a fault was seen, what that says of its rate, and how long ago. */
 export const faultSummaryText = (f: {
@@ -309,16 +314,18 @@ export const faultSummaryText = (f: {
   readonly sets: number;
   readonly setsSince: number;
   readonly cleared: boolean;
+  readonly trend: Trend | null;
 }): string => {
   if (f.cleared) return `cleared, ${f.setsSince} sets without`;
-  const rate = f.sets < FEW ? '' : `, likely ${spanOf(wilsonInterval(f.setsSeen, f.sets))}`;
-  return `${f.setsSeen} of ${f.sets} sets${rate}${f.setsSince > 0 ? `, ${f.setsSince} since` : ''}`;
+  const rate = f.sets < FEW_SETS ? '' : `, likely ${spanOf(wilsonInterval(f.setsSeen, f.sets))}`;
+  const way = f.trend === null ? '' : `, ${TREND_TEXT[f.trend]}`;
+  return `${f.setsSeen} of ${f.sets} sets${rate}${f.setsSince > 0 ? `, ${f.setsSince} since` : ''}${way}`;
 };
 
 /** How often a correction held, and how often it likely works: 90 % sure, once there are looks enough to say. */
 export function effectText({ held, partly, not, works }: CorrectionEffect): string {
   const looks = held + not;
   const seen = [...(looks > 0 ? [`held ${held} of ${looks}`] : []), ...(partly > 0 ? [`partly ${partly}`] : [])];
-  const sure = looks < FEW ? 'too few looks to say more' : `likely works ${spanOf(works)} of the time`;
+  const sure = looks < FEW_SETS ? 'too few looks to say more' : `likely works ${spanOf(works)} of the time`;
   return `${seen.join(', ')}; ${sure}`;
 }

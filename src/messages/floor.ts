@@ -1,7 +1,9 @@
 import type { WorkingSide } from '@/core/body/side';
+import type { Due } from '@/core/body/due';
 import type { Placement } from '@/core/setup/setup-problem';
 import { entryOf, type MovementId } from '@/core/book/book';
 import { parseTempo } from '@/core/tempo/tempo';
+import { LIMIT_SUBJECT_NAME } from './measures';
 import { tempoExtras, tempoNumbers } from './schemes';
 
 interface Aim {
@@ -43,6 +45,40 @@ export function settingsNoteText(found: {
 /** Where it stood the last time. */
 export const lastTimeText = (last: Placement): string =>
   `last time hole ${last.hole}, ${Math.round(last.standX * 100)} cm`;
+
+/** What was lifted the last time. */
+export const lastLoadText = (load: string): string => `last time ${load}`;
+/** What was held the last time. */
+export const lastHandleText = (name: string): string => `last time ${name}`;
+
+/** A station that somebody else wants at the same time; nobody's name where the client is another trainer's. */
+export const wantedText = (station: string, who: string | null): string =>
+  `${station} is wanted at the same time by ${who ?? 'another trainer’s client'}.`;
+
+/** A set of an earlier day that nobody ended. */
+export const unfinishedText = (who: string, movement: string, setNo: number, date: string): string =>
+  `${who}, ${movement}: set ${setNo} of ${date} was never ended`;
+
+const inDaysText = (days: number): string => (days === 0 ? 'today' : days === 1 ? 'tomorrow' : `in ${days} days`);
+
+/** What is due for a client. */
+export function dueText(due: Due): string {
+  switch (due.kind) {
+    case 'limit-ends': {
+      const { limit, inDays } = due;
+      const name = LIMIT_SUBJECT_NAME[limit.subject];
+      const what = `${name.charAt(0).toLowerCase()}${name.slice(1)}${limit.side === 'both' ? '' : `, ${limit.side}`}`;
+      const by = `The limit on ${what} by the ${limit.setBy}`;
+      return inDays >= 0
+        ? `${by} ends ${inDaysText(inDays)}: ask what holds after it.`
+        : `${by} ended ${-inDays} ${inDays === -1 ? 'day' : 'days'} ago: ask what holds now.`;
+    }
+    case 'screening':
+      return `The screening is due again ${inDaysText(due.inDays)}.`;
+    case 'ranges':
+      return `Active ranges were measured ${due.daysAgo} days ago: measure them again.`;
+  }
+}
 
 /** What the handle is called where it is one of the settings. */
 export const HANDLE_LABEL = 'Handle';

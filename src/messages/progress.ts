@@ -1,5 +1,5 @@
 import type { BandChoice } from '@/core/load/choose-band';
-import type { ProgressReason } from '@/core/load/progress';
+import type { ProgressReason, SessionResult } from '@/core/load/progress';
 
 /** Why a load is offered for today, after "15 kg". */
 export const PROGRESS_TEXT: Readonly<Record<ProgressReason, string>> = {
@@ -12,6 +12,13 @@ export const PROGRESS_TEXT: Readonly<Record<ProgressReason, string>> = {
   'form-first': 'the same: clean sets first',
   down: 'one step down: faults from the load in two sessions',
 };
+
+/** What a session says about the next load. */
+export function evidenceText(r: SessionResult): string {
+  if (r.loadCaused) return 'faults from the load';
+  if (!r.topReached) return 'reps short of the target';
+  return r.clean ? 'all reps, clean' : 'all reps, with faults that hold the load back';
+}
 
 /** What a band should leave, and by which set; `reps` were done with the band called `by`. */
 export function bandAdviceText({ reps, more, within }: BandChoice, done: number, by: string): string {

@@ -1,3 +1,4 @@
+import type { Stood } from '@/core/record/course';
 import type { SetupChange } from '@/core/record/setup-book';
 import type { Placement } from '@/core/setup/setup-problem';
 import { turnDeg } from '@/core/units/turn';
@@ -36,6 +37,14 @@ export function setupChangeText(c: SetupChange, names: KitNames): string {
       return 'other choices';
   }
 }
+
+/** How a set-up came to stand where it did. */
+export const STOOD_TEXT: Readonly<Record<Stood, string>> = {
+  'as-solved': 'as computed',
+  'by-hand': 'moved by hand, within what will do',
+  off: 'moved by hand, outside of what will do',
+  'by-rule': 'by rule and fit',
+};
 
 /** The same in the cell of a table. */
 export const setupCellText = (at: Placement | null): string =>

@@ -4,12 +4,29 @@ import { watchList } from '@/core/fault/watch-list';
 import type { SetLog } from '@/core/record/set-log';
 import type { FloorItemView, FloorSessionView, FloorView } from '@/contract/views/floor';
 import type { Session } from '@/contract/views/plan';
-import { clock } from '@/messages/day';
-import { lastTimeText, progressText, settingsNoteText } from '@/messages/floor';
+import { clock, dayIn } from '@/messages/day';
+import {
+  dueText,
+  lastHandleText,
+  lastLoadText,
+  lastTimeText,
+  progressText,
+  settingsNoteText,
+  unfinishedText,
+  wantedText,
+} from '@/messages/floor';
+import { doneName } from '@/messages/book';
+import { loadText } from '@/messages/loads';
+import { dueOn } from '@/core/body/due';
+import type { MovementId } from '@/core/book/book';
+import { lanesOf, wantedTogether } from '@/core/plan/day';
+import type { Client, ScreeningView } from '@/contract/views/client';
+import { lastChanged } from '@/data/queries/changes';
+import { findAttachment, findStation } from '@/data/queries/kit';
 import { replacedText } from '@/messages/replaced';
-import { dayOf } from './clock';
+import { dayOf, toLocalDay } from './clock';
 import { findLastUsed, loadItem, sidesAlternate, type ItemContext } from './item-context';
-import { reachClient, reachSessions } from './reach';
+import { othersOnFloor, reachClient, reachOpenSets, reachSessions } from './reach';
 import { loadScreening } from './screening';
 import { findSettings, platesOf, type FoundSettings } from './settings';
 import type { UseCase } from './use-case';
@@ -34,11 +51,14 @@ function progressOf({ item, log }: ItemContext): { readonly done: number; readon
   return { done, state };
 }
 
+/** Sets of earlier days that are told of at once. */
+const MOST_UNFINISHED = 6;
+
 /** A mark within this of the last one is the same place on the floor, metres. */
 const SAME_MARK_M = 0.05;
 
-/** Where the last session stood on this station, when it was elsewhere; in words. */
-function sinceLast({ item, log, station }: ItemContext, found: FoundSettings): string | null {
+/** Where the last session stood on this station, when it was elsewhere. */
+function movedSince({ item, log, station }: ItemContext, found: FoundSettings): string | null {
   const before: SetLog = { ...log, setups: log.setups.filter((s) => s.itemId !== item.id) };
   const last = findLastUsed(before, station?.id ?? null);
   const now = found.from === 'blocked' ? null : found.placement;
@@ -49,6 +69,26 @@ function sinceLast({ item, log, station }: ItemContext, found: FoundSettings): s
     Math.abs(now.standX - last.standX) >= SAME_MARK_M;
   return moved ? lastTimeText(last) : null;
 }
+
+/** The heaviest load of the last session on this side, when today's plan is another. */
+function loadSince({ item, log, unit }: ItemContext): string | null {
+  const before = log.sets.filter((s) => s.itemId !== item.id && s.side === item.side && s.endedAtMs !== null);
+  const last = before.at(-1)?.sessionId;
+  const heaviest = Math.max(0, ...before.filter((s) => s.sessionId === last).map((s) => s.loadG));
+  return heaviest > 0 && heaviest !== item.loadG ? lastLoadText(loadText(heaviest, unit)) : null;
+}
+
+/** The handle of the last time, when another one is planned. */
+function handleSince({ db }: UseCase, { item, log, attachment }: ItemContext): string | null {
+  const last = log.setups.findLast((s) => s.itemId !== item.id)?.attachmentId ?? null;
+  if (!attachment || last === null || last === attachment.id) return null;
+  const name = findAttachment(db, last)?.name;
+  return name ? lastHandleText(name) : null;
+}
+
+/** What is other than the last time, in words. */
+const sinceLast = (uc: UseCase, context: ItemContext, found: FoundSettings): string[] =>
+  [movedSince(context, found), loadSince(context), handleSince(uc, context)].filter((t) => t !== null);
 
 const sideProgress = (context: ItemContext): SideProgress => {
   const { done, state } = progressOf(context);
@@ -62,7 +102,7 @@ function stateOfBoth(states: readonly FloorItemView['state'][]): FloorItemView['
 }
 
 /** A movement as it stands on the floor: of two sides the one that goes on. */
-function toItem(sides: readonly ItemContext[]): FloorItemView {
+function toItem(uc: UseCase, sides: readonly ItemContext[]): FloorItemView {
   const [a, b] = sides;
   const now = b ? nextSide([sideProgress(a!), sideProgress(b)], sidesAlternate(a!)) : 0;
   const context = sides[now]!;
@@ -82,7 +122,7 @@ function toItem(sides: readonly ItemContext[]): FloorItemView {
     blocked: found.from === 'blocked' ? found.says : null,
     replaced: replaced.length > 0 ? replaced.map(replacedText).join(' ') : null,
     watch: watchList(log.sets).map((w) => ({ fault: w.fault, text: `${w.setsSeen} of ${w.sets} sets` })),
-    since: sinceLast(context, found),
+    since: sinceLast(uc, context, found),
     progress: progressText(
       sides.map((s) => ({ side: s.item.side, done: progressOf(s).done, sets: s.item.sets })),
       item,
@@ -91,13 +131,41 @@ function toItem(sides: readonly ItemContext[]): FloorItemView {
   };
 }
 
-function toSession(uc: UseCase, session: Session): FloorSessionView {
+/** What the day is told with beside the session itself. */
+interface Day {
+  readonly lanes: ReadonlyMap<string, number>;
+  readonly wanted: ReturnType<typeof wantedTogether>;
+  /** Client of a session in somebody's care; null for one of somebody else's. */
+  readonly clientOf: (sessionId: string) => string | null;
+}
+
+const stationIds = (s: Session): string[] => s.items.flatMap((i) => i.stationId ?? []);
+
+/** Who else wants a station of a session at the same time. */
+function wantedTexts(uc: UseCase, session: Session, { wanted, clientOf }: Day): string[] {
+  return (wanted.get(session.id) ?? []).flatMap(({ otherId, stationIds: ids }) => {
+    const other = clientOf(otherId);
+    const who = other === null ? null : (reachClient(uc, other)?.name ?? null);
+    return ids.flatMap((id) => findStation(uc.db, id)?.name ?? []).map((name) => wantedText(name, who));
+  });
+}
+
+/** What is due for a client on the day of now. */
+function dueTexts({ db, nowMs }: UseCase, client: Client, screening: ScreeningView): string[] {
+  const measured = [client.range.left, client.range.right].some((r) => Object.keys(r ?? {}).length > 0);
+  const changedMs = measured ? lastChanged(db, client.id, 'range') : null;
+  const rangesDay = changedMs === null ? null : toLocalDay(changedMs);
+  return dueOn(toLocalDay(nowMs), { limits: client.limits, screening: screening.state, rangesDay }).map(dueText);
+}
+
+function toSession(uc: UseCase, session: Session, today: Day): FloorSessionView {
   const client = reachClient(uc, session.clientId);
   const items = withSides(session.items).flatMap((sides) => {
     const contexts = sides.flatMap((i) => loadItem(uc, i.id) ?? []);
-    return contexts.length > 0 ? [toItem(contexts)] : [];
+    return contexts.length > 0 ? [toItem(uc, contexts)] : [];
   });
   const { id, clientId, gymId, startsAtMs, minutes } = session;
+  const screening = loadScreening(uc, clientId, gymId);
   return {
     id,
     clientId,
@@ -108,7 +176,10 @@ function toSession(uc: UseCase, session: Session): FloorSessionView {
     startsAtMs,
     minutes,
     done: items.length > 0 && items.every((i) => FINISHED.includes(i.state)),
-    screening: loadScreening(uc, clientId, gymId),
+    screening,
+    due: client ? dueTexts(uc, client, screening) : [],
+    wanted: wantedTexts(uc, session, today),
+    lane: today.lanes.get(id) ?? 0,
     items,
   };
 }
@@ -118,7 +189,15 @@ export function loadFloor(uc: UseCase): FloorView {
   const { nowMs } = uc;
   const { fromMs, toMs } = dayOf(nowMs);
   const today = reachSessions(uc, fromMs, toMs);
-  const sessions = today.map((s) => toSession(uc, s));
+  const own = today.map((s) => ({ ...s, stationIds: stationIds(s) }));
+  const clientOf = new Map(today.map((s) => [s.id, s.clientId]));
+  const sessions = today.map((s) =>
+    toSession(uc, s, {
+      lanes: lanesOf(today),
+      wanted: wantedTogether([...own, ...othersOnFloor(uc, fromMs, toMs)]),
+      clientOf: (id) => clientOf.get(id) ?? null,
+    }),
+  );
   const open = sessions.filter((s) => !s.done);
   const next =
     open.find((s) => s.items.some((i) => i.state === 'under-way')) ??
@@ -129,6 +208,15 @@ export function loadFloor(uc: UseCase): FloorView {
     now: clock(nowMs),
     sessions,
     nextId: next?.id ?? null,
+    unfinished: reachOpenSets(uc, fromMs, MOST_UNFINISHED).map((s) => ({
+      itemId: s.itemId,
+      text: unfinishedText(
+        reachClient(uc, s.clientId)?.name ?? '',
+        doneName(s.movement as MovementId, 'both'),
+        s.setNo,
+        dayIn(s.startedAtMs, nowMs),
+      ),
+    })),
     unreadable: today.flatMap((s) => s.unreadable),
   };
 }

@@ -1,4 +1,8 @@
 import 'server-only';
+import type { Side, WorkingSide } from '@/core/body/side';
+import { faultCourse } from '@/core/fault/fault-course';
+import { wilsonInterval } from '@/core/fault/interval';
+import type { FaultCode } from '@/core/movement/fault-code';
 import { groupBy } from '@/core/record/group-by';
 import { BOOK, entryOf, type MovementId } from '@/core/book/book';
 import { correctionEffects } from '@/core/fault/correction-effect';
@@ -6,6 +10,7 @@ import { rankFaults, WINDOW_SESSIONS, type WatchEntry } from '@/core/fault/watch
 import type { PainMark, SetRecord } from '@/core/record/set-log';
 import type {
   LedgerCell,
+  LedgerFaultRow,
   LedgerLine,
   LedgerMovementView,
   LedgerSessionView,
@@ -16,12 +21,12 @@ import type { LoadUnit } from '@/core/units/mass';
 import type { Db } from '@/data/open-db';
 import { countSets, everDone, newestItems, readFolds, unreadableOf, watchedSets } from '@/data/queries/read-folds';
 import { findStation } from '@/data/queries/kit';
-import { day } from '@/messages/day';
-import { effectText, faultSummaryText } from '@/messages/faults';
+import { dayIn } from '@/messages/day';
+import { effectText, faultSummaryText, FEW_SETS } from '@/messages/faults';
 import { loadText } from '@/messages/loads';
 import { setupCellText } from '@/messages/setup-book';
 import { loadUnit } from './load-steps';
-import { reachClient, reachClients, reachSessionsOf } from './reach';
+import { reachClient, reachClients, reachSessionsWith } from './reach';
 import type { UseCase } from './use-case';
 
 /** One session's sets of a movement, both sides, as they were done. */
@@ -43,9 +48,10 @@ interface DoneMovement {
 
 /** What a client did, movement by movement in the order of the book; movements never done are left out. */
 function doneBy(uc: UseCase, clientId: string, whole: string | null) {
-  const byMovement = readFolds(uc.db, { clientId, items: newestItems(uc.db, clientId, whole) });
+  const items = newestItems(uc.db, clientId, whole);
+  const byMovement = readFolds(uc.db, { clientId, items });
   const ever = everDone(uc.db, clientId);
-  const sessionsById = new Map(reachSessionsOf(uc, clientId).map((s) => [s.id, s]));
+  const sessionsById = new Map(reachSessionsWith(uc, clientId, items).map((s) => [s.id, s]));
   const sessionOf = new Map([...sessionsById.values()].flatMap((s) => s.items.map((i) => [i.id, s.id] as const)));
   const movements = BOOK.flatMap(({ id }): DoneMovement[] => {
     const log = byMovement.get(id);
@@ -68,18 +74,6 @@ function doneBy(uc: UseCase, clientId: string, whole: string | null) {
   return movements;
 }
 
-function toCell(set: SetRecord, fault: string): LedgerCell {
-  const marks = set.faults.filter((f) => f.fault === fault);
-  const sides = new Set(marks.map((m) => m.side));
-  const only = sides.size === 1 ? [...sides][0]! : 'both';
-  const given = set.corrections.findLast((c) => c.fault === fault) ?? null;
-  return {
-    reps: [...new Set(marks.map((m) => m.rep))].sort((a, b) => a - b),
-    side: only === 'both' ? null : only,
-    correction: given && { code: given.correction, outcome: given.outcome },
-  };
-}
-
 /** Says loads as they are stamped where the set was done; each place is looked up once. */
 function loadsOf(db: Db) {
   const units = new Map<string, LoadUnit>();
@@ -97,10 +91,84 @@ function loadsOf(db: Db) {
 
 type SayLoad = ReturnType<typeof loadsOf>;
 
-function toSession(sayLoad: SayLoad, movement: MovementId, s: DoneSession): LedgerSessionView {
+/** The sets of one side, or of a movement that works both at once. */
+interface OneSide {
+  readonly side: Side | null;
+  readonly sets: readonly SetRecord[];
+}
+
+/** A movement's sets, left and right apart where one side works. */
+export function sidesOf(sets: readonly SetRecord[]): readonly OneSide[] {
+  const of = (side: WorkingSide): OneSide => ({
+    side: side === 'both' ? null : side,
+    sets: sets.filter((s) => s.side === side),
+  });
+  return (['both', 'left', 'right'] as const).map(of).filter((o) => o.sets.length > 0);
+}
+
+/** What a fault did in a session's sets of one side. */
+function toCell(own: readonly SetRecord[], fault: FaultCode, turned: LedgerCell['turned']): LedgerCell {
+  const marks = own.flatMap(({ setId, faults }) => {
+    const seen = faults.filter((f) => f.fault === fault);
+    const sides = [...new Set(seen.map((m) => m.side))];
+    const side = sides.length === 1 && sides[0] !== 'both' ? sides[0]! : null;
+    const reps = [...new Set(seen.map((m) => m.rep))].sort((a, b) => a - b);
+    return seen.length === 0 ? [] : [{ setId, reps, side }];
+  });
+  const signs = own.flatMap((s) =>
+    s.corrections
+      .filter((c) => c.fault === fault)
+      .map((c) => ({ setId: s.setId, code: c.correction, outcome: c.outcome })),
+  );
+  return { seen: marks.length, sets: own.length, turned, marks, signs };
+}
+
+/** A fault over the sessions that are shown; its course is of all that are told. */
+function toRow({ side, sets }: OneSide, f: WatchEntry, shown: readonly DoneSession[]): LedgerFaultRow {
+  const { sessions, trend } = faultCourse(sets, f.fault);
+  const turned = new Map(sessions.map((s) => [s.sessionId, s.turned]));
+  const { low, high } = wilsonInterval(f.setsSeen, f.sets);
+  return {
+    fault: f.fault,
+    side,
+    cleared: f.cleared,
+    summary: faultSummaryText({ ...f, trend }),
+    rate: f.cleared || f.sets < FEW_SETS ? null : { seen: f.setsSeen / f.sets, low, high },
+    cells: shown.map((s) =>
+      toCell(
+        s.sets.filter((set) => side === null || set.side === side),
+        f.fault,
+        turned.get(s.sessionId) ?? null,
+      ),
+    ),
+  };
+}
+
+/** Every fault of a movement, heaviest first, left and right of one under each other. */
+function toRows({ faults, sessions: all }: DoneMovement, shown: readonly DoneSession[]): LedgerFaultRow[] {
+  const sides = sidesOf(all.flatMap((s) => s.sets));
+  const bySide = sides.map((o) => ({ ...o, ranked: rankFaults(o.sets) }));
+  return faults.flatMap((f) => {
+    const rows = bySide.flatMap(({ ranked, ...own }) => {
+      const entry = ranked.find((r) => r.fault === f.fault);
+      return entry ? [toRow(own, entry, shown)] : [];
+    });
+    // Seen in sessions before those alone.
+    return rows.length > 0 ? rows : [toRow({ side: null, sets: [] }, f, shown)];
+  });
+}
+
+const ofSets = (sets: readonly SetRecord[]): string => sets.map((s) => s.reps).join(' ');
+
+function toSession(sayLoad: SayLoad, movement: MovementId, s: DoneSession, nowMs: number): LedgerSessionView {
+  const heaviest = s.sets.toSorted((a, b) => b.loadG - a.loadG)[0];
   return {
     sessionId: s.sessionId,
-    date: day(s.startsAtMs),
+    date: dayIn(s.startsAtMs, nowMs),
+    load: heaviest ? sayLoad(movement, s.session, heaviest) : '',
+    reps: sidesOf(s.sets)
+      .map((o) => (o.side === null ? ofSets(o.sets) : `${o.side === 'left' ? 'L' : 'R'} ${ofSets(o.sets)}`))
+      .join(', '),
     sets: s.sets.map((set) => ({
       setId: set.setId,
       setNo: set.setNo,
@@ -114,23 +182,14 @@ function toSession(sayLoad: SayLoad, movement: MovementId, s: DoneSession): Ledg
   };
 }
 
-function toMovement(
-  sayLoad: SayLoad,
-  { movement, faults, sessions: all, earlier }: DoneMovement,
-  whole: boolean,
-): LedgerMovementView {
+function toMovement(sayLoad: SayLoad, done: DoneMovement, whole: boolean, nowMs: number): LedgerMovementView {
+  const { movement, sessions: all, earlier } = done;
   const sessions = whole ? all : all.slice(-WINDOW_SESSIONS);
-  const sets = sessions.flatMap((s) => s.sets);
   return {
     movement,
     earlier: earlier + all.length - sessions.length,
-    sessions: sessions.map((s) => toSession(sayLoad, movement, s)),
-    faults: faults.map((f) => ({
-      fault: f.fault,
-      cleared: f.cleared,
-      summary: faultSummaryText(f),
-      cells: sets.map((s) => toCell(s, f.fault)),
-    })),
+    sessions: sessions.map((s) => toSession(sayLoad, movement, s, nowMs)),
+    faults: toRows(done, sessions),
     effects: correctionEffects(all.flatMap((s) => s.sets.flatMap((set) => set.corrections))).map((e) => ({
       fault: e.fault,
       code: e.correction,
@@ -140,7 +199,7 @@ function toMovement(
       s.sets.flatMap((set) =>
         set.corrections.map((c) => ({
           id: c.id,
-          when: `${day(s.startsAtMs)}, after set ${set.setNo}`,
+          when: `${dayIn(s.startsAtMs, nowMs)}, after set ${set.setNo}`,
           fault: c.fault,
           code: c.correction,
           cause: c.cause,
@@ -162,7 +221,7 @@ export function loadLedger(uc: UseCase, clientId: string, whole: string | null =
   const sayLoad = loadsOf(uc.db);
   return {
     client: { id: client.id, name: client.name },
-    movements: movements.map((m) => toMovement(sayLoad, m, m.movement === whole)),
+    movements: movements.map((m) => toMovement(sayLoad, m, m.movement === whole, uc.nowMs)),
     unreadable: unreadableOf(uc.db, clientId),
   };
 }

@@ -10,8 +10,9 @@ import { loadItem } from './item-context';
 import { reachClient, reachSessionsOf } from './reach';
 import type { UseCase } from './use-case';
 
-/** Set-ups that the guide looks at: a client's newest, one for each movement and station. */
+/** Set-ups that the guide looks at: a client's newest, one for each movement and station, of the newest sessions. */
 const MOST_SETUPS = 4;
+const MOST_SESSIONS = 12;
 
 /** The guide follows from the body and its set-ups alone. */
 const guidesLately = lately<MeasuringGuideView>(100);
@@ -21,7 +22,7 @@ export function loadMeasuringGuide(uc: UseCase, clientId: string): MeasuringGuid
   const client = reachClient(uc, clientId);
   if (!client) return { setups: 0, worth: [] };
   const newest = new Map<string, string>();
-  for (const item of reachSessionsOf(uc, clientId).flatMap((s) => s.items)) {
+  for (const item of reachSessionsOf(uc, clientId, MOST_SESSIONS).flatMap((s) => s.items)) {
     const key = `${item.movement}/${item.stationId}`;
     if (!newest.has(key)) newest.set(key, item.id);
   }

@@ -2,9 +2,11 @@ import 'server-only';
 import { mayHandOver, reachesClient, type Care } from '@/core/account/care';
 import type { Client } from '@/contract/views/client';
 import type { Session, SessionItem } from '@/contract/views/plan';
+import type { DaySession } from '@/core/plan/day';
+import { openSets, type OpenSet } from '@/data/queries/read-folds';
 import { findCare, listCare } from '@/data/queries/care';
 import { findClient, listClients } from '@/data/queries/clients';
-import { findItem, findSession, listSessions, listSessionsOf } from '@/data/queries/sessions';
+import { findItem, findSession, listSessions, listSessionsOf, listSessionsWith } from '@/data/queries/sessions';
 import { toLocalDay } from './clock';
 import type { UseCase } from './use-case';
 
@@ -48,9 +50,35 @@ export function reachSessions(uc: UseCase, fromMs: number, toMs: number): Sessio
   return listSessions(uc.db, fromMs, toMs).filter((s) => own(s.clientId));
 }
 
-/** A client's sessions, newest first; none of a client of somebody else's. */
-export const reachSessionsOf = (uc: UseCase, clientId: string): Session[] =>
-  reaches(uc, clientId, uc.nowMs) ? listSessionsOf(uc.db, clientId) : [];
+/**
+ * Sessions of clients in nobody's care who asks that start in [fromMs, toMs): only when and on which stations, which
+ * everybody on the floor sees anyway.
+ */
+export function othersOnFloor(uc: UseCase, fromMs: number, toMs: number): DaySession[] {
+  const own = ownIds(uc);
+  return listSessions(uc.db, fromMs, toMs)
+    .filter((s) => !own(s.clientId))
+    .map(({ id, startsAtMs, minutes, items }) => ({
+      id,
+      startsAtMs,
+      minutes,
+      stationIds: items.flatMap((i) => i.stationId ?? []),
+    }));
+}
+
+/** Sets of clients in somebody's care that were begun before a time and not ended, newest first. */
+export function reachOpenSets(uc: UseCase, beforeMs: number, most: number): readonly OpenSet[] {
+  const own = ownIds(uc);
+  return openSets(uc.db, beforeMs, most).filter((s) => own(s.clientId));
+}
+
+/** A client's newest sessions, newest first; none of a client of somebody else's. */
+export const reachSessionsOf = (uc: UseCase, clientId: string, most: number): Session[] =>
+  reaches(uc, clientId, uc.nowMs) ? listSessionsOf(uc.db, clientId, most) : [];
+
+/** A client's sessions in which some movements were planned; none of a client of somebody else's. */
+export const reachSessionsWith = (uc: UseCase, clientId: string, itemIds: readonly string[]): Session[] =>
+  reaches(uc, clientId, uc.nowMs) ? listSessionsWith(uc.db, clientId, itemIds) : [];
 
 /** A planned movement with its session and client; null where there is none of that id, or none in somebody's care. */
 export function reachItem(

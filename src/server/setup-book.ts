@@ -1,38 +1,30 @@
 import 'server-only';
-import { lately } from '@/core/record/lately';
 import { BOOK } from '@/core/book/book';
 import { buildSetupPages, type SetupEntry } from '@/core/record/setup-book';
 import type { UnreadableRow } from '@/contract/records/record';
 import type { SetupEntryView, SetupPageView } from '@/contract/views/setup-book';
 import { unreadableOf, usedSetups } from '@/data/queries/read-folds';
-import { findAttachment, findStation } from '@/data/queries/kit';
 import { movementName } from '@/messages/book';
-import { day } from '@/messages/day';
+import { dayIn } from '@/messages/day';
 import { holeText } from '@/messages/holes';
-import { setupChangeText, setupPlaceText, type KitNames } from '@/messages/setup-book';
+import { setupChangeText, setupPlaceText } from '@/messages/setup-book';
+import { kitNames } from './kit-names';
 import type { UseCase } from './use-case';
 
 /** Every set-up of a client as used, by movement and side, in the order of the book. */
 export function loadSetupBook(
-  { db }: UseCase,
+  { db, nowMs }: UseCase,
   clientId: string,
 ): { readonly pages: readonly SetupPageView[]; readonly unreadable: readonly UnreadableRow[] } {
   const used = usedSetups(db, clientId);
   const unreadable = unreadableOf(db, clientId);
-  // Each piece is looked up once, however often it was used.
-  const stations = lately<ReturnType<typeof findStation>>(200);
-  const handles = lately<ReturnType<typeof findAttachment>>(200);
-  const stationOf = (id: string | null) => (id === null ? null : stations(id, () => findStation(db, id)));
-  const names: KitNames = {
-    station: (id) => stationOf(id)?.name ?? null,
-    handle: (id) => (id === null ? null : (handles(id, () => findAttachment(db, id))?.name ?? null)),
-  };
+  const names = kitNames(db);
   const toView = (e: SetupEntry): SetupEntryView => {
-    const station = stationOf(e.stationId);
+    const station = names.stationOf(e.stationId);
     const { placement: p } = e;
     return {
       id: e.id,
-      when: day(e.atMs),
+      when: dayIn(e.atMs, nowMs),
       where: [station?.name, names.handle(e.attachmentId)].filter(Boolean).join(', '),
       place: setupPlaceText(p, p && station ? holeText(station.column, p, e.side) : null),
       changed: e.changed.length > 0 ? `Changed: ${e.changed.map((c) => setupChangeText(c, names)).join(', ')}.` : '',

@@ -23,7 +23,8 @@ export interface FloorItemView {
   /** Planned kit that is out of order, and what stands in. */
   readonly replaced: string | null;
   readonly watch: readonly { readonly fault: FaultCode; readonly text: string }[];
-  readonly since: string | null;
+  /** What is other than the last time, in words. */
+  readonly since: readonly string[];
   readonly progress: string;
   readonly state: 'to-do' | 'under-way' | 'done' | 'stopped';
 }
@@ -40,6 +41,12 @@ export interface FloorSessionView {
   readonly minutes: number;
   readonly done: boolean;
   readonly screening: ScreeningView;
+  /** What is due for the client about now, in words. */
+  readonly due: readonly string[];
+  /** Stations that somebody else wants at the same time, in words. */
+  readonly wanted: readonly string[];
+  /** Row of the day's strip: nobody lies over another. */
+  readonly lane: number;
   readonly items: readonly FloorItemView[];
 }
 
@@ -50,5 +57,7 @@ export interface FloorView {
   readonly sessions: readonly FloorSessionView[];
   /** Who is next: under way or first not done. */
   readonly nextId: string | null;
+  /** Sets of earlier days that nobody ended. */
+  readonly unfinished: readonly { readonly itemId: string; readonly text: string }[];
   readonly unreadable: readonly UnreadableRow[];
 }

@@ -5,15 +5,26 @@ import type { CorrectionCode, RemedyKind } from '@/core/movement/correction-code
 import type { Outcome } from '@/core/record/floor-event';
 import type { FaultCode } from '@/core/movement/fault-code';
 
-/** What one fault did in one set. */
-export interface LedgerCell {
-  readonly reps: readonly number[];
-  /** Sides other than both. */
-  readonly side: Side | null;
-  readonly correction: { readonly code: CorrectionCode; readonly outcome: Outcome | null } | null;
+/** A correction where it was given, and how it fared. */
+export interface LedgerSign {
+  readonly setId: string;
+  readonly code: CorrectionCode;
+  readonly outcome: Outcome | null;
 }
 
-/** A set over its column of the ledger. */
+/** What one fault did in one session. */
+export interface LedgerCell {
+  /** In how many of how many sets it was seen. */
+  readonly seen: number;
+  readonly sets: number;
+  /** The session ended what the fault was, or brought it back. */
+  readonly turned: 'cleared' | 'reopened' | null;
+  /** Reps with it by set, and the side if it was one alone. */
+  readonly marks: readonly { readonly setId: string; readonly reps: readonly number[]; readonly side: Side | null }[];
+  readonly signs: readonly LedgerSign[];
+}
+
+/** A set as it was done. */
 export interface LedgerSet {
   readonly setId: string;
   readonly setNo: number;
@@ -26,21 +37,27 @@ export interface LedgerSet {
   readonly setupOff: boolean;
 }
 
-/** A session over its columns. */
+/** A session over its column. */
 export interface LedgerSessionView {
   /** Left and right of one day are one session. */
   readonly sessionId: string;
   readonly date: string;
+  /** The heaviest load of it, and the reps of its sets. */
+  readonly load: string;
+  readonly reps: string;
   readonly sets: readonly LedgerSet[];
   readonly pains: readonly { readonly id: string; readonly rep: number; readonly note: string }[];
 }
 
-/** A fault over the sets. */
+/** A fault over the sessions; where one side works, of that side. */
 export interface LedgerFaultRow {
   readonly fault: FaultCode;
+  readonly side: Side | null;
   readonly summary: string;
   readonly cleared: boolean;
-  /** One cell per set, in the order of sessions and sets. */
+  /** Share of sets with it, 0 to 1, and the interval that likely holds it; null where the sets say too little. */
+  readonly rate: { readonly seen: number; readonly low: number; readonly high: number } | null;
+  /** One cell per session. */
   readonly cells: readonly LedgerCell[];
 }
 
@@ -86,4 +103,39 @@ export interface LedgerLine {
   readonly sets: number;
   /** The fault that weighs most; null where none is open. */
   readonly top: FaultCode | null;
+}
+
+/** A session in the course of a movement. */
+export interface CourseSession {
+  readonly sessionId: string;
+  readonly date: string;
+  /** In the unit of the course. */
+  readonly load: number;
+  readonly reps: readonly number[];
+  readonly faulty: number;
+  /** Hole and mark in centimetres; null where nothing of it was saved. */
+  readonly hole: number | null;
+  readonly markCm: number | null;
+  /** What stood, what changed and how it came about. */
+  readonly setup: string;
+  readonly changed: string;
+  /** What the session meant for the next load, and on what evidence. */
+  readonly evidence: string;
+  readonly next: string;
+}
+
+/** How one movement went on one side. */
+export interface CourseView {
+  readonly side: Side | null;
+  readonly unit: string;
+  readonly sessions: readonly CourseSession[];
+}
+
+/** How a movement of a client went, session by session. */
+export interface MovementCourseView {
+  readonly client: { readonly id: string; readonly name: string };
+  readonly movement: MovementId;
+  readonly courses: readonly CourseView[];
+  /** Sessions before those that are shown. */
+  readonly earlier: number;
 }

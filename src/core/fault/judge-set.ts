@@ -5,6 +5,9 @@ import { FAULT_BOOK } from './fault-book';
 import { judgeCause, type JudgedCause } from './judge-cause';
 import type { SetRecord } from '@/core/record/set-log';
 
+/** The pacer counts on past the target until somebody says how many they were. */
+const repsDone = (s: SetRecord): number => (s.confirmed ? s.reps : Math.min(s.reps, s.targetReps));
+
 /**
  * Judge every fault of a set, worst first; `all` are the sets of the movement in order, this one among them; `fits`:
  * whether a correction can be made of the movement.
@@ -25,12 +28,15 @@ export function judgeSet(
       return judgeCause({
         fault,
         reps: marks.map((m) => m.rep),
-        // The pacer counts on past the target until somebody says how many they were.
-        repsDone: set.confirmed ? set.reps : Math.min(set.reps, set.targetReps),
+        repsDone: repsDone(set),
         sides: marks.map((m) => m.side),
         setupOff: set.setup?.off ?? null,
         loadG: set.loadG,
-        earlier: before.map((s) => ({ loadG: s.loadG, seen: s.faults.some((f) => f.fault === fault) })),
+        earlier: before.map((s) => ({
+          loadG: s.loadG,
+          repsDone: repsDone(s),
+          reps: s.faults.flatMap((f) => (f.fault === fault ? [f.rep] : [])),
+        })),
         failed,
         fits,
       });
@@ -49,13 +55,14 @@ export function sessionResults(
   sets: readonly SetRecord[],
   exceptSession: string,
   fits: (c: CorrectionCode) => boolean,
-): SessionResult[] {
+): (SessionResult & { readonly sessionId: string })[] {
   const sessions = [...new Set(sets.map((s) => s.sessionId))].filter((id) => id !== exceptSession);
   return sessions.flatMap((session) => {
     const own = sets.filter((s) => s.sessionId === session && s.endedAtMs !== null && s.reps > 0);
     if (own.length === 0) return [];
     return [
       {
+        sessionId: session,
         loadG: Math.max(...own.map((s) => s.loadG)),
         topReached: own.every((s) => s.reps >= s.targetReps),
         clean: own.every((s) => s.faults.every((f) => f.severity < HOLDS_BACK)),

@@ -5,8 +5,9 @@ import type { FaultMark, SetRecord } from '@/core/record/set-log';
 /** At most this many things to watch, and so to cue, per movement. */
 const MOST_CUES = 2;
 /** A fault unseen for this many sessions and sets is cleared; one sighting reopens it. */
-const CLEARED_SESSIONS = 3;
-const CLEARED_SETS = 6;
+export const CLEARED_SESSIONS = 3;
+/** As `CLEARED_SESSIONS`. */
+export const CLEARED_SETS = 6;
 /**
  * Sessions of a movement that judgement looks at, its newest: what a client did years ago says little of today, and a
  * fault of the last sessions is not drowned by it (our judgement: about a quarter of a year of weekly work).

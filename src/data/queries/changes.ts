@@ -48,6 +48,17 @@ export const namesOfAll = (db: Db): ReadonlyMap<string, string> =>
     ).map(({ id, name }) => [id, name]),
   );
 
+/** When something of a client's sheet was last changed; null where nobody did since changes are kept. */
+export const lastChanged = (db: Db, clientId: string, key: string): number | null =>
+  (
+    db
+      .prepare(
+        `SELECT max(at_ms) AS atMs FROM change
+         WHERE client_id = ? AND subject = 'client' AND json_extract(path, '$[0]') = ?`,
+      )
+      .get(clientId, key) as { atMs: number | null }
+  ).atMs;
+
 /** Which changes: of one client or of all, before one, so many at most. */
 export interface ChangesAsked {
   readonly clientId: string | null;

@@ -197,6 +197,24 @@ const readPains = (read: Read): Of<{ readonly pain: PainMark }>[] =>
     'x.at_ms, x.item_id, x.id',
   ).map(({ movement, ...pain }) => ({ movement, pain }));
 
+/** A set that was begun and not ended. */
+export interface OpenSet {
+  readonly itemId: string;
+  readonly clientId: string;
+  readonly movement: string;
+  readonly setNo: number;
+  readonly startedAtMs: number;
+}
+
+/** Sets that were begun before a time and not ended, newest first. */
+export const openSets = (db: Db, beforeMs: number, most: number): readonly OpenSet[] =>
+  prepared(
+    db,
+    `SELECT x.item_id AS itemId, p.client_id AS clientId, p.movement, x.set_no AS setNo, x.started_at_ms AS startedAtMs
+     FROM set_fold x JOIN item_fold p ON p.item_id = x.item_id
+     WHERE x.ended_at_ms IS NULL AND x.started_at_ms < ? ORDER BY x.started_at_ms DESC LIMIT ?`,
+  ).all(beforeMs, most) as OpenSet[];
+
 /** The set-ups that a client used, by movement, oldest first. */
 export function usedSetups(db: Db, clientId: string): ReadonlyMap<string, readonly UsedSetup[]> {
   ensureFolded(db, clientId);

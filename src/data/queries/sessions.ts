@@ -1,4 +1,5 @@
 import type { PlannedItems } from '@/core/record/set-log';
+import { groupBy } from '@/core/record/group-by';
 import { readRows } from '@/contract/records/record';
 import { readSessionItem, type SessionItemRow } from '@/contract/records/session-item-record';
 import type { Session, SessionItem } from '@/contract/views/plan';
@@ -13,23 +14,31 @@ const SESSION = 'SELECT id, gym_id AS gymId, client_id AS clientId, starts_at_ms
 
 type SessionRow = Omit<Session, 'items' | 'unreadable'>;
 
-function withItems(db: Db, s: SessionRow): Session {
-  const rows = db.prepare(`${ITEM} WHERE i.session_id = ? ORDER BY i.position`).all(s.id) as SessionItemRow[];
-  const { rows: items, unreadable } = readRows(rows, readSessionItem, (r) => ({
-    table: 'session_item',
-    id: r.id,
-    name: r.movement,
-  }));
-  return { ...s, items, unreadable };
+/** Sessions with what is planned in them, read at once for all of them. */
+function withItems(db: Db, sessions: readonly SessionRow[]): Session[] {
+  const rows = prepared(db, `${ITEM} WHERE i.session_id IN (SELECT value FROM json_each(?)) ORDER BY i.position`).all(
+    JSON.stringify(sessions.map((s) => s.id)),
+  ) as SessionItemRow[];
+  const own = groupBy(rows, (r) => r.sessionId);
+  return sessions.map((s) => {
+    const { rows: items, unreadable } = readRows(own.get(s.id) ?? [], readSessionItem, (r) => ({
+      table: 'session_item',
+      id: r.id,
+      name: r.movement,
+    }));
+    return { ...s, items, unreadable };
+  });
 }
 
 /** Sessions that start in [fromMs, toMs), earliest first. */
 export const listSessions = (db: Db, fromMs: number, toMs: number): Session[] =>
-  (
-    db
-      .prepare(`${SESSION} WHERE starts_at_ms >= ? AND starts_at_ms < ? ORDER BY starts_at_ms`)
-      .all(fromMs, toMs) as SessionRow[]
-  ).map((s) => withItems(db, s));
+  withItems(
+    db,
+    prepared(db, `${SESSION} WHERE starts_at_ms >= ? AND starts_at_ms < ? ORDER BY starts_at_ms`).all(
+      fromMs,
+      toMs,
+    ) as SessionRow[],
+  );
 
 /** A planned movement; null where there is none of that id, or none that can be read. */
 export function findItem(db: Db, id: string): SessionItem | null {
@@ -49,13 +58,29 @@ export const clientOfItem = (db: Db, itemId: string): string | null =>
 
 export function findSession(db: Db, id: string): Session | null {
   const s = db.prepare(`${SESSION} WHERE id = ?`).get(id) as SessionRow | undefined;
-  return s ? withItems(db, s) : null;
+  return s ? withItems(db, [s])[0]! : null;
 }
 
-/** A client's sessions with what was planned for them, newest first. */
-export const listSessionsOf = (db: Db, clientId: string): Session[] =>
-  (db.prepare(`${SESSION} WHERE client_id = ? ORDER BY starts_at_ms DESC`).all(clientId) as SessionRow[]).map((s) =>
-    withItems(db, s),
+/** A client's newest sessions with what was planned for them, newest first. */
+export const listSessionsOf = (db: Db, clientId: string, most: number): Session[] =>
+  withItems(
+    db,
+    prepared(db, `${SESSION} WHERE client_id = ? ORDER BY starts_at_ms DESC LIMIT ?`).all(
+      clientId,
+      most,
+    ) as SessionRow[],
+  );
+
+/** A client's sessions in which some movements were planned, newest first. */
+export const listSessionsWith = (db: Db, clientId: string, itemIds: readonly string[]): Session[] =>
+  withItems(
+    db,
+    prepared(
+      db,
+      `${SESSION} WHERE client_id = ? AND id IN
+         (SELECT session_id FROM session_item WHERE id IN (SELECT value FROM json_each(?)))
+       ORDER BY starts_at_ms DESC`,
+    ).all(clientId, JSON.stringify(itemIds)) as SessionRow[],
   );
 
 /** What is planned of the movements that a client's records belong to, by item. */

@@ -1,4 +1,5 @@
 import { Alert } from '@mantine/core';
+import type { CSSProperties } from 'react';
 import Link from 'next/link';
 import { settingInLine } from '@/messages/settings';
 import { FAULT_TEXT } from '@/messages/faults';
@@ -30,13 +31,20 @@ function DayStrip({ view }: { readonly view: FloorView }) {
   const last = Math.max(...sessions.map((s) => s.startsAtMs + s.minutes * 60_000));
   const span = Math.max(last - first, 1);
   const share = (ms: number): number => ((ms - first) / span) * 100;
+  const lanes = Math.max(...sessions.map((s) => s.lane)) + 1;
   return (
-    <nav className={styles.strip} aria-label={WORDS.today}>
+    <nav className={styles.strip} aria-label={WORDS.today} style={{ '--lanes': lanes } as CSSProperties}>
       <ol>
         {sessions.map((s) => (
           <li
             key={s.id}
-            style={{ left: `${share(s.startsAtMs)}%`, width: `${((s.minutes * 60_000) / span) * 100}%` }}
+            style={
+              {
+                left: `${share(s.startsAtMs)}%`,
+                width: `${((s.minutes * 60_000) / span) * 100}%`,
+                '--lane': s.lane,
+              } as CSSProperties
+            }
             data-next={s.id === view.nextId || undefined}
             data-done={s.done || undefined}
           >
@@ -76,9 +84,9 @@ function Watch({ item }: { readonly item: FloorItemView }) {
           ))}
         </ul>
       )}
-      {item.since && (
+      {item.since.length > 0 && (
         <p className={styles.since}>
-          <b>{WORDS.changed}</b> {item.since}
+          <b>{WORDS.changed}</b> {item.since.join('; ')}
         </p>
       )}
     </div>
@@ -167,6 +175,11 @@ function SessionBlock({ session, isNext }: { readonly session: FloorSessionView;
         <p className={styles.quiet}>{WORDS.fromTo(session.starts, session.ends)}</p>
         {session.note && <p className={styles.note}>{session.note}</p>}
         <ScreeningWarning screening={session.screening} clientId={session.clientId} />
+        {[...session.due, ...session.wanted].map((text) => (
+          <p key={text} className={styles.note}>
+            {text}
+          </p>
+        ))}
         <Link href={`/clients/${session.clientId}`}>{WORDS.clientSheet}</Link>
         <Link href={`/ledger/${session.clientId}`}>{WORDS.ledger}</Link>
       </div>
@@ -184,10 +197,29 @@ function SessionBlock({ session, isNext }: { readonly session: FloorSessionView;
   );
 }
 
+/** Sets of earlier days that nobody ended, each with the way to it. */
+function Unfinished({ sets }: { readonly sets: FloorView['unfinished'] }) {
+  if (sets.length === 0) return null;
+  return (
+    <ul className={styles.unfinished} aria-label={WORDS.unfinished}>
+      {sets.map((s) => (
+        <li key={`${s.itemId} ${s.text}`}>
+          <Link href={`/set/${s.itemId}`}>{s.text}</Link>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** Who is next, what to set first, what to watch. */
 export function FloorBoard({ view }: { readonly view: FloorView }) {
   if (view.sessions.length === 0) {
-    return <p className={styles.empty}>{WORDS.nobodyIsPlannedForToday}</p>;
+    return (
+      <>
+        <Unfinished sets={view.unfinished} />
+        <p className={styles.empty}>{WORDS.nobodyIsPlannedForToday}</p>
+      </>
+    );
   }
   const ordered = [
     ...view.sessions.filter((s) => s.id === view.nextId),
@@ -201,6 +233,7 @@ export function FloorBoard({ view }: { readonly view: FloorView }) {
         )}
       />
       <DayStrip view={view} />
+      <Unfinished sets={view.unfinished} />
       {ordered.map((s) => (
         <SessionBlock key={s.id} session={s} isNext={s.id === view.nextId} />
       ))}

@@ -1,79 +1,107 @@
+'use client';
 import Link from 'next/link';
-import { CAUSE_NAME, CORRECTION_TEXT, FAULT_TEXT, OUTCOME_TEXT } from '@/messages/faults';
+import { Fragment, useState } from 'react';
+import type { LedgerCell, LedgerFaultRow, LedgerMovementView, LedgerSessionView } from '@/contract/views/ledger';
+import { FAULT_TEXT, OUTCOME_TEXT } from '@/messages/faults';
 import { movementName } from '@/messages/book';
-import type { LedgerCell, LedgerMovementView } from '@/contract/views/ledger';
 import { WORDS } from '@/messages/screens/ledger';
+import { OUTCOME_SHAPE } from './outcome-shape';
+import { SessionSets } from './session-sets';
 import styles from './ledger.module.css';
 
-/** How a correction fared, as a shape: full when it held, half, crossed out, open while nobody looked. */
-const OUTCOME_SHAPE = { held: '■', partly: '◧', not: '☒', 'not-checked': '□' } as const;
+/** Least and greatest mark, pixels: its area goes by the rate. */
+const MARK_PX = [16, 38] as const;
 
-function Cell({ cell }: { readonly cell: LedgerCell }) {
-  const n = cell.reps.length;
-  const outcome = cell.correction?.outcome ?? 'not-checked';
+interface CellProps {
+  readonly cell: LedgerCell;
+  readonly session: LedgerSessionView;
+  readonly row: LedgerFaultRow;
+  readonly open: boolean;
+  readonly onOpen: () => void;
+}
+
+const sideText = (row: LedgerFaultRow): string => (row.side === null ? '' : `, ${row.side}`);
+
+/** A fault in a session: the mark is as big as its rate, a sign where a correction came in and how it fared. */
+function Cell({ cell, session, row, open, onOpen }: CellProps) {
+  if (cell.sets === 0) return <td />;
+  const px = Math.max(MARK_PX[0], Math.round(MARK_PX[1] * Math.sqrt(cell.seen / cell.sets)));
   return (
     <td>
-      {n > 0 && (
-        <span className={styles.mark} style={{ fontSize: `${Math.min(22, 14 + n)}px` }}>
-          {cell.reps.map((r) => (r === 0 ? 'all' : r)).join(' ')}
-          {cell.side && <small>{cell.side === 'left' ? ' L' : ' R'}</small>}
-        </span>
-      )}
-      {cell.correction && (
-        <span
-          className={styles.corrected}
-          title={`${CORRECTION_TEXT[cell.correction.code]}: ${OUTCOME_TEXT[outcome].toLowerCase()}`}
-        >
-          <span aria-hidden>{OUTCOME_SHAPE[outcome]}</span>
-          <span className="visually-hidden">{WORDS.corrected(OUTCOME_TEXT[outcome].toLowerCase())}</span>
-        </span>
-      )}
+      <button
+        type="button"
+        className={styles.cell}
+        aria-expanded={open}
+        aria-label={WORDS.cellOf(session.date, FAULT_TEXT[row.fault].seen + sideText(row), cell.seen, cell.sets)}
+        onClick={onOpen}
+      >
+        {cell.seen > 0 ? (
+          <span className={styles.mark} style={{ width: px, height: px }}>
+            {cell.seen}
+          </span>
+        ) : (
+          <span className={styles.none} aria-hidden />
+        )}
+        {cell.signs.map((s, k) => {
+          const outcome = s.outcome ?? 'not-checked';
+          return (
+            <span key={k} className={styles.corrected}>
+              <span aria-hidden>{OUTCOME_SHAPE[outcome]}</span>
+              <span className="visually-hidden">{WORDS.corrected(OUTCOME_TEXT[outcome].toLowerCase())}</span>
+            </span>
+          );
+        })}
+        {cell.turned && <small>{WORDS.turned[cell.turned]}</small>}
+      </button>
     </td>
   );
 }
 
-type LedgerProps = { readonly ledger: LedgerMovementView };
-type WholeProps = LedgerProps & { readonly clientId: string };
+const BAR_PX = 110;
 
-/** Over the faults: when, which set, what was lifted and where it stood. */
-function SetHeads({ ledger }: LedgerProps) {
-  const sets = ledger.sessions.flatMap((s) => s.sets);
+/** How often, as a line from least to most of what is likely, with what was seen marked on it. */
+function RateBar({ rate }: { readonly rate: NonNullable<LedgerFaultRow['rate']> }) {
+  return (
+    <svg className={styles.rate} width={BAR_PX + 6} height={12} aria-hidden>
+      <path d={`M3 6h${BAR_PX}M3 3v6M${BAR_PX + 3} 3v6`} data-axis />
+      <path d={`M${3 + BAR_PX * rate.low} 6H${3 + BAR_PX * rate.high}`} data-likely />
+      <rect x={BAR_PX * rate.seen} y={1} width={6} height={10} />
+    </svg>
+  );
+}
+
+interface TableProps {
+  readonly ledger: LedgerMovementView;
+  readonly sessions: readonly LedgerSessionView[];
+  readonly open: string | null;
+  readonly onOpen: (key: string | null) => void;
+}
+
+/** Over the faults: when, what was lifted and how often. */
+function SessionHeads({ sessions, open, onOpen }: TableProps) {
   return (
     <thead>
       <tr>
         <td />
-        {ledger.sessions
-          .filter((s) => s.sets.length > 0)
-          .map((s) => (
-            <th key={s.sessionId} colSpan={s.sets.length} scope="colgroup" className={styles.session}>
+        {sessions.map((s) => (
+          <th key={s.sessionId} scope="col" className={styles.session}>
+            <button
+              type="button"
+              aria-expanded={open === s.sessionId}
+              onClick={() => onOpen(open === s.sessionId ? null : s.sessionId)}
+            >
               {s.date}
-            </th>
-          ))}
-      </tr>
-      <tr>
-        <th scope="row">{WORDS.set}</th>
-        {sets.map((s) => (
-          <th key={s.setId} scope="col">
-            {s.setNo}
-            {s.side && <small>{s.side === 'left' ? ' L' : ' R'}</small>}
+            </button>
           </th>
         ))}
       </tr>
       <tr className={styles.did}>
-        <th scope="row">{WORDS.loadReps}</th>
-        {sets.map((s) => (
-          <td key={s.setId}>
+        <th scope="row">{WORDS.heaviestReps}</th>
+        {sessions.map((s) => (
+          <td key={s.sessionId}>
             {s.load}
-            <br />× {s.reps}
-          </td>
-        ))}
-      </tr>
-      <tr className={styles.did}>
-        <th scope="row">{WORDS.setUpUsed}</th>
-        {sets.map((s) => (
-          <td key={s.setId}>
-            {s.setup ?? WORDS.notSaved}
-            {s.setupOff && <b> {WORDS.off}</b>}
+            <br />
+            {s.reps}
           </td>
         ))}
       </tr>
@@ -81,22 +109,36 @@ function SetHeads({ ledger }: LedgerProps) {
   );
 }
 
-/** Faults down, a cell for every set. */
-function FaultRows({ ledger }: LedgerProps) {
-  const sets = ledger.sessions.flatMap((s) => s.sets);
+/** Faults down, a cell for every session. */
+function FaultRows({ ledger, sessions, open, onOpen }: TableProps) {
+  const columnOf = new Map(ledger.sessions.map((s, k) => [s.sessionId, k]));
   return (
     <tbody>
-      {ledger.faults.map((f) => (
-        <tr key={f.fault} data-cleared={f.cleared || undefined}>
-          <th scope="row">
-            {FAULT_TEXT[f.fault].seen}
-            <small>{f.summary}</small>
-          </th>
-          {f.cells.map((c, i) => (
-            <Cell key={sets[i]!.setId} cell={c} />
-          ))}
-        </tr>
-      ))}
+      {ledger.faults.map((f) => {
+        const rowKey = `${f.fault} ${f.side ?? ''}`;
+        return (
+          <tr key={rowKey} data-cleared={f.cleared || undefined}>
+            <th scope="row">
+              <span>{FAULT_TEXT[f.fault].seen + sideText(f)}</span>
+              <small>{f.summary}</small>
+              {f.rate && <RateBar rate={f.rate} />}
+            </th>
+            {sessions.map((s) => {
+              const key = `${s.sessionId} ${rowKey}`;
+              return (
+                <Cell
+                  key={key}
+                  cell={f.cells[columnOf.get(s.sessionId)!]!}
+                  session={s}
+                  row={f}
+                  open={open === key}
+                  onOpen={() => onOpen(open === key ? null : key)}
+                />
+              );
+            })}
+          </tr>
+        );
+      })}
       {ledger.faults.length === 0 && (
         <tr>
           <th scope="row">{WORDS.noFaultsOnRecord}</th>
@@ -106,60 +148,49 @@ function FaultRows({ ledger }: LedgerProps) {
   );
 }
 
-/** How often each correction held, what works best first. */
-function Effects({ ledger }: LedgerProps) {
-  if (ledger.effects.length === 0) return null;
-  return (
-    <>
-      <h3>{WORDS.howCorrectionsFared}</h3>
-      <ul className={styles.corrections}>
-        {ledger.effects.map((e) => (
-          <li key={`${e.fault} ${e.code}`}>
-            <b>{CORRECTION_TEXT[e.code]}</b>
-            <span>{WORDS.forFault(FAULT_TEXT[e.fault].seen)}</span>
-            <span>{e.says}</span>
-          </li>
-        ))}
-      </ul>
-    </>
-  );
+/** What lies behind a mark or a date that was tapped. */
+function Behind({ ledger, open }: { readonly ledger: LedgerMovementView; readonly open: string }) {
+  const k = ledger.sessions.findIndex((s) => open === s.sessionId || open.startsWith(`${s.sessionId} `));
+  const session = ledger.sessions[k];
+  if (!session) return null;
+  const rows = ledger.faults.filter((f) => open === session.sessionId || open.endsWith(` ${f.fault} ${f.side ?? ''}`));
+  return <SessionSets session={session} rows={rows} column={k} />;
 }
 
-/** What was done about the faults, and how it fared. */
-function Corrections({ ledger }: LedgerProps) {
-  if (ledger.corrections.length === 0) return null;
-  return (
-    <>
-      <h3>{WORDS.correctionsGiven}</h3>
-      <ul className={styles.corrections}>
-        {ledger.corrections.map((c) => (
-          <li key={c.id}>
-            <span>{c.when}</span>
-            <b>{CORRECTION_TEXT[c.code]}</b>
-            <span>{WORDS.forJudged(FAULT_TEXT[c.fault].seen, CAUSE_NAME[c.cause])}</span>
-            <b>
-              <span aria-hidden>{OUTCOME_SHAPE[c.outcome ?? 'not-checked']}</span>{' '}
-              {c.outcome ? OUTCOME_TEXT[c.outcome].toLowerCase() : WORDS.notAskedYet}
-            </b>
-          </li>
-        ))}
-      </ul>
-    </>
-  );
-}
-
-/**
- * One movement: faults down, sets across by session, the rep numbers in the cells, corrections where they were given.
- */
-export function LedgerTable({ ledger, clientId }: WholeProps) {
+/** The faults of a movement over its sessions; a mark or a date tells the sets and reps behind it. */
+function Faults({ ledger, clientId }: { readonly ledger: LedgerMovementView; readonly clientId: string }) {
+  const [open, setOpen] = useState<string | null>(null);
+  const sessions = ledger.sessions.filter((s) => s.sets.length > 0);
   const name = movementName(ledger.movement);
+  return (
+    <Fragment>
+      {sessions.length > 0 && (
+        <>
+          <div className={styles.scroll} tabIndex={0} role="region" aria-label={WORDS.ledgerOf(name)}>
+            <table className={styles.table}>
+              <SessionHeads ledger={ledger} sessions={sessions} open={open} onOpen={setOpen} />
+              <FaultRows ledger={ledger} sessions={sessions} open={open} onOpen={setOpen} />
+            </table>
+          </div>
+          {open !== null && <Behind ledger={ledger} open={open} />}
+          <Link className={styles.more} href={`/ledger/${clientId}/${ledger.movement}`} prefetch={false}>
+            {WORDS.courseOf}
+          </Link>
+        </>
+      )}
+    </Fragment>
+  );
+}
+
+/** One movement: stops for pain, faults down and sessions across. */
+export function LedgerTable({ ledger, clientId }: { readonly ledger: LedgerMovementView; readonly clientId: string }) {
   const pains = ledger.sessions.flatMap((s) => s.pains.map((p) => ({ ...p, date: s.date })));
   return (
-    <section className={styles.movement}>
-      <h2 id={ledger.movement}>{name}</h2>
+    <>
+      <h2 id={ledger.movement}>{movementName(ledger.movement)}</h2>
       {ledger.earlier > 0 && (
         <Link
-          className={styles.earlier}
+          className={styles.more}
           href={`/ledger/${clientId}?all=${ledger.movement}#${ledger.movement}`}
           prefetch={false}
         >
@@ -171,16 +202,7 @@ export function LedgerTable({ ledger, clientId }: WholeProps) {
           <b>{WORDS.stoppedForPain(p.date, p.rep > 0 ? WORDS.atRep(p.rep) : '')}</b> {p.note || WORDS.noNote}
         </p>
       ))}
-      {ledger.sessions.some((s) => s.sets.length > 0) && (
-        <div className={styles.scroll} tabIndex={0} role="region" aria-label={WORDS.ledgerOf(name)}>
-          <table className={styles.table}>
-            <SetHeads ledger={ledger} />
-            <FaultRows ledger={ledger} />
-          </table>
-        </div>
-      )}
-      <Effects ledger={ledger} />
-      <Corrections ledger={ledger} />
-    </section>
+      <Faults ledger={ledger} clientId={clientId} />
+    </>
   );
 }

@@ -44,19 +44,20 @@ interface Props {
 
 /** The figure on this gym's steel from the side and from above; bench and seat are moved on it. */
 function FitDrawing({ answer, settings, moves, window: w, views, rep }: Props) {
+  const { ref, elevation, plan, times } = views;
   const { entry, question } = answer.from;
   // A pad that stands too high is drawn where it stands.
   const padUpM = entry.armOn === 'preacher' ? (settings.find((s) => s.kind === 'seat-hole')?.gapM ?? 0) : 0;
-  const side = useMovementScene(answer, views.elevation, rep.i, padUpM);
-  const above = useMovementScene(answer, views.plan, rep.i, padUpM);
+  const side = useMovementScene(answer, elevation, rep.i, padUpM);
+  const above = useMovementScene(answer, plan, rep.i, padUpM);
   const seatPitchM = seatPitchOf(entry, question.kit);
-  const common = { window: w, column: null, hole: null, zoomed: views.times > 1 };
+  const common = { window: w, column: null, hole: null, zoomed: times > 1 };
   return (
-    <div ref={views.ref} className={styles.views} data-spread>
+    <div ref={ref} className={styles.views} data-spread>
       <MovementFigure
         {...common}
         scene={side}
-        view={views.elevation}
+        view={elevation}
         label={WORDS.sideViewToScale}
         handles={
           <BenchHandles
@@ -66,12 +67,12 @@ function FitDrawing({ answer, settings, moves, window: w, views, rep }: Props) {
             seat={
               seatPitchM === 0
                 ? null
-                : { at: side.surfaces[0]?.to ?? side.contact, holePx: seatPitchM * views.elevation.scale }
+                : { at: side.surfaces[0]?.to ?? side.contact, holePx: seatPitchM * elevation.scale }
             }
           />
         }
       />
-      <MovementFigure {...common} scene={above} view={views.plan} label={WORDS.viewFromAboveSameScale} />
+      <MovementFigure {...common} scene={above} view={plan} label={WORDS.viewFromAboveSameScale} />
     </div>
   );
 }

@@ -138,6 +138,14 @@ function useMoves(setup: BenchSetup, savedHere: SavedSetup | null, moving: () =>
   return { apart, onMove, onApart };
 }
 
+/** The way to the set, with what stands on the bench. */
+function useGo(itemId: string, setup: BenchSetup, save: () => Promise<boolean>): () => void {
+  const stands = samePlacement(setup.state.saved, setup.placement);
+  // Where nothing works here and nothing was moved, nothing stands that could be taken along.
+  const nothingHere = !setup.solution.feasible && setup.state.moved === null;
+  return useToTheSet(itemId, stands || setup.tooShort || nothingHere ? null : save);
+}
+
 function Bench(props: BenchProps) {
   const { context, question, floor, savedHere } = props;
   const { client, item } = context;
@@ -156,19 +164,9 @@ function Bench(props: BenchProps) {
   const beside = useBeside(question, late, practices);
   const toPlace = useLatest(moveTo);
   const keep = useLatest(() => void save());
-  const stands = samePlacement(setup.state.saved, setup.placement);
-  // Where nothing works here and nothing was moved, nothing stands that could be taken along.
-  const nothingHere = !setup.solution.feasible && setup.state.moved === null;
-  const go = useLatest(useToTheSet(item.id, stands || setup.tooShort || nothingHere ? null : save));
-  const tools = useBenchTools({
-    item: context.item,
-    rep: sheet.rep,
-    views: sheet.views,
-    closerBy: sheet.closerBy,
-    putRight: () => dispatch({ type: 'put-right' }),
-    save: () => void save(),
-    toTheSet: go,
-  });
+  const go = useLatest(useGo(item.id, setup, save));
+  const putRight = (): void => dispatch({ type: 'put-right' });
+  const tools = useBenchTools({ ...sheet, item, putRight, save: keep, toTheSet: go });
   const drawn = { setup, window: window3, onMove, now, ghost: beside.ghost, zoomed: times > 1 };
   return (
     <div className={styles.bench} {...props.hands}>

@@ -12,6 +12,7 @@ export const WORDS = {
   watch: 'Watch',
   nothingOnRecordYet: 'nothing on record yet',
   changed: 'Changed:',
+  unfinished: 'Sets that were never ended',
   setUp: 'Set up',
   toTheSet: 'To the set',
   blocked: 'blocked',

@@ -4,8 +4,34 @@ export const WORDS = {
   corrected: (outcome: string): string => `corrected, ${outcome}`,
   earlierSessions: (n: number): string =>
     n === 1 ? 'The session before these too' : `The ${n} sessions before these too`,
-  set: 'set',
-  loadReps: 'load, reps',
+  heaviestReps: 'heaviest load, reps of each set',
+  courseOf: 'Load, reps and settings over time',
+  cellOf: (date: string, fault: string, seen: number, sets: number): string =>
+    `${date}, ${fault}: ${seen === 0 ? `in none of ${sets}` : `in ${seen} of ${sets}`} ${sets === 1 ? 'set' : 'sets'}`,
+  turned: { cleared: 'cleared', reopened: 'back again' },
+  // session-sets
+  setsOf: (date: string): string => `Sets of ${date}`,
+  setOf: (no: number, side: string | null): string => (side === null ? `set ${no}` : `set ${no}, ${side}`),
+  loadTimes: (load: string, reps: number): string => `${load} × ${reps}`,
+  faultAt: (seen: string, reps: string, side: string | null): string =>
+    `${seen}: ${reps}${side === null ? '' : `, ${side}`}.`,
+  given: (correction: string, outcome: string): string => `${correction}: ${outcome}.`,
+  notSeen: 'not seen',
+  setUpNotSaved: 'set-up not saved',
+  // movement-course
+  leftSide: 'left side',
+  rightSide: 'right side',
+  chartOf: (name: string, sessions: number): string =>
+    `${name} over ${sessions} ${sessions === 1 ? 'session' : 'sessions'}; the table below tells the same`,
+  tableOf: (name: string): string => `${name}, session by session`,
+  session: 'session',
+  loadIn: (unit: string): string => `heaviest, ${unit}`,
+  repsOfSets: 'reps of each set',
+  whatItShowed: 'what it showed',
+  nextLoad: 'load after it',
+  changed: (what: string): string => `changed: ${what}`,
+  faultySets: (n: number, of: number): string => `faults in ${n} of ${of} ${of === 1 ? 'set' : 'sets'}`,
+  // ledger-section
   setUpUsed: 'set-up used',
   notSaved: 'not saved',
   off: 'off',

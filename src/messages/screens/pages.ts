@@ -33,6 +33,11 @@ export const WORDS = {
   ledgerPlace: 'ledger',
   ledgerOf: (name: string): string => `Ledger of ${name}`,
   clientSheet: 'Client sheet',
+  // ledger/[clientId]/[movement]/page.tsx
+  coursePlace: 'course',
+  courseOf: (movement: string, client: string): string => `${movement}: how it went with ${client}`,
+  earlierSessions: (n: number): string =>
+    n === 1 ? 'The session before these too' : `The ${n} sessions before these too`,
   nothingRecordedYetWhatIs: 'Nothing recorded yet. What is tapped during a set shows here.',
   // movements/page.tsx
   movements: 'Movements',

@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { clientTitle } from '@/server/titles';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
-import { LedgerTable } from '@/features/ledger/ledger-table';
+import { LedgerSection } from '@/features/ledger/ledger-section';
 import forms from '@/features/shell/forms.module.css';
 import { UnreadableNote } from '@/features/shell/unreadable-note';
 import { loadLedger } from '@/server/ledger';
@@ -40,7 +40,7 @@ export default async function LedgerPage({
       <UnreadableNote rows={unreadable} />
       {movements.length === 0 && <p>{WORDS.nothingRecordedYetWhatIs}</p>}
       {movements.map((m) => (
-        <LedgerTable key={m.movement} ledger={m} clientId={client.id} />
+        <LedgerSection key={m.movement} ledger={m} clientId={client.id} />
       ))}
     </div>
   );

@@ -1,0 +1,110 @@
+import type { SessionItem } from '@/contract/views/plan';
+import type { Db } from '@/data/open-db';
+import { findCare, setTrainer } from '@/data/queries/care';
+import { appendScreening, findClient, saveClient } from '@/data/queries/clients';
+import { addSession } from '@/data/queries/sessions';
+import { toLocalDay } from '@/server/clock';
+import { kgToGrams } from '@/core/units/mass';
+import { seeded } from '../tracker/seeded';
+import { DEMO_OWNER, DEMO_TRAINER, RELIEF } from './people';
+import { beginDoing, doItem, type Doing, type Truth } from './simulate';
+import { REGULARS, type Exercise, type Regular } from './weeks';
+
+const WEEKS = 8;
+const MINUTE_MS = 60_000;
+const ACTORS = { [DEMO_TRAINER.id]: DEMO_TRAINER, [RELIEF.id]: RELIEF } as const;
+
+/** What is planned of a regular's exercises in one session; of one arm the left and the right. */
+function itemsOf({ exercises }: Regular, sessionId: string) {
+  const sides = (x: Exercise): SessionItem['side'][] => (x.oneArm ? ['left', 'right'] : ['both']);
+  return exercises
+    .flatMap((exercise) => sides(exercise).map((side) => ({ exercise, side })))
+    .map(({ exercise: x, side }, position) => ({
+      exercise: x,
+      item: {
+        id: `${sessionId}-${position}`,
+        sessionId,
+        position,
+        movement: x.movement,
+        variantId: null,
+        side,
+        stationId: x.stationId ?? null,
+        attachmentId: x.attachmentId ?? null,
+        bandId: null,
+        sets: 3,
+        reps: x.reps,
+        tempo: x.tempo,
+        loadG: kgToGrams(x.kg),
+      } satisfies SessionItem,
+    }));
+}
+
+const startOf = (today: Date, daysAgo: number, hour: number): number => {
+  const day = new Date(today);
+  day.setDate(day.getDate() - daysAgo);
+  return day.setHours(hour, 0, 0, 0);
+};
+
+function plan(db: Db, regular: Regular, key: string, startsAtMs: number) {
+  const id = `${regular.client.id}-${key}`;
+  const items = itemsOf(regular, id);
+  const { gymId, client } = regular;
+  addSession(
+    db,
+    { id, gymId, clientId: client.id, startsAtMs, minutes: 60, items: items.map((i) => i.item) },
+    regular.trainerId,
+  );
+  return items;
+}
+
+/** Every session of a regular's weeks, oldest first. */
+function liveThrough(db: Db, regular: Regular, today: Date, random: () => number): Truth[] {
+  const doings = new Map<string, Doing>();
+  const days = Array.from({ length: 7 * WEEKS }, (_, k) => 7 * WEEKS - k);
+  return days
+    .filter((ago) => regular.days.includes(new Date(startOf(today, ago, 12)).getDay()))
+    .flatMap((ago) => {
+      const startsMs = startOf(today, ago, regular.hour);
+      const items = plan(db, regular, `week-${ago}`, startsMs);
+      const planned = Object.fromEntries(items.map(({ item }) => [item.id, item]));
+      return items.flatMap(({ exercise, item }, k) => {
+        const key = `${exercise.movement} ${item.side}`;
+        const doing = doings.get(key) ?? beginDoing(exercise);
+        doings.set(key, doing);
+        const actor = ACTORS[regular.trainerId]!;
+        return doItem({ db, regular, actor, random, planned }, doing, item, startsMs + k * 8 * MINUTE_MS);
+      });
+    });
+}
+
+/**
+ * Eight weeks of the demo's regulars up to yesterday, once, and today's sessions of those who come. Tells of every
+ * fault that was tapped why it had come and what it was judged to come from.
+ */
+export function loadEightWeeks(db: Db, nowMs: number): readonly Truth[] {
+  const today = new Date(nowMs);
+  today.setHours(0, 0, 0, 0);
+  const hour = Math.min(20, Math.max(7, new Date(nowMs).getHours()));
+  const truths = REGULARS.flatMap((regular, k) => {
+    const { client, trainerId } = regular;
+    const known = findClient(db, client.id) !== null;
+    if (!known) saveClient(db, client, DEMO_OWNER.id);
+    if (findCare(db, client.id)?.trainerId === null) setTrainer(db, client.id, trainerId);
+    if (!known)
+      appendScreening(db, {
+        id: `screening-${client.id}`,
+        clientId: client.id,
+        day: toLocalDay(nowMs) - 60 - 30 * k,
+        doneBy: 'Tomasz Adeyemi',
+        procedure: 'front-desk questionnaire and talk',
+        recordedAtMs: nowMs,
+        actorId: DEMO_OWNER.id,
+      });
+    return known ? [] : liveThrough(db, regular, today, seeded(101 + k));
+  });
+  const two = (n: number): string => String(n).padStart(2, '0');
+  const key = `${today.getFullYear()}-${two(today.getMonth() + 1)}-${two(today.getDate())}`;
+  for (const regular of REGULARS)
+    if (regular.today !== null) plan(db, regular, key, startOf(today, 0, hour + regular.today));
+  return truths;
+}

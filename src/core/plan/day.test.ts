@@ -1,0 +1,43 @@
+import { describe, expect, it } from 'vitest';
+import { seeded } from '../../../test/support/fixtures';
+import { lanesOf, wantedTogether, type DaySession } from './day';
+
+const at = (id: string, hour: number, minutes: number, ...stationIds: string[]): DaySession => ({
+  id,
+  startsAtMs: hour * 3_600_000,
+  minutes,
+  stationIds,
+});
+
+describe('stations wanted by two at once', () => {
+  it('are named for both, and only where the times meet', () => {
+    const wanted = wantedTogether([
+      at('a', 9, 60, 'pair', 'lone'),
+      at('b', 9.5, 60, 'pair', 'pair'),
+      at('c', 10.5, 60, 'pair'),
+      at('d', 9, 60, 'rack'),
+    ]);
+    expect(wanted.get('a')).toEqual([{ otherId: 'b', stationIds: ['pair'] }]);
+    expect(wanted.get('b')).toEqual([{ otherId: 'a', stationIds: ['pair'] }]);
+    // One begins as the other ends.
+    expect(wanted.get('c')).toEqual([]);
+    expect(wanted.get('d')).toEqual([]);
+  });
+});
+
+describe('lanes of the day', () => {
+  it('never lay two sessions over each other, and take no more than meet at once', () => {
+    const random = seeded(5);
+    for (let k = 0; k < 200; k++) {
+      const day = Array.from({ length: 12 }, (_, i) =>
+        at(String(i), 6 + 12 * random(), 20 + Math.floor(70 * random())),
+      );
+      const lanes = lanesOf(day);
+      const meets = (ms: number) => day.filter((s) => s.startsAtMs <= ms && ms < s.startsAtMs + s.minutes * 60_000);
+      const most = Math.max(...day.map((s) => meets(s.startsAtMs).length));
+      expect(Math.max(...lanes.values()) + 1).toBe(most);
+      for (const s of day)
+        expect(new Set(meets(s.startsAtMs).map((m) => lanes.get(m.id))).size).toBe(meets(s.startsAtMs).length);
+    }
+  });
+});
