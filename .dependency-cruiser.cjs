@@ -62,7 +62,7 @@ module.exports = {
     only('server', 'server', ['core', 'contract', 'messages', 'solver', 'data', 'card']),
     only('app', 'app', ['server', 'features', 'contract', 'messages']),
     only('drawing', 'drawing', ['core', 'messages']),
-    only('card', 'card', ['core', 'messages', 'solver', 'drawing']),
+    only('card', 'card', ['core', 'contract', 'messages', 'solver', 'drawing']),
     only('charts', 'charts', ['core', 'messages']),
     only('workers', 'workers', ['core', 'contract']),
     only('offline', 'offline', ['core', 'contract']),

@@ -21,7 +21,8 @@ import { loadCourse } from '@/server/movement-course';
 import { loadMeasuringGuide } from '@/server/measuring-guide';
 import { listPlanChoices, planToday } from '@/server/plan';
 import { loadPutAway, putAway } from '@/server/put-away';
-import { reachItem, reachSessionsOf, reachSessionsWith } from '@/server/reach';
+import { loadHandOver, loadSummary } from '@/server/papers';
+import { reachItem, reachSession, reachSessionsOf, reachSessionsWith } from '@/server/reach';
 import { recordEvents } from '@/server/record-events';
 import { saveScreening } from '@/server/screening';
 import { loadSet } from '@/server/set';
@@ -82,6 +83,9 @@ const OF_A_CLIENT: Readonly<Record<string, (uc: UseCase) => boolean | Promise<bo
   'plan.listPlanChoices': (uc) => hasAnselm(listPlanChoices(uc).clients),
   'plan.planToday': (uc) => planToday(uc, PLAN).ok,
   'record-events.recordEvents': (uc) => took(uc, tap()),
+  'papers.loadHandOver': (uc) => loadHandOver(uc, 'anselm') !== null,
+  'papers.loadSummary': (uc) => loadSummary(uc, 'anselm-2026-11-24') !== null,
+  'reach.reachSession': (uc) => reachSession(uc, 'anselm-2026-11-24') !== null,
   'reach.reachItem': (uc) => reachItem(uc, ITEM) !== null,
   'reach.reachSessionsOf': (uc) => reachSessionsOf(uc, 'anselm', 9).length > 0,
   'reach.reachSessionsWith': (uc) => reachSessionsWith(uc, 'anselm', [ITEM]).length > 0,

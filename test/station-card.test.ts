@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import jsQR from 'jsqr';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { create as createQr } from 'qrcode';
 import { buildCard } from '@/card/card-model';
 import type { Db } from '@/data/open-db';
@@ -8,6 +7,7 @@ import { findClient, saveClient } from '@/data/queries/clients';
 import { printCard } from '@/server/card';
 import { loadItem } from '@/server/item-context';
 import { findSettings } from '@/server/settings';
+import { readPdf } from './support/read-pdf';
 import { at, world } from './support/world';
 
 const DAY = '2026-11-24';
@@ -29,15 +29,7 @@ async function read(db: Db, id: string) {
   const reply = await printCard(at(db), id, 'http://127.0.0.1:4310');
   if (!reply.ok) throw new Error(`${id}: ${reply.reason}`);
   const card = cardOf(db, id);
-  // Read back by an independent library.
-  const doc = await getDocument({ data: new Uint8Array(reply.pdf), useSystemFonts: false, verbosity: 0 }).promise;
-  const page = await doc.getPage(1);
-  const content = await page.getTextContent();
-  const text = content.items
-    .map((i) => ('str' in i ? i.str : ''))
-    .join(' ')
-    .replace(/\s+/g, ' ');
-  return { card, pages: doc.numPages, text, size: page.getViewport({ scale: 1 }) };
+  return { card, ...(await readPdf(reply.pdf)) };
 }
 
 describe('the station card as a PDF, read back by another library', () => {

@@ -75,7 +75,7 @@ function doneBy(uc: UseCase, clientId: string, whole: string | null) {
 }
 
 /** Says loads as they are stamped where the set was done; each place is looked up once. */
-function loadsOf(db: Db) {
+export function loadsOf(db: Db) {
   const units = new Map<string, LoadUnit>();
   return (movement: MovementId, session: Session | null, set: SetRecord): string => {
     const planned = session?.items.find((i) => i.id === set.itemId);

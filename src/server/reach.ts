@@ -80,6 +80,12 @@ export const reachSessionsOf = (uc: UseCase, clientId: string, most: number): Se
 export const reachSessionsWith = (uc: UseCase, clientId: string, itemIds: readonly string[]): Session[] =>
   reaches(uc, clientId, uc.nowMs) ? listSessionsWith(uc.db, clientId, itemIds) : [];
 
+/** A session of a client in somebody's care; null where there is none of that id, or none of theirs. */
+export function reachSession(uc: UseCase, id: string): Session | null {
+  const session = findSession(uc.db, id);
+  return session && reaches(uc, session.clientId, uc.nowMs) ? session : null;
+}
+
 /** A planned movement with its session and client; null where there is none of that id, or none in somebody's care. */
 export function reachItem(
   uc: UseCase,

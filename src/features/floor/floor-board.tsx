@@ -182,6 +182,7 @@ function SessionBlock({ session, isNext }: { readonly session: FloorSessionView;
         ))}
         <Link href={`/clients/${session.clientId}`}>{WORDS.clientSheet}</Link>
         <Link href={`/ledger/${session.clientId}`}>{WORDS.ledger}</Link>
+        {session.items.some((i) => i.state !== 'to-do') && <Link href={`/summary/${session.id}`}>{WORDS.summary}</Link>}
       </div>
       <div>
         {isNext && first && <NextItem item={first} />}

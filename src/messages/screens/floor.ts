@@ -20,6 +20,7 @@ export const WORDS = {
   fromTo: (starts: string, ends: string): string => `${starts} to ${ends}`,
   clientSheet: 'Client sheet',
   ledger: 'Ledger',
+  summary: 'Summary to take home',
   nobodyIsPlannedForToday:
     'Nobody is planned for today. Enter your columns under Kit and a client under Clients, then add them to ' +
     'today below.',

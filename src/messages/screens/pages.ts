@@ -33,6 +33,7 @@ export const WORDS = {
   ledgerPlace: 'ledger',
   ledgerOf: (name: string): string => `Ledger of ${name}`,
   clientSheet: 'Client sheet',
+  handOver: 'Hand-over page',
   // ledger/[clientId]/[movement]/page.tsx
   coursePlace: 'course',
   courseOf: (movement: string, client: string): string => `${movement}: how it went with ${client}`,

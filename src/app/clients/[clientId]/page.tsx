@@ -36,6 +36,7 @@ export default async function ClientPage({ params }: { readonly params: Promise<
     <div className="page">
       <div className={forms.head}>
         <h1>{client.name}</h1>
+        <Link href={`/clients/${client.id}/hand-over`}>{WORDS.handOver}</Link>
         <Link href={`/ledger/${client.id}`}>{WORDS.ledger}</Link>
       </div>
       <ClientSheet

@@ -35,6 +35,7 @@ export default async function LedgerPage({
     <div className="page">
       <div className={forms.head}>
         <h1>{WORDS.ledgerOf(client.name)}</h1>
+        <Link href={`/clients/${client.id}/hand-over`}>{WORDS.handOver}</Link>
         <Link href={`/clients/${client.id}`}>{WORDS.clientSheet}</Link>
       </div>
       <UnreadableNote rows={unreadable} />

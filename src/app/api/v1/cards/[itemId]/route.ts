@@ -1,12 +1,7 @@
+import { originOf } from '@/app/origin';
 import { CARD_REFUSAL } from '@/messages/card';
 import { printCard } from '@/server/card';
 import { openUseCase } from '@/server/open-use-case';
-
-/** Where the device that asked reaches this app: the code on the card must open there again. */
-function originOf(request: Request): string {
-  const url = new URL(request.url);
-  return `${url.protocol}//${request.headers.get('host') ?? url.host}`;
-}
 
 const refuse = (message: string, status: number): Response =>
   Response.json({ issues: [{ path: 'itemId', message }] }, { status });
