@@ -37,7 +37,7 @@ test('by keyboard alone: from the floor through a set to a correction', async ({
     .getByRole('button', { name: /^Other corrections/ })
     .focus();
   await page.keyboard.press('Enter');
-  await press('One step lighter on the stack');
+  await press('One step lighter');
   await expect(page.getByTestId('given')).toContainText('One step lighter');
   await expect(page.getByTestId('set-load')).toHaveText('10kg');
 

@@ -18,6 +18,6 @@ test('the ledger stays within a phone, however many sessions are on record', asy
   const sent = await page.request.post(`${app.url}/api/v1/floor-events`, { data: { events } });
   expect(await sent.json()).toMatchObject({ refused: [] });
   await page.goto(`${app.url}/ledger/sefina`);
-  await expect(page.getByRole('columnheader', { name: '3', exact: true })).not.toHaveCount(0);
+  await expect(page.getByText('12 12 12').last()).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
 });

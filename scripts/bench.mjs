@@ -1,12 +1,12 @@
 // npm run bench: ratios measured side by side in one run; the browser part drives the built application.
-// --core: profile, solver and book alone.
+// --core: profile, solver and book alone. --large: every page on the file of npm run seed:large.
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { readyBrowser, readyBuild, readyPackages, run, runTypeScript } from './ready.mjs';
 
 const args = process.argv.slice(2);
 readyPackages();
-if (!args.includes('--drift')) await benchCore();
+if (!args.includes('--drift') && !args.includes('--large')) await benchCore();
 if (!args.includes('--core')) {
   readyBuild();
   readyBrowser();

@@ -47,11 +47,15 @@ export class App {
   readonly database: string;
   private child: ChildProcess | null = null;
 
-  constructor(readonly demo: boolean) {
+  /** `file`: a database that is there already, served as it is. */
+  constructor(
+    readonly demo: boolean,
+    file?: string,
+  ) {
     this.port = demo ? PORT.demo : PORT.empty;
     this.url = `http://127.0.0.1:${this.port}`;
-    this.database = join(mkdtempSync(join(tmpdir(), 'jorvix-e2e-')), 'app.db');
-    if (demo) copyFileSync(demoDatabase(), this.database);
+    this.database = file ?? join(mkdtempSync(join(tmpdir(), 'jorvix-e2e-')), 'app.db');
+    if (demo && file === undefined) copyFileSync(demoDatabase(), this.database);
   }
 
   /** Serves once this resolves. Where the port is still held by one that is just ending, tries again for a while. */

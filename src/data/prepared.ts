@@ -3,6 +3,9 @@ import type { Db } from './open-db';
 
 const kept = new WeakMap<Db, Map<string, Statement>>();
 
+/** What was asked of a database so far, in SQL. */
+export const askedOf = (db: Db): readonly string[] => [...(kept.get(db)?.keys() ?? [])];
+
 /**
  * A statement that is compiled once for a database and kept: for what every tap asks. It always gives rows as objects;
  * nobody may ask it for another shape.

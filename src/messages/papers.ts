@@ -10,7 +10,7 @@ export const PAPER = {
   asOf: (date: string, by: string): string => `as of ${date}, by ${by}`,
   whoItIs: 'Who it is',
   body: 'Body',
-  mind: 'Mind',
+  mind: 'Keep in mind',
   limits: 'Limits',
   screening: 'Screening',
   leftAndRight: 'Left and right',

@@ -10,24 +10,27 @@ export interface StoredEvent {
   readonly databaseId?: string;
 }
 
-interface Schema extends DBSchema {
+/** What lies in the browser's own database. */
+export interface LocalSchema extends DBSchema {
   /** Events not yet confirmed by the server, in the order they were tapped. */
   outbox: { key: string; value: StoredEvent; indexes: { order: number } };
   /** Events of the last days that the server has: a page kept by the browser may be older than they are. */
   sent: { key: string; value: StoredEvent; indexes: { order: number } };
+  /** Reps that the pacer counted while their set runs: they leave with the set's end, or as one. */
+  running: { key: string; value: StoredEvent; indexes: { item: string } };
   /** Events that the server will not take as they are, with its reason: kept and shown here, in nobody's way. */
   refused: { key: string; value: StoredEvent & { readonly says: string } };
   /** `deviceId` and the running `seq`. */
   device: { key: string; value: string | number };
 }
 
-export type LocalStore = IDBPDatabase<Schema>;
+export type LocalStore = IDBPDatabase<LocalSchema>;
 
 let opened: Promise<LocalStore> | null = null;
 
 /** This device's own store in the browser. */
 export function openLocalStore(): Promise<LocalStore> {
-  opened ??= openDB<Schema>('jorvix', 2, {
+  opened ??= openDB<LocalSchema>('jorvix', 3, {
     upgrade(db, from) {
       if (from < 1) {
         db.createObjectStore('outbox', { keyPath: 'event.id' }).createIndex('order', 'order');
@@ -37,6 +40,7 @@ export function openLocalStore(): Promise<LocalStore> {
         db.createObjectStore('sent', { keyPath: 'event.id' }).createIndex('order', 'order');
         db.createObjectStore('refused', { keyPath: 'event.id' });
       }
+      if (from < 3) db.createObjectStore('running', { keyPath: 'event.id' }).createIndex('item', 'event.itemId');
     },
     terminated() {
       // The browser took it away, for room or because somebody cleared it.

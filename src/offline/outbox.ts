@@ -4,7 +4,8 @@ import { BEFORE_ACCOUNTS } from '@/contract/actor';
 import type { DeliveryReply } from '@/contract/floor-event';
 import { FLOOR_EVENT_VERSION, readFloorEvent, type WrittenEvent } from '@/contract/records/floor-event-record';
 import { clockOffset, learnOffset } from './device-clock';
-import { askToStay, onStore, openLocalStore, type LocalStore, type StoredEvent } from './local-store';
+import type { IDBPTransaction } from 'idb';
+import { askToStay, onStore, openLocalStore, type LocalSchema, type LocalStore, type StoredEvent } from './local-store';
 import { v4 as newId } from 'uuid';
 import { whoIsHere } from './who-is-here';
 
@@ -40,6 +41,8 @@ const RETRY_FIRST_MS = 1000;
 /** How long a device keeps what the server has, milliseconds: longer than a day's pages are kept. */
 const KEEP_SENT_MS = 3 * 24 * 3600 * 1000;
 const RETRY_MOST_MS = 30_000;
+/** Reps of a running set wait no longer than this after the last one, milliseconds. */
+const LEFT_MS = 10 * 60_000;
 
 /** Taps to the server, for the database of this page. */
 const send = (events: readonly unknown[]): Promise<Response> =>
@@ -66,6 +69,27 @@ const STATUS_TROUBLE: Readonly<Record<number, OutboxState['trouble']>> = {
 const troubleOf = (status: number): OutboxState['trouble'] =>
   STATUS_TROUBLE[status] ?? (status >= 400 && status < 500 ? 'malformed' : 'offline');
 
+type Settling = IDBPTransaction<LocalSchema, ('outbox' | 'running' | 'device')[], 'readwrite'>;
+
+/**
+ * Reps that the pacer counted of a movement leave the running set: those of a set that has just been ended are told by
+ * its end, of another one the last is enough. Whether there were any.
+ */
+async function settle(tx: Settling, itemId: string, endedSetId: string | null): Promise<boolean> {
+  const running = tx.objectStore('running');
+  const own = await running.index('item').getAll(itemId);
+  const lastBySet = new Map<unknown, StoredEvent>();
+  for (const stored of own.toSorted((a, b) => a.order - b.order)) {
+    const { setId } = stored.event as { setId?: unknown };
+    if (setId !== endedSetId) lastBySet.set(setId, stored);
+  }
+  await Promise.all([
+    ...own.map((stored) => running.delete(stored.event.id)),
+    ...[...lastBySet.values()].map((stored) => tx.objectStore('outbox').put(stored)),
+  ]);
+  return lastBySet.size > 0;
+}
+
 /**
  * Keeps every tap in the browser's own database before anything else, then delivers it. The server keeps each id once,
  * so sending again is always safe.
@@ -91,19 +115,29 @@ export class Outbox {
     this.listeners.forEach((l) => l());
   }
 
-  /** Write an event to this device's disk; resolves once it is there. Delivery follows by itself. */
-  async append(place: EventPlace, body: FloorEventBody, atMs: number): Promise<FloorEvent> {
+  /**
+   * Write an event to this device's disk; resolves once it is there. Delivery follows by itself, but of a rep that the
+   * pacer counted (`runs`): it stays here while its set runs.
+   */
+  async append(place: EventPlace, body: FloorEventBody, atMs: number, runs = false): Promise<FloorEvent> {
     // What the browser cleared under an open page is begun anew, and the tap is kept there.
-    const event = await onStore((store) => this.put(store, place, body, atMs));
+    const event = await onStore((store) => this.put(store, place, body, atMs, runs));
     askToStay();
+    if (runs) return event;
     this.set({ waiting: (this.state.waiting ?? 0) + 1 });
     void this.deliver();
     return event;
   }
 
-  private async put(store: LocalStore, place: EventPlace, body: FloorEventBody, atMs: number): Promise<FloorEvent> {
+  private async put(
+    store: LocalStore,
+    place: EventPlace,
+    body: FloorEventBody,
+    atMs: number,
+    runs: boolean,
+  ): Promise<FloorEvent> {
     const { accountId, databaseId } = whoIsHere();
-    const tx = store.transaction(['outbox', 'device'], 'readwrite', { durability: 'strict' });
+    const tx = store.transaction(['outbox', 'device', 'running'], 'readwrite', { durability: 'strict' });
     const device = tx.objectStore('device');
     const deviceId = ((await device.get('deviceId')) as string | undefined) ?? newId();
     const seq = (((await device.get('seq')) as number | undefined) ?? 0) + 1;
@@ -113,7 +147,8 @@ export class Outbox {
     await Promise.all([
       device.put(deviceId, 'deviceId'),
       device.put(seq, 'seq'),
-      tx.objectStore('outbox').put({ event: written, order: seq, databaseId }),
+      tx.objectStore(runs ? 'running' : 'outbox').put({ event: written, order: seq, databaseId }),
+      runs ? null : settle(tx, place.itemId, body.kind === 'set-ended' ? body.setId : null),
     ]);
     await tx.done;
     return event;
@@ -121,11 +156,17 @@ export class Outbox {
 
   /** Events of one place tapped on this device in the last days, whether the server has them or not. */
   async held(place: EventPlace): Promise<FloorEvent[]> {
-    const all = await onStore(async (store): Promise<StoredEvent[]> => [
-      ...(await store.getAllFromIndex('sent', 'order')),
-      ...(await store.getAll('refused')),
-      ...(await store.getAllFromIndex('outbox', 'order')),
-    ]);
+    const all = await onStore(async (store): Promise<StoredEvent[]> => {
+      // At one moment: what is on its way from one store to another is in one of them.
+      const tx = store.transaction(['sent', 'refused', 'outbox', 'running']);
+      const [sent, refused, outbox, running] = await Promise.all([
+        tx.objectStore('sent').index('order').getAll(),
+        tx.objectStore('refused').getAll(),
+        tx.objectStore('outbox').index('order').getAll(),
+        tx.objectStore('running').index('item').getAll(place.itemId),
+      ]);
+      return [...sent, ...refused, ...outbox, ...running];
+    });
     // What an older page wrote is read as such; what cannot be read waits in its store, where it is shown.
     return all
       .filter(({ event: e }) => e.clientId === place.clientId && e.movement === place.movement)
@@ -133,6 +174,27 @@ export class Outbox {
         const read = readFloorEvent(event);
         return read.ok ? [read.value] : [];
       });
+  }
+
+  /** Reps of a movement that the pacer counted here go out, where its set was ended by somebody else. */
+  async release(itemId: string): Promise<void> {
+    const moved = await onStore(async (store) => {
+      const tx = store.transaction(['outbox', 'running'], 'readwrite');
+      const any = await settle(tx, itemId, null);
+      await tx.done;
+      return any;
+    });
+    if (moved) await this.deliver();
+  }
+
+  /** A set that nobody went on with leaves what was counted of it. */
+  private async releaseLeft(store: LocalStore): Promise<void> {
+    const tx = store.transaction(['outbox', 'running'], 'readwrite');
+    const newest = new Map<string, number>();
+    for (const { event } of await tx.objectStore('running').getAll())
+      newest.set(event.itemId, Math.max(event.atMs, newest.get(event.itemId) ?? 0));
+    for (const [itemId, atMs] of newest) if (Date.now() - atMs > LEFT_MS) await settle(tx, itemId, null);
+    await tx.done;
   }
 
   /** Send what waits, oldest first; on trouble try again later, less and less often. */
@@ -145,6 +207,7 @@ export class Outbox {
     if (this.timer) clearTimeout(this.timer);
     try {
       const store = await openLocalStore();
+      await this.releaseLeft(store);
       for (;;) {
         const waiting = (await this.count(store)).slice(0, BATCH);
         if (waiting.length === 0) {

@@ -6,7 +6,7 @@ import { orderEvents } from '@/core/record/order-events';
 import { sharedNowMs } from './device-clock';
 import { hearOthers, tellPages } from './other-pages';
 import { sharedOutbox, type EventPlace } from './outbox';
-import { TapQueue, type Tap } from './tap-queue';
+import { TapQueue, type Tap, type TappedBy } from './tap-queue';
 
 /** Why a tap could not be kept on this device; the words are in messages/. */
 export type TapTrouble = 'no-storage' | 'tap-lost';
@@ -23,7 +23,7 @@ export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[]
   const [heard, setHeard] = useState<readonly FloorEvent[]>([]);
   const [trouble, setTrouble] = useState<TapTrouble | null>(null);
   const queue = useMemo(
-    () => new TapQueue((body, atMs) => sharedOutbox().append({ clientId, itemId, movement }, body, atMs)),
+    () => new TapQueue((body, atMs, runs) => sharedOutbox().append({ clientId, itemId, movement }, body, atMs, runs)),
     [clientId, itemId, movement],
   );
   useEffect(() => queue.know([...fromServer, ...held, ...heard], planned), [queue, fromServer, held, heard, planned]);
@@ -52,9 +52,9 @@ export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[]
   }, [clientId, itemId, movement]);
   /** Keep what a tap makes of the records; null when it could not be kept. */
   const append = useCallback(
-    async (tap: Tap): Promise<readonly FloorEvent[] | null> => {
+    async (tap: Tap, by: TappedBy = 'hand'): Promise<readonly FloorEvent[] | null> => {
       try {
-        const events = await queue.append(tap, sharedNowMs());
+        const events = await queue.append(tap, sharedNowMs(), by);
         if (events.length > 0) setOwn((known) => [...known, ...events]);
         tellPages(events);
         setTrouble(null);

@@ -161,7 +161,7 @@ function dueTexts({ db, nowMs }: UseCase, client: Client, screening: ScreeningVi
 function toSession(uc: UseCase, session: Session, today: Day): FloorSessionView {
   const client = reachClient(uc, session.clientId);
   const items = withSides(session.items).flatMap((sides) => {
-    const contexts = sides.flatMap((i) => loadItem(uc, i.id) ?? []);
+    const contexts = sides.flatMap((i) => loadItem(uc, i.id, undefined, 'folds') ?? []);
     return contexts.length > 0 ? [toItem(uc, contexts)] : [];
   });
   const { id, clientId, gymId, startsAtMs, minutes } = session;

@@ -1,7 +1,7 @@
 import 'server-only';
 import { noteDefaults } from '@/core/body/client-note';
 import { limitRange, limitsOn } from '@/core/body/clinician-limit';
-import { entryOf } from '@/core/book/book';
+import { entryOf, type MovementId } from '@/core/book/book';
 import type { PracticeChoice } from '@/core/book/practice';
 import { usesBand } from '@/core/book/book-entry';
 import type { EntryOptions } from '@/core/book/entry-options';
@@ -22,7 +22,7 @@ import type { Session, SessionItem, Variant } from '@/contract/views/plan';
 import type { Attachment, ConvertedLoad, ReplacedKit, Station } from '@/contract/views/station';
 import type { Db } from '@/data/open-db';
 import { listEventsOf } from '@/data/queries/floor-events';
-import { recentItems } from '@/data/queries/read-folds';
+import { readFolds, recentItems } from '@/data/queries/read-folds';
 import { findAttachment, findKit, findStation, listAttachments, listBands, listStations } from '@/data/queries/kit';
 import { plannedItems } from '@/data/queries/sessions';
 import { findVariant } from '@/data/queries/variants';
@@ -206,11 +206,26 @@ function onColumn(db: Db, item: SessionItem, station: Station | null): Pick<Item
   };
 }
 
+/** What was tapped, as its events and what they fold into; or what they were folded into before, without them. */
+function recordsOf({ db }: UseCase, which: Told, clientId: string, movement: MovementId, items: readonly string[]) {
+  const planned = plannedItems(db, items);
+  if (which === 'folds') {
+    const told = readFolds(db, { clientId, items }).get(movement);
+    const log: SetLog = { sets: [], setups: [], pains: [], ...told, schemes: [], goAheads: [] };
+    return { planned, events: [], unreadable: [], log };
+  }
+  const { rows: events, unreadable } = listEventsOf(db, items);
+  return { planned, events, unreadable, log: foldSetLog(events, planned) };
+}
+
+/** A page that goes on with what is tapped needs the events; one that only tells of it is quicker without. */
+type Told = 'events' | 'folds';
+
 /**
  * Load a planned movement, optionally on another station of this gym or another. Null when there is none of that id in
- * the care of who asks.
+ * the care of who asks. Without its events a context tells neither schemes nor why a movement went ahead.
  */
-export function loadItem(uc: UseCase, itemId: string, stationId?: string): ItemContext | null {
+export function loadItem(uc: UseCase, itemId: string, stationId?: string, which: Told = 'events'): ItemContext | null {
   const { db, nowMs } = uc;
   const reached = reachItem(uc, itemId);
   if (!reached) return null;
@@ -218,9 +233,8 @@ export function loadItem(uc: UseCase, itemId: string, stationId?: string): ItemC
   // What is judged here, and both sides of this session, whether they have records or not.
   const items = recentItems(db, client.id, found.movement);
   const here = session.items.filter((i) => i.movement === found.movement).map((i) => i.id);
-  const { rows: events, unreadable } = listEventsOf(db, [...items, ...here]);
-  const planned = plannedItems(db, [...items, ...here]);
-  const log = foldSetLog(events, planned);
+  const { movement } = found;
+  const { planned, events, unreadable, log } = recordsOf(uc, which, client.id, movement, [...items, ...here]);
   const usedHere = log.setups.findLast((s) => s.itemId === found.id)?.stationId ?? undefined;
   const kitFor = findKitFor(db, found, stationId ?? usedHere);
   const { station } = kitFor;

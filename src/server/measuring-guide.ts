@@ -27,7 +27,7 @@ export function loadMeasuringGuide(uc: UseCase, clientId: string): MeasuringGuid
     if (!newest.has(key)) newest.set(key, item.id);
   }
   const cases = [...newest.values()].slice(0, MOST_SETUPS).flatMap((id) => {
-    const parsed = caseSchema.safeParse(loadItem(uc, id)?.setupCase);
+    const parsed = caseSchema.safeParse(loadItem(uc, id, undefined, 'folds')?.setupCase);
     return parsed.success ? [parsed.data] : [];
   });
   const { statureM, massKg, measuredM } = client;

@@ -49,7 +49,8 @@ function handedOver(uc: UseCase, movement: MovementId, m: MovementHandOver, sess
     const on = side === 'both' ? '' : `${side}: `;
     const load = sayLoad(movement, session, last);
     const done = PAPER.lastDone(load, last.reps, tempoNumbers(last.tempo), day(last.startedAtMs));
-    return [...(setup ? [`${on}${placeText(names, setup)}`] : []), `${on}${done}`];
+    // What is set by rule is computed for whoever comes: only a place at a column is remembered.
+    return [...(setup?.placement ? [`${on}${placeText(names, setup)}`] : []), `${on}${done}`];
   });
   const works = m.works.map((e) => PAPER.works(cueOfCorrection(e.correction), e));
   const watch = m.watch.map((w) => PAPER.watch(FAULT_TEXT[w.fault].seen, w.setsSeen, w.sets));

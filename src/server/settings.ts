@@ -39,7 +39,7 @@ interface Posed {
 }
 
 /** The same case is posed and solved once, whoever opens it again. */
-const posedLately = lately<Posed>(200);
+const posedLately = lately<Posed>(400);
 const poseOnce = (asked: Case): Posed =>
   posedLately(JSON.stringify(asked), () => ({ posed: poseQuestion(toQuestion(asked)) }));
 

@@ -192,7 +192,8 @@ function foldIntoSet(log: Folding, set: Draft<SetRecord>, e: FloorEvent): void {
       set.note = e.note;
       return;
     case 'set-ended':
-      Object.assign(set, { endedAtMs: e.atMs, reps: e.reps });
+      // Whoever ended it may not have known of every rep that another device counted.
+      Object.assign(set, { endedAtMs: e.atMs, reps: Math.max(set.reps, e.reps) });
       return;
     case 'set-confirmed':
       Object.assign(set, { loadG: e.loadG, reps: e.reps, confirmed: true });

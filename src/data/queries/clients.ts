@@ -9,6 +9,7 @@ import type { Region } from '@/core/body/region-line';
 import type { Screening } from '@/core/body/screening';
 import type { Client } from '@/contract/views/client';
 import type { Db } from '../open-db';
+import { prepared } from '../prepared';
 
 interface ClientRow {
   id: string;
@@ -22,7 +23,7 @@ interface ClientRow {
 }
 
 function toClient(db: Db, row: ClientRow): Client {
-  const all = <T>(sql: string): T[] => db.prepare(sql).all(row.id) as T[];
+  const all = <T>(sql: string): T[] => prepared(db, sql).all(row.id) as T[];
   const measures = all<{ measure: string; value_m: number }>(
     'SELECT measure, value_m FROM client_measure WHERE client_id = ?',
   );
@@ -63,12 +64,12 @@ function toClient(db: Db, row: ClientRow): Client {
 
 /** Clients that are not put away, by name. */
 export const listClients = (db: Db): Client[] =>
-  (db.prepare('SELECT * FROM client WHERE put_away_at_ms IS NULL ORDER BY name').all() as ClientRow[]).map((r) =>
+  (prepared(db, 'SELECT * FROM client WHERE put_away_at_ms IS NULL ORDER BY name').all() as ClientRow[]).map((r) =>
     toClient(db, r),
   );
 
 export function findClient(db: Db, id: string): Client | null {
-  const row = db.prepare('SELECT * FROM client WHERE id = ?').get(id) as ClientRow | undefined;
+  const row = prepared(db, 'SELECT * FROM client WHERE id = ?').get(id) as ClientRow | undefined;
   return row ? toClient(db, row) : null;
 }
 

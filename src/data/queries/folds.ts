@@ -1,13 +1,14 @@
 import type { FloorEvent, SavedSetup } from '@/core/record/floor-event';
 import { foldSetLog, type SetLog, type SetRecord, type UsedSetup } from '@/core/record/set-log';
 import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-record';
+import type { UnreadableRow } from '@/contract/records/record';
 import type { Db } from '../open-db';
 import { prepared } from '../prepared';
 import { insertFloorEvents, readEventRows, type EventRow } from './floor-events';
 import { plannedItems } from './sessions';
 
 /** Raised with every change of the fold or of its rows. */
-const OWN_VERSION = 1;
+const OWN_VERSION = 2;
 /**
  * What was folded in another version is folded again when it is read: also where records have a new version, because
  * what could not be read then may be now. Records had the second one when folds began.
@@ -53,8 +54,15 @@ function itemsTouched(db: Db, events: readonly FloorEvent[]): ReadonlySet<string
   return items;
 }
 
-/** What a planned movement's records tell, with the rows among them that cannot be read; null without records. */
-export function foldItem(db: Db, itemId: string) {
+/** What a planned movement's records tell, since when, with the rows among them that cannot be read. */
+interface Folded {
+  readonly atMs: number;
+  readonly log: FoldedLog;
+  readonly unreadable: readonly UnreadableRow[];
+}
+
+/** What a planned movement's records tell; null without records. */
+export function foldItem(db: Db, itemId: string): Folded | null {
   const { own, all } = eventRowsOf(db, itemId);
   if (own.length === 0) return null;
   const ids = new Set(own.map((r) => r.id));
@@ -64,7 +72,7 @@ export function foldItem(db: Db, itemId: string) {
     list.filter((x) => x.itemId === itemId);
   return {
     atMs: Math.min(...own.map((r) => r.at_ms)),
-    log: { sets: mine(log.sets), pains: mine(log.pains), setups: mine(log.setups) } satisfies FoldedLog,
+    log: { sets: mine(log.sets), pains: mine(log.pains), setups: mine(log.setups) },
     unreadable: unreadable.filter((u) => ids.has(u.id)),
   };
 }
@@ -98,21 +106,31 @@ function keepSet(db: Db, itemId: string, s: SetRecord): void {
   );
 }
 
+/** Whose planned movement it is, and of what. */
+interface Whose {
+  readonly clientId: string;
+  readonly movement: string;
+}
+
 /** Fold one planned movement and put its rows in place of those that were there. */
 function keepFold(db: Db, itemId: string): void {
   const whose = prepared(
     db,
     `SELECT s.client_id AS clientId, i.movement FROM session_item i JOIN session s ON s.id = i.session_id
      WHERE i.id = ?`,
-  ).get(itemId) as { clientId: string; movement: string } | undefined;
+  ).get(itemId) as Whose | undefined;
   const folded = foldItem(db, itemId);
   prepared(db, 'DELETE FROM item_fold WHERE item_id = ?').run(itemId);
-  if (!whose || !folded) return;
-  const { log, atMs, unreadable } = folded;
+  if (whose && folded) writeFold(db, itemId, whose, folded);
+}
+
+/** Write the rows of a planned movement that has none yet, as it was folded. */
+export function writeFold(db: Db, itemId: string, whose: Whose, { log, atMs, unreadable }: Folded): void {
   prepared(
     db,
-    'INSERT INTO item_fold (item_id, client_id, movement, at_ms, version, unreadable) VALUES (?, ?, ?, ?, ?, ?)',
-  ).run(itemId, whose.clientId, whose.movement, atMs, FOLD_VERSION, JSON.stringify(unreadable));
+    `INSERT INTO item_fold (item_id, client_id, movement, at_ms, version, unreadable, sets)
+     VALUES (?, ?, ?, ?, ?, ?, ?)`,
+  ).run(itemId, whose.clientId, whose.movement, atMs, FOLD_VERSION, JSON.stringify(unreadable), log.sets.length);
   const setup = prepared(db, 'INSERT INTO setup_fold (item_id, id, at_ms, station_id, body) VALUES (?, ?, ?, ?, ?)');
   for (const s of log.setups) {
     const { placement, solved, off, stationId, attachmentId, side, options } = s;

@@ -1,10 +1,12 @@
 import type { KitKind } from '@/core/kit/kit-kind';
+import { lately } from '@/core/record/lately';
 import { KIT_SPEC_VERSION, readKitSpec } from '@/contract/records/kit-record';
 import { parseJson, readRows, type ReadRecord, type ReadRows } from '@/contract/records/record';
 import { toAttachmentShape, toCoreColumn } from '@/contract/to-kit';
 import type { KitPiece } from '@/contract/views/kit';
 import type { Attachment, Station } from '@/contract/views/station';
 import type { Db } from '../open-db';
+import { prepared } from '../prepared';
 
 interface KitRow {
   id: string;
@@ -16,7 +18,11 @@ interface KitRow {
   spec_version: number;
 }
 
-function readRow(r: KitRow): ReadRecord<KitPiece> {
+/** A row that was read is not read again: what it tells follows from it alone. */
+const readLately = lately<ReadRecord<KitPiece>>(500);
+const readRow = (r: KitRow): ReadRecord<KitPiece> => readLately(JSON.stringify(r), () => parseRow(r));
+
+function parseRow(r: KitRow): ReadRecord<KitPiece> {
   const read = readKitSpec(r.kind, r.spec_version, parseJson(r.spec));
   if (!read.ok) return read;
   const { id, gym_id: gymId, kind, name } = r;
@@ -28,17 +34,16 @@ const IN_USE = `put_away_at_ms IS NULL AND gym_id NOT IN (SELECT id FROM gym WHE
 
 /** Pieces in use of one gym, or of all, by kind and then as entered. */
 export function listKit(db: Db, gymId: string | null = null): ReadRows<KitPiece> {
-  const rows = db
-    .prepare(
-      `SELECT * FROM kit_piece WHERE ${IN_USE} ${gymId === null ? '' : 'AND gym_id = ?'} ORDER BY kind, position, name`,
-    )
-    .all(...(gymId === null ? [] : [gymId])) as KitRow[];
+  const rows = prepared(
+    db,
+    `SELECT * FROM kit_piece WHERE ${IN_USE} ${gymId === null ? '' : 'AND gym_id = ?'} ORDER BY kind, position, name`,
+  ).all(...(gymId === null ? [] : [gymId])) as KitRow[];
   return readRows(rows, readRow, (r) => ({ table: 'kit_piece', id: r.id, name: r.name }));
 }
 
 /** A piece of kit; null where there is none of that id, or none that can be read. */
 export function findKit(db: Db, id: string): KitPiece | null {
-  const row = db.prepare('SELECT * FROM kit_piece WHERE id = ?').get(id) as KitRow | undefined;
+  const row = prepared(db, 'SELECT * FROM kit_piece WHERE id = ?').get(id) as KitRow | undefined;
   const read = row && readRow(row);
   return read?.ok ? read.value : null;
 }

@@ -11,6 +11,8 @@ import { ensureFolded, foldItem, type FoldedLog } from './folds';
 
 /** Planned movements that judgement looks at: both sides of the newest sessions, one more for what comes next. */
 const RECENT_ITEMS = 2 * (WINDOW_SESSIONS + 1);
+/** Planned movements that are asked where they last stood on each column. */
+const STOOD_ITEMS = 8 * RECENT_ITEMS;
 
 /**
  * The planned movements of a client and movement that its next set is judged by: the newest with records, and those
@@ -25,23 +27,43 @@ export function recentItems(db: Db, clientId: string, movement: string): readonl
   // Of a group the row with the greatest time is the one that is told.
   const stood = prepared(
     db,
-    `SELECT u.item_id AS id, max(u.at_ms) FROM item_fold p JOIN setup_fold u ON u.item_id = p.item_id
-     WHERE p.client_id = ? AND p.movement = ? GROUP BY u.station_id`,
-  ).all(clientId, movement) as { id: string }[];
+    `SELECT u.item_id AS id, max(u.at_ms)
+     FROM (SELECT item_id FROM item_fold WHERE client_id = ? AND movement = ? ORDER BY at_ms DESC LIMIT ?) recent
+     JOIN setup_fold u ON u.item_id = recent.item_id GROUP BY u.station_id`,
+  ).all(clientId, movement, STOOD_ITEMS) as { id: string }[];
   return [...new Set([...newest, ...stood].map((r) => r.id))];
+}
+
+/** Newest planned movements with records of each movement of a client, by movement. */
+function newestByMovement(db: Db, clientId: string, most: number): ReadonlyMap<string, readonly string[]> {
+  const movements = prepared(db, 'SELECT DISTINCT movement FROM item_fold WHERE client_id = ?').all(clientId) as {
+    movement: string;
+  }[];
+  // Each is found in the index from its newest end, however many there are.
+  const newest = prepared(
+    db,
+    'SELECT item_id AS id FROM item_fold WHERE client_id = ? AND movement = ? ORDER BY at_ms DESC LIMIT ?',
+  );
+  return new Map(
+    movements.map(({ movement }) => [
+      movement,
+      (newest.all(clientId, movement, most) as { id: string }[]).map((r) => r.id),
+    ]),
+  );
 }
 
 /** The newest planned movements of a client with records, of every movement; of one of them all. */
 export function newestItems(db: Db, clientId: string, whole: string | null): readonly string[] {
   ensureFolded(db, clientId);
-  const rows = prepared(
-    db,
-    `SELECT item_id AS id FROM (
-       SELECT item_id, movement, row_number() OVER (PARTITION BY movement ORDER BY at_ms DESC) AS k
-       FROM item_fold WHERE client_id = ?)
-     WHERE k <= ? OR movement = ?`,
-  ).all(clientId, RECENT_ITEMS, whole) as { id: string }[];
-  return rows.map((r) => r.id);
+  const recent = [...newestByMovement(db, clientId, RECENT_ITEMS)].filter(([movement]) => movement !== whole);
+  const all =
+    whole === null
+      ? []
+      : (prepared(db, 'SELECT item_id AS id FROM item_fold WHERE client_id = ? AND movement = ?').all(
+          clientId,
+          whole,
+        ) as { id: string }[]);
+  return [...recent.flatMap(([, ids]) => ids), ...all.map((r) => r.id)];
 }
 
 /** Of every movement of a client: in how many sessions something was done, and every fault that was ever seen. */
@@ -58,8 +80,7 @@ export function everDone(
     db,
     `SELECT p.movement, count(DISTINCT i.session_id) AS sessions
      FROM item_fold p JOIN session_item i ON i.id = p.item_id
-     WHERE p.client_id = ? AND (EXISTS (SELECT 1 FROM set_fold s WHERE s.item_id = p.item_id)
-       OR EXISTS (SELECT 1 FROM pain_fold h WHERE h.item_id = p.item_id))
+     WHERE p.client_id = ? AND (p.sets > 0 OR EXISTS (SELECT 1 FROM pain_fold h WHERE h.item_id = p.item_id))
      GROUP BY p.movement`,
   ).all(clientId) as { movement: string; sessions: number }[];
   const seen = groupBy(faults, (f) => f.movement);
@@ -75,10 +96,10 @@ export function everDone(
 export const countSets = (db: Db): ReadonlyMap<string, number> =>
   new Map(
     (
-      prepared(
-        db,
-        'SELECT p.client_id AS id, count(*) AS n FROM item_fold p JOIN set_fold s ON s.item_id = p.item_id GROUP BY 1',
-      ).all() as { id: string; n: number }[]
+      prepared(db, 'SELECT client_id AS id, sum(sets) AS n FROM item_fold GROUP BY client_id').all() as {
+        id: string;
+        n: number;
+      }[]
     ).map(({ id, n }) => [id, n]),
   );
 
@@ -88,12 +109,15 @@ export function watchedSets(db: Db, clientId: string): ReadonlyMap<string, reado
   const rows = prepared(
     db,
     `SELECT p.movement, i.session_id AS sessionId, s.item_id || ' ' || s.set_id AS key, f.fault
-     FROM (SELECT item_id, movement, row_number() OVER (PARTITION BY movement ORDER BY at_ms DESC) AS k
-           FROM item_fold WHERE client_id = ?) p
-     JOIN session_item i ON i.id = p.item_id JOIN set_fold s ON s.item_id = p.item_id
+     FROM item_fold p JOIN session_item i ON i.id = p.item_id JOIN set_fold s ON s.item_id = p.item_id
      LEFT JOIN fault_fold f ON f.item_id = s.item_id AND f.set_id = s.set_id
-     WHERE p.k <= ? ORDER BY s.started_at_ms, s.item_id, s.set_no, s.set_id`,
-  ).all(clientId, RECENT_ITEMS) as { movement: string; sessionId: string; key: string; fault: FaultCode | null }[];
+     WHERE p.item_id IN (SELECT value FROM json_each(?)) ORDER BY s.started_at_ms, s.item_id, s.set_no, s.set_id`,
+  ).all(JSON.stringify(newestItems(db, clientId, null))) as {
+    movement: string;
+    sessionId: string;
+    key: string;
+    fault: FaultCode | null;
+  }[];
   const sets = [...groupBy(rows, (r) => r.key).values()].map((own) => ({
     movement: own[0]!.movement,
     sessionId: own[0]!.sessionId,
@@ -215,10 +239,10 @@ export const openSets = (db: Db, beforeMs: number, most: number): readonly OpenS
      WHERE x.ended_at_ms IS NULL AND x.started_at_ms < ? ORDER BY x.started_at_ms DESC LIMIT ?`,
   ).all(beforeMs, most) as OpenSet[];
 
-/** The set-ups that a client used, by movement, oldest first. */
+/** The set-ups that a client used in the newest sessions, by movement, oldest first. */
 export function usedSetups(db: Db, clientId: string): ReadonlyMap<string, readonly UsedSetup[]> {
-  ensureFolded(db, clientId);
-  const setups = groupBy(readSetups(reader(db, { clientId })), (s) => s.movement);
+  const items = newestItems(db, clientId, null);
+  const setups = groupBy(readSetups(reader(db, { clientId, items })), (s) => s.movement);
   return new Map([...setups].map(([movement, own]) => [movement, own.map((s) => s.used)]));
 }
 

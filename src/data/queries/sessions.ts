@@ -42,7 +42,7 @@ export const listSessions = (db: Db, fromMs: number, toMs: number): Session[] =>
 
 /** A planned movement; null where there is none of that id, or none that can be read. */
 export function findItem(db: Db, id: string): SessionItem | null {
-  const row = db.prepare(`${ITEM} WHERE i.id = ?`).get(id) as SessionItemRow | undefined;
+  const row = prepared(db, `${ITEM} WHERE i.id = ?`).get(id) as SessionItemRow | undefined;
   const read = row && readSessionItem(row);
   return read?.ok ? read.value : null;
 }
@@ -57,7 +57,7 @@ export const clientOfItem = (db: Db, itemId: string): string | null =>
   )?.id ?? null;
 
 export function findSession(db: Db, id: string): Session | null {
-  const s = db.prepare(`${SESSION} WHERE id = ?`).get(id) as SessionRow | undefined;
+  const s = prepared(db, `${SESSION} WHERE id = ?`).get(id) as SessionRow | undefined;
   return s ? withItems(db, [s])[0]! : null;
 }
 
@@ -105,7 +105,8 @@ export function plannedItems(db: Db, ids: readonly string[]): PlannedItems {
 
 /** Add one planned movement to a session; `actorId`: who planned it. */
 export function addItem(db: Db, i: SessionItem, actorId: string): void {
-  db.prepare(
+  prepared(
+    db,
     `INSERT INTO session_item (id, session_id, position, movement, variant_id, side, station_id, attachment_id, band_id,
        sets, reps, tempo, load_g, actor_id)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
@@ -118,12 +119,11 @@ export function addItem(db: Db, i: SessionItem, actorId: string): void {
 /** Add a session with its items; a session already there stays as it is. `actorId`: who planned it. */
 export function addSession(db: Db, s: Omit<Session, 'unreadable'>, actorId: string): void {
   db.transaction(() => {
-    const added = db
-      .prepare(
-        `INSERT OR IGNORE INTO session (id, gym_id, client_id, starts_at_ms, minutes, actor_id)
-         VALUES (?, ?, ?, ?, ?, ?)`,
-      )
-      .run(s.id, s.gymId, s.clientId, s.startsAtMs, s.minutes, actorId);
+    const added = prepared(
+      db,
+      `INSERT OR IGNORE INTO session (id, gym_id, client_id, starts_at_ms, minutes, actor_id)
+       VALUES (?, ?, ?, ?, ?, ?)`,
+    ).run(s.id, s.gymId, s.clientId, s.startsAtMs, s.minutes, actorId);
     if (added.changes > 0) for (const i of s.items) addItem(db, i, actorId);
   })();
 }

@@ -21,6 +21,7 @@ export function SetupBook({ pages }: { readonly pages: readonly SetupPageView[] 
   return (
     <section className={styles.setupBook} aria-labelledby="setup-book">
       <h2 id="setup-book">{WORDS.setUpBook}</h2>
+      {pages.length > 0 && <p className={styles.hint}>{WORDS.olderSetUps}</p>}
       {pages.length === 0 && <p className={styles.hint}>{WORDS.nothingSavedYetWhatIs}</p>}
       {pages.map((p) => (
         <div key={p.key} data-testid="setup-page">

@@ -28,7 +28,12 @@ export function PaperSheet({ paper, code, pdf }: Props) {
             </a>
           </div>
         </div>
-        <svg viewBox={`-4 -4 ${code.size + 8} ${code.size + 8}`} role="img" aria-label={PAPER.code}>
+        <svg
+          className={styles.code}
+          viewBox={`-4 -4 ${code.size + 8} ${code.size + 8}`}
+          role="img"
+          aria-label={PAPER.code}
+        >
           <rect x={-4} y={-4} width={code.size + 8} height={code.size + 8} />
           <path d={code.path} />
         </svg>

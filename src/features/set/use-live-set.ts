@@ -2,6 +2,7 @@
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import { paceAt, type PaceAt } from '@/core/tempo/pace';
 import type { SetView } from '@/contract/views/set';
+import { sharedOutbox } from '@/offline/outbox';
 import { useFloorLog } from '@/offline/use-floor-log';
 import { decide, type Command, type Decision } from './decide';
 import { judgeSets, setNow, type LiveSet } from './live-set-view';
@@ -35,6 +36,18 @@ const turns = (to: Command['do']): boolean => to === 'start' || to === 'end';
 /** Whether a command only takes back the one right before it because a finger came down twice. */
 export const isTurnedBack = (before: Turn | null, now: Turn): boolean =>
   before !== null && turns(before.to) && turns(now.to) && now.atMs - before.atMs < DOUBLE_TAP_MS;
+
+/** Where somebody else ended the set that runs here, what was counted of it is not lost. */
+function useRelease(itemId: string, running: boolean): void {
+  const before = useRef(running);
+  useEffect(() => {
+    if (before.current && !running)
+      void sharedOutbox()
+        .release(itemId)
+        .catch(() => undefined);
+    before.current = running;
+  }, [itemId, running]);
+}
 
 /** The set under way: the clock and the records; what they mean is `liveSetView`, what follows a command `decide`. */
 export function useLiveSet(plan: SetView, nowMs: () => number): LiveSetControl {
@@ -71,10 +84,13 @@ export function useLiveSet(plan: SetView, nowMs: () => number): LiveSetControl {
       // What stops stops at once; what it was counted to is in the moment.
       if (command.do === 'end' || command.do === 'pain') dispatch({ type: 'ended' });
       const decision: { made: Decision | null } = { made: null };
-      const kept = await append((records) => {
-        decision.made = decide(command, records, plan, then, moment);
-        return decision.made.events;
-      });
+      const kept = await append(
+        (records) => {
+          decision.made = decide(command, records, plan, then, moment);
+          return decision.made.events;
+        },
+        command.do === 'paced-rep' ? 'pacer' : 'hand',
+      );
       // What could not be kept was no tap: the next one is the first.
       if (!kept) turned.current = null;
       if (kept && decision.made?.pacer) dispatch(decision.made.pacer);
@@ -82,5 +98,6 @@ export function useLiveSet(plan: SetView, nowMs: () => number): LiveSetControl {
     },
     [append, plan, nowMs, paceNow],
   );
+  useRelease(item.id, live.open !== null);
   return { live, pacer, trouble, give, chooseLoad, chooseBand, paceNow };
 }

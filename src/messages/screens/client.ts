@@ -102,6 +102,7 @@ export const WORDS = {
   // setup-book
   offTheSolvedOne: ', off the solved one',
   nothingSavedYetWhatIs: 'Nothing saved yet. What is saved as used on the bench is kept here.',
+  olderSetUps: 'Of the newest sessions; all of them are told in the ledger, movement by movement.',
   theOneBefore: 'the one before',
   beforeIt: (length: number): string => `${length} before it`,
 } as const;

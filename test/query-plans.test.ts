@@ -1,0 +1,44 @@
+import { expect, it } from 'vitest';
+import { loadEightWeeks } from '../demo/eight-weeks';
+import { askedOf } from '@/data/prepared';
+import { loadClient } from '@/server/clients';
+import { loadFloor } from '@/server/floor';
+import { listLedgers, loadLedger } from '@/server/ledger';
+import { loadCourse } from '@/server/movement-course';
+import { loadHandOver, loadSummary } from '@/server/papers';
+import { loadSet } from '@/server/set';
+import { loadSetup } from '@/server/setup';
+import { asOwner, NOW, world } from './support/world';
+
+/** What may be read from end to end: rows of the query itself, a few newest ones, an index that counts, a gym's own. */
+const MAY = /^SCAN (json_each|recent$|\w+ USING COVERING INDEX|(client|kit_piece|gym)$)/;
+
+it('no page reads a table that grows from end to end', { timeout: 120_000 }, () => {
+  const db = world();
+  loadEightWeeks(db, NOW);
+  db.exec('ANALYZE');
+  const uc = asOwner(db);
+  const item = 'tevita-2026-11-24-0';
+  for (const page of [
+    loadFloor(uc).sessions.length > 0,
+    loadLedger(uc, 'tevita') !== null,
+    loadLedger(uc, 'tevita', 'cable-fly-high-to-low') !== null,
+    listLedgers(uc).length > 0,
+    loadCourse(uc, 'tevita', 'cable-fly-high-to-low', true) !== null,
+    loadClient(uc, 'tevita') !== null,
+    loadHandOver(uc, 'tevita') !== null,
+    loadSummary(uc, 'tevita-week-5') !== null,
+    loadSet(uc, item) !== null,
+    loadSetup(uc, item) !== null,
+  ])
+    expect(page).toBe(true);
+  const asked = askedOf(db).filter((sql) => /^\s*SELECT/i.test(sql));
+  expect(asked.length).toBeGreaterThan(20);
+  const whole = asked.flatMap((sql) => {
+    const named = Object.fromEntries([...sql.matchAll(/@(\w+)/g)].map(([, name]) => [name!, '[]']));
+    const given = Object.keys(named).length > 0 ? [named] : [...sql.matchAll(/\?/g)].map(() => '[]');
+    const plan = db.prepare(`EXPLAIN QUERY PLAN ${sql}`).all(...given) as { detail: string }[];
+    return plan.flatMap(({ detail }) => (/^SCAN /.test(detail) && !MAY.test(detail) ? [`${detail} in ${sql}`] : []));
+  });
+  expect(whole).toEqual([]);
+});
