@@ -108,8 +108,16 @@ const SHOTS: readonly Shot[] = [
       page.once('close', () => tracker.kill());
     },
   },
-  { name: 'ledger', path: '/ledger/anselm' },
-  { name: 'people', path: '/people', as: 'owner' },
+  {
+    name: 'ledger',
+    path: '/ledger/bashir',
+    act: async (page) =>
+      void (await page
+        .getByRole('button', { name: /: in 3 of 3 sets$/ })
+        .last()
+        .click()),
+  },
+  { name: 'course', path: '/ledger/tevita/cable-row-level-one-arm' },
   { name: 'records', path: '/records', as: 'owner' },
 ];
 
