@@ -26,6 +26,7 @@ const FOR: Readonly<Record<string, For>> = {
   '/kit/new': 'all',
   '/kit/[pieceId]': 'all',
   '/ledger': 'all',
+  '/ledger/what-works': 'all',
   '/ledger/[clientId]': 'care',
   '/ledger/[clientId]/[movement]': 'care',
   '/movements': 'all',

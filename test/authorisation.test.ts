@@ -153,6 +153,8 @@ describe('who sees and changes what', () => {
       // Tested above and at the door.
       ...['backups.backUpNow', 'backups.restoreBackup', 'deliveries.answerDelivery', 'deliveries.takeDelivery'],
       ...['event-line.openLine', 'reach.reaches', 'reach.handsOver', 'reach.reachClient', 'reach.reachClients'],
+      // Counts over all clients, without names.
+      'what-works.loadWhatWorks',
       // Times and stations without names; what is open of whose clients is tested with the floor.
       ...['reach.othersOnFloor', 'reach.reachOpenSets'],
       // Called with what was reached before.

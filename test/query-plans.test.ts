@@ -6,6 +6,7 @@ import { loadFloor } from '@/server/floor';
 import { listLedgers, loadLedger } from '@/server/ledger';
 import { loadCourse } from '@/server/movement-course';
 import { loadHandOver, loadSummary } from '@/server/papers';
+import { loadWhatWorks } from '@/server/what-works';
 import { loadSet } from '@/server/set';
 import { loadSetup } from '@/server/setup';
 import { asOwner, NOW, world } from './support/world';
@@ -24,6 +25,7 @@ it('no page reads a table that grows from end to end', { timeout: 120_000 }, () 
     loadLedger(uc, 'tevita') !== null,
     loadLedger(uc, 'tevita', 'cable-fly-high-to-low') !== null,
     listLedgers(uc).length > 0,
+    loadWhatWorks(uc).gyms.some((g) => g.faults.length > 3),
     loadCourse(uc, 'tevita', 'cable-fly-high-to-low', true) !== null,
     loadClient(uc, 'tevita') !== null,
     loadHandOver(uc, 'tevita') !== null,

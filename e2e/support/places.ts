@@ -20,6 +20,7 @@ export const PLACES = [
   '/movements',
   '/movements/dumbbell-row-one-arm',
   '/ledger',
+  '/ledger/what-works',
   '/ledger/sefina',
   '/ledger/tevita',
   '/ledger/tevita/cable-row-level-one-arm',

@@ -14,7 +14,10 @@ export default async function LedgerIndexPage() {
   const lines = listLedgers(await openUseCase());
   return (
     <div className="page">
-      <h1>{WORDS.ledger}</h1>
+      <div className={forms.head}>
+        <h1>{WORDS.ledger}</h1>
+        <Link href="/ledger/what-works">{WORDS.whatWorks}</Link>
+      </div>
       {lines.length === 0 && <p>{WORDS.noClientsYet}</p>}
       <ul className={forms.list}>
         {lines.map((line) => (

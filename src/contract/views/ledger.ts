@@ -139,3 +139,22 @@ export interface MovementCourseView {
   /** Sessions before those that are shown. */
   readonly earlier: number;
 }
+
+/** How a correction of a fault fares in a gym. */
+export interface GymEffectView {
+  readonly code: CorrectionCode;
+  readonly says: string;
+  /** Share that holds, drawn towards the gym's own, and the interval that likely holds what was seen; 0 to 1. */
+  readonly drawnIn: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** Which corrections work for which fault, gym by gym. */
+export interface WhatWorksView {
+  readonly gyms: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly faults: readonly { readonly fault: FaultCode; readonly effects: readonly GymEffectView[] }[];
+  }[];
+}

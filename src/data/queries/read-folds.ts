@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import { WINDOW_SESSIONS, type WatchedSet } from '@/core/fault/watch-list';
+import type { CorrectionCount } from '@/core/fault/gym-effects';
 import type { FaultCode } from '@/core/movement/fault-code';
 import type { SavedSetup } from '@/core/record/floor-event';
 import { groupBy } from '@/core/record/group-by';
@@ -245,6 +246,17 @@ export function usedSetups(db: Db, clientId: string): ReadonlyMap<string, readon
   const setups = groupBy(readSetups(reader(db, { clientId, items })), (s) => s.movement);
   return new Map([...setups].map(([movement, own]) => [movement, own.map((s) => s.used)]));
 }
+
+/** How corrections fared that were given in a gym since a time and looked at, over all clients. */
+export const countCorrections = (db: Db, gymId: string, sinceMs: number): readonly CorrectionCount[] =>
+  prepared(
+    db,
+    `SELECT x.fault, x.correction, sum(x.outcome = 'held') AS held, sum(x.outcome = 'partly') AS partly,
+       sum(x.outcome = 'not') AS "not"
+     FROM session s JOIN session_item i ON i.session_id = s.id JOIN correction_fold x ON x.item_id = i.id
+     WHERE s.starts_at_ms >= ? AND s.gym_id = ? AND x.outcome IN ('held', 'partly', 'not')
+     GROUP BY x.fault, x.correction`,
+  ).all(sinceMs, gymId) as CorrectionCount[];
 
 /** A client's records that cannot be read. */
 export function unreadableOf(db: Db, clientId: string): readonly UnreadableRow[] {

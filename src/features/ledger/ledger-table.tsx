@@ -6,6 +6,7 @@ import { FAULT_TEXT, OUTCOME_TEXT } from '@/messages/faults';
 import { movementName } from '@/messages/book';
 import { WORDS } from '@/messages/screens/ledger';
 import { OUTCOME_SHAPE } from './outcome-shape';
+import { RateBar } from './rate-bar';
 import { SessionSets } from './session-sets';
 import styles from './ledger.module.css';
 
@@ -54,19 +55,6 @@ function Cell({ cell, session, row, open, onOpen }: CellProps) {
         {cell.turned && <small>{WORDS.turned[cell.turned]}</small>}
       </button>
     </td>
-  );
-}
-
-const BAR_PX = 110;
-
-/** How often, as a line from least to most of what is likely, with what was seen marked on it. */
-function RateBar({ rate }: { readonly rate: NonNullable<LedgerFaultRow['rate']> }) {
-  return (
-    <svg className={styles.rate} width={BAR_PX + 6} height={12} aria-hidden>
-      <path d={`M3 6h${BAR_PX}M3 3v6M${BAR_PX + 3} 3v6`} data-axis />
-      <path d={`M${3 + BAR_PX * rate.low} 6H${3 + BAR_PX * rate.high}`} data-likely />
-      <rect x={BAR_PX * rate.seen} y={1} width={6} height={10} />
-    </svg>
   );
 }
 
@@ -121,7 +109,7 @@ function FaultRows({ ledger, sessions, open, onOpen }: TableProps) {
             <th scope="row">
               <span>{FAULT_TEXT[f.fault].seen + sideText(f)}</span>
               <small>{f.summary}</small>
-              {f.rate && <RateBar rate={f.rate} />}
+              {f.rate && <RateBar at={f.rate.seen} low={f.rate.low} high={f.rate.high} />}
             </th>
             {sessions.map((s) => {
               const key = `${s.sessionId} ${rowKey}`;

@@ -31,6 +31,8 @@ export const WORDS = {
   nextLoad: 'load after it',
   changed: (what: string): string => `changed: ${what}`,
   faultySets: (n: number, of: number): string => `faults in ${n} of ${of} ${of === 1 ? 'set' : 'sets'}`,
+  // what-works
+  nothingLookedAt: 'No correction was looked at yet.',
   // ledger-section
   setUpUsed: 'set-up used',
   notSaved: 'not saved',

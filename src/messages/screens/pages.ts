@@ -29,6 +29,12 @@ export const WORDS = {
   new: (one: string): string => `New ${one}`,
   // ledger/page.tsx
   sets: (sets: number): string => `${sets} sets`,
+  // ledger/what-works/page.tsx
+  whatWorks: 'What works here',
+  whatWorksText:
+    'Corrections of the last half year over all clients, best first for each fault. The line is where the share that ' +
+    'holds likely lies, 90 % sure; the mark on it is drawn towards the gym’s own share, the more the fewer looks ' +
+    'there are, so that one lucky set does not lead.',
   // ledger/[clientId]/page.tsx
   ledgerPlace: 'ledger',
   ledgerOf: (name: string): string => `Ledger of ${name}`,
