@@ -37,8 +37,8 @@ test('by keyboard alone: from the floor through a set to a correction', async ({
     .getByRole('button', { name: /^Other corrections/ })
     .focus();
   await page.keyboard.press('Enter');
-  await press('One step lighter');
-  await expect(page.getByTestId('given')).toContainText('One step lighter');
+  await press('Load one step lighter');
+  await expect(page.getByTestId('given')).toContainText('Load one step lighter');
   await expect(page.getByTestId('set-load')).toHaveText('10kg');
 
   await test.step('a fault missed during the set is told of the whole set, and can be taken back', async () => {

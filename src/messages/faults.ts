@@ -153,7 +153,7 @@ export const CORRECTION_TEXT: Readonly<Record<CorrectionCode, string>> = {
   'pulley-up': 'Pulley one hole up',
   'step-in': 'A short step in, towards the pulleys',
   'step-out': 'A short step out, away from the pulleys',
-  'one-step-lighter': 'One step lighter',
+  'one-step-lighter': 'Load one step lighter',
   'blades-down': 'Cue: blades down and back before each rep',
   'upper-arms-to-ribs': 'Cue: squeeze the upper arms to the ribs',
   'bend-at-stretch': 'Cue: bend in the stretch, lengthen to the finish',

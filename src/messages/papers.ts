@@ -25,7 +25,6 @@ export const PAPER = {
   handOverFoot:
     'What is written here is as it was tapped on the floor. Limits and screening go by the facility’s procedure.',
   summary: (name: string): string => `${name}: what we did`,
-  when: (date: string, by: string): string => `${date}, with ${by}`,
   whatWeDid: 'What we did',
   feel: (region: string): string => `Feel it in the ${region}.`,
   practise: 'One thing to practise',

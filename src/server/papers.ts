@@ -172,7 +172,7 @@ export function loadSummary(uc: UseCase, sessionId: string): PaperView | null {
   });
   return {
     title: PAPER.summary(client.name),
-    under: PAPER.when(moment(session.startsAtMs), uc.actor.name),
+    under: moment(session.startsAtMs),
     parts:
       done.length === 0
         ? [{ title: PAPER.whatWeDid, rows: [{ name: PAPER.noSets, lines: [] }] }]

@@ -1,4 +1,4 @@
-/** A session on the day: when, in milliseconds, and the stations that are still wanted in it. */
+/** A session on the day: when, in milliseconds, and the stations that are planned in it. */
 export interface DaySession {
   readonly id: string;
   readonly startsAtMs: number;
