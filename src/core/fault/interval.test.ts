@@ -39,6 +39,13 @@ describe('how often a correction works: Beta(1 + held, 1 + not)', () => {
     expect(found.low).toBeCloseTo(low, 5);
     expect(found.high).toBeCloseTo(high, 5);
   });
+  it('of thousands of looks, as over all of a gym’s clients, is near the normal distribution of its own spread', () => {
+    const [held, not] = [6000, 4000];
+    const { mean, low, high } = workedShare(held, not);
+    const spread = Math.sqrt((mean * (1 - mean)) / (held + not + 3));
+    expect(low).toBeCloseTo(mean - 1.644854 * spread, 4);
+    expect(high).toBeCloseTo(mean + 1.644854 * spread, 4);
+  });
   it('grows surer with what is seen, and mirrors', () => {
     for (const k of [1, 3, 9, 27]) {
       const [a, b] = [workedShare(3 * k, k), workedShare(k, 3 * k)];

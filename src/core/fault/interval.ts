@@ -21,15 +21,20 @@ export function wilsonInterval(seen: number, n: number): ShareInterval {
   return { low: Math.max(0, (middle - half) / of), high: Math.min(1, (middle + half) / of) };
 }
 
-/** Chance that of n tries at a share p at least k come off: the binomial's upper tail. */
-function atLeast(k: number, n: number, p: number): number {
-  let sum = 0;
-  for (let j = k; j <= n; j++) {
-    let term = 1;
-    for (let i = 0; i < j; i++) term *= ((n - i) / (j - i)) * p;
-    sum += term * (1 - p) ** (n - j);
-  }
-  return sum;
+/**
+ * Chance that of n tries at least k come off, by the share p at which each does: the binomial's upper tail. What does
+ * not depend on p, the logarithms of n over j, is made once; summed as logarithms, thousands of tries neither overflow
+ * nor vanish.
+ */
+function upperTail(k: number, n: number): (p: number) => number {
+  const logs: number[] = [0];
+  for (let j = 1; j <= n; j++) logs.push(logs[j - 1]! + Math.log((n - j + 1) / j));
+  return (p) => {
+    const [yes, no] = [Math.log(p), Math.log1p(-p)];
+    let sum = 0;
+    for (let j = k; j <= n; j++) sum += Math.exp(logs[j]! + j * yes + (n - j) * no);
+    return sum;
+  };
 }
 
 /**
@@ -39,6 +44,7 @@ function atLeast(k: number, n: number, p: number): number {
  */
 export function workedShare(held: number, not: number): ShareInterval & { readonly mean: number } {
   const [a, b] = [1 + held, 1 + not];
-  const quantile = (p: number): number => bisect(0, 1, (x) => atLeast(a, a + b - 1, x) < p);
+  const below = upperTail(a, a + b - 1);
+  const quantile = (p: number): number => bisect(0, 1, (x) => below(x) < p);
   return { mean: a / (a + b), low: quantile(0.05), high: quantile(0.95) };
 }
