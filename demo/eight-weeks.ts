@@ -9,6 +9,7 @@ import { seeded } from '../tracker/seeded';
 import { DEMO_OWNER, DEMO_TRAINER, RELIEF } from './people';
 import { beginDoing, doItem, type Doing, type Truth } from './simulate';
 import { REGULARS, type Exercise, type Regular } from './weeks';
+import { dayOnShow } from './world';
 
 const WEEKS = 8;
 const MINUTE_MS = 60_000;
@@ -84,7 +85,6 @@ function liveThrough(db: Db, regular: Regular, today: Date, random: () => number
 export function loadEightWeeks(db: Db, nowMs: number): readonly Truth[] {
   const today = new Date(nowMs);
   today.setHours(0, 0, 0, 0);
-  const hour = Math.min(20, Math.max(7, new Date(nowMs).getHours()));
   const truths = REGULARS.flatMap((regular, k) => {
     const { client, trainerId } = regular;
     const known = findClient(db, client.id) !== null;
@@ -102,8 +102,7 @@ export function loadEightWeeks(db: Db, nowMs: number): readonly Truth[] {
       });
     return known ? [] : liveThrough(db, regular, today, seeded(101 + k));
   });
-  const two = (n: number): string => String(n).padStart(2, '0');
-  const key = `${today.getFullYear()}-${two(today.getMonth() + 1)}-${two(today.getDate())}`;
+  const { hour, key } = dayOnShow(nowMs);
   for (const regular of REGULARS)
     if (regular.today !== null) plan(db, regular, key, startOf(today, 0, hour + regular.today));
   return truths;

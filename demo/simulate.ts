@@ -1,7 +1,4 @@
 import { entryOf } from '@/core/book/book';
-import type { EntryOptions } from '@/core/book/entry-options';
-import { poseKnown } from '@/core/book/pose-question';
-import { searchOf } from '@/core/book/posed-question';
 import { correctionFits } from '@/core/fault/correction-fits';
 import { FAULT_BOOK } from '@/core/fault/fault-book';
 import { judgeSet, sessionResults } from '@/core/fault/judge-set';
@@ -11,20 +8,15 @@ import { CORRECTION_KIND, type CorrectionCode, type RemedyKind } from '@/core/mo
 import type { FaultCode } from '@/core/movement/fault-code';
 import type { FloorEvent, FloorEventBody, Outcome } from '@/core/record/floor-event';
 import { foldSetLog, type PlannedItems } from '@/core/record/set-log';
-import type { Placement } from '@/core/setup/setup-problem';
-import { solveSetup } from '@/core/setup/solve-setup';
-import { findTolerance, isWithin } from '@/core/setup/tolerance';
 import { kgToGrams } from '@/core/units/mass';
 import type { Actor } from '@/contract/actor';
-import { caseSchema } from '@/contract/case';
 import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-record';
 import type { SessionItem } from '@/contract/views/plan';
 import type { Db } from '@/data/open-db';
 import { findStation } from '@/data/queries/kit';
-import { loadItem } from '@/server/item-context';
 import { loadSteps } from '@/server/load-steps';
 import { recordEvents } from '@/server/record-events';
-import { toQuestion } from '@/solver/to-question';
+import { solvePlanned, type SolvedPlan } from './solve-planned';
 import type { Exercise, Habit, Regular } from './weeks';
 
 /*
@@ -53,12 +45,6 @@ const MAX_OVER_PLANNED = 1 + 13 / 30;
 /** A fault of the load comes when fewer reps than these are left at the end of the set. */
 const LEFT = 2;
 
-/** What the exercise is asked with, and where it was computed to stand; null without a column. */
-interface Solved {
-  readonly options: EntryOptions;
-  readonly at: { readonly placement: Placement; readonly off: (at: Placement) => boolean } | null;
-}
-
 /** A regular's way with one exercise on one side. */
 export interface Doing {
   readonly exercise: Exercise;
@@ -68,7 +54,7 @@ export interface Doing {
   /** The carriage stands where it was computed. */
   computed: boolean;
   readonly events: FloorEvent[];
-  solved: Solved | null;
+  solved: SolvedPlan | null;
 }
 
 export const beginDoing = (exercise: Exercise): Doing => ({
@@ -86,20 +72,6 @@ interface Session {
   readonly actor: Actor;
   readonly random: () => number;
   readonly planned: PlannedItems;
-}
-
-/** The computed place of a planned movement and what lies outside of what will do. */
-function solveFor({ db, actor }: Session, item: SessionItem, nowMs: number): Solved {
-  const context = loadItem({ db, actor, nowMs }, item.id)!;
-  const question = toQuestion(caseSchema.parse(context.setupCase));
-  const { options } = question;
-  if (!question.column) return { options, at: null };
-  const problem = searchOf(poseKnown(question));
-  const solution = solveSetup(problem);
-  if (!solution.feasible) throw new Error(`demo: ${item.id} has no set-up`);
-  const tolerance = findTolerance(problem, solution.best);
-  const { placement } = solution.best;
-  return { options, at: { placement, off: (at) => !isWithin(tolerance, placement, at) } };
 }
 
 /** Reps of a set, and which of them show which habit, as far as it was seen. */
@@ -129,7 +101,7 @@ export function doItem(s: Session, d: Doing, item: SessionItem, beginsMs: number
   const { db, regular, actor, random } = s;
   const entry = entryOf(item.movement);
   const fits = (c: CorrectionCode): boolean => correctionFits(entry, c);
-  const { options, at: computed } = (d.solved ??= solveFor(s, item, beginsMs));
+  const { options, at: computed } = (d.solved ??= solvePlanned({ db, actor, nowMs: beginsMs }, item.id));
   const station = item.stationId === null ? null : findStation(db, item.stationId);
   const steps = loadSteps(db, regular.gymId, entry, station);
   const own: FloorEvent[] = [];

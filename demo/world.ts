@@ -1,12 +1,6 @@
 import { CORRECTION_KIND, type RemedyKind } from '@/core/movement/correction-code';
 import type { FloorEvent, FloorEventBody } from '@/core/record/floor-event';
-import { poseKnown } from '@/core/book/pose-question';
-import { searchOf } from '@/core/book/posed-question';
-import { solveSetup } from '@/core/setup/solve-setup';
-import { findTolerance, isWithin } from '@/core/setup/tolerance';
-import { caseSchema } from '@/contract/case';
 import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-record';
-import { toQuestion } from '@/solver/to-question';
 import type { Db } from '@/data/open-db';
 import { addAccount, findAccount } from '@/data/queries/accounts';
 import { findCare, setTrainer } from '@/data/queries/care';
@@ -15,11 +9,11 @@ import { listGyms, saveGym } from '@/data/queries/gyms';
 import { saveKit } from '@/data/queries/kit';
 import { GYM, KIT, YARD } from './kit';
 import { addSession, findItem } from '@/data/queries/sessions';
-import { toLocalDay } from '@/server/clock';
-import { loadItem } from '@/server/item-context';
+import { dayText, toLocalDay } from '@/server/clock';
 import { recordEvents } from '@/server/record-events';
 import { FAULT_BOOK } from '@/core/fault/fault-book';
 import type { Outcome } from '@/core/record/floor-event';
+import { solvePlanned } from './solve-planned';
 import { CLIENTS, DEMO_OWNER, DEMO_TRAINER, PAST, PLANS, RELIEF, SCREENINGS } from './people';
 
 /** The demo world, built through the same use cases as real data. */
@@ -70,13 +64,8 @@ function addDay(db: Db, dayStart: Date, key: string, clientId: string, hour: num
 function replay(db: Db, past: (typeof PAST)[number], dayStart: Date): void {
   const itemId = `${past.client}-past-${past.daysAgo}-${past.item}`;
   const item = findItem(db, itemId)!;
-  const context = loadItem({ db, actor: DEMO_TRAINER, nowMs: dayStart.getTime() }, itemId)!;
-  const question = toQuestion(caseSchema.parse(context.setupCase));
-  const problem = searchOf(poseKnown(question));
-  const solution = solveSetup(problem);
-  if (!solution.feasible) throw new Error(`demo: ${itemId} has no set-up`);
-  const solved = solution.best.placement;
-  const tolerance = findTolerance(problem, solution.best);
+  const { options, at } = solvePlanned({ db, actor: DEMO_TRAINER, nowMs: dayStart.getTime() }, itemId);
+  const { placement: solved, off: isOff } = at!;
   const events: FloorEvent[] = [];
   let atMs = dayStart.getTime() + 10 * 3_600_000;
   let seq = 0;
@@ -103,11 +92,11 @@ function replay(db: Db, past: (typeof PAST)[number], dayStart: Date): void {
       kind: 'setup-saved',
       placement,
       solved,
-      off: !isWithin(tolerance, solved, placement),
+      off: isOff(placement),
       stationId: item.stationId,
       attachmentId: item.attachmentId,
       side: item.side,
-      options: question.options,
+      options,
     });
   };
   saveSetup(past.holeOff ?? 0);
@@ -142,6 +131,12 @@ function replay(db: Db, past: (typeof PAST)[number], dayStart: Date): void {
   if (!result.ok) throw new Error(`demo: ${itemId}: ${JSON.stringify(result.issues)}`);
 }
 
+/** The day on show: its name, and the hour around which sessions sit, so that whoever opens it finds somebody next. */
+export const dayOnShow = (nowMs: number): { readonly key: string; readonly hour: number } => ({
+  key: dayText(nowMs),
+  hour: Math.min(20, Math.max(7, new Date(nowMs).getHours())),
+});
+
 /** Load the world where it is missing, and give today its sessions; what was recorded stays. */
 export function loadDemoWorld(db: Db, nowMs: number): void {
   const today = new Date(nowMs);
@@ -157,10 +152,7 @@ export function loadDemoWorld(db: Db, nowMs: number): void {
       replay(db, past, dayStart);
     }
   }
-  // Sessions sit around now, so that whoever opens the demo finds somebody next.
-  const hour = Math.min(20, Math.max(7, new Date(nowMs).getHours()));
-  const two = (n: number): string => String(n).padStart(2, '0');
-  const key = `${today.getFullYear()}-${two(today.getMonth() + 1)}-${two(today.getDate())}`;
+  const { hour, key } = dayOnShow(nowMs);
   addDay(db, today, key, 'sefina', hour);
   addDay(db, today, key, 'anselm', hour + 1);
   addDay(db, today, key, 'wilhelmina', hour + 2);

@@ -6,7 +6,7 @@ import type { MeasureName } from '@/core/body/segment-ratios';
 import type { Placement } from '@/core/setup/setup-problem';
 import { movementName } from './book';
 import { dateOf, moment } from './day';
-import { LIMIT_SUBJECT_NAME, MEASURE_LABEL, RANGE_LABEL } from './measures';
+import { limitMostText, MEASURE_LABEL, RANGE_LABEL } from './measures';
 import { REGION_NAME } from './movements';
 import { NOTE_TEXT } from './notes';
 import { setupPlaceText } from './setup-book';
@@ -63,8 +63,7 @@ const FIELD: Readonly<Record<string, string>> = {
 const dayText = (day: number): string => new Date(day * DAY_MS).toISOString().slice(0, 10);
 
 const limitText = (l: ClinicianLimit): string =>
-  `${LIMIT_SUBJECT_NAME[l.subject]}${l.side === 'both' ? '' : `, ${l.side}`}: at most ${l.most} ` +
-  `${l.subject.startsWith('load') ? 'kg' : '°'}, set by ${l.setBy}, ` +
+  `${limitMostText(l)}, set by ${l.setBy}, ` +
   `from ${dayText(l.fromDay)}${l.untilDay === null ? '' : ` until ${dayText(l.untilDay)}`}`;
 
 const isRecord = (v: unknown): v is Readonly<Record<string, unknown>> => typeof v === 'object' && v !== null;

@@ -1,6 +1,6 @@
 import type { CorrectionEffect } from '@/core/fault/correction-effect';
 import type { Trend } from '@/core/fault/fault-course';
-import { wilsonInterval, type ShareInterval } from '@/core/fault/interval';
+import type { ShareInterval } from '@/core/fault/interval';
 import type { CorrectionCode, RemedyKind } from '@/core/movement/correction-code';
 import type { FaultCause, FaultPhase } from '@/core/fault/fault-book';
 import type { FaultCost } from '@/core/fault/fault-cost';
@@ -315,9 +315,11 @@ export const faultSummaryText = (f: {
   readonly setsSince: number;
   readonly cleared: boolean;
   readonly trend: Trend | null;
+  /** Where its rate likely lies; null where the sets say too little. */
+  readonly likely: ShareInterval | null;
 }): string => {
   if (f.cleared) return `cleared, ${f.setsSince} sets without`;
-  const rate = f.sets < FEW_SETS ? '' : `, likely ${spanOf(wilsonInterval(f.setsSeen, f.sets))}`;
+  const rate = f.likely ? `, likely ${spanOf(f.likely)}` : '';
   const way = f.trend === null ? '' : `, ${TREND_TEXT[f.trend]}`;
   return `${f.setsSeen} of ${f.sets} sets${rate}${f.setsSince > 0 ? `, ${f.setsSince} since` : ''}${way}`;
 };

@@ -3,7 +3,7 @@ import type { Due } from '@/core/body/due';
 import type { Placement } from '@/core/setup/setup-problem';
 import { entryOf, type MovementId } from '@/core/book/book';
 import { parseTempo } from '@/core/tempo/tempo';
-import { LIMIT_SUBJECT_NAME } from './measures';
+import { limitOnText } from './measures';
 import { tempoExtras, tempoNumbers } from './schemes';
 
 interface Aim {
@@ -66,9 +66,8 @@ export function dueText(due: Due): string {
   switch (due.kind) {
     case 'limit-ends': {
       const { limit, inDays } = due;
-      const name = LIMIT_SUBJECT_NAME[limit.subject];
-      const what = `${name.charAt(0).toLowerCase()}${name.slice(1)}${limit.side === 'both' ? '' : `, ${limit.side}`}`;
-      const by = `The limit on ${what} by the ${limit.setBy}`;
+      const on = limitOnText(limit);
+      const by = `The limit on ${on.charAt(0).toLowerCase()}${on.slice(1)} by the ${limit.setBy}`;
       return inDays >= 0
         ? `${by} ends ${inDaysText(inDays)}: ask what holds after it.`
         : `${by} ended ${-inDays} ${inDays === -1 ? 'day' : 'days'} ago: ask what holds now.`;

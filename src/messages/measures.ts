@@ -1,4 +1,4 @@
-import type { LimitSubject } from '@/core/body/clinician-limit';
+import type { ClinicianLimit, LimitSubject } from '@/core/body/clinician-limit';
 import type { RangeName } from '@/core/body/active-range';
 import type { MeasureName } from '@/core/body/segment-ratios';
 
@@ -45,3 +45,11 @@ export const LIMIT_SUBJECT_NAME: Readonly<Record<LimitSubject, string>> = {
   'load-on-spine': 'Load on the spine',
   ...RANGE_LABEL,
 };
+
+/** What a limit is on, and its side where it is one. */
+export const limitOnText = (l: Pick<ClinicianLimit, 'subject' | 'side'>): string =>
+  `${LIMIT_SUBJECT_NAME[l.subject]}${l.side === 'both' ? '' : `, ${l.side}`}`;
+
+/** The most that a limit allows of it. */
+export const limitMostText = (l: Pick<ClinicianLimit, 'subject' | 'side' | 'most'>): string =>
+  `${limitOnText(l)}: at most ${l.most} ${l.subject.startsWith('load') ? 'kg' : '°'}`;

@@ -2,7 +2,7 @@ import type { ClinicianLimit } from '@/core/body/clinician-limit';
 import type { RangeName } from '@/core/body/active-range';
 import type { CorrectionEffect } from '@/core/fault/correction-effect';
 import { effectText } from './faults';
-import { LIMIT_SUBJECT_NAME, RANGE_LABEL } from './measures';
+import { limitMostText, RANGE_LABEL } from './measures';
 
 /** The pages that a trainer or a client takes along. */
 export const PAPER = {
@@ -52,6 +52,4 @@ export const rangeDiffersText = (d: { readonly motion: RangeName; readonly left:
   `${RANGE_LABEL[d.motion]}: left ${Math.round(d.left)}°, right ${Math.round(d.right)}°`;
 
 /** A clinician's limit in force. */
-export const limitInForceText = (l: ClinicianLimit): string =>
-  `${LIMIT_SUBJECT_NAME[l.subject]}${l.side === 'both' ? '' : `, ${l.side}`}: at most ${l.most} ` +
-  `${l.subject.startsWith('load') ? 'kg' : '°'}, by the ${l.setBy}`;
+export const limitInForceText = (l: ClinicianLimit): string => `${limitMostText(l)}, by the ${l.setBy}`;

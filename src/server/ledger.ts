@@ -127,13 +127,13 @@ function toCell(own: readonly SetRecord[], fault: FaultCode, turned: LedgerCell[
 function toRow({ side, sets }: OneSide, f: WatchEntry, shown: readonly DoneSession[]): LedgerFaultRow {
   const { sessions, trend } = faultCourse(sets, f.fault);
   const turned = new Map(sessions.map((s) => [s.sessionId, s.turned]));
-  const { low, high } = wilsonInterval(f.setsSeen, f.sets);
+  const likely = f.cleared || f.sets < FEW_SETS ? null : wilsonInterval(f.setsSeen, f.sets);
   return {
     fault: f.fault,
     side,
     cleared: f.cleared,
-    summary: faultSummaryText({ ...f, trend }),
-    rate: f.cleared || f.sets < FEW_SETS ? null : { seen: f.setsSeen / f.sets, low, high },
+    summary: faultSummaryText({ ...f, trend, likely }),
+    rate: likely && { seen: f.setsSeen / f.sets, ...likely },
     cells: shown.map((s) =>
       toCell(
         s.sets.filter((set) => side === null || set.side === side),
