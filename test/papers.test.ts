@@ -5,6 +5,7 @@ import { rangesThatDiffer } from '@/core/fault/hand-over';
 import { findClient } from '@/data/queries/clients';
 import type { Db } from '@/data/open-db';
 import type { PaperView } from '@/contract/views/paper';
+import { bySideText } from '@/messages/papers';
 import { loadHandOver, loadSummary } from '@/server/papers';
 import { drawable } from '@/card/pdf-page';
 import { codeOf, paperReply } from '@/server/print';
@@ -30,8 +31,8 @@ describe('the hand-over page', () => {
     const paper = loadHandOver(at(db), 'tevita')!;
     const all = wordsOf(paper).join('\n');
     expect(all).toContain('Left side weaker');
-    expect(all).toMatch(/left: hole \d+, mark -?\d+ cm; Long pair by the window, single D-handle/);
-    expect(all).toMatch(/right: last [\d.]+ kg × \d+ at 3-1-1-1/);
+    expect(all).toMatch(/each side: hole \d+, mark -?\d+ cm; Long pair by the window, single D-handle/);
+    expect(all).toMatch(/each side: last [\d.]+ kg × \d+ at 3-1-1-1/);
     expect(all).toMatch(/works: .+ \(held \d+ of \d+/);
     expect(all).toMatch(/watch: .+, in \d+ of \d+ sets/);
   });
@@ -48,13 +49,27 @@ describe('the hand-over page', () => {
   });
 });
 
+it('what differs between the sides is said of each', () => {
+  const said = (left: string, right: string) =>
+    bySideText([
+      { side: 'left', text: left },
+      { side: 'right', text: right },
+    ]);
+  expect([said('9', '9'), said('9', '8'), bySideText([{ side: 'both', text: '9' }]), bySideText([])]).toEqual([
+    ['each side: 9'],
+    ['left: 9', 'right: 8'],
+    ['9'],
+    [],
+  ]);
+});
+
 describe('the summary to take home', () => {
   it('tells sets, settings, where to feel it and one thing to practise, and nothing medical', () => {
     const paper = loadSummary(at(db), 'tevita-week-5')!;
     const all = wordsOf(paper).join('\n');
     expect(paper.parts.map((p) => p.title)).toEqual(['What we did', 'One thing to practise']);
     expect(paper.parts[1]!.rows).toHaveLength(1);
-    expect(all).toMatch(/left: [\d.]+ kg × \d+/);
+    expect(all).toMatch(/each side: [\d.]+ kg × \d+/);
     expect(all).toContain('Feel it in the lower chest.');
     const { note, notes } = findClient(db, 'tevita')!;
     expect(all).not.toContain(note);

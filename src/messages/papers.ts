@@ -1,3 +1,4 @@
+import type { WorkingSide } from '@/core/body/side';
 import type { ClinicianLimit } from '@/core/body/clinician-limit';
 import type { RangeName } from '@/core/body/active-range';
 import type { CorrectionEffect } from '@/core/fault/correction-effect';
@@ -45,6 +46,13 @@ export function setsText(sets: readonly { readonly load: string; readonly reps: 
     else groups.push({ load: s.load, reps: [s.reps] });
   }
   return groups.map((g) => `${g.load} × ${g.reps.join(', ')}`).join('; ');
+}
+
+/** What is said of each side that works; once, where it is the same of both. */
+export function bySideText(said: readonly { readonly side: WorkingSide; readonly text: string }[]): string[] {
+  const [a, b] = said;
+  if (a && b && a.text === b.text) return [`each side: ${a.text}`];
+  return said.map(({ side, text }) => (side === 'both' ? text : `${side}: ${text}`));
 }
 
 /** A range that differs between the sides. */

@@ -18,7 +18,7 @@ import { holeText } from '@/messages/holes';
 import { REGION_NAME } from '@/messages/movements';
 import { NOTE_TEXT, screeningText } from '@/messages/notes';
 import { saidText } from '@/messages/numbers';
-import { limitInForceText, PAPER, rangeDiffersText, setsText } from '@/messages/papers';
+import { bySideText, limitInForceText, PAPER, rangeDiffersText, setsText } from '@/messages/papers';
 import { setupPlaceText } from '@/messages/setup-book';
 import { tempoNumbers } from '@/messages/schemes';
 import { toLocalDay } from './clock';
@@ -45,13 +45,15 @@ function placeText(names: Names, u: UsedSetup): string {
 function handedOver(uc: UseCase, movement: MovementId, m: MovementHandOver, session: Session | null): PaperRow {
   const names = kitNames(uc.db);
   const sayLoad = loadsOf(uc.db);
-  const sides = m.sides.flatMap(({ side, last, setup }) => {
-    const on = side === 'both' ? '' : `${side}: `;
+  // What is set by rule is computed for whoever comes: only a place at a column is remembered.
+  const places = m.sides.flatMap(({ side, setup }) =>
+    setup?.placement ? [{ side, text: placeText(names, setup) }] : [],
+  );
+  const done = m.sides.map(({ side, last }) => {
     const load = sayLoad(movement, session, last);
-    const done = PAPER.lastDone(load, last.reps, tempoNumbers(last.tempo), day(last.startedAtMs));
-    // What is set by rule is computed for whoever comes: only a place at a column is remembered.
-    return [...(setup?.placement ? [`${on}${placeText(names, setup)}`] : []), `${on}${done}`];
+    return { side, text: PAPER.lastDone(load, last.reps, tempoNumbers(last.tempo), day(last.startedAtMs)) };
   });
+  const sides = [...bySideText(places), ...bySideText(done)];
   const works = m.works.map((e) => PAPER.works(cueOfCorrection(e.correction), e));
   const watch = m.watch.map((w) => PAPER.watch(FAULT_TEXT[w.fault].seen, w.setsSeen, w.sets));
   return {
@@ -157,15 +159,18 @@ export function loadSummary(uc: UseCase, sessionId: string): PaperView | null {
     return {
       name: doneName(movement, 'both'),
       lines: [
-        ...sides.map((side) => {
-          const own = sets.filter((s) => s.side === side);
-          const text = setsText(own.map((s) => ({ load: sayLoad(movement, session, s), reps: s.reps })));
-          return side === 'both' ? text : `${side}: ${text}`;
-        }),
-        ...sides.flatMap((side) => {
-          const setup = setups.findLast((u) => u.side === side && u.placement !== null);
-          return setup ? [`${side === 'both' ? '' : `${side}: `}${placeText(names, setup)}`] : [];
-        }),
+        ...bySideText(
+          sides.map((side) => {
+            const own = sets.filter((s) => s.side === side);
+            return { side, text: setsText(own.map((s) => ({ load: sayLoad(movement, session, s), reps: s.reps }))) };
+          }),
+        ),
+        ...bySideText(
+          sides.flatMap((side) => {
+            const setup = setups.findLast((u) => u.side === side && u.placement !== null);
+            return setup ? [{ side, text: placeText(names, setup) }] : [];
+          }),
+        ),
         PAPER.feel(REGION_NAME[entryOf(movement).target]),
       ],
     };

@@ -28,7 +28,7 @@ export const WORDS = {
   // kit/new/page.tsx
   new: (one: string): string => `New ${one}`,
   // ledger/page.tsx
-  sets: (sets: number): string => `${sets} sets`,
+  sets: (sets: number): string => (sets === 0 ? 'no set yet' : `${sets} ${sets === 1 ? 'set' : 'sets'}`),
   // ledger/what-works/page.tsx
   whatWorks: 'What works here',
   whatWorksText:
