@@ -163,6 +163,8 @@ test('storage that is cleared or full under an open page: the tap is kept anew, 
   const item = itemId('anselm', 0);
   await page.goto(`${app.url}/set/${item}`);
   await page.getByRole('button', { name: /^Start set|^One more set/ }).click();
+  // Only what was kept can be on its way: before that, all is sent because nothing waits yet.
+  await expect(page.getByRole('button', { name: 'End set' })).toBeVisible();
   await expect(page.getByTestId('waiting')).toHaveText('all sent');
   const browser = await page.context().newCDPSession(page);
   await browser.send('Storage.clearDataForOrigin', { origin: app.url, storageTypes: 'indexeddb' });

@@ -16,7 +16,7 @@ export interface LocalSchema extends DBSchema {
   outbox: { key: string; value: StoredEvent; indexes: { order: number } };
   /** Events of the last days that the server has: a page kept by the browser may be older than they are. */
   sent: { key: string; value: StoredEvent; indexes: { order: number } };
-  /** Reps that the pacer counted while their set runs: they leave with the set's end, or as one. */
+  /** Reps that the pacer counted while their set runs: the last leaves with the set's end. */
   running: { key: string; value: StoredEvent; indexes: { item: string } };
   /** Events that the server will not take as they are, with its reason: kept and shown here, in nobody's way. */
   refused: { key: string; value: StoredEvent & { readonly says: string } };

@@ -3,7 +3,7 @@ import type { MovementId } from '@/core/book/book';
 import { BEFORE_ACCOUNTS } from '@/contract/actor';
 import type { DeliveryReply } from '@/contract/floor-event';
 import { FLOOR_EVENT_VERSION, readFloorEvent, type WrittenEvent } from '@/contract/records/floor-event-record';
-import { clockOffset, learnOffset } from './device-clock';
+import { clockOffset, learnOffset, sharedNowMs } from './device-clock';
 import type { IDBPTransaction } from 'idb';
 import { askToStay, onStore, openLocalStore, type LocalSchema, type LocalStore, type StoredEvent } from './local-store';
 import { v4 as newId } from 'uuid';
@@ -72,17 +72,15 @@ const troubleOf = (status: number): OutboxState['trouble'] =>
 type Settling = IDBPTransaction<LocalSchema, ('outbox' | 'running' | 'device')[], 'readwrite'>;
 
 /**
- * Reps that the pacer counted of a movement leave the running set: those of a set that has just been ended are told by
- * its end, of another one the last is enough. Whether there were any.
+ * Reps that the pacer counted of a movement leave the running set: of each set the last one tells of all. It goes out
+ * with the set's end as well, which may be taken back. Whether there were any.
  */
-async function settle(tx: Settling, itemId: string, endedSetId: string | null): Promise<boolean> {
+async function settle(tx: Settling, itemId: string): Promise<boolean> {
   const running = tx.objectStore('running');
   const own = await running.index('item').getAll(itemId);
   const lastBySet = new Map<unknown, StoredEvent>();
-  for (const stored of own.toSorted((a, b) => a.order - b.order)) {
-    const { setId } = stored.event as { setId?: unknown };
-    if (setId !== endedSetId) lastBySet.set(setId, stored);
-  }
+  for (const stored of own.toSorted((a, b) => a.order - b.order))
+    lastBySet.set((stored.event as { setId?: unknown }).setId, stored);
   await Promise.all([
     ...own.map((stored) => running.delete(stored.event.id)),
     ...[...lastBySet.values()].map((stored) => tx.objectStore('outbox').put(stored)),
@@ -148,7 +146,7 @@ export class Outbox {
       device.put(deviceId, 'deviceId'),
       device.put(seq, 'seq'),
       tx.objectStore(runs ? 'running' : 'outbox').put({ event: written, order: seq, databaseId }),
-      runs ? null : settle(tx, place.itemId, body.kind === 'set-ended' ? body.setId : null),
+      runs ? null : settle(tx, place.itemId),
     ]);
     await tx.done;
     return event;
@@ -180,7 +178,7 @@ export class Outbox {
   async release(itemId: string): Promise<void> {
     const moved = await onStore(async (store) => {
       const tx = store.transaction(['outbox', 'running'], 'readwrite');
-      const any = await settle(tx, itemId, null);
+      const any = await settle(tx, itemId);
       await tx.done;
       return any;
     });
@@ -193,7 +191,7 @@ export class Outbox {
     const newest = new Map<string, number>();
     for (const { event } of await tx.objectStore('running').getAll())
       newest.set(event.itemId, Math.max(event.atMs, newest.get(event.itemId) ?? 0));
-    for (const [itemId, atMs] of newest) if (Date.now() - atMs > LEFT_MS) await settle(tx, itemId, null);
+    for (const [itemId, atMs] of newest) if (sharedNowMs() - atMs > LEFT_MS) await settle(tx, itemId);
     await tx.done;
   }
 
