@@ -31,18 +31,13 @@ export function readyPackages() {
   writeFileSync(stampAt('packages'), lock);
 }
 
-function sourceHash() {
-  const files = [
-    'package-lock.json',
-    'next.config.ts',
-    'tsconfig.json',
-    'scripts/build-sw.mjs',
-    'scripts/build-door.mjs',
-  ];
-  for (const f of readdirSync(join(root, 'src'), { recursive: true })) {
-    const file = join('src', String(f));
-    if (statSync(join(root, file)).isFile() && !/\.test\.tsx?$/.test(file)) files.push(file);
-  }
+/** One hash of every source in some folders, tests left out, and of some files beside them. */
+function sourceHash(folders, files = []) {
+  for (const folder of folders)
+    for (const f of readdirSync(join(root, folder), { recursive: true })) {
+      const file = join(folder, String(f));
+      if (statSync(join(root, file)).isFile() && !/\.test\.tsx?$/.test(file)) files.push(file);
+    }
   return hash(
     files
       .sort()
@@ -51,12 +46,22 @@ function sourceHash() {
   );
 }
 
+const BUILT_BY = [
+  'package-lock.json',
+  'next.config.ts',
+  'tsconfig.json',
+  'scripts/build-sw.mjs',
+  'scripts/build-door.mjs',
+];
+/** What an answer of the solver follows from beside its case. */
+const SOLVER = ['src/core', 'src/solver', 'src/contract'];
+
 /** Build the application when its sources changed since the last build. */
 export function readyBuild() {
-  const now = sourceHash();
+  const now = sourceHash(['src'], [...BUILT_BY]);
   if (existsSync(join(root, '.next/BUILD_ID')) && readStamp('build') === now) return;
   console.log('Building...');
-  run(join(root, 'node_modules/.bin/next'), ['build']);
+  run(join(root, 'node_modules/.bin/next'), ['build'], { env: { ...env, JORVIX_SOLVER: sourceHash(SOLVER) } });
   run(process.execPath, [join(root, 'scripts/build-sw.mjs')]);
   run(process.execPath, [join(root, 'scripts/build-door.mjs')]);
   writeFileSync(stampAt('build'), now);

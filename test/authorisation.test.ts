@@ -158,7 +158,8 @@ describe('who sees and changes what', () => {
       // Times and stations without names; what is open of whose clients is tested with the floor.
       ...['reach.othersOnFloor', 'reach.reachOpenSets'],
       // Called with what was reached before.
-      ...['changes.keepChanges', 'item-context.loadItem', 'limits.limitsToday', 'screening.loadScreening'],
+      ...['changes.keepChanges', 'item-context.loadItem', 'item-context.toContext', 'limits.limitsToday'],
+      ...['screening.loadScreening', 'settings.findSettings', 'solved.solveOnce'],
       ...['setup-book.loadSetupBook', 'reach.reachSessions', 'onward.nextOf', 'onward.partnerOf'],
       // Titles find what they name through reach.
       ...['titles.itemTitle', 'titles.clientTitle', 'titles.pieceTitle'],

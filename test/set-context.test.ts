@@ -25,9 +25,9 @@ describe('how far the stack goes', () => {
       const uc = at(world());
       const id = `${client}-2026-11-24-${index}`;
       const { stackTravelM } = loadSet(uc, id)!.rep;
-      const found = findSettings(loadItem(uc, id)!);
+      const found = findSettings(uc, loadItem(uc, id)!);
       if (found.from === 'blocked') throw new Error(found.says);
-      const search = searchOf(found.posed!);
+      const search = searchOf(found.pose()!);
       const placement = found.placement!;
       const side = evaluatePlacement(search, placement).worse;
       const { path } = search.limbAt(side, placement);

@@ -15,13 +15,13 @@ const URL_OF = (id: string): string => `http://127.0.0.1:4310/setup/${id}`;
 /** What the card says. */
 function cardOf(db: Db, id: string) {
   const context = loadItem(at(db), id)!;
-  const found = findSettings(context);
+  const found = findSettings(at(db), context);
   if (found.from === 'blocked') throw new Error(found.says);
   const { client, variant, station, attachment, unit } = context;
   const handle = attachment?.name ?? null;
   const { placement } = found;
   return buildCard(
-    { client: client.name, variant, posed: found.posed!, placement, station: station?.name ?? null, handle, unit },
+    { client: client.name, variant, posed: found.pose()!, placement, station: station?.name ?? null, handle, unit },
     URL_OF(id),
   );
 }
@@ -58,7 +58,7 @@ describe('the station card as a PDF, read back by another library', () => {
   it('says what the floor says: the same hole and mark', async () => {
     const db = world();
     const id = `wilhelmina-${DAY}-2`;
-    const plates = findSettings(loadItem(at(db), id)!);
+    const plates = findSettings(at(db), loadItem(at(db), id)!);
     if (plates.from === 'blocked') throw new Error('blocked');
     const { card } = await read(db, id);
     expect(card.plates[0]).toEqual({ label: 'Hole', value: String(plates.placement!.hole), unit: '' });

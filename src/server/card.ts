@@ -18,14 +18,15 @@ export type CardReply =
 export async function printCard(uc: UseCase, itemId: string, origin: string): Promise<CardReply> {
   const context = loadItem(uc, itemId);
   if (!context) return { ok: false, reason: 'not-planned' };
-  const found = findSettings(context);
+  const found = findSettings(uc, context);
   if (found.from === 'blocked') return { ok: false, reason: 'blocked', says: found.says };
-  if (!found.posed) return { ok: false, reason: 'outdated' };
+  const posed = found.pose();
+  if (!posed) return { ok: false, reason: 'outdated' };
   const { client, variant, station, attachment, band, unit } = context;
   const content = {
     client: client.name,
     variant,
-    posed: found.posed,
+    posed,
     placement: found.placement,
     station: station?.name ?? null,
     handle: (attachment ?? band)?.name ?? null,

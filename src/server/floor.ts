@@ -25,7 +25,7 @@ import { lastChanged } from '@/data/queries/changes';
 import { findAttachment, findStation } from '@/data/queries/kit';
 import { replacedText } from '@/messages/replaced';
 import { dayOf, toLocalDay } from './clock';
-import { findLastUsed, loadItem, sidesAlternate, type ItemContext } from './item-context';
+import { findLastUsed, sidesAlternate, toContext, type ItemContext } from './item-context';
 import { othersOnFloor, reachClient, reachOpenSets, reachSessions } from './reach';
 import { loadScreening } from './screening';
 import { findSettings, platesOf, type FoundSettings } from './settings';
@@ -108,7 +108,7 @@ function toItem(uc: UseCase, sides: readonly ItemContext[]): FloorItemView {
   const context = sides[now]!;
   const other = sides[1 - now]?.item ?? null;
   const { item, station, variant, log, replaced } = context;
-  const found = findSettings(context);
+  const found = findSettings(uc, context);
   const state = stateOfBoth(sides.map((s) => progressOf(s).state));
   return {
     id: item.id,
@@ -135,17 +135,16 @@ function toItem(uc: UseCase, sides: readonly ItemContext[]): FloorItemView {
 interface Day {
   readonly lanes: ReadonlyMap<string, number>;
   readonly wanted: ReturnType<typeof wantedTogether>;
-  /** Client of a session in somebody's care; null for one of somebody else's. */
-  readonly clientOf: (sessionId: string) => string | null;
+  /** The client of each session in the care of who asks. */
+  readonly clients: ReadonlyMap<string, Client>;
 }
 
 const stationIds = (s: Session): string[] => s.items.flatMap((i) => i.stationId ?? []);
 
 /** Who else wants a station of a session at the same time. */
-function wantedTexts(uc: UseCase, session: Session, { wanted, clientOf }: Day): string[] {
+function wantedTexts(uc: UseCase, session: Session, { wanted, clients }: Day): string[] {
   return (wanted.get(session.id) ?? []).flatMap(({ otherId, stationIds: ids }) => {
-    const other = clientOf(otherId);
-    const who = other === null ? null : (reachClient(uc, other)?.name ?? null);
+    const who = clients.get(otherId)?.name ?? null;
     return ids.flatMap((id) => findStation(uc.db, id)?.name ?? []).map((name) => wantedText(name, who));
   });
 }
@@ -159,13 +158,17 @@ function dueTexts({ db, nowMs }: UseCase, client: Client, screening: ScreeningVi
 }
 
 function toSession(uc: UseCase, session: Session, today: Day): FloorSessionView {
-  const client = reachClient(uc, session.clientId);
-  const items = withSides(session.items).flatMap((sides) => {
-    const contexts = sides.flatMap((i) => loadItem(uc, i.id, undefined, 'folds') ?? []);
-    return contexts.length > 0 ? [toItem(uc, contexts)] : [];
-  });
   const { id, clientId, gymId, startsAtMs, minutes } = session;
+  const client = today.clients.get(id) ?? null;
   const screening = loadScreening(uc, clientId, gymId);
+  const items = client
+    ? withSides(session.items).map((sides) =>
+        toItem(
+          uc,
+          sides.map((item) => toContext(uc, { item, session, client }, screening, 'folds')),
+        ),
+      )
+    : [];
   return {
     id,
     clientId,
@@ -190,14 +193,17 @@ export function loadFloor(uc: UseCase): FloorView {
   const { fromMs, toMs } = dayOf(nowMs);
   const today = reachSessions(uc, fromMs, toMs);
   const own = today.map((s) => ({ ...s, stationIds: stationIds(s) }));
-  const clientOf = new Map(today.map((s) => [s.id, s.clientId]));
-  const sessions = today.map((s) =>
-    toSession(uc, s, {
-      lanes: lanesOf(today),
-      wanted: wantedTogether([...own, ...othersOnFloor(uc, fromMs, toMs)]),
-      clientOf: (id) => clientOf.get(id) ?? null,
-    }),
-  );
+  const day: Day = {
+    lanes: lanesOf(today),
+    wanted: wantedTogether([...own, ...othersOnFloor(uc, fromMs, toMs)]),
+    clients: new Map(
+      today.flatMap((s) => {
+        const c = reachClient(uc, s.clientId);
+        return c ? [[s.id, c] as const] : [];
+      }),
+    ),
+  };
+  const sessions = today.map((s) => toSession(uc, s, day));
   const open = sessions.filter((s) => !s.done);
   const next =
     open.find((s) => s.items.some((i) => i.state === 'under-way')) ??

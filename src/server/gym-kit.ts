@@ -29,7 +29,18 @@ export function gymKit(db: Db, gymId: string | null): GymKit {
  * for; what is usual where it has none.
  */
 export function stationKit(db: Db, gymId: string | null, bandId: string | null = null): StationKit {
-  const pieces = workingKit(db, gymId);
+  if (gymId === null) return toStationKit([], bandId);
+  // What was listed stands for the kit as it was then: what follows from it is made once for each band.
+  const listed = listKit(db, gymId);
+  const byBand = stationKits.get(listed) ?? new Map<string | null, StationKit>();
+  stationKits.set(listed, byBand);
+  const own = byBand.get(bandId) ?? toStationKit(workingKit(db, gymId), bandId);
+  byBand.set(bandId, own);
+  return own;
+}
+const stationKits = new WeakMap<object, Map<string | null, StationKit>>();
+
+function toStationKit(pieces: readonly KitPiece[], bandId: string | null): StationKit {
   const [bench] = ofKind(pieces, 'bench').map((p) => toBench(p.spec));
   const [preacher] = ofKind(pieces, 'preacher').map((p) => toPreacher(p.spec));
   const [landmine] = ofKind(pieces, 'landmine').map((p) => toLandmine(p.spec));

@@ -22,7 +22,7 @@ import type { Session, SessionItem, Variant } from '@/contract/views/plan';
 import type { Attachment, ConvertedLoad, ReplacedKit, Station } from '@/contract/views/station';
 import type { Db } from '@/data/open-db';
 import { listEventsOf } from '@/data/queries/floor-events';
-import { readFolds, recentItems } from '@/data/queries/read-folds';
+import { readRecent, recentItems } from '@/data/queries/read-folds';
 import { findAttachment, findKit, findStation, listAttachments, listBands, listStations } from '@/data/queries/kit';
 import { plannedItems } from '@/data/queries/sessions';
 import { findVariant } from '@/data/queries/variants';
@@ -31,7 +31,7 @@ import { toLocalDay } from './clock';
 import { stationKit } from './gym-kit';
 import { limitsToday } from './limits';
 import { loadUnit } from './load-steps';
-import { reachItem } from './reach';
+import { reachItem, type ReachedItem } from './reach';
 import { loadScreening } from './screening';
 import type { UseCase } from './use-case';
 
@@ -207,13 +207,14 @@ function onColumn(db: Db, item: SessionItem, station: Station | null): Pick<Item
 }
 
 /** What was tapped, as its events and what they fold into; or what they were folded into before, without them. */
-function recordsOf({ db }: UseCase, which: Told, clientId: string, movement: MovementId, items: readonly string[]) {
-  const planned = plannedItems(db, items);
+function recordsOf({ db }: UseCase, which: Told, clientId: string, movement: MovementId, here: readonly string[]) {
   if (which === 'folds') {
-    const told = readFolds(db, { clientId, items }).get(movement);
-    const log: SetLog = { sets: [], setups: [], pains: [], ...told, schemes: [], goAheads: [] };
-    return { planned, events: [], unreadable: [], log };
+    const log: SetLog = { ...readRecent(db, clientId, movement, here), schemes: [], goAheads: [] };
+    return { planned: {}, events: [], unreadable: [], log };
   }
+  // What is judged here, and both sides of this session, whether they have records or not.
+  const items = [...recentItems(db, clientId, movement), ...here];
+  const planned = plannedItems(db, items);
   const { rows: events, unreadable } = listEventsOf(db, items);
   return { planned, events, unreadable, log: foldSetLog(events, planned) };
 }
@@ -223,18 +224,28 @@ type Told = 'events' | 'folds';
 
 /**
  * Load a planned movement, optionally on another station of this gym or another. Null when there is none of that id in
- * the care of who asks. Without its events a context tells neither schemes nor why a movement went ahead.
+ * the care of who asks. Without its events a context tells neither schemes nor why a movement went ahead, nor what was
+ * planned of which records.
  */
 export function loadItem(uc: UseCase, itemId: string, stationId?: string, which: Told = 'events'): ItemContext | null {
-  const { db, nowMs } = uc;
   const reached = reachItem(uc, itemId);
-  if (!reached) return null;
-  const { item: found, session, client } = reached;
-  // What is judged here, and both sides of this session, whether they have records or not.
-  const items = recentItems(db, client.id, found.movement);
-  const here = session.items.filter((i) => i.movement === found.movement).map((i) => i.id);
+  return (
+    reached && toContext(uc, reached, loadScreening(uc, reached.client.id, reached.session.gymId), which, stationId)
+  );
+}
+
+/** The same for a planned movement that is reached already, of a client whose screening is known. */
+export function toContext(
+  uc: UseCase,
+  { item: found, session, client }: ReachedItem,
+  screening: ScreeningView,
+  which: Told,
+  stationId?: string,
+): ItemContext {
+  const { db, nowMs } = uc;
   const { movement } = found;
-  const { planned, events, unreadable, log } = recordsOf(uc, which, client.id, movement, [...items, ...here]);
+  const here = session.items.filter((i) => i.movement === movement).map((i) => i.id);
+  const { planned, events, unreadable, log } = recordsOf(uc, which, client.id, movement, here);
   const usedHere = log.setups.findLast((s) => s.itemId === found.id)?.stationId ?? undefined;
   const kitFor = findKitFor(db, found, stationId ?? usedHere);
   const { station } = kitFor;
@@ -259,6 +270,6 @@ export function loadItem(uc: UseCase, itemId: string, stationId?: string, which:
     log,
     setupCase: toCase({ client, item, variant, kit, limits, ...kitFor }, log, toLocalDay(nowMs)),
     limits,
-    screening: loadScreening(uc, client.id, session.gymId),
+    screening,
   };
 }

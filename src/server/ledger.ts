@@ -19,7 +19,7 @@ import type {
 import type { Session } from '@/contract/views/plan';
 import type { LoadUnit } from '@/core/units/mass';
 import type { Db } from '@/data/open-db';
-import { countSets, everDone, newestItems, readFolds, unreadableOf, watchedSets } from '@/data/queries/read-folds';
+import { everDone, inShort, newestItems, readFolds, unreadableOf } from '@/data/queries/read-folds';
 import { findStation } from '@/data/queries/kit';
 import { dayIn } from '@/messages/day';
 import { effectText, faultSummaryText, FEW_SETS } from '@/messages/faults';
@@ -228,10 +228,8 @@ export function loadLedger(uc: UseCase, clientId: string, whole: string | null =
 
 /** Every client's line: how much is on record, and the fault that weighs most. */
 export function listLedgers(uc: UseCase): LedgerLine[] {
-  const counts = countSets(uc.db);
   return reachClients(uc).map(({ id, name }) => {
-    const ranked = [...watchedSets(uc.db, id).values()].flatMap((sets) => rankFaults(sets));
-    const top = ranked.filter((f) => !f.cleared).toSorted((a, b) => b.weight - a.weight)[0];
-    return { id, name, sets: counts.get(id) ?? 0, top: top?.fault ?? null };
+    const { sets, top } = inShort(uc.db, id);
+    return { id, name, sets, top: top?.fault ?? null };
   });
 }

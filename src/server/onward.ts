@@ -11,10 +11,10 @@ import type { UseCase } from './use-case';
 
 /** A planned movement with what is changed on the way to it. */
 function toOnward(uc: UseCase, from: ItemContext, itemId: string): OnwardView | null {
-  const to = loadItem(uc, itemId);
+  const to = loadItem(uc, itemId, undefined, 'folds');
   if (!to) return null;
-  const here = platesOf(from, findSettings(from));
-  const there = platesOf(to, findSettings(to));
+  const here = platesOf(from, findSettings(uc, from));
+  const there = platesOf(to, findSettings(uc, to));
   const { id, movement, side, stationId } = to.item;
   return {
     itemId: id,

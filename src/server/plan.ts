@@ -16,7 +16,7 @@ import { planFormSchema, type PlanForm } from '@/contract/plan-form';
 import type { SaveResult } from '@/contract/save-result';
 import { toGrams } from '@/contract/to-kit';
 import type { Client } from '@/contract/views/client';
-import type { PlanChoices, SessionItem, Variant } from '@/contract/views/plan';
+import type { PlanChoices, Session, SessionItem, Variant } from '@/contract/views/plan';
 import type { Station } from '@/contract/views/station';
 import { listGyms } from '@/data/queries/gyms';
 import { findAttachment, findStation, listAttachments, listBands, listStations } from '@/data/queries/kit';
@@ -33,19 +33,26 @@ import type { UseCase } from './use-case';
 
 const SESSION_MINUTES = 60;
 
-/** A client's session of today. */
-function sessionToday(uc: UseCase, clientId: string) {
+/** Today's first session of each client who has one. */
+function sessionsToday(uc: UseCase): ReadonlyMap<string, Session> {
   const { fromMs, toMs } = dayOf(uc.nowMs);
-  return reachSessions(uc, fromMs, toMs).find((s) => s.clientId === clientId) ?? null;
+  return new Map(
+    reachSessions(uc, fromMs, toMs)
+      .map((s) => [s.clientId, s] as const)
+      .toReversed(),
+  );
 }
 
+/** A client's session of today. */
+const sessionToday = (uc: UseCase, clientId: string): Session | null => sessionsToday(uc).get(clientId) ?? null;
+
 /** Where a client trains: today's session's gym, else the first on record. */
-const gymOf = (uc: UseCase, clientId: string): string | null =>
-  sessionToday(uc, clientId)?.gymId ?? listGyms(uc.db)[0]?.id ?? null;
+const gymOf = (uc: UseCase, session: Session | null): string | null => session?.gymId ?? listGyms(uc.db)[0]?.id ?? null;
 
 /** What a movement can be planned with today. */
 export function listPlanChoices(uc: UseCase): PlanChoices {
   const { db } = uc;
+  const today = sessionsToday(uc);
   const poundsAt = new Map(
     listGyms(db).map((g) => [
       g.id,
@@ -57,7 +64,7 @@ export function listPlanChoices(uc: UseCase): PlanChoices {
       value: c.id,
       label: c.name,
       oneArm: noteDefaults(c.notes).oneArm,
-      inPounds: poundsAt.get(gymOf(uc, c.id) ?? '') ?? [],
+      inPounds: poundsAt.get(gymOf(uc, today.get(c.id) ?? null) ?? '') ?? [],
     })),
     stations: listStations(db)
       .filter((s) => !s.outOfOrder)
@@ -93,7 +100,7 @@ function findNamed(uc: UseCase, form: PlanForm): Planning | Refusal {
   const variant = form.variantId === undefined ? null : findVariant(db, form.variantId);
   if (form.variantId !== undefined && variant?.movement !== form.movement)
     return { path: 'variantId', message: PLAN_REFUSAL.otherVariant };
-  const gymId = station?.gymId ?? gymOf(uc, client.id);
+  const gymId = station?.gymId ?? gymOf(uc, sessionToday(uc, client.id));
   return gymId === null ? { path: 'movement', message: PLAN_REFUSAL.noGym } : { form, client, station, variant, gymId };
 }
 

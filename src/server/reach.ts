@@ -86,11 +86,15 @@ export function reachSession(uc: UseCase, id: string): Session | null {
   return session && reaches(uc, session.clientId, uc.nowMs) ? session : null;
 }
 
-/** A planned movement with its session and client; null where there is none of that id, or none in somebody's care. */
-export function reachItem(
-  uc: UseCase,
-  itemId: string,
-): { readonly item: SessionItem; readonly session: Session; readonly client: Client } | null {
+/** A planned movement with its session and client. */
+export interface ReachedItem {
+  readonly item: SessionItem;
+  readonly session: Session;
+  readonly client: Client;
+}
+
+/** A planned movement; null where there is none of that id, or none in somebody's care. */
+export function reachItem(uc: UseCase, itemId: string): ReachedItem | null {
   const item = findItem(uc.db, itemId);
   const session = item && findSession(uc.db, item.sessionId);
   const client = session && reachClient(uc, session.clientId);

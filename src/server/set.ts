@@ -82,9 +82,10 @@ function repOf(posed: PosedQuestion, at: Placement | null, pulleyRatio: number):
 
 /** The gym's bands, each by what this client's hands carry with it where the movement is posed. */
 function bandViews({ db }: UseCase, gymId: string, found: FoundSettings): Pick<SetView, 'bands' | 'bandlessN'> {
-  if (found.from === 'blocked' || !found.posed) return NO_BANDS;
-  const { entry, body } = found.posed.question;
-  const { posed } = shownLimb(found.posed);
+  const from = found.from === 'blocked' ? null : found.pose();
+  if (!from) return NO_BANDS;
+  const { entry, body } = from.question;
+  const { posed } = shownLimb(from);
   const handsN = (band: Band | null): number => bandedHandsN(entry, body, band, posed);
   return {
     bands: listBands(db, gymId).map(({ id, name, spec }) => ({ id, name, handsN: handsN(toBand(spec)) })),
@@ -127,11 +128,12 @@ export function loadSet(uc: UseCase, itemId: string): SetView | null {
   const { client, item, session, station, unit, events, planned, unreadable, screening, limits } = loaded;
   const entry = entryOf(item.movement);
   const practices = practicesIn(loaded);
-  const found = findSettings(loaded);
+  const found = findSettings(uc, loaded);
+  const posed = found.from === 'blocked' ? null : found.pose();
   const { rep, drops } =
-    found.from === 'blocked' || !found.posed
+    found.from === 'blocked' || !posed
       ? { rep: NO_REP, drops: NO_DROPS }
-      : repOf(found.posed, found.placement, station?.column.pulleyRatio ?? 1);
+      : repOf(posed, found.placement, station?.column.pulleyRatio ?? 1);
   return {
     client: { id: client.id, name: client.name, note: client.note },
     item,

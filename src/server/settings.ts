@@ -1,14 +1,8 @@
 import 'server-only';
-import { lately } from '@/core/record/lately';
 import type { WorkingSide } from '@/core/body/side';
 import { entryOf } from '@/core/book/book';
-import { answerPosed, type QuestionAnswer } from '@/core/book/answer-question';
-import { poseQuestion } from '@/core/book/pose-question';
 import type { PosedQuestion } from '@/core/book/posed-question';
-import { settingsOf } from '@/core/book/question-settings';
 import type { Placement } from '@/core/setup/setup-problem';
-import { caseSchema, type Case } from '@/contract/case';
-import { toFieldIssues } from '@/contract/field';
 import type { SettingView } from '@/contract/views/setting';
 import type { Station } from '@/contract/views/station';
 import { movementName } from '@/messages/book';
@@ -17,8 +11,9 @@ import { loadLabel, loadNumber } from '@/messages/loads';
 import { placeSettings } from '@/messages/place-settings';
 import { limitText } from '@/messages/reasons';
 import { settingText, type SettingText } from '@/messages/settings';
-import { toQuestion } from '@/solver/to-question';
 import type { ItemContext } from './item-context';
+import { poseCase, solveOnce } from './solved';
+import type { UseCase } from './use-case';
 
 /** What to set on steel for a planned movement: as saved today, else as solved, else why not. */
 export type FoundSettings =
@@ -27,48 +22,27 @@ export type FoundSettings =
       readonly placement: Placement | null;
       readonly settings: readonly SettingText[];
       readonly estimated: boolean;
-      /** Null where what was saved no longer fits the client or the kit. */
-      readonly posed: PosedQuestion | null;
+      /** The limbs as they are posed there; null where what was saved no longer fits the client or the kit. */
+      readonly pose: () => PosedQuestion | null;
     }
   | { readonly from: 'blocked'; readonly says: string };
 
-/** A case with its limbs posed, and its answer once it was asked for. */
-interface Posed {
-  readonly posed: PosedQuestion | null;
-  answer?: QuestionAnswer;
-}
-
-/** The same case is posed and solved once, whoever opens it again. */
-const posedLately = lately<Posed>(400);
-const poseOnce = (asked: Case): Posed =>
-  posedLately(JSON.stringify(asked), () => ({ posed: poseQuestion(toQuestion(asked)) }));
-
-/** Pose the case once; what stood today stays, whatever was changed of the kit or the client since. */
-export function findSettings({ client, log, item, setupCase }: ItemContext): FoundSettings {
+/** What was solved once; what stood today stays, whatever was changed of the kit or the client since. */
+export function findSettings(uc: UseCase, { client, log, item, setupCase }: ItemContext): FoundSettings {
   const estimated = client.measuredM.shoulderHeight === undefined;
   const saved = log.setups.findLast((s) => s.itemId === item.id);
-  const parsed = caseSchema.safeParse(setupCase);
-  const once: Posed = parsed.success ? poseOnce(parsed.data) : { posed: null };
-  const { posed } = once;
-  // Standing upright is nothing to set.
-  const rules = posed ? settingsOf(posed).filter((s) => s.kind !== 'lean' || s.leanDeg > 0) : [];
-  const settings = rules.map(settingText);
-  if (saved) return { from: 'saved', placement: saved.placement, settings, estimated, posed };
-  if (!parsed.success)
-    return {
-      from: 'blocked',
-      says: toFieldIssues(parsed.error)
-        .map((i) => `${i.path}: ${i.message}`)
-        .join('; '),
-    };
-  if (!posed)
+  const { issues, rules, answer } = solveOnce(uc, setupCase, !saved);
+  const settings = (rules ?? []).map(settingText);
+  const common = { settings, estimated, pose: () => poseCase(setupCase) };
+  if (saved) return { ...common, from: 'saved', placement: saved.placement };
+  if (issues.length > 0) return { from: 'blocked', says: issues.map((i) => `${i.path}: ${i.message}`).join('; ') };
+  if (!answer)
     return {
       from: 'blocked',
       says: `The client’s range leaves too little of the ${movementName(item.movement).toLowerCase()}.`,
     };
-  const answer = (once.answer ??= answerPosed(posed));
   if (!answer.ok) return { from: 'blocked', says: answer.violations.map((v) => limitText(v)).join(' ') };
-  return { from: 'solved', placement: answer.placement, settings, estimated, posed };
+  return { ...common, from: 'solved', placement: answer.placement };
 }
 
 /** How many settings by rule are shown beside hole and mark. */

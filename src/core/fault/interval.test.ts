@@ -1,3 +1,4 @@
+import jStat from 'jstat';
 import { describe, expect, it } from 'vitest';
 import type { CorrectionMark } from '@/core/record/set-log';
 import { effectText } from '@/messages/faults';
@@ -14,6 +15,16 @@ describe('Wilson’s interval, against the worked examples of Newcombe 1998, Sta
     const found = wilsonInterval(seen, n);
     expect(found.low).toBeCloseTo(low, 4);
     expect(found.high).toBeCloseTo(high, 4);
+  });
+  it('solves what it is defined by, with the normal quantile of a statistics library', () => {
+    const z = jStat.normal.inv(0.975, 0, 1);
+    for (const [seen, n] of [
+      [1, 9],
+      [12, 40],
+      [250, 1000],
+    ] as const)
+      for (const p of Object.values(wilsonInterval(seen, n)))
+        expect(Math.abs(seen / n - p)).toBeCloseTo(z * Math.sqrt((p * (1 - p)) / n), 6);
   });
   it('of nothing seen is everything; the rate lies inside; mirrored for what was not seen', () => {
     expect(wilsonInterval(0, 0)).toEqual({ low: 0, high: 1 });
@@ -38,6 +49,20 @@ describe('how often a correction works: Beta(1 + held, 1 + not)', () => {
     expect(found.mean).toBeCloseTo(mean, 9);
     expect(found.low).toBeCloseTo(low, 5);
     expect(found.high).toBeCloseTo(high, 5);
+  });
+  it('has the quantiles of a statistics library', () => {
+    for (const [held, not] of [
+      [0, 0],
+      [1, 6],
+      [9, 3],
+      [40, 25],
+      [3, 400],
+      [900, 1100],
+    ] as const) {
+      const { low, high } = workedShare(held, not);
+      expect(low).toBeCloseTo(jStat.beta.inv(0.05, 1 + held, 1 + not), 6);
+      expect(high).toBeCloseTo(jStat.beta.inv(0.95, 1 + held, 1 + not), 6);
+    }
   });
   it('of thousands of looks, as over all of a gym’s clients, is near the normal distribution of its own spread', () => {
     const [held, not] = [6000, 4000];

@@ -2,8 +2,10 @@ import type { SessionResult } from '@/core/load/progress';
 import type { CorrectionCode } from '@/core/movement/correction-code';
 import type { FaultCode } from '@/core/movement/fault-code';
 import { FAULT_BOOK } from './fault-book';
-import { judgeCause, type JudgedCause } from './judge-cause';
+import { groupBy } from '@/core/record/group-by';
 import type { SetRecord } from '@/core/record/set-log';
+import { judgeCause, type JudgedCause } from './judge-cause';
+import { WINDOW_SESSIONS } from './watch-list';
 
 /** The pacer counts on past the target until somebody says how many they were. */
 const repsDone = (s: SetRecord): number => (s.confirmed ? s.reps : Math.min(s.reps, s.targetReps));
@@ -56,17 +58,19 @@ export function sessionResults(
   exceptSession: string,
   fits: (c: CorrectionCode) => boolean,
 ): (SessionResult & { readonly sessionId: string })[] {
-  const sessions = [...new Set(sets.map((s) => s.sessionId))].filter((id) => id !== exceptSession);
-  return sessions.flatMap((session) => {
-    const own = sets.filter((s) => s.sessionId === session && s.endedAtMs !== null && s.reps > 0);
+  const sessions = [...groupBy(sets, (s) => s.sessionId)].filter(([id]) => id !== exceptSession);
+  return sessions.flatMap(([sessionId, all], k) => {
+    const own = all.filter((s) => s.endedAtMs !== null && s.reps > 0);
     if (own.length === 0) return [];
+    // What is judged looks as far back as the watch list does.
+    const near = sessions.slice(Math.max(0, k - WINDOW_SESSIONS), k + 1).flatMap(([, those]) => those);
     return [
       {
-        sessionId: session,
+        sessionId,
         loadG: Math.max(...own.map((s) => s.loadG)),
         topReached: own.every((s) => s.reps >= s.targetReps),
         clean: own.every((s) => s.faults.every((f) => f.severity < HOLDS_BACK)),
-        loadCaused: own.some((s) => judgeSet(s, sets, fits).some((j) => j.cause === 'load')),
+        loadCaused: own.some((s) => judgeSet(s, near, fits).some((j) => j.cause === 'load')),
       },
     ];
   });

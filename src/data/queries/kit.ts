@@ -1,5 +1,4 @@
 import type { KitKind } from '@/core/kit/kit-kind';
-import { lately } from '@/core/record/lately';
 import { KIT_SPEC_VERSION, readKitSpec } from '@/contract/records/kit-record';
 import { parseJson, readRows, type ReadRecord, type ReadRows } from '@/contract/records/record';
 import { toAttachmentShape, toCoreColumn } from '@/contract/to-kit';
@@ -7,6 +6,7 @@ import type { KitPiece } from '@/contract/views/kit';
 import type { Attachment, Station } from '@/contract/views/station';
 import type { Db } from '../open-db';
 import { prepared } from '../prepared';
+import { readOnce } from '../read-once';
 
 interface KitRow {
   id: string;
@@ -18,11 +18,7 @@ interface KitRow {
   spec_version: number;
 }
 
-/** A row that was read is not read again: what it tells follows from it alone. */
-const readLately = lately<ReadRecord<KitPiece>>(500);
-const readRow = (r: KitRow): ReadRecord<KitPiece> => readLately(JSON.stringify(r), () => parseRow(r));
-
-function parseRow(r: KitRow): ReadRecord<KitPiece> {
+function readRow(r: KitRow): ReadRecord<KitPiece> {
   const read = readKitSpec(r.kind, r.spec_version, parseJson(r.spec));
   if (!read.ok) return read;
   const { id, gym_id: gymId, kind, name } = r;
@@ -32,8 +28,17 @@ function parseRow(r: KitRow): ReadRecord<KitPiece> {
 /** Neither the piece is put away nor its gym. */
 const IN_USE = `put_away_at_ms IS NULL AND gym_id NOT IN (SELECT id FROM gym WHERE put_away_at_ms IS NOT NULL)`;
 
+/** Gyms and single pieces whose kit is at hand. */
+const listedOnce = readOnce<ReadRows<KitPiece>>(40);
+const foundOnce = readOnce<KitPiece | null>(400);
+const kitStamp = (db: Db): number =>
+  (prepared(db, 'SELECT n FROM kit_stamp WHERE only_row = 1').get() as { n: number }).n;
+
 /** Pieces in use of one gym, or of all, by kind and then as entered. */
-export function listKit(db: Db, gymId: string | null = null): ReadRows<KitPiece> {
+export const listKit = (db: Db, gymId: string | null = null): ReadRows<KitPiece> =>
+  listedOnce(db, `${kitStamp(db)} ${gymId ?? ''}`, () => readKit(db, gymId));
+
+function readKit(db: Db, gymId: string | null): ReadRows<KitPiece> {
   const rows = prepared(
     db,
     `SELECT * FROM kit_piece WHERE ${IN_USE} ${gymId === null ? '' : 'AND gym_id = ?'} ORDER BY kind, position, name`,
@@ -42,7 +47,10 @@ export function listKit(db: Db, gymId: string | null = null): ReadRows<KitPiece>
 }
 
 /** A piece of kit; null where there is none of that id, or none that can be read. */
-export function findKit(db: Db, id: string): KitPiece | null {
+export const findKit = (db: Db, id: string): KitPiece | null =>
+  foundOnce(db, `${kitStamp(db)} ${id}`, () => readPiece(db, id));
+
+function readPiece(db: Db, id: string): KitPiece | null {
   const row = prepared(db, 'SELECT * FROM kit_piece WHERE id = ?').get(id) as KitRow | undefined;
   const read = row && readRow(row);
   return read?.ok ? read.value : null;
@@ -64,7 +72,15 @@ const isKind = <K extends KitKind>(piece: KitPiece | null, kind: K): piece is Ki
 export const ofKind = <K extends KitKind>(pieces: readonly KitPiece[], kind: K): KitPiece<K>[] =>
   pieces.flatMap((p) => (isKind(p, kind) ? [p] : []));
 
-export const toStation = ({ id, gymId, name, outOfOrder, spec }: KitPiece<'column'>): Station => ({
+/** A column as it is worked with, its notches fitted to a line; once for every piece that is at hand. */
+export function toStation(piece: KitPiece<'column'>): Station {
+  const own = stationOf.get(piece) ?? fitStation(piece);
+  stationOf.set(piece, own);
+  return own;
+}
+const stationOf = new WeakMap<KitPiece<'column'>, Station>();
+
+const fitStation = ({ id, gymId, name, outOfOrder, spec }: KitPiece<'column'>): Station => ({
   id,
   gymId,
   name,

@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { WINDOW_SESSIONS, type WatchedSet } from '@/core/fault/watch-list';
+import { rankFaults, WINDOW_SESSIONS, type WatchedSet, type WatchEntry } from '@/core/fault/watch-list';
 import type { CorrectionCount } from '@/core/fault/gym-effects';
 import type { FaultCode } from '@/core/movement/fault-code';
 import type { SavedSetup } from '@/core/record/floor-event';
@@ -8,6 +8,7 @@ import type { CorrectionMark, FaultMark, PainMark, SetRecord, UsedSetup } from '
 import type { UnreadableRow } from '@/contract/records/record';
 import type { Db } from '../open-db';
 import { prepared } from '../prepared';
+import { readOnce } from '../read-once';
 import { ensureFolded, foldItem, type FoldedLog } from './folds';
 
 /** Planned movements that judgement looks at: both sides of the newest sessions, one more for what comes next. */
@@ -67,11 +68,27 @@ export function newestItems(db: Db, clientId: string, whole: string | null): rea
   return [...recent.flatMap(([, ids]) => ids), ...all.map((r) => r.id)];
 }
 
-/** Of every movement of a client: in how many sessions something was done, and every fault that was ever seen. */
-export function everDone(
-  db: Db,
-  clientId: string,
-): ReadonlyMap<string, { readonly sessions: number; readonly faults: readonly FaultCode[] }> {
+/** In how many sessions something was done of a movement, and every fault that was ever seen. */
+interface EverDone {
+  readonly sessions: number;
+  readonly faults: readonly FaultCode[];
+}
+
+/** Clients whose whole history was counted. */
+const everOnce = readOnce<ReadonlyMap<string, EverDone>>(200);
+
+/** It goes up whenever anything on record of a client changes. */
+function stampOf(db: Db, clientId: string): number {
+  ensureFolded(db, clientId);
+  const sum = 'SELECT coalesce(sum(n), 0) AS n FROM fold_stamp WHERE client_id = ?';
+  return (prepared(db, sum).get(clientId) as { n: number }).n;
+}
+
+/** What a client ever did, by movement. */
+export const everDone = (db: Db, clientId: string): ReadonlyMap<string, EverDone> =>
+  everOnce(db, `${clientId} ${stampOf(db, clientId)}`, () => countEver(db, clientId));
+
+function countEver(db: Db, clientId: string): ReadonlyMap<string, EverDone> {
   const faults = prepared(
     db,
     `SELECT DISTINCT p.movement, x.fault FROM item_fold p JOIN fault_fold x ON x.item_id = p.item_id
@@ -93,20 +110,25 @@ export function everDone(
   );
 }
 
-/** Sets on record of every client. */
-export const countSets = (db: Db): ReadonlyMap<string, number> =>
-  new Map(
-    (
-      prepared(db, 'SELECT client_id AS id, sum(sets) AS n FROM item_fold GROUP BY client_id').all() as {
-        id: string;
-        n: number;
-      }[]
-    ).map(({ id, n }) => [id, n]),
-  );
+/** What is on record of a client in a line: how many sets, and what weighs most over all movements. */
+interface InShort {
+  readonly sets: number;
+  readonly top: WatchEntry | null;
+}
+
+const inShortOnce = readOnce<InShort>(500);
+
+/** A client's records in a line. */
+export const inShort = (db: Db, clientId: string): InShort =>
+  inShortOnce(db, `${clientId} ${stampOf(db, clientId)}`, () => {
+    const count = prepared(db, 'SELECT coalesce(sum(sets), 0) AS sets FROM item_fold WHERE client_id = ?');
+    const open = [...watchedSets(db, clientId).values()].flatMap((sets) => rankFaults(sets)).filter((f) => !f.cleared);
+    const [top = null] = open.sort((a, b) => b.weight - a.weight);
+    return { sets: (count.get(clientId) as { sets: number }).sets, top };
+  });
 
 /** The sets of a client that judgement looks at, by movement, oldest first: only which faults they saw. */
 export function watchedSets(db: Db, clientId: string): ReadonlyMap<string, readonly WatchedSet[]> {
-  ensureFolded(db, clientId);
   const rows = prepared(
     db,
     `SELECT p.movement, i.session_id AS sessionId, s.item_id || ' ' || s.set_id AS key, f.fault
@@ -266,6 +288,25 @@ export function unreadableOf(db: Db, clientId: string): readonly UnreadableRow[]
     "SELECT unreadable FROM item_fold WHERE client_id = ? AND unreadable <> '[]' ORDER BY at_ms",
   ).all(clientId) as { unreadable: string }[];
   return rows.flatMap((r) => JSON.parse(r.unreadable) as UnreadableRow[]);
+}
+
+/** Movements of clients whose newest records are at hand. */
+const recentOnce = readOnce<FoldedLog>(2000);
+const NOTHING: FoldedLog = { setups: [], sets: [], pains: [] };
+
+/** What the next set of a client and movement is judged by, and what stands beside it in its session (`here`). */
+export function readRecent(db: Db, clientId: string, movement: string, here: readonly string[]): FoldedLog {
+  ensureFolded(db, clientId);
+  const stamp = prepared(db, 'SELECT n FROM fold_stamp WHERE client_id = ? AND movement = ?').get(
+    clientId,
+    movement,
+  ) as { n: number } | undefined;
+  if (!stamp) return NOTHING;
+  const key = JSON.stringify([clientId, movement, stamp.n, here]);
+  return recentOnce(db, key, () => {
+    const items = [...recentItems(db, clientId, movement), ...here];
+    return readFolds(db, { clientId, items }).get(movement) ?? NOTHING;
+  });
 }
 
 /** What the records of a client tell, by movement, oldest first. */
