@@ -1,7 +1,6 @@
 import { afterEach, expect, it, vi } from 'vitest';
 import { at, world } from './support/world';
 
-const DAY_MS = 86_400_000;
 const solves = vi.hoisted(() => ({ posed: 0, answered: 0 }));
 vi.mock('@/core/book/pose-question', async (original) => {
   const own = await original<typeof import('@/core/book/pose-question')>();
