@@ -1,4 +1,4 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { existsSync, mkdtempSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { createHash } from 'node:crypto';
@@ -121,4 +121,26 @@ test('the server ends with its launcher, also where that one is killed', async (
     )
     .toBe('gone');
   await expect.poll(() => existsSync(`${file}-wal`)).toBe(false);
+});
+
+test('pages that die take no tap along and come again; told to stop meanwhile it stops', async () => {
+  const file = place();
+  const r = run('scripts/serve-app.mjs', file, { JORVIX_NEW: 'yes' });
+  await open(r);
+  const status = (path: string, init?: RequestInit): Promise<number> =>
+    fetch(`http://127.0.0.1:${PORT}${path}`, init).then((reply) => reply.status);
+  const pagesOf = (): number =>
+    Number(spawnSync('pgrep', ['-P', String(r.child.pid)], { encoding: 'utf8' }).stdout.trim());
+  const first = pagesOf();
+  process.kill(first, 'SIGKILL');
+  await expect.poll(() => status('/sign-in')).toBe(503);
+  const tap = { method: 'POST', body: '{"events":[]}', headers: { 'content-type': 'application/json' } };
+  // Answered by the door itself: nobody is signed in.
+  expect(await status('/api/v1/floor-events', tap)).toBe(401);
+  await expect.poll(() => status('/sign-in'), { timeout: 20_000 }).toBe(200);
+  expect(pagesOf()).not.toBe(first);
+  process.kill(pagesOf(), 'SIGKILL');
+  r.child.kill('SIGTERM');
+  expect(await r.ended).toBe(0);
+  expect(existsSync(`${file}-wal`)).toBe(false);
 });

@@ -1,9 +1,10 @@
-// The built application in one process: pages by Next, taps and cases by doors of their own. PORT, JORVIX_DB and
-// JORVIX_HOST say where (src/server/serving); with JORVIX_NEW a database that is not there is begun. Opens the records
-// before it says that it is open, and on SIGINT and SIGTERM lets them go whole.
+// The door of the built application: it lets in who may, takes taps and cases itself, and passes pages on to a process
+// of their own (scripts/serve-pages.mjs), so that no page keeps a tap waiting. PORT, JORVIX_DB and JORVIX_HOST say where
+// (src/server/serving); with JORVIX_NEW a database that is not there is begun. Opens the records before it says that it
+// is open, and on SIGINT and SIGTERM lets them go whole.
 import { createServer } from 'node:http';
 import { createServer as createTlsServer } from 'node:https';
-import { root } from './ready.mjs';
+import { keepPages } from './pages-process.mjs';
 
 process.env.NODE_ENV = 'production';
 process.env.NEXT_TELEMETRY_DISABLED = '1';
@@ -24,15 +25,25 @@ const { port, host, hosts, tls, url, says } = serving;
 if (url.startsWith('https')) process.env.JORVIX_SECURE = 'yes';
 const trouble = door.openRecords(process.env.JORVIX_NEW === 'yes', host);
 if (trouble) refuse(trouble);
-const { default: next } = await import('next');
-const app = next({ dev: false, dir: root, hostname: host, port });
-await app.prepare();
-const servePage = app.getRequestHandler();
+/** The records are being replaced: nothing is read or kept until they are. */
+let away = false;
+const pages = keepPages({
+  letGo: () => {
+    away = true;
+    door.closeRecords();
+  },
+  takeUp: () => void (away = false),
+});
 
 /** Where a request comes from: behind a proxy of ours, what it says last. */
 function placeOf(request) {
   const told = process.env.JORVIX_PROXY === 'yes' ? request.headers['x-forwarded-for'] : undefined;
   return told?.split(',').at(-1).trim() ?? request.socket.remoteAddress ?? '';
+}
+
+/** Not now: a device keeps what it tapped and asks again, a browser shows the page as it was kept. */
+function notNow(response) {
+  response.writeHead(503, { 'content-type': 'text/plain; charset=utf-8', 'retry-after': '1' }).end(door.NOT_NOW);
 }
 
 /** Serve whoever the gate lets in. */
@@ -53,7 +64,11 @@ function serve(request, response) {
   if (is('POST', '/api/v1/floor-events')) void door.takeDelivery(uc)(request, response, say);
   else if (is('POST', '/api/v1/solve')) void door.takeCases(request, response, say);
   else if (is('GET', door.LINE)) door.openLine(request, response, uc);
-  else void servePage(request, response);
+  else
+    pages.passOn(request, response, (error) => {
+      say(error);
+      notNow(response);
+    });
 }
 
 function answer(request, response) {
@@ -64,10 +79,15 @@ function answer(request, response) {
   request.headers['x-nonce'] = nonce;
   request.headers['x-path'] = request.url.split('?')[0];
   request.headers['x-place'] = placeOf(request);
+  if (process.env.JORVIX_PROXY !== 'yes') request.headers['x-forwarded-proto'] = tls ? 'https' : 'http';
   const refused = door.refusalOf(request.method, request.url, request.headers, hosts);
   if (refused) {
     response.writeHead(refused.status, { 'content-type': 'text/plain; charset=utf-8' });
     response.end(refused.says);
+    return;
+  }
+  if (away) {
+    notNow(response);
     return;
   }
   try {
@@ -83,22 +103,21 @@ server.on('error', (error) => {
   door.closeRecords();
   refuse(error.code === 'EADDRINUSE' ? door.portTaken(port) : String(error));
 });
-let endBackups = () => undefined;
-let endFolding = () => undefined;
-function stop() {
-  endBackups();
-  endFolding();
+let stopping = false;
+async function stop() {
+  if (stopping) return;
+  stopping = true;
   server.close();
   server.closeAllConnections();
+  await pages.end();
   door.closeRecords();
   process.exit(0);
 }
 for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, stop);
 // Whoever started this one is gone: so is this.
 if (process.env.JORVIX_LAUNCHER) process.once('disconnect', stop);
-server.listen(port, host, () => {
-  endBackups = door.keepBackups(say);
-  endFolding = door.keepFolding(say);
+server.listen(port, host, async () => {
+  await pages.begin();
   console.log(`\nJorvix is open at ${url}\nDatabase: ${process.env.JORVIX_DB ?? 'default'}\n`);
   for (const sentence of says) console.log(`${sentence}\n`);
 });

@@ -1,13 +1,11 @@
 import { headers } from 'next/headers';
 
-/** Where the device that asked reaches this app: a code on paper must open there again. */
-export function originOf(request: Request): string {
-  const url = new URL(request.url);
-  return `${url.protocol}//${request.headers.get('host') ?? url.host}`;
-}
+/** Where the device that asked reaches this app, by what the door says of it: a code on paper must open there again. */
+const originIn = (asked: Headers): string =>
+  `${asked.get('x-forwarded-proto') ?? 'http'}://${asked.get('host') ?? 'localhost'}`;
+
+/** The same of a request. */
+export const originOf = (request: Request): string => originIn(request.headers);
 
 /** The same for a page. */
-export async function originOfPage(): Promise<string> {
-  const asked = await headers();
-  return `${asked.get('x-forwarded-proto') ?? 'http'}://${asked.get('host') ?? 'localhost'}`;
-}
+export const originOfPage = async (): Promise<string> => originIn(await headers());

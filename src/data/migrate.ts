@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type Database from 'better-sqlite3';
+import { inTransaction } from './in-transaction';
 
 const FILE = /^(\d{4})_[a-z0-9_]+\.sql$/;
 
@@ -60,7 +61,7 @@ export function migrate(db: Database.Database, migrations: readonly Migration[],
   const pending = migrations.slice(applied.length);
   db.pragma('foreign_keys = OFF');
   for (const m of pending) {
-    db.transaction(() => {
+    inTransaction(db, () => {
       db.prepare('INSERT INTO migration (version, name, checksum, applied_at_ms) VALUES (?, ?, ?, ?)').run(
         m.version,
         m.name,
@@ -70,7 +71,7 @@ export function migrate(db: Database.Database, migrations: readonly Migration[],
       db.exec(m.sql);
       const broken = db.pragma('foreign_key_check') as unknown[];
       if (broken.length > 0) throw new Error(`Migration ${m.name} left ${broken.length} rows that refer to nothing.`);
-    })();
+    });
   }
   db.pragma('foreign_keys = ON');
   return pending.length;

@@ -9,3 +9,6 @@ export const REFUSED_REQUEST = {
 
 /** That the solver has too much to do. */
 export const SOLVER_BUSY = 'The solver is busy. Send this again in a minute.';
+
+/** That the server is up and cannot serve this yet. */
+export const NOT_NOW = 'The pages are starting. Try again in a moment; what was tapped is kept on this device.';

@@ -13,6 +13,7 @@ import { readId } from '@/contract/id';
 import { toFieldIssues } from '@/contract/field';
 import { refused, type Refused, type SaveResult } from '@/contract/save-result';
 import type { AccountView, DeviceView, DoorView, PersonView } from '@/contract/views/account';
+import { inTransaction } from '@/data/in-transaction';
 import type { Db } from '@/data/open-db';
 import {
   addAccount,
@@ -73,14 +74,14 @@ export async function createOwner(at: AtDoor, typed: unknown, device: unknown): 
   const { name, passphrase } = parsed.data;
   const hash = await hashSecret(passphrase);
   const id = randomUUID();
-  const first = at.db.transaction(() => {
+  const first = inTransaction(at.db, () => {
     if (listAccounts(at.db).length > 0) return false;
     const account = { id, name, role: 'owner', passphraseHash: hash } as const;
     addAccount(at.db, account);
     const actor = { id, name, role: 'owner' } as const;
     keepChanges({ ...at, actor }, { subject: 'account', subjectId: id }, undefined, { name, role: 'owner' });
     return true;
-  })();
+  });
   return first ? enter(at, id, deviceName(device)) : refused('', ACCOUNT_REFUSAL.alreadyBegun);
 }
 

@@ -12,6 +12,7 @@ import { ACCOUNT_REFUSAL } from '@/messages/accounts';
 import { contentsText, DB_TROUBLE, RESTORE } from '@/messages/database';
 import { moment } from '@/messages/day';
 import { keepChanges, loadChanges } from './changes';
+import { whileLetGo } from './let-go';
 import type { UseCase } from './use-case';
 
 function toView(folder: string, name: string): BackupView {
@@ -65,7 +66,7 @@ export async function restoreBackup(uc: UseCase, name: string): Promise<SaveResu
   closeSharedDb();
   let done: ReturnType<typeof restore>;
   try {
-    done = restore(join(folder, name), file, readMigrations(migrationsFolder()), uc.nowMs);
+    done = await whileLetGo(() => restore(join(folder, name), file, readMigrations(migrationsFolder()), uc.nowMs));
   } finally {
     sharedDb();
   }

@@ -6,6 +6,7 @@ import { careFormSchema } from '@/contract/account-form';
 import { toFieldIssues } from '@/contract/field';
 import { refused, type SaveResult } from '@/contract/save-result';
 import type { CareView } from '@/contract/views/account';
+import { inTransaction } from '@/data/in-transaction';
 import { findAccount, listAccounts } from '@/data/queries/accounts';
 import { addCover, endCover, findCare, setTrainer } from '@/data/queries/care';
 import { ACCOUNT_REFUSAL } from '@/messages/accounts';
@@ -48,7 +49,7 @@ export function giveClient(uc: UseCase, clientId: string, typed: unknown): SaveR
   const thing = { subject: 'care', subjectId: clientId, clientId } as const;
   const today = toLocalDay(uc.nowMs);
   if (until !== null && until < today) return refused('until', ACCOUNT_REFUSAL.ahead);
-  uc.db.transaction(() => {
+  inTransaction(uc.db, () => {
     if (until === null) {
       setTrainer(uc.db, clientId, accountId);
       keepChanges(uc, thing, { trainerId: care.trainerId }, { trainerId: accountId });
@@ -57,7 +58,7 @@ export function giveClient(uc: UseCase, clientId: string, typed: unknown): SaveR
     const cover = { id: randomUUID(), clientId, accountId, fromDay: today, untilDay: until };
     addCover(uc.db, cover);
     keepChanges(uc, thing, {}, { cover: { accountId, untilDay: until } });
-  })();
+  });
   // Given away for good it is out of sight: no id to go back to.
   return { ok: true, id: reaches(uc, clientId, uc.nowMs) ? clientId : '' };
 }
@@ -66,10 +67,10 @@ export function giveClient(uc: UseCase, clientId: string, typed: unknown): SaveR
 export function endCoverOf(uc: UseCase, clientId: string, coverId: string): SaveResult {
   const cover = handsOver(uc, clientId) ? findCare(uc.db, clientId)?.covers.find((c) => c.id === coverId) : undefined;
   if (!cover) return refused('', ACCOUNT_REFUSAL.noClient);
-  uc.db.transaction(() => {
+  inTransaction(uc.db, () => {
     endCover(uc.db, coverId, uc.nowMs);
     const { accountId, untilDay } = cover;
     keepChanges(uc, { subject: 'care', subjectId: clientId, clientId }, { cover: { accountId, untilDay } }, {});
-  })();
+  });
   return { ok: true, id: clientId };
 }

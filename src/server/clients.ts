@@ -1,4 +1,5 @@
 import type { SaidIn } from '@/core/units/as-spoken';
+import { inTransaction } from '@/data/in-transaction';
 import { listGyms } from '@/data/queries/gyms';
 import 'server-only';
 import { estimatedMassKg } from '@/core/body/estimated-mass';
@@ -79,12 +80,12 @@ export function saveClientForm(
   );
   if (collisions.length > 0)
     return { ok: false, issues: collisions.map((c) => ({ path: formPath(c.keys), message: collisionText(c) })), next };
-  db.transaction(() => {
+  inTransaction(db, () => {
     saveClient(db, merged, actor.id);
     // Who enters a client cares for them, until they are given to somebody else.
     if (!theirs) setTrainer(db, clientId, actor.id);
     keepChanges(uc, { subject: 'client', subjectId: clientId, clientId }, theirs ?? undefined, merged);
-  })();
+  });
   return { ok: true, id: clientId, kept: merged };
 }
 

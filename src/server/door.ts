@@ -9,3 +9,4 @@ export { readServing } from './serving';
 export { toUseCase } from './signed-in-use-case';
 export { headersOf, refusalOf } from './web-guard';
 export { portTaken } from '@/messages/database';
+export { NOT_NOW } from '@/messages/web';

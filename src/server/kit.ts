@@ -4,6 +4,7 @@ import { buildBody } from '@/core/body/body-model';
 import { SPACING_OVER_SHOULDERS_M } from '@/contract/case';
 import { numberBetween, text, toFieldIssues } from '@/contract/field';
 import { KIT_SPEC, pieceSchema, type KitSpec } from '@/contract/kit-spec';
+import { inTransaction } from '@/data/in-transaction';
 import { findGym, listGyms, saveGym } from '@/data/queries/gyms';
 import { findKit, listKit, saveKit } from '@/data/queries/kit';
 import type { Gym, KitPiece, KitSheetView, KitView } from '@/contract/views/kit';
@@ -110,12 +111,12 @@ export function savePieceForm(
     const told = collisions.map((c) => ({ path: c.keys.join('.'), message: collisionText(c) }));
     return { ok: false, issues: told, next: whole(next) };
   }
-  uc.db.transaction(() => {
+  inTransaction(uc.db, () => {
     saveKit(uc.db, whole(merged), uc.actor.id);
     const parts = ({ name, outOfOrder, spec }: KitPiece) => ({ name, outOfOrder, spec });
     const thing = { subject: 'kit', subjectId: piece.id } as const;
     keepChanges(uc, thing, known ? parts(known) : undefined, parts(whole(merged)));
-  })();
+  });
   return { ok: true, id: piece.id, kept: whole(merged) };
 }
 
@@ -154,9 +155,9 @@ export function saveGymForm(
     const told = collisions.map((c) => ({ path: c.keys.join('.'), message: collisionText(c) }));
     return { ok: false, issues: told, next };
   }
-  db.transaction(() => {
+  inTransaction(db, () => {
     saveGym(db, gym, actor.id);
     keepChanges(uc, { subject: 'gym', subjectId: gymId }, known ?? undefined, gym);
-  })();
+  });
   return { ok: true, id: gymId, kept: gym };
 }

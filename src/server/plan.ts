@@ -18,6 +18,7 @@ import { toGrams } from '@/contract/to-kit';
 import type { Client } from '@/contract/views/client';
 import type { PlanChoices, Session, SessionItem, Variant } from '@/contract/views/plan';
 import type { Station } from '@/contract/views/station';
+import { inTransaction } from '@/data/in-transaction';
 import { listGyms } from '@/data/queries/gyms';
 import { findAttachment, findStation, listAttachments, listBands, listStations } from '@/data/queries/kit';
 import { addItem, addSession, clientOfItem } from '@/data/queries/sessions';
@@ -159,10 +160,10 @@ export function planToday(uc: UseCase, typed: unknown, key: unknown = null): Sav
     keepChanges(uc, { subject: 'plan', subjectId: one.id, clientId: form.clientId }, undefined, one);
   };
   const [first, second] = sidesPlanned(planning);
-  uc.db.transaction(() => {
+  inTransaction(uc.db, () => {
     add({ ...item, side: first });
     if (second) add({ ...item, id: otherSideId(item.id), side: second });
-  })();
+  });
   return { ok: true, id: item.id };
 }
 

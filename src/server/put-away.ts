@@ -1,6 +1,7 @@
 import 'server-only';
 import type { SaveResult } from '@/contract/save-result';
 import { PUT_AWAY_KINDS, type PutAwayKind, type PutAwayThing } from '@/contract/views/put-away';
+import { inTransaction } from '@/data/in-transaction';
 import { listGyms } from '@/data/queries/gyms';
 import { isPutAway, listPutAway, setPutAway } from '@/data/queries/put-away';
 import { EXPECTED } from '@/messages/expected';
@@ -21,11 +22,11 @@ export function putAway(uc: UseCase, kind: unknown, id: string, away: unknown): 
   if (known === 'gym' && away === true && listGyms(uc.db).length < 2)
     return { ok: false, issues: [{ path: '', message: EXPECTED.oneGymLeft }] };
   if (was === (away === true)) return { ok: true, id };
-  uc.db.transaction(() => {
+  inTransaction(uc.db, () => {
     setPutAway(uc.db, known, id, was ? null : uc.nowMs);
     const thing = { subject: SUBJECT[known], subjectId: id, ...(known === 'client' ? { clientId: id } : {}) };
     keepChanges(uc, thing, { putAway: was }, { putAway: !was });
-  })();
+  });
   return { ok: true, id };
 }
 

@@ -3,6 +3,7 @@ import type { FloorEvent, SavedSetup } from '@/core/record/floor-event';
 import { deliverySchema, type DeliveryReply, type RefusedEvent } from '@/contract/floor-event';
 import { toFieldIssues, type FieldIssue } from '@/contract/field';
 import { readFloorEvent } from '@/contract/records/floor-event-record';
+import { inTransaction } from '@/data/in-transaction';
 import { appendFloorEvents } from '@/data/queries/folds';
 import { readIdentity } from '@/data/queries/identity';
 import { clientOfItem } from '@/data/queries/sessions';
@@ -55,14 +56,14 @@ export function recordEvents(uc: UseCase, delivery: unknown): RecordResult {
     else refused.push({ id: raw.id, path: 'clientId', message: EXPECTED.ownClient });
   }
   try {
-    const { kept, added, unknown } = db.transaction(() => {
+    const { kept, added, unknown } = inTransaction(db, () => {
       const appended = appendFloorEvents(db, events, nowMs);
       const news = new Set(appended.added);
       for (const e of events)
         if (e.kind === 'setup-saved' && news.has(e.id))
           keepChanges(uc, { subject: 'setup', subjectId: e.id, clientId: e.clientId }, NO_SETUP, setupSheet(e));
       return appended;
-    })();
+    });
     const news = new Set(added);
     announce(events.filter((e) => news.has(e.id)));
     return {

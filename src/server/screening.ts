@@ -4,6 +4,7 @@ import { screeningFormSchema } from '@/contract/client-form';
 import { toFieldIssues } from '@/contract/field';
 import type { SaveResult } from '@/contract/save-result';
 import type { ScreeningView } from '@/contract/views/client';
+import { inTransaction } from '@/data/in-transaction';
 import { appendScreening, findScreening, hasScreening } from '@/data/queries/clients';
 import { listGyms } from '@/data/queries/gyms';
 import { keepChanges } from './changes';
@@ -24,10 +25,10 @@ export function saveScreening(uc: UseCase, clientId: string, typed: unknown, key
   const id = idFromKey(key);
   // Sent twice it is one screening.
   if (hasScreening(db, id)) return { ok: true, id };
-  db.transaction(() => {
+  inTransaction(db, () => {
     appendScreening(db, { ...parsed.data, id, clientId, actorId: actor.id, recordedAtMs: nowMs });
     keepChanges(uc, { subject: 'screening', subjectId: id, clientId }, undefined, parsed.data);
-  })();
+  });
   return { ok: true, id };
 }
 

@@ -4,6 +4,7 @@ import type { EntryOptions } from '@/core/book/entry-options';
 import { toFieldIssues } from '@/contract/field';
 import type { SaveResult } from '@/contract/save-result';
 import { variantFormSchema } from '@/contract/variant-form';
+import { inTransaction } from '@/data/in-transaction';
 import { findVariant, listVariants, saveVariant } from '@/data/queries/variants';
 import { keepChanges } from './changes';
 import type { UseCase } from './use-case';
@@ -31,9 +32,9 @@ export function keepVariant(uc: UseCase, typed: unknown): SaveResult {
     options: options as Partial<EntryOptions>,
     keptAtMs: known?.keptAtMs ?? nowMs,
   };
-  db.transaction(() => {
+  inTransaction(db, () => {
     saveVariant(db, variant, actor.id);
     keepChanges(uc, { subject: 'variant', subjectId: variant.id }, known ?? undefined, variant);
-  })();
+  });
   return { ok: true, id: variant.id };
 }

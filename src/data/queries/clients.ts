@@ -10,6 +10,7 @@ import type { Screening } from '@/core/body/screening';
 import type { Client } from '@/contract/views/client';
 import type { Db } from '../open-db';
 import { prepared } from '../prepared';
+import { inTransaction } from '../in-transaction';
 
 interface ClientRow {
   id: string;
@@ -75,7 +76,7 @@ export function findClient(db: Db, id: string): Client | null {
 
 /** Insert or replace a client with everything measured, noted and limited; `actorId`: who did. */
 export function saveClient(db: Db, c: Client, actorId: string): void {
-  db.transaction(() => {
+  inTransaction(db, () => {
     db.prepare(
       `INSERT INTO client (id, name, stature_m, mass_kg, mass_estimated, note, chest_line_deg, said_in, actor_id)
        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)
@@ -103,7 +104,7 @@ export function saveClient(db: Db, c: Client, actorId: string): void {
         'until_day) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
     );
     c.limits.forEach((l, i) => limit.run(c.id, i, l.subject, l.side, l.most, l.setBy, l.fromDay, l.untilDay));
-  })();
+  });
 }
 
 /** The newest screening on record; null when there is none. */

@@ -4,6 +4,7 @@ import { FLOOR_EVENT_VERSION, readFloorEvent } from '@/contract/records/floor-ev
 import { parseJson, readRows, type ReadRows } from '@/contract/records/record';
 import type { Db } from '../open-db';
 import { prepared } from '../prepared';
+import { inTransaction } from '../in-transaction';
 
 /** A record as its table has it. */
 export interface EventRow {
@@ -67,7 +68,7 @@ export function insertFloorEvents(
        body, body_version)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING`,
   );
-  return db.transaction(() => {
+  return inTransaction(db, () => {
     const kept: string[] = [];
     const added: string[] = [];
     const unknown: string[] = [];
@@ -84,7 +85,7 @@ export function insertFloorEvents(
       }
     }
     return { kept, added, unknown };
-  })();
+  });
 }
 
 /** Everything tapped for a client in a movement since a moment, in the order it was tapped. */

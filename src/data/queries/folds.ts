@@ -6,6 +6,7 @@ import type { Db } from '../open-db';
 import { prepared } from '../prepared';
 import { insertFloorEvents, readEventRows, type EventRow } from './floor-events';
 import { plannedItems } from './sessions';
+import { inTransaction } from '../in-transaction';
 
 /** Raised with every change of the fold or of its rows. */
 const OWN_VERSION = 2;
@@ -148,7 +149,7 @@ export function appendFloorEvents(
   events: readonly FloorEvent[],
   receivedAtMs: number,
 ): ReturnType<typeof insertFloorEvents> {
-  return db.transaction(() => {
+  return inTransaction(db, () => {
     const reply = insertFloorEvents(db, events, receivedAtMs);
     const added = new Set(reply.added);
     for (const itemId of itemsTouched(
@@ -157,7 +158,7 @@ export function appendFloorEvents(
     ))
       keepFold(db, itemId);
     return reply;
-  })();
+  });
 }
 
 const complete = new WeakSet<Db>();
@@ -175,9 +176,9 @@ const STALE = `SELECT i.id FROM session s JOIN session_item i ON i.session_id = 
   WHERE (f.version IS NULL OR f.version <> ?) AND EXISTS (SELECT 1 FROM floor_event e WHERE e.item_id = i.id)`;
 
 const keepAll = (db: Db, rows: readonly { readonly id: string }[]): void =>
-  db.transaction(() => {
+  inTransaction(db, () => {
     for (const { id } of rows) keepFold(db, id);
-  })();
+  });
 
 /** Fold what is not yet, of a client: records that were kept before there were folds, or by an older version. */
 export function ensureFolded(db: Db, clientId: string): void {
@@ -201,7 +202,7 @@ export function foldSome(db: Db, most: number): number {
 /** Forget every fold, so that all are made anew. */
 export function forgetFolds(db: Db): void {
   complete.delete(db);
-  db.transaction(() => {
+  inTransaction(db, () => {
     db.exec('DELETE FROM item_fold; DELETE FROM fold_state');
-  })();
+  });
 }

@@ -5,6 +5,7 @@ import { readSessionItem, type SessionItemRow } from '@/contract/records/session
 import type { Session, SessionItem } from '@/contract/views/plan';
 import type { Db } from '../open-db';
 import { prepared } from '../prepared';
+import { inTransaction } from '../in-transaction';
 
 const ITEM =
   'SELECT i.id, i.session_id AS sessionId, i.position, i.movement, i.variant_id AS variantId, ' +
@@ -118,12 +119,12 @@ export function addItem(db: Db, i: SessionItem, actorId: string): void {
 
 /** Add a session with its items; a session already there stays as it is. `actorId`: who planned it. */
 export function addSession(db: Db, s: Omit<Session, 'unreadable'>, actorId: string): void {
-  db.transaction(() => {
+  inTransaction(db, () => {
     const added = prepared(
       db,
       `INSERT OR IGNORE INTO session (id, gym_id, client_id, starts_at_ms, minutes, actor_id)
        VALUES (?, ?, ?, ?, ?, ?)`,
     ).run(s.id, s.gymId, s.clientId, s.startsAtMs, s.minutes, actorId);
     if (added.changes > 0) for (const i of s.items) addItem(db, i, actorId);
-  })();
+  });
 }

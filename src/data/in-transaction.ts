@@ -1,0 +1,7 @@
+import type { Db } from './open-db';
+
+/**
+ * Do all of something or nothing. The right to write is taken at the start: two processes write to the records, and one
+ * that reads first and then writes would be refused where the other wrote between.
+ */
+export const inTransaction = <T>(db: Db, does: () => T): T => db.transaction(does).immediate();
