@@ -6,34 +6,63 @@ import { openDb } from '@/data/open-db';
 import { insertFloorEvents } from '@/data/queries/floor-events';
 import { BEFORE_ACCOUNTS } from '@/contract/actor';
 import type { FloorEvent } from '@/core/record/floor-event';
-import { App, itemId } from '../scripts/launch-app';
+import { App } from '../scripts/launch-app';
 
-const TABLETS = 200;
+/** On the floor at once. */
+export const TABLETS = 200;
 const PER_SECOND = 2;
 const SECONDS = 60;
 const SOLVING = 10;
-const share = (sorted: readonly number[], q: number): number =>
+/** What so much of a sorted list stays under. */
+export const share = (sorted: readonly number[], q: number): number =>
   sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))]!;
 
-const eventOf = (tablet: number, seq: number): FloorEvent => ({
-  kind: 'rep',
-  id: `bench-${tablet}-${seq}`,
-  actorId: BEFORE_ACCOUNTS,
-  deviceId: `tablet-${tablet}`,
-  seq,
-  atMs: Date.now(),
-  clientId: 'anselm',
-  itemId: itemId('anselm', 0),
-  movement: 'cable-fly-level',
-  setId: `set-${tablet}`,
-  rep: seq,
-});
+/** What is planned today, which the tablets share among them. */
+type Planned = Pick<FloorEvent, 'clientId' | 'itemId' | 'movement'>;
+
+/** The planned movements of the day that holds now. */
+export function plannedToday(file: string): readonly Planned[] {
+  const db = new Database(file, { readonly: true });
+  const midnight = new Date().setHours(0, 0, 0, 0);
+  const planned = db
+    .prepare(
+      `SELECT s.client_id AS clientId, i.id AS itemId, i.movement FROM session s JOIN session_item i
+       ON i.session_id = s.id WHERE s.starts_at_ms >= ? AND s.starts_at_ms < ? ORDER BY i.id`,
+    )
+    .all(midnight, midnight + 86_400_000) as Planned[];
+  db.close();
+  return planned;
+}
+
+/** Taps of a set: its start, faults, its end. */
+const TAPS_A_SET = 10;
+
+/** A tap on a tablet: sets are begun and ended, with faults seen between. */
+function eventOf({ planned, name }: Pick<Door, 'planned' | 'name'>, tablet: number, seq: number): FloorEvent {
+  const [set, tap] = [Math.floor(seq / TAPS_A_SET), seq % TAPS_A_SET];
+  const common = {
+    ...planned[tablet % planned.length]!,
+    id: `${name}-${tablet}-${seq}`,
+    actorId: BEFORE_ACCOUNTS,
+    deviceId: `${name}-${tablet}`,
+    seq,
+    atMs: Date.now(),
+    setId: `${name}-${tablet}-${set}`,
+  };
+  if (tap === 0 || seq === 1)
+    return { ...common, kind: 'set-started', setNo: set + 1, loadG: 10_000, targetReps: 12, tempo: '3-1-1-1' };
+  if (tap === TAPS_A_SET - 1) return { ...common, kind: 'set-ended', reps: 12 };
+  return { ...common, kind: 'fault', rep: tap, fault: 'shrugs', side: 'both', severity: 2 };
+}
 
 /** Where a tablet writes to, signed in. */
-interface Door {
+export interface Door {
   readonly url: URL;
   readonly agent: Agent;
   readonly cookie: string;
+  readonly planned: readonly Planned[];
+  /** What its tablets are called. */
+  readonly name: string;
 }
 
 /** As many cases as one call takes, and of the kind that takes longest: one arm, both places and the facing free. */
@@ -85,7 +114,7 @@ async function besideWorstSolve(door: Door): Promise<number[]> {
   const call = post(door, '/api/v1/solve', WORST_SOLVE).finally(() => (solving = false));
   const times: number[] = [];
   for (let seq = 1; solving; seq++) {
-    times.push((await deliver(door, eventOf(TABLETS, seq))).ms);
+    times.push((await deliver(door, eventOf(door, TABLETS, seq))).ms);
     await new Promise((r) => setTimeout(r, 20));
   }
   await call;
@@ -107,9 +136,10 @@ async function solveUntil(door: Door, endMs: number): Promise<number[]> {
 }
 
 /** Another tablet's open page: how long after its tap each event was heard, milliseconds. */
-async function listen({ url, cookie }: Door): Promise<{ readonly close: () => number[] }> {
+async function listen({ url, cookie, planned }: Door): Promise<{ readonly close: () => number[] }> {
   const stop = new AbortController();
-  const path = '/api/v1/floor-events/line?client=anselm&movement=cable-fly-level';
+  const { clientId, movement } = planned[0]!;
+  const path = `/api/v1/floor-events/line?client=${clientId}&movement=${movement}`;
   const line = await fetch(new URL(path, url), { headers: { cookie }, signal: stop.signal });
   const lates: number[] = [];
   const read = async (): Promise<void> => {
@@ -133,48 +163,61 @@ const backUp = (file: string): void =>
     stdio: 'ignore',
   });
 
+/** Every tablet sends its taps, each until it is kept; milliseconds each, sorted, and how many were broken off. */
+export async function tapOnAll(
+  door: Door,
+  seconds: number,
+  perSecond = PER_SECOND,
+): Promise<{ times: readonly number[]; failed: number }> {
+  const times: number[] = [];
+  let failed = 0;
+  await Promise.all(
+    Array.from({ length: TABLETS }, async (_, tablet) => {
+      await new Promise((r) => setTimeout(r, (tablet / TABLETS) * (1000 / perSecond)));
+      const start = performance.now();
+      for (let seq = 1; seq <= perSecond * seconds; seq++) {
+        const wait = start + (seq * 1000) / perSecond - performance.now();
+        if (wait > 0) await new Promise((r) => setTimeout(r, wait));
+        const event = eventOf(door, tablet, seq);
+        // As an outbox does: what was not confirmed is sent again with its id.
+        for (let done = false; !done;) {
+          const { ms, kept } = await deliver(door, event);
+          times.push(ms);
+          if (!kept) failed += 1;
+          done = kept;
+        }
+      }
+    }),
+  );
+  return { times: times.sort((a, b) => a - b), failed };
+}
+
 /** Tablets on the floor sending taps to the real server, beside a bare loop of the same inserts. */
 export async function benchFloorLoad(): Promise<void> {
   const app = new App(true);
+  const planned = plannedToday(app.database);
   const copy = `${app.database}.bare`;
   copyFileSync(app.database, copy);
   const bare = openDb(copy);
   const n = 2000;
   const began = performance.now();
-  for (let i = 0; i < n; i++) insertFloorEvents(bare, [eventOf(999, i)], Date.now());
+  for (let i = 0; i < n; i++) insertFloorEvents(bare, [eventOf({ planned, name: 'bare' }, 999, i)], Date.now());
   const each = (performance.now() - began) / n;
   bare.close();
   await app.start();
   const agent = new Agent({ keepAlive: true, maxSockets: TABLETS + SOLVING });
-  const times: number[] = [];
+  let times: readonly number[] = [];
   let failed = 0;
   let heard: readonly number[] = [];
   let worst: readonly number[] = [];
   let solved: readonly number[] = [];
   try {
-    const door = { url: new URL(app.url), agent, cookie: `jorvix=${app.newToken()}` };
+    const door = { url: new URL(app.url), agent, cookie: `jorvix=${app.newToken('owner')}`, planned, name: 'tablet' };
     worst = await besideWorstSolve(door);
     const line = await listen(door);
     const solving = solveUntil(door, performance.now() + SECONDS * 1000);
     setTimeout(() => void backUp(app.database), (SECONDS * 1000) / 2);
-    await Promise.all(
-      Array.from({ length: TABLETS }, async (_, tablet) => {
-        await new Promise((r) => setTimeout(r, (tablet / TABLETS) * (1000 / PER_SECOND)));
-        const start = performance.now();
-        for (let seq = 1; seq <= PER_SECOND * SECONDS; seq++) {
-          const wait = start + (seq * 1000) / PER_SECOND - performance.now();
-          if (wait > 0) await new Promise((r) => setTimeout(r, wait));
-          const event = eventOf(tablet, seq);
-          // As an outbox does: what was not confirmed is sent again with its id.
-          for (let done = false; !done;) {
-            const { ms, kept } = await deliver(door, event);
-            times.push(ms);
-            if (!kept) failed += 1;
-            done = kept;
-          }
-        }
-      }),
-    );
+    ({ times, failed } = await tapOnAll(door, SECONDS));
     solved = await solving;
     heard = line.close();
   } finally {
@@ -189,7 +232,6 @@ export async function benchFloorLoad(): Promise<void> {
     )
     .get(`tablet-${TABLETS}`) as { n: number; ids: number };
   db.close();
-  times.sort((a, b) => a - b);
   const sorted = (all: readonly number[]): number[] => [...all].sort((a, b) => a - b);
   const sent = TABLETS * PER_SECOND * SECONDS;
   console.log(

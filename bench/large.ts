@@ -1,7 +1,11 @@
-import { existsSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { Agent, get } from 'node:http';
+import { spawnSync } from 'node:child_process';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { App } from '../scripts/launch-app';
+import { plannedToday, share, TABLETS, tapOnAll } from './floor-load';
 
 const RUNS = 15;
 
@@ -22,8 +26,11 @@ const fetchPage = (url: string, cookie: string, agent: Agent): Promise<Came> =>
     }).on('error', reject);
   });
 
+/** A page by its name, and where it is. */
+type Place = readonly [name: string, path: string];
+
 /** The newest client with sets, that client's longest ledger, and a movement planned for today. */
-function placesIn(file: string): readonly (readonly [string, string])[] {
+function placesIn(file: string): readonly Place[] {
   const db = new Database(file, { readonly: true });
   const one = (sql: string, ...args: unknown[]): Record<string, string> =>
     db.prepare(sql).get(...args) as Record<string, string>;
@@ -77,6 +84,53 @@ async function measureAll(app: App): Promise<Map<string, { first: number; median
   }
 }
 
+const TOUR_S = 30;
+
+/** Taps of a whole floor while somebody opens every page of the file, one after the other. */
+async function tapDuringTour(file: string): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), 'jorvix-tour-'));
+  const copy = join(folder, 'tour.db');
+  copyFileSync(file, copy);
+  // What the disk has still to write of the copy is no part of what is measured.
+  spawnSync('sync');
+  const app = new App(true, copy);
+  const places = placesIn(copy);
+  const agent = new Agent({ keepAlive: true, maxSockets: TABLETS });
+  await app.start();
+  try {
+    const cookie = `jorvix=${app.newToken('owner')}`;
+    let tapping = true;
+    const opened: number[] = [];
+    const tour = (async () => {
+      for (let k = 0; tapping; k++)
+        opened.push((await fetchPage(app.url + places[k % places.length]![1], cookie, agent)).ms);
+    })();
+    const door = { url: new URL(app.url), agent, cookie, planned: plannedToday(copy) };
+    console.log(`\nTaps of ${TABLETS} tablets to their reply, while somebody opens every page, ${TOUR_S} s each`);
+    for (const perSecond of [0.2, 2]) {
+      const { times, failed } = await tapOnAll({ ...door, name: `tour-${10 * perSecond}` }, TOUR_S, perSecond);
+      console.log(
+        `${perSecond} a second each   median ${share(times, 0.5).toFixed(1)} ms   ` +
+          `p99 ${share(times, 0.99).toFixed(1)} ms (bar 150)   worst ${times.at(-1)!.toFixed(0)} ms, ${times.length} taps, broken off ${failed}`,
+      );
+    }
+    tapping = false;
+    await tour;
+    opened.sort((a, b) => a - b);
+    console.log(`pages          median ${share(opened, 0.5).toFixed(0)} ms, ${opened.length} opened`);
+    console.log(
+      `memory         ${app
+        .memoryMb()
+        .map((m) => m.toFixed(0))
+        .join(' and ')} MB, door and pages (bar 300)`,
+    );
+  } finally {
+    agent.destroy();
+    await app.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
 /** Every page on the five-year file beside the same on the demo's, in one run. */
 export async function benchLarge(): Promise<void> {
   const file = process.env.JORVIX_LARGE ?? './data/large.db';
@@ -96,4 +150,5 @@ export async function benchLarge(): Promise<void> {
         `   ${(l.median / s.median).toPrecision(3)}`,
     );
   }
+  await tapDuringTour(file);
 }

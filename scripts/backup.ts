@@ -4,6 +4,6 @@ import { contentsText } from '@/messages/database';
 import { openRecords } from './open-records';
 
 const { db, file } = openRecords();
-const made = await backUp(db, backupFolder(file), Date.now());
+const made = await backUp(file, backupFolder(file), Date.now());
 console.log(`${made}\n${contentsText(contentsOf(db))}`);
 db.close();

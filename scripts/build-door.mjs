@@ -12,13 +12,9 @@ const options = {
   external: ['better-sqlite3', '@node-rs/argon2'],
   alias: { 'server-only': join(root, 'test/support/empty.ts') },
 };
-await build({
-  ...options,
-  entryPoints: [join(root, 'src/server/door.ts')],
-  outfile: join(root, '.next/door.mjs'),
-});
-await build({
-  ...options,
-  entryPoints: [join(root, 'src/server/solve-worker.ts')],
-  outfile: join(root, '.next/solve-worker.mjs'),
-});
+for (const name of ['door', 'solve-worker', 'backup-worker'])
+  await build({
+    ...options,
+    entryPoints: [join(root, `src/server/${name}.ts`)],
+    outfile: join(root, `.next/${name}.mjs`),
+  });

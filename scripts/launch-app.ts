@@ -117,6 +117,15 @@ export class App {
     await gone;
   }
 
+  /** Resident memory of its processes, megabytes, the one that was begun first ahead. */
+  memoryMb(): number[] {
+    const told = spawnSync('ps', ['-o', 'rss=', '-g', String(this.child?.pid ?? 0)], { encoding: 'utf8' });
+    return told.stdout
+      .trim()
+      .split(/\s+/)
+      .map((kb) => Number(kb) / 1024);
+  }
+
   async restart(): Promise<void> {
     await this.stop('SIGKILL');
     await this.start();

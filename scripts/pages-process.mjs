@@ -42,7 +42,7 @@ export function keepPages(records) {
       });
     });
 
-  /** Pass a request on and its answer back; headers that stand on the answer stay. `onNone` hears why it did not come. */
+  /** Pass a request on and its answer back; headers that stand on the answer stay. `onNone` hears why none came. */
   function passOn(request, response, onNone) {
     const { method, url: path, headers } = request;
     const onward = onwardRequest({

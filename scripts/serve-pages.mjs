@@ -2,10 +2,13 @@
 // passes on to JORVIX_PAGES, a socket that only this account reaches. A page that takes long, a backup or folding never
 // keeps a tap waiting here. Ends with the door.
 import { createServer } from 'node:http';
+import { constants, setPriority } from 'node:os';
 import { root } from './ready.mjs';
 
 process.env.NODE_ENV = 'production';
 process.umask(0o077);
+// A tap goes first where both want the processor.
+setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
 const records = await import('../.next/door.mjs');
 const say = (error) => console.error(error);
 
@@ -17,9 +20,11 @@ const server = createServer((request, response) => void servePage(request, respo
 
 let endBackups = () => undefined;
 let endFolding = () => undefined;
+let endTidying = () => undefined;
 function stop() {
   endBackups();
   endFolding();
+  endTidying();
   server.close();
   server.closeAllConnections();
   records.closeRecords();
@@ -32,5 +37,6 @@ process.once('disconnect', stop);
 server.listen(process.env.JORVIX_PAGES, () => {
   endBackups = records.keepBackups(say);
   endFolding = records.keepFolding(say);
+  endTidying = records.keepTidy(say);
   process.send({ says: 'open' });
 });

@@ -76,16 +76,27 @@ describe('backups', () => {
     const file = place();
     const db = worldIn(file);
     for (let n = 0; n < 40; n++) tap(db, n);
-    const making = backUp(db, backupFolder(file), NOW);
-    for (let n = 40; n < 80; n++) tap(db, n);
+    const making = backUp(file, backupFolder(file), NOW);
+    let [taps, done] = [80, false];
+    for (let n = 40; n < taps; n++) tap(db, n);
+    // However many come in on the way, it is not begun anew.
+    const coming = (async () => {
+      for (; !done && taps < 5000; taps++) {
+        tap(db, taps);
+        await new Promise((r) => setImmediate(r));
+      }
+    })();
     const made = await making;
+    done = true;
+    await coming;
+    expect(taps).toBeLessThan(5000);
     expect(contentsOf(db).events).toBeGreaterThanOrEqual(80);
     expect(restore(made, file, MIGRATIONS, NOW)).toEqual({ ok: false, why: 'in-use' });
     db.close();
     const now = rowsOf(file);
     const copied = rowsOf(made);
-    const done = restore(made, file, MIGRATIONS, NOW + 1);
-    expect(done.ok && rowsOf(done.replaced!)).toEqual(now);
+    const back = restore(made, file, MIGRATIONS, NOW + 1);
+    expect(back.ok && rowsOf(back.replaced!)).toEqual(now);
     expect(rowsOf(file)).toEqual(copied);
     expect(checkDb(file, MIGRATIONS, false)).toBeNull();
     expect(listBackups(backupFolder(file))).toHaveLength(1);
@@ -93,7 +104,7 @@ describe('backups', () => {
   it('a damaged backup replaces nothing', async () => {
     const file = place();
     const db = worldIn(file);
-    const made = await backUp(db, backupFolder(file), NOW);
+    const made = await backUp(file, backupFolder(file), NOW);
     db.close();
     const before = rowsOf(file);
     const cut = `${made}.cut`;

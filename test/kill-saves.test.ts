@@ -92,7 +92,7 @@ describe('killed the hard way, at any moment', () => {
       [2, 'new'],
     ] as const) {
       saveClientForm(asOwner(db), ID, { ...CLIENT, note });
-      await backUp(db, backupFolder(file), at);
+      await backUp(file, backupFolder(file), at);
     }
     db.close();
     for (let run = 0; run < RUNS; run++) {

@@ -65,17 +65,37 @@ export function contentsOf(db: Db): RecordCounts {
   };
 }
 
+/** Pages that are copied at once, between which a copy may rest. */
+const PAGES_AT_ONCE = 256;
+
+/** Copy a database as it stands now. Whatever is written meanwhile neither gets into the copy nor begins it anew. */
+async function copyAsItStands(file: string, to: string, rest: () => void): Promise<void> {
+  const db = new Database(file, { readonly: true, fileMustExist: true });
+  try {
+    // The first read fixes what this connection sees until its transaction ends.
+    db.exec('BEGIN; SELECT count(*) FROM sqlite_schema');
+    await db.backup(to, {
+      progress: () => {
+        rest();
+        return PAGES_AT_ONCE;
+      },
+    });
+  } finally {
+    db.close();
+  }
+}
+
 /**
- * Copy a database while it is in use, look the copy over, and let old ones fall away. The copy gets its name only once
- * it is whole, so that whatever has a backup's name is one.
+ * Copy a database file while it is in use, look the copy over, and let old ones fall away. The copy gets its name only
+ * once it is whole, so that whatever has a backup's name is one. `rest` is called again and again on the way.
  * @throws when the disk is full or the copy is not whole; nothing half-made stays.
  */
-export async function backUp(db: Db, folder: string, nowMs: number): Promise<string> {
+export async function backUp(file: string, folder: string, nowMs: number, rest = (): void => {}): Promise<string> {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const name = `jorvix-${stamp(nowMs)}.db`;
   const begun = join(folder, `${name}.part`);
   try {
-    await db.backup(begun);
+    await copyAsItStands(file, begun, rest);
     const copy = new Database(begun);
     // A backup is one file: it takes no log beside it.
     copy.pragma('journal_mode = DELETE');

@@ -6,6 +6,8 @@ import { migrate, readMigrations } from './migrate';
 
 export type Db = Database.Database;
 
+/** So long one process waits for the other to have written, milliseconds. */
+const PATIENCE_MS = 5000;
 const DEFAULT_DB = './data/jorvix.db';
 export const migrationsFolder = (): string => join(process.cwd(), 'src/data/migrations');
 
@@ -20,7 +22,7 @@ export function openDb(file: string): Db {
   if (file !== ':memory:' && statSync(file).uid === process.getuid?.()) chmodSync(file, 0o600);
   db.pragma('journal_mode = WAL');
   db.pragma('synchronous = FULL');
-  db.pragma('busy_timeout = 5000');
+  db.pragma(`busy_timeout = ${PATIENCE_MS}`);
   migrate(db, readMigrations(migrationsFolder()), Date.now());
   return db;
 }
@@ -28,12 +30,41 @@ export function openDb(file: string): Db {
 /** The database that this process serves. */
 export const databaseFile = (): string => process.env.JORVIX_DB ?? DEFAULT_DB;
 
-const shared = globalThis as typeof globalThis & { jorvixDb?: Db };
+const shared = globalThis as typeof globalThis & { jorvixDb?: Db; jorvixLeavesLog?: boolean };
 
-/** The server's one connection, opened on first use from JORVIX_DB. */
+/** This process's one connection, opened on first use from JORVIX_DB. */
 export function sharedDb(): Db {
-  shared.jorvixDb ??= openDb(databaseFile());
+  shared.jorvixDb ??= openShared();
   return shared.jorvixDb;
+}
+
+function openShared(): Db {
+  const db = openDb(databaseFile());
+  if (shared.jorvixLeavesLog) db.pragma('wal_autocheckpoint = 0');
+  return db;
+}
+
+/**
+ * From now on what this process writes stays in the log until `tidyLog` is called, here or in another process: whoever
+ * taps never waits until the log is brought into the file.
+ */
+export function leaveLog(): void {
+  shared.jorvixLeavesLog = true;
+  shared.jorvixDb?.pragma('wal_autocheckpoint = 0');
+}
+
+/** A log that is longer than this is begun anew at the next moment when nobody writes, pages. */
+const LONG_LOG = 20_000;
+
+/** Bring as much of the log into the file as nobody reads from any more; nobody waits for it. */
+export function tidyLog(): void {
+  const db = sharedDb();
+  const [told] = db.pragma('wal_checkpoint(PASSIVE)') as { readonly log: number }[];
+  if (!told || told.log < LONG_LOG) return;
+  // Where somebody writes or reads just now it is left for the next time.
+  db.pragma('busy_timeout = 0');
+  db.pragma('wal_checkpoint(RESTART)');
+  db.pragma(`busy_timeout = ${PATIENCE_MS}`);
 }
 
 /** Bring the log into the one file and let it go; nothing where it was not open. */

@@ -4,13 +4,14 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { refused, type SaveResult } from '@/contract/save-result';
 import type { BackupView, RecordsView } from '@/contract/views/records';
-import { backUp, backupFolder, contentsOf, listBackups, restore } from '@/data/backup';
+import { backupFolder, contentsOf, listBackups, restore } from '@/data/backup';
 import { readMigrations } from '@/data/migrate';
 import { closeSharedDb, databaseFile, migrationsFolder, sharedDb } from '@/data/open-db';
 import { endAllSessions } from '@/data/queries/accounts';
 import { ACCOUNT_REFUSAL } from '@/messages/accounts';
 import { contentsText, DB_TROUBLE, RESTORE } from '@/messages/database';
 import { moment } from '@/messages/day';
+import { backUpApart } from './backup-apart';
 import { keepChanges, loadChanges } from './changes';
 import { whileLetGo } from './let-go';
 import type { UseCase } from './use-case';
@@ -46,7 +47,7 @@ export function loadRecords(uc: UseCase, beforeId: number | null): RecordsView |
 /** Copy the records as they stand. */
 export async function backUpNow(uc: UseCase): Promise<SaveResult> {
   if (uc.actor.role !== 'owner') return refused('', ACCOUNT_REFUSAL.notYours);
-  const file = await backUp(uc.db, backupFolder(databaseFile()), uc.nowMs);
+  const file = await backUpApart({ file: uc.db.name, folder: backupFolder(databaseFile()), nowMs: uc.nowMs });
   keepChanges(uc, { subject: 'records', subjectId: 'records' }, {}, { backup: uc.nowMs });
   return { ok: true, id: file };
 }
@@ -60,7 +61,7 @@ export async function restoreBackup(uc: UseCase, name: string): Promise<SaveResu
   const file = databaseFile();
   const folder = backupFolder(file);
   if (!listBackups(folder).includes(name)) return refused('', RESTORE.none(folder));
-  await backUp(uc.db, folder, uc.nowMs);
+  await backUpApart({ file, folder, nowMs: uc.nowMs });
   // The one that was just made may have been one too many.
   if (!listBackups(folder).includes(name)) return refused('', RESTORE.none(folder));
   closeSharedDb();

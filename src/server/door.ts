@@ -4,7 +4,7 @@ import 'server-only';
 export { takeCases, takeDelivery } from './deliveries';
 export { LINE, openLine } from './event-line';
 export { gateOf } from './gate';
-export { closeRecords, keepBackups, keepFolding, openRecords } from './records-file';
+export { closeRecords, keepBackups, keepFolding, keepTidy, openRecords } from './records-file';
 export { readServing } from './serving';
 export { toUseCase } from './signed-in-use-case';
 export { headersOf, refusalOf } from './web-guard';

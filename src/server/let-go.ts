@@ -21,7 +21,7 @@ const heard = (says: string): Promise<void> =>
     process.on('message', listen);
   });
 
-/** Have the door's process (scripts/serve-app.mjs) close the records too while they are replaced; it takes no tap then. */
+/** Have the door's process (scripts/serve-app.mjs) close the records too while they are replaced; it takes no tap. */
 export async function whileLetGo<T>(does: () => T): Promise<T> {
   if (!isPages()) return does();
   const gone = heard('let-go');

@@ -35,7 +35,8 @@ const AT_HAND = 400;
 /** What was solved is kept so long, days. */
 const KEPT_DAYS = 30;
 
-const posedLately = lately<PosedQuestion | null>(AT_HAND);
+// A posed question is a hundred times as big as what is told of it.
+const posedLately = lately<PosedQuestion | null>(AT_HAND / 4);
 const solvedLately = lately<{ solved: SolvedCase | null }>(AT_HAND);
 
 /** A case with its limbs posed, once for whoever opens it again; null where it has none. */

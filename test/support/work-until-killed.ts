@@ -29,8 +29,8 @@ async function work(): Promise<never> {
     }
   }
   if (what === 'backup') {
-    const db = openDb(file);
-    for (let n = Date.now(); ; n++) say(await backUp(db, backupFolder(file), n));
+    openDb(file);
+    for (let n = Date.now(); ; n++) say(await backUp(file, backupFolder(file), n));
   }
   if (what === 'restore') {
     const migrations = readMigrations(migrationsFolder());

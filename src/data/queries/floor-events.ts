@@ -40,7 +40,7 @@ const readRow = (r: EventRow) => {
 
 /** Records that were read lately, of each database: they never change, and are folded again with every tap. */
 const readLately = new WeakMap<Db, ReturnType<typeof lately<ReturnType<typeof readRow>>>>();
-const MOST_KEPT = 4000;
+const MOST_KEPT = 12_000;
 
 /** Records of the table, read; those that cannot be are named. */
 export function readEventRows(db: Db, rows: readonly EventRow[]): ReadRows<FloorEvent> {

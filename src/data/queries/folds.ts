@@ -20,10 +20,12 @@ const FOLD_VERSION = OWN_VERSION + 100 * (FLOOR_EVENT_VERSION - 2);
 export type FoldedLog = Pick<SetLog, 'sets' | 'pains' | 'setups'>;
 
 /** What takes records back, in any planned movement. */
-const undosOf = (db: Db, rows: readonly EventRow[]): EventRow[] => {
-  const find = prepared(db, "SELECT * FROM floor_event WHERE kind = 'undo' AND json_extract(body, '$.eventId') = ?");
-  return rows.flatMap((r) => find.all(r.id) as EventRow[]);
-};
+const undosOf = (db: Db, rows: readonly EventRow[]): EventRow[] =>
+  prepared(
+    db,
+    `SELECT * FROM floor_event WHERE kind = 'undo'
+     AND json_extract(body, '$.eventId') IN (SELECT value FROM json_each(?))`,
+  ).all(JSON.stringify(rows.map((r) => r.id))) as EventRow[];
 
 /** A planned movement's own records, and with them what others say of its corrections and take back of it. */
 function eventRowsOf(db: Db, itemId: string): { readonly own: readonly EventRow[]; readonly all: readonly EventRow[] } {
@@ -113,16 +115,40 @@ interface Whose {
   readonly movement: string;
 }
 
-/** Fold one planned movement and put its rows in place of those that were there. */
-function keepFold(db: Db, itemId: string): void {
+/** A planned movement to fold; `n`: how often something came since; null where it is folded for another reason. */
+interface Stale {
+  readonly id: string;
+  readonly n: number | null;
+}
+
+/** Folded at once: what is tapped meanwhile waits until their rows are written. */
+const AT_ONCE = 1;
+
+/**
+ * Fold planned movements and put their rows in place of those that were there. They are read and folded before the
+ * right to write is taken, so that a tap waits for writing alone; one of which something came meanwhile is left for
+ * whoever reads next.
+ */
+function refold(db: Db, stale: readonly Stale[]): void {
   const whose = prepared(
     db,
     `SELECT s.client_id AS clientId, i.movement FROM session_item i JOIN session s ON s.id = i.session_id
      WHERE i.id = ?`,
-  ).get(itemId) as Whose | undefined;
-  const folded = foldItem(db, itemId);
-  prepared(db, 'DELETE FROM item_fold WHERE item_id = ?').run(itemId);
-  if (whose && folded) writeFold(db, itemId, whose, folded);
+  );
+  const now = prepared(db, 'SELECT n FROM stale_fold WHERE item_id = ?');
+  for (let k = 0; k < stale.length; k += AT_ONCE) {
+    const folded = stale
+      .slice(k, k + AT_ONCE)
+      .map(({ id, n }) => ({ id, n, of: whose.get(id) as Whose | undefined, told: foldItem(db, id) }));
+    inTransaction(db, () => {
+      for (const { id, n, of, told } of folded) {
+        if (((now.get(id) as { n: number } | undefined)?.n ?? null) !== n) continue;
+        prepared(db, 'DELETE FROM stale_fold WHERE item_id = ?').run(id);
+        prepared(db, 'DELETE FROM item_fold WHERE item_id = ?').run(id);
+        if (of && told) writeFold(db, id, of, told);
+      }
+    });
+  }
 }
 
 /** Write the rows of a planned movement that has none yet, as it was folded. */
@@ -143,27 +169,30 @@ export function writeFold(db: Db, itemId: string, whose: Whose, { log, atMs, unr
   for (const p of log.pains) pain.run(itemId, p.id, p.setId, p.atMs, p.rep, p.note);
 }
 
-/** Append records, and keep the folds that they change, in one transaction; replies as `insertFloorEvents` does. */
+/** Append records and name the folds that they change, in one transaction; replies as `insertFloorEvents` does. */
 export function appendFloorEvents(
   db: Db,
   events: readonly FloorEvent[],
   receivedAtMs: number,
 ): ReturnType<typeof insertFloorEvents> {
+  const mark = prepared(
+    db,
+    `INSERT INTO stale_fold (item_id, client_id, n)
+     SELECT i.id, s.client_id, 1 FROM session_item i JOIN session s ON s.id = i.session_id WHERE i.id = ?
+     ON CONFLICT (item_id) DO UPDATE SET n = n + 1`,
+  );
   return inTransaction(db, () => {
     const reply = insertFloorEvents(db, events, receivedAtMs);
     const added = new Set(reply.added);
-    for (const itemId of itemsTouched(
-      db,
-      events.filter((e) => added.has(e.id)),
-    ))
-      keepFold(db, itemId);
+    const news = events.filter((e) => added.has(e.id));
+    for (const itemId of itemsTouched(db, news)) mark.run(itemId);
     return reply;
   });
 }
 
 const complete = new WeakSet<Db>();
 
-/** Whether everything on record is folded in this version; else it is told for one client, and the rest follows. */
+/** Whether everything on record was folded in this version; else it is told for one client, and the rest follows. */
 function isComplete(db: Db): boolean {
   if (complete.has(db)) return true;
   const state = db.prepare('SELECT version FROM fold_state').get() as { version: number } | undefined;
@@ -171,26 +200,33 @@ function isComplete(db: Db): boolean {
   return complete.has(db);
 }
 
-const STALE = `SELECT i.id FROM session s JOIN session_item i ON i.session_id = s.id
+const OLDER = `SELECT i.id, NULL AS n FROM session s JOIN session_item i ON i.session_id = s.id
   LEFT JOIN item_fold f ON f.item_id = i.id
-  WHERE (f.version IS NULL OR f.version <> ?) AND EXISTS (SELECT 1 FROM floor_event e WHERE e.item_id = i.id)`;
+  WHERE (f.version IS NULL OR f.version <> ?) AND NOT EXISTS (SELECT 1 FROM stale_fold n WHERE n.item_id = i.id)
+    AND EXISTS (SELECT 1 FROM floor_event e WHERE e.item_id = i.id)`;
 
-const keepAll = (db: Db, rows: readonly { readonly id: string }[]): void =>
-  inTransaction(db, () => {
-    for (const { id } of rows) keepFold(db, id);
-  });
-
-/** Fold what is not yet, of a client: records that were kept before there were folds, or by an older version. */
+/**
+ * Fold what is not yet, of a client: what was tapped since, and records that were kept before there were folds or were
+ * folded by an older version.
+ */
 export function ensureFolded(db: Db, clientId: string): void {
-  if (isComplete(db)) return;
-  keepAll(db, db.prepare(`${STALE} AND s.client_id = ?`).all(FOLD_VERSION, clientId) as { id: string }[]);
+  refold(db, prepared(db, 'SELECT item_id AS id, n FROM stale_fold WHERE client_id = ?').all(clientId) as Stale[]);
+  if (!isComplete(db)) refold(db, db.prepare(`${OLDER} AND s.client_id = ?`).all(FOLD_VERSION, clientId) as Stale[]);
+}
+
+/** Fold what was tapped since, up to `most` planned movements; how many were. */
+export function foldNews(db: Db, most: number): number {
+  const news = prepared(db, 'SELECT item_id AS id, n FROM stale_fold LIMIT ?').all(most) as Stale[];
+  refold(db, news);
+  return news.length;
 }
 
 /** Fold up to `most` planned movements that are not yet; how many were. At none everything is, and that is noted. */
 export function foldSome(db: Db, most: number): number {
-  if (isComplete(db)) return 0;
-  const rows = db.prepare(`${STALE} LIMIT ?`).all(FOLD_VERSION, most) as { id: string }[];
-  keepAll(db, rows);
+  const news = foldNews(db, most);
+  if (news > 0 || isComplete(db)) return news;
+  const rows = db.prepare(`${OLDER} LIMIT ?`).all(FOLD_VERSION, most) as Stale[];
+  refold(db, rows);
   if (rows.length === 0)
     db.prepare(
       `INSERT INTO fold_state (only_row, version) VALUES (1, ?)

@@ -9,7 +9,7 @@ import type { UnreadableRow } from '@/contract/records/record';
 import type { Db } from '../open-db';
 import { prepared } from '../prepared';
 import { readOnce } from '../read-once';
-import { ensureFolded, foldItem, type FoldedLog } from './folds';
+import { ensureFolded, foldItem, foldNews, type FoldedLog } from './folds';
 
 /** Planned movements that judgement looks at: both sides of the newest sessions, one more for what comes next. */
 const RECENT_ITEMS = 2 * (WINDOW_SESSIONS + 1);
@@ -244,6 +244,9 @@ const readPains = (read: Read): Of<{ readonly pain: PainMark }>[] =>
     'x.at_ms, x.item_id, x.id',
   ).map(({ movement, ...pain }) => ({ movement, pain }));
 
+/** However many there are. */
+const ALL = -1;
+
 /** A set that was begun and not ended. */
 export interface OpenSet {
   readonly itemId: string;
@@ -254,13 +257,15 @@ export interface OpenSet {
 }
 
 /** Sets that were begun before a time and not ended, newest first. */
-export const openSets = (db: Db, beforeMs: number, most: number): readonly OpenSet[] =>
-  prepared(
+export function openSets(db: Db, beforeMs: number, most: number): readonly OpenSet[] {
+  foldNews(db, ALL);
+  return prepared(
     db,
     `SELECT x.item_id AS itemId, p.client_id AS clientId, p.movement, x.set_no AS setNo, x.started_at_ms AS startedAtMs
      FROM set_fold x JOIN item_fold p ON p.item_id = x.item_id
      WHERE x.ended_at_ms IS NULL AND x.started_at_ms < ? ORDER BY x.started_at_ms DESC LIMIT ?`,
   ).all(beforeMs, most) as OpenSet[];
+}
 
 /** The set-ups that a client used in the newest sessions, by movement, oldest first. */
 export function usedSetups(db: Db, clientId: string): ReadonlyMap<string, readonly UsedSetup[]> {
@@ -270,8 +275,9 @@ export function usedSetups(db: Db, clientId: string): ReadonlyMap<string, readon
 }
 
 /** How corrections fared that were given in a gym since a time and looked at, over all clients. */
-export const countCorrections = (db: Db, gymId: string, sinceMs: number): readonly CorrectionCount[] =>
-  prepared(
+export function countCorrections(db: Db, gymId: string, sinceMs: number): readonly CorrectionCount[] {
+  foldNews(db, ALL);
+  return prepared(
     db,
     `SELECT x.fault, x.correction, sum(x.outcome = 'held') AS held, sum(x.outcome = 'partly') AS partly,
        sum(x.outcome = 'not') AS "not"
@@ -279,6 +285,7 @@ export const countCorrections = (db: Db, gymId: string, sinceMs: number): readon
      WHERE s.starts_at_ms >= ? AND s.gym_id = ? AND x.outcome IN ('held', 'partly', 'not')
      GROUP BY x.fault, x.correction`,
   ).all(sinceMs, gymId) as CorrectionCount[];
+}
 
 /** A client's records that cannot be read. */
 export function unreadableOf(db: Db, clientId: string): readonly UnreadableRow[] {
@@ -291,7 +298,7 @@ export function unreadableOf(db: Db, clientId: string): readonly UnreadableRow[]
 }
 
 /** Movements of clients whose newest records are at hand. */
-const recentOnce = readOnce<FoldedLog>(2000);
+const recentOnce = readOnce<FoldedLog>(400);
 const NOTHING: FoldedLog = { setups: [], sets: [], pains: [] };
 
 /** What the next set of a client and movement is judged by, and what stands beside it in its session (`here`). */
@@ -337,6 +344,7 @@ const byId = <T extends { readonly id: string }>(list: readonly T[]): readonly T
 
 /** Whether a sample of the folds, taken by chance, tells what the records of its planned movements tell. */
 export function foldsHold(db: Db, sample: number): boolean {
+  foldNews(db, ALL);
   const { most } = db.prepare('SELECT coalesce(max(rowid), 0) AS most FROM item_fold').get() as { most: number };
   const at = db.prepare('SELECT item_id AS id, client_id AS clientId FROM item_fold WHERE rowid >= ? ORDER BY rowid');
   const picked = Array.from({ length: most === 0 ? 0 : sample }, () => at.get(1 + Math.floor(Math.random() * most)));
