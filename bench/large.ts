@@ -111,7 +111,8 @@ async function tapDuringTour(file: string): Promise<void> {
       const { times, failed } = await tapOnAll({ ...door, name: `tour-${10 * perSecond}` }, TOUR_S, perSecond);
       console.log(
         `${perSecond} a second each   median ${share(times, 0.5).toFixed(1)} ms   ` +
-          `p99 ${share(times, 0.99).toFixed(1)} ms (bar 150)   worst ${times.at(-1)!.toFixed(0)} ms, ${times.length} taps, broken off ${failed}`,
+          `p99 ${share(times, 0.99).toFixed(1)} ms (bar 150)   worst ${times.at(-1)!.toFixed(0)} ms, ` +
+          `${times.length} taps, broken off ${failed}`,
       );
     }
     tapping = false;

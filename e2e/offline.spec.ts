@@ -27,6 +27,7 @@ test('the set screen opens and works after a full reload without a server; every
 
   await page.reload();
   await expect(page.getByText('This set stands at rep 0')).toBeVisible();
+  await expect(page.getByTestId('kept-page')).toContainText(/as it was at \d\d:\d\d/);
   // The page is older than the tap: this device still has it.
   await expect(page.locator('[data-fault="shrugs"]')).toContainText('rep 1');
   await page.getByRole('button', { name: 'Go on' }).click();
@@ -40,6 +41,7 @@ test('the set screen opens and works after a full reload without a server; every
   await app.start();
   await page.goto(`${app.url}/set/${item}`);
   await expect(page.getByTestId('waiting')).toHaveText('all sent', { timeout: 35_000 });
+  await expect(page.getByTestId('kept-page')).toHaveCount(0);
   const db = new Database(app.database, { readonly: true });
   const kinds = db
     .prepare('SELECT kind, count(*) AS n FROM floor_event WHERE item_id = ? AND kind <> ? GROUP BY kind')

@@ -1,7 +1,7 @@
 // The door of the built application: it lets in who may, takes taps and cases itself, and passes pages on to a process
 // of their own (scripts/serve-pages.mjs), so that no page keeps a tap waiting. PORT, JORVIX_DB and JORVIX_HOST say
-// where (src/server/serving); with JORVIX_NEW a database that is not there is begun. Opens the records before it says that it
-// is open, and on SIGINT and SIGTERM lets them go whole.
+// where (src/server/serving); with JORVIX_NEW a database that is not there is begun. Opens the records before it says
+// that it is open, and on SIGINT and SIGTERM lets them go whole.
 import { createServer } from 'node:http';
 import { createServer as createTlsServer } from 'node:https';
 import { keepPages } from './pages-process.mjs';

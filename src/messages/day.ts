@@ -13,6 +13,10 @@ export const dayIn = (ms: number, nowMs: number): string =>
 /** "24 Nov 2026, 14:30". */
 export const moment = (ms: number): string => dayjs(ms).format('D MMM YYYY, HH:mm');
 
+/** "14:30", and of another day than that of `nowMs` "24 Nov, 14:30". */
+export const momentIn = (ms: number, nowMs: number): string =>
+  dayjs(ms).format(dayjs(ms).isSame(nowMs, 'day') ? 'HH:mm' : 'D MMM, HH:mm');
+
 /** "24 Nov 2026", of a day since 1970. */
 export const dateOf = (dayNo: number): string =>
   dayjs(new Date(dayNo * 86_400_000).toISOString().slice(0, 10)).format('D MMM YYYY');

@@ -5,12 +5,37 @@ import { useEffect } from 'react';
 /** Asked for as a page: by that the service worker knows where to keep it. */
 const asPage = (url: string): readonly [string, RequestInit] => [url, { headers: { accept: 'text/html' } }];
 
-/** Has the service worker fetch and keep pages and files. */
-function keep(urls: readonly (string | readonly [string, RequestInit])[]): void {
+/** Has the service worker fetch and keep pages and files; resolves when they are kept, or at once where nothing keeps. */
+async function keep(urls: readonly (string | readonly [string, RequestInit])[]): Promise<void> {
   if (!('serviceWorker' in navigator)) return;
-  void navigator.serviceWorker.ready.then((r) =>
-    r.active?.postMessage({ type: 'CACHE_URLS', payload: { urlsToCache: urls } }),
+  const { active } = await navigator.serviceWorker.ready;
+  await new Promise<void>((resolve) => {
+    const { port1, port2 } = new MessageChannel();
+    port1.onmessage = () => resolve();
+    active?.postMessage({ type: 'CACHE_URLS', payload: { urlsToCache: urls } }, [port2]);
+  });
+}
+
+/** Kept again after so long at the earliest, milliseconds. */
+const FRESH_MS = 5 * 60_000;
+/** A page that is not idle for so long keeps one all the same, milliseconds. */
+const BUSY_MS = 4000;
+const keptAt = new Map<string, number>();
+
+const whenIdle = (): Promise<unknown> =>
+  new Promise((resolve) =>
+    'requestIdleCallback' in window ? requestIdleCallback(resolve, { timeout: BUSY_MS }) : setTimeout(resolve, 200),
   );
+
+/** One page after the other, whenever this one has nothing to do: the server draws no more than one of them at a time. */
+async function keepInTurn(paths: readonly string[], left: () => boolean): Promise<void> {
+  for (const path of paths) {
+    if (Date.now() - (keptAt.get(path) ?? -Infinity) < FRESH_MS) continue;
+    await whenIdle();
+    if (left()) return;
+    await keep([asPage(new URL(path, location.href).href)]);
+    keptAt.set(path, Date.now());
+  }
 }
 
 /** Registers the service worker, and keeps every page that is opened for when there is no network. */
@@ -28,7 +53,7 @@ export function KeepPages() {
     // A page that came through the service worker is kept already: asked for again it would only be drawn twice.
     const opened = performance.getEntriesByType('navigation')[0] as PerformanceNavigationTiming | undefined;
     const through = opened !== undefined && opened.workerStart > 0 && opened.name === location.href;
-    keep([...(through ? [] : [asPage(location.href)]), ...new Set(seen)]);
+    void keep([...(through ? [] : [asPage(location.href)]), ...new Set(seen)]);
   }, [pathname]);
   return null;
 }
@@ -37,7 +62,11 @@ export function KeepPages() {
 export function KeepAhead({ paths }: { readonly paths: readonly string[] }) {
   const list = paths.join(' ');
   useEffect(() => {
-    if (list) keep(list.split(' ').map((p) => asPage(new URL(p, location.href).href)));
+    let gone = false;
+    if (list) void keepInTurn(list.split(' '), () => gone);
+    return () => {
+      gone = true;
+    };
   }, [list]);
   return null;
 }

@@ -9,6 +9,7 @@ import {
   Serwist,
   type SerwistPlugin,
 } from 'serwist';
+import { AGE_CHANNEL, pageOf, type AgeMessage } from './kept-age';
 
 declare const self: ServiceWorkerGlobalScope;
 declare const __PRECACHE__: PrecacheEntry[];
@@ -26,6 +27,31 @@ const noFaults: SerwistPlugin = {
   fetchDidSucceed: ({ response }) => {
     if (response.status >= 500) throw new TypeError(`The server answered ${response.status}.`);
     return Promise.resolve(response);
+  },
+};
+
+/** Pages that were last shown as they had been kept, with when they were served. */
+const shownKept = new Map<string, number>();
+const ages = new BroadcastChannel(AGE_CHANNEL);
+const tellAge = (of: string): void =>
+  ages.postMessage({ of, servedMs: shownKept.get(of) ?? null } satisfies AgeMessage);
+ages.onmessage = ({ data }: MessageEvent<AgeMessage>) => {
+  if ('ask' in data) tellAge(data.ask);
+};
+
+/** A page that is older than its data says how old it is. */
+const toldAge: SerwistPlugin = {
+  fetchDidSucceed: ({ request, response }) => {
+    if (shownKept.delete(pageOf(request.url))) tellAge(pageOf(request.url));
+    return Promise.resolve(response);
+  },
+  cachedResponseWillBeUsed: ({ request, cachedResponse }) => {
+    const servedMs = Date.parse(cachedResponse?.headers.get('date') ?? '');
+    if (Number.isFinite(servedMs)) {
+      shownKept.set(pageOf(request.url), servedMs);
+      tellAge(pageOf(request.url));
+    }
+    return Promise.resolve(cachedResponse);
   },
 };
 
@@ -58,7 +84,7 @@ const serwist = new Serwist({
       handler: new NetworkFirst({
         cacheName: 'parts',
         networkTimeoutSeconds: PATIENCE_S,
-        plugins: [noFaults, wholePages, keepLast(100)],
+        plugins: [noFaults, toldAge, wholePages, keepLast(100)],
       }),
     },
     {
@@ -67,7 +93,7 @@ const serwist = new Serwist({
       handler: new NetworkFirst({
         cacheName: 'pages',
         networkTimeoutSeconds: PATIENCE_S,
-        plugins: [noFaults, wholePages, keepLast(100)],
+        plugins: [noFaults, toldAge, wholePages, keepLast(100)],
       }),
     },
   ],

@@ -7,6 +7,8 @@ import { Suspense } from 'react';
 import { UnderWay } from './under-way';
 import type { Actor } from '@/contract/actor';
 import { useOutboxState } from '@/offline/use-outbox';
+import { usePageAge } from '@/offline/use-page-age';
+import { momentIn } from '@/messages/day';
 import { clockOffText } from '@/messages/taps';
 import { WORDS } from '@/messages/screens/shell';
 import styles from './shell.module.css';
@@ -32,6 +34,7 @@ const TROUBLE = {
 /** One small place that says what has not reached the server. */
 function Waiting() {
   const { waiting, refused, others, trouble, clockOffMs } = useOutboxState();
+  const age = usePageAge();
   const words =
     waiting === null
       ? 'counting'
@@ -41,8 +44,13 @@ function Waiting() {
   return (
     <span className={styles.waiting} role="status" data-testid="waiting" data-waiting={waiting ?? undefined}>
       {words}
-      {(refused > 0 || others > 0 || clockOffMs !== 0 || (waiting !== null && waiting > 0 && trouble)) && (
+      {(servedMs !== null ||
+        refused > 0 ||
+        others > 0 ||
+        clockOffMs !== 0 ||
+        (waiting !== null && waiting > 0 && trouble)) && (
         <span className={styles.more}>
+          {age && <small data-testid="kept-page">{WORDS.asItWas(momentIn(age.servedMs, age.heardMs))}</small>}
           {waiting !== null && waiting > 0 && trouble && <small>{TROUBLE[trouble]}</small>}
           {others > 0 && <small data-testid="others">{WORDS.waitForTheirOwner(others)}</small>}
           {refused > 0 && <Link href="/taps">{WORDS.keptHereOnly(refused)}</Link>}
