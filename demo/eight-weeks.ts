@@ -2,7 +2,7 @@ import type { SessionItem } from '@/contract/views/plan';
 import type { Db } from '@/data/open-db';
 import { findCare, setTrainer } from '@/data/queries/care';
 import { appendScreening, findClient, saveClient } from '@/data/queries/clients';
-import { addSession } from '@/data/queries/sessions';
+import { addSession, findSession } from '@/data/queries/sessions';
 import { toLocalDay } from '@/server/clock';
 import { kgToGrams } from '@/core/units/mass';
 import { seeded } from '../tracker/seeded';
@@ -13,7 +13,9 @@ import { dayOnShow } from './world';
 
 const WEEKS = 8;
 const MINUTE_MS = 60_000;
-const ACTORS = { [DEMO_TRAINER.id]: DEMO_TRAINER, [RELIEF.id]: RELIEF } as const;
+const ACTORS = Object.fromEntries([DEMO_TRAINER, DEMO_OWNER, RELIEF].map((a) => [a.id, a]));
+/** A session that is under way began so long ago, and its first movement five minutes later. */
+const BEGAN_MS = 30 * MINUTE_MS;
 
 /** What is planned of a regular's exercises in one session; of one arm the left and the right. */
 function itemsOf({ exercises }: Regular, sessionId: string) {
@@ -78,8 +80,28 @@ function liveThrough(db: Db, regular: Regular, today: Date, random: () => number
     });
 }
 
+/** Today's session of a regular; one that is under way has its first movement behind it, whatever the clock says. */
+function planToday(db: Db, regular: Regular, today: Date, nowMs: number): void {
+  const { hour, key } = dayOnShow(nowMs);
+  if (regular.today === null) return;
+  if (regular.today !== 'under-way') {
+    plan(db, regular, key, startOf(today, 0, hour + regular.today));
+    return;
+  }
+  const startsMs = Math.max(today.getTime(), nowMs - BEGAN_MS);
+  const known = findSession(db, `${regular.client.id}-${key}`) !== null;
+  const items = plan(db, regular, key, startsMs);
+  const [first] = items;
+  if (known || !first) return;
+  const planned = Object.fromEntries(items.map(({ item }) => [item.id, item]));
+  const actor = ACTORS[regular.trainerId]!;
+  const session = { db, regular, actor, random: seeded(Math.floor(today.getTime() / MINUTE_MS)), planned };
+  doItem(session, beginDoing(first.exercise), first.item, nowMs - BEGAN_MS + 5 * MINUTE_MS);
+}
+
 /**
- * Eight weeks of the demo's regulars up to yesterday, once, and today's sessions of those who come. Tells of every
+ * Eight weeks of the demo's regulars up to yesterday, once, and today's sessions of those who come, one of them under
+ * way. Tells of every
  * fault that was tapped why it had come and what it was judged to come from.
  */
 export function loadEightWeeks(db: Db, nowMs: number): readonly Truth[] {
@@ -102,8 +124,6 @@ export function loadEightWeeks(db: Db, nowMs: number): readonly Truth[] {
       });
     return known ? [] : liveThrough(db, regular, today, seeded(101 + k));
   });
-  const { hour, key } = dayOnShow(nowMs);
-  for (const regular of REGULARS)
-    if (regular.today !== null) plan(db, regular, key, startOf(today, 0, hour + regular.today));
+  for (const regular of REGULARS) planToday(db, regular, today, nowMs);
   return truths;
 }

@@ -3,7 +3,7 @@ import type { FaultCode } from '@/core/movement/fault-code';
 import type { Client } from '@/contract/views/client';
 import type { SessionItem } from '@/contract/views/plan';
 import { GYM, YARD } from './kit';
-import { DEMO_TRAINER, RELIEF } from './people';
+import { DEMO_OWNER, DEMO_TRAINER, RELIEF } from './people';
 
 /** Regulars of the demo's two gyms: their bodies, what they do every week, and what goes wrong by itself. */
 
@@ -35,8 +35,8 @@ export interface Regular {
   readonly trainerId: string;
   readonly days: readonly number[];
   readonly hour: number;
-  /** Hours after now that today's session begins; null where there is none today. */
-  readonly today: number | null;
+  /** Hours after now that today's session begins, or that it is under way now; null where there is none today. */
+  readonly today: number | 'under-way' | null;
   readonly exercises: readonly Exercise[];
 }
 
@@ -161,7 +161,7 @@ export const REGULARS: readonly Regular[] = [
     trainerId: RELIEF.id,
     days: [2, 4],
     hour: 17,
-    today: 0,
+    today: 'under-way',
     exercises: [
       cable('rear-delt-cable-row', 7.5, [habit('shrugs', 'load', 0.5)], { ...AT_THE_YARD, oneArm: true }),
       cable('cable-row-level-one-arm', 12.5, [habit('shoulder-tips-forward', 'cue', 0.5)], {
@@ -175,7 +175,7 @@ export const REGULARS: readonly Regular[] = [
       notes: ['blood-pressure'],
     }),
     gymId: GYM.id,
-    trainerId: RELIEF.id,
+    trainerId: DEMO_OWNER.id,
     days: [3, 5],
     hour: 12,
     today: null,

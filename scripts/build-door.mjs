@@ -1,5 +1,5 @@
 // After `next build`: bundles what the server's own process needs beside Next.
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import { build } from 'esbuild';
 
 const root = new URL('..', import.meta.url).pathname;
@@ -12,9 +12,9 @@ const options = {
   external: ['better-sqlite3', '@node-rs/argon2'],
   alias: { 'server-only': join(root, 'test/support/empty.ts') },
 };
-for (const name of ['door', 'solve-worker', 'backup-worker'])
+for (const source of ['src/server/door', 'src/server/solve-worker', 'src/server/backup-worker', 'demo/day'])
   await build({
     ...options,
-    entryPoints: [join(root, `src/server/${name}.ts`)],
-    outfile: join(root, `.next/${name}.mjs`),
+    entryPoints: [join(root, `${source}.ts`)],
+    outfile: join(root, `.next/${basename(source)}.mjs`),
   });

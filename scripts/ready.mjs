@@ -58,7 +58,7 @@ const SOLVER = ['src/core', 'src/solver', 'src/contract'];
 
 /** Build the application when its sources changed since the last build. */
 export function readyBuild() {
-  const now = sourceHash(['src'], [...BUILT_BY]);
+  const now = sourceHash(['src', 'demo'], [...BUILT_BY]);
   if (existsSync(join(root, '.next/BUILD_ID')) && readStamp('build') === now) return;
   console.log('Building...');
   run(join(root, 'node_modules/.bin/next'), ['build'], { env: { ...env, JORVIX_SOLVER: sourceHash(SOLVER) } });

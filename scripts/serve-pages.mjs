@@ -10,6 +10,7 @@ process.umask(0o077);
 // A tap goes first where both want the processor.
 setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
 const records = await import('../.next/door.mjs');
+const demo = process.env.JORVIX_DEMO === 'yes' ? await import('../.next/day.mjs') : null;
 const say = (error) => console.error(error);
 
 const { default: next } = await import('next');
@@ -21,10 +22,12 @@ const server = createServer((request, response) => void servePage(request, respo
 let endBackups = () => undefined;
 let endFolding = () => undefined;
 let endTidying = () => undefined;
+let endDemo = () => undefined;
 function stop() {
   endBackups();
   endFolding();
   endTidying();
+  endDemo();
   server.close();
   server.closeAllConnections();
   records.closeRecords();
@@ -38,5 +41,6 @@ server.listen(process.env.JORVIX_PAGES, () => {
   endBackups = records.keepBackups(say);
   endFolding = records.keepFolding(say);
   endTidying = records.keepTidy(say);
+  if (demo) endDemo = demo.keepDemoAlive(say);
   process.send({ says: 'open' });
 });

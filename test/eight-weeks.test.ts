@@ -4,6 +4,7 @@ import { loadEightWeeks } from '../demo/eight-weeks';
 import type { Truth } from '../demo/simulate';
 import { REGULARS } from '../demo/weeks';
 import type { Db } from '@/data/open-db';
+import { findCare } from '@/data/queries/care';
 import { foldsHold } from '@/data/queries/read-folds';
 import { loadFloor } from '@/server/floor';
 import { listLedgers, loadLedger } from '@/server/ledger';
@@ -52,6 +53,13 @@ describe('eight weeks of regulars', () => {
     const { sessions } = loadFloor(at(db));
     expect(sessions.some((s) => s.wanted.length > 0)).toBe(true);
     expect(loadFloor(at(db, NOW, DEMO_OWNER)).sessions.length).toBeGreaterThan(sessions.length);
+  });
+  it('one session is under way, and the owner trains somebody too', () => {
+    const owners = loadFloor(at(db, NOW, DEMO_OWNER));
+    const now = owners.sessions.find((s) => s.items.some((i) => i.state === 'under-way'))!;
+    expect([now.clientId, owners.nextId]).toEqual(['elspeth', now.id]);
+    expect(now.startsAtMs).toBeLessThan(NOW);
+    expect(findCare(db, 'yusuf')!.trainerId).toBe(DEMO_OWNER.id);
   });
   it('are loaded once, and the next day has its own sessions', () => {
     const sets = (): unknown => db.prepare('SELECT count(*) FROM set_fold').pluck().get();

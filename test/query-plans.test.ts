@@ -12,7 +12,7 @@ import { loadSet } from '@/server/set';
 import { loadSetup } from '@/server/setup';
 import { asOwner, NOW, world } from './support/world';
 
-/** What may be read from end to end: rows of the query itself, a few newest, an index that counts, a gym's own, news. */
+/** What may be read from end to end: the query's own rows, a few newest, an index that counts, a gym's own, news. */
 const MAY = /^SCAN (json_each|recent$|\w+ USING COVERING INDEX|(client|kit_piece|gym|stale_fold)$)/;
 
 it('no page reads a table that grows from end to end', { timeout: 120_000 }, () => {

@@ -5,7 +5,7 @@ import { useEffect } from 'react';
 /** Asked for as a page: by that the service worker knows where to keep it. */
 const asPage = (url: string): readonly [string, RequestInit] => [url, { headers: { accept: 'text/html' } }];
 
-/** Has the service worker fetch and keep pages and files; resolves when they are kept, or at once where nothing keeps. */
+/** Has the service worker fetch and keep pages and files; resolves when they are kept, at once where nothing keeps. */
 async function keep(urls: readonly (string | readonly [string, RequestInit])[]): Promise<void> {
   if (!('serviceWorker' in navigator)) return;
   const { active } = await navigator.serviceWorker.ready;
@@ -27,7 +27,7 @@ const whenIdle = (): Promise<unknown> =>
     'requestIdleCallback' in window ? requestIdleCallback(resolve, { timeout: BUSY_MS }) : setTimeout(resolve, 200),
   );
 
-/** One page after the other, whenever this one has nothing to do: the server draws no more than one of them at a time. */
+/** One page after the other, whenever this one has nothing to do: the server draws one of them at a time. */
 async function keepInTurn(paths: readonly string[], left: () => boolean): Promise<void> {
   for (const path of paths) {
     if (Date.now() - (keptAt.get(path) ?? -Infinity) < FRESH_MS) continue;

@@ -44,7 +44,7 @@ function Waiting() {
   return (
     <span className={styles.waiting} role="status" data-testid="waiting" data-waiting={waiting ?? undefined}>
       {words}
-      {(servedMs !== null ||
+      {(age ||
         refused > 0 ||
         others > 0 ||
         clockOffMs !== 0 ||
