@@ -44,11 +44,7 @@ function Waiting() {
   return (
     <span className={styles.waiting} role="status" data-testid="waiting" data-waiting={waiting ?? undefined}>
       {words}
-      {(age ||
-        refused > 0 ||
-        others > 0 ||
-        clockOffMs !== 0 ||
-        (waiting !== null && waiting > 0 && trouble)) && (
+      {(age || refused > 0 || others > 0 || clockOffMs !== 0 || (waiting !== null && waiting > 0 && trouble)) && (
         <span className={styles.more}>
           {age && <small data-testid="kept-page">{WORDS.asItWas(momentIn(age.servedMs, age.heardMs))}</small>}
           {waiting !== null && waiting > 0 && trouble && <small>{TROUBLE[trouble]}</small>}
