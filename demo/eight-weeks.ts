@@ -4,7 +4,11 @@ import { findCare, setTrainer } from '@/data/queries/care';
 import { appendScreening, findClient, saveClient } from '@/data/queries/clients';
 import { addSession, findSession } from '@/data/queries/sessions';
 import { toLocalDay } from '@/server/clock';
+import { entryOf } from '@/core/book/book';
+import { findNearestStep } from '@/core/load/stack-steps';
 import { kgToGrams } from '@/core/units/mass';
+import { findStation } from '@/data/queries/kit';
+import { loadSteps } from '@/server/load-steps';
 import { seeded } from '../tracker/seeded';
 import { DEMO_OWNER, DEMO_TRAINER, RELIEF } from './people';
 import { beginDoing, doItem, type Doing, type Truth } from './simulate';
@@ -17,8 +21,14 @@ const ACTORS = Object.fromEntries([DEMO_TRAINER, DEMO_OWNER, RELIEF].map((a) => 
 /** A session that is under way began so long ago, and its first movement five minutes later. */
 const BEGAN_MS = 30 * MINUTE_MS;
 
+/** What an exercise is planned with: a load that is on its stack, rack or bar. */
+function plannedLoad(db: Db, gymId: string, { movement, stationId, kg }: Exercise): number {
+  const station = stationId === undefined ? null : findStation(db, stationId);
+  return findNearestStep(loadSteps(db, gymId, entryOf(movement), station), kgToGrams(kg)) ?? kgToGrams(kg);
+}
+
 /** What is planned of a regular's exercises in one session; of one arm the left and the right. */
-function itemsOf({ exercises }: Regular, sessionId: string) {
+function itemsOf(db: Db, { exercises, gymId }: Regular, sessionId: string) {
   const sides = (x: Exercise): SessionItem['side'][] => (x.oneArm ? ['left', 'right'] : ['both']);
   return exercises
     .flatMap((exercise) => sides(exercise).map((side) => ({ exercise, side })))
@@ -37,7 +47,7 @@ function itemsOf({ exercises }: Regular, sessionId: string) {
         sets: 3,
         reps: x.reps,
         tempo: x.tempo,
-        loadG: kgToGrams(x.kg),
+        loadG: plannedLoad(db, gymId, x),
       } satisfies SessionItem,
     }));
 }
@@ -50,7 +60,7 @@ const startOf = (today: Date, daysAgo: number, hour: number): number => {
 
 function plan(db: Db, regular: Regular, key: string, startsAtMs: number) {
   const id = `${regular.client.id}-${key}`;
-  const items = itemsOf(regular, id);
+  const items = itemsOf(db, regular, id);
   const { gymId, client } = regular;
   addSession(
     db,

@@ -59,6 +59,11 @@ describe('eight weeks of regulars', () => {
     const now = owners.sessions.find((s) => s.items.some((i) => i.state === 'under-way'))!;
     expect([now.clientId, owners.nextId]).toEqual(['elspeth', now.id]);
     expect(now.startsAtMs).toBeLessThan(NOW);
+    // The yard's stack is stamped in tens of pounds.
+    expect(now.items.flatMap((i) => i.settings.flatMap((s) => (s.kind === 'load' ? [s.value] : [])))).toEqual([
+      '20',
+      '30',
+    ]);
     expect(findCare(db, 'yusuf')!.trainerId).toBe(DEMO_OWNER.id);
   });
   it('are loaded once, and the next day has its own sessions', () => {
