@@ -121,24 +121,21 @@ interface Stale {
   readonly n: number | null;
 }
 
-/** Folded at once: what is tapped meanwhile waits until their rows are written. */
-const AT_ONCE = 1;
-
 /**
  * Fold planned movements and put their rows in place of those that were there. They are read and folded before the
  * right to write is taken, so that a tap waits for writing alone; one of which something came meanwhile is left for
- * whoever reads next.
+ * whoever reads next. `atOnce`: how many are written together.
  */
-function refold(db: Db, stale: readonly Stale[]): void {
+function refold(db: Db, stale: readonly Stale[], atOnce = 1): void {
   const whose = prepared(
     db,
     `SELECT s.client_id AS clientId, i.movement FROM session_item i JOIN session s ON s.id = i.session_id
      WHERE i.id = ?`,
   );
   const now = prepared(db, 'SELECT n FROM stale_fold WHERE item_id = ?');
-  for (let k = 0; k < stale.length; k += AT_ONCE) {
+  for (let k = 0; k < stale.length; k += atOnce) {
     const folded = stale
-      .slice(k, k + AT_ONCE)
+      .slice(k, k + atOnce)
       .map(({ id, n }) => ({ id, n, of: whose.get(id) as Whose | undefined, told: foldItem(db, id) }));
     inTransaction(db, () => {
       for (const { id, n, of, told } of folded) {
@@ -226,7 +223,7 @@ export function foldSome(db: Db, most: number): number {
   const news = foldNews(db, most);
   if (news > 0 || isComplete(db)) return news;
   const rows = db.prepare(`${OLDER} LIMIT ?`).all(FOLD_VERSION, most) as Stale[];
-  refold(db, rows);
+  refold(db, rows, most);
   if (rows.length === 0)
     db.prepare(
       `INSERT INTO fold_state (only_row, version) VALUES (1, ?)
