@@ -24,6 +24,13 @@ const IN_WORDS: readonly SettingKind[] = ['handle', 'band'];
 /** From here on the time stands left of its line: there is no room on its right. */
 const LATE_SHARE = 90;
 
+/** How far a session has come, behind its time in the strip. */
+function wordOf(s: FloorSessionView, { nextId }: FloorView): string {
+  if (s.done) return WORDS.done;
+  if (s.items.some((i) => i.state === 'under-way')) return WORDS.alreadyUnderWay;
+  return s.id === nextId ? WORDS.next : '';
+}
+
 /** The day to scale: one block per client, as long as the session, now as a line. */
 function DayStrip({ view }: { readonly view: FloorView }) {
   const { sessions } = view;
@@ -50,9 +57,7 @@ function DayStrip({ view }: { readonly view: FloorView }) {
           >
             <a href={`#${s.id}`}>
               <b>{s.clientName}</b>
-              <span>
-                {WORDS.sessionFromTo(s.starts, s.ends, s.done ? WORDS.done : s.id === view.nextId ? WORDS.next : '')}
-              </span>
+              <span>{WORDS.sessionFromTo(s.starts, s.ends, wordOf(s, view))}</span>
             </a>
           </li>
         ))}

@@ -8,6 +8,7 @@ export const WORDS = {
   sessionFromTo: (starts: string, ends: string, state: string): string => `${starts} to ${ends}${state}`,
   done: ', done',
   next: ', next',
+  alreadyUnderWay: ', under way',
   nobodyYet: (now: string): string => `${now}, nobody yet`,
   watch: 'Watch',
   nothingOnRecordYet: 'nothing on record yet',
