@@ -88,13 +88,13 @@ it('the log stays beside the file until it is tidied, however much is written', 
 
 describe('letting go of the records while they are replaced', () => {
   it('is done at once where there is no door', async () => expect(await whileLetGo(() => 7)).toBe(7));
-  it('waits until the door has let go, and has it take up again, also where that fails or the door is silent', async () => {
+  it('waits for the door, and has it take up again, also where that fails or the door is silent', async () => {
     vi.useFakeTimers();
     vi.stubEnv('JORVIX_PAGES', '/somewhere');
     const told: unknown[] = [];
     const own = process.send;
     process.send = (message: unknown) => told.push(message) > 0;
-    const heard = (): boolean => process.emit('message', { says: 'let-go' }, undefined as never);
+    const heard = (): void => void process.emit('message', { says: 'let-go' }, undefined as never);
     try {
       const done = whileLetGo(() => told.length);
       expect(told).toEqual([{ says: 'let-go' }]);
