@@ -122,13 +122,6 @@ interface Stale {
 }
 
 /**
- * Between two of many, milliseconds: who waits to write looks again after one, two, five and more of them, and would
- * find the records taken again and again.
- */
-const REST_MS = 3;
-const REST = new Int32Array(new SharedArrayBuffer(4));
-
-/**
  * Fold planned movements and put their rows in place of those that were there. They are read and folded before the
  * right to write is taken, so that a tap waits for writing alone; one of which something came meanwhile is left for
  * whoever reads next. `atOnce`: how many are written together.
@@ -152,7 +145,6 @@ function refold(db: Db, stale: readonly Stale[], atOnce = 1): void {
         if (of && told) writeFold(db, id, of, told);
       }
     });
-    if (k + atOnce < stale.length) Atomics.wait(REST, 0, 0, REST_MS);
   }
 }
 
