@@ -20,6 +20,8 @@ const MINUTE_MS = 60_000;
 const ACTORS = Object.fromEntries([DEMO_TRAINER, DEMO_OWNER, RELIEF].map((a) => [a.id, a]));
 /** A session that is under way began so long ago, and its first movement five minutes later. */
 const BEGAN_MS = 30 * MINUTE_MS;
+/** Sessions begin at a time that somebody would agree on. */
+const ROUND_MS = 5 * MINUTE_MS;
 
 /** What an exercise is planned with: a load that is on its stack, rack or bar. */
 function plannedLoad(db: Db, gymId: string, { movement, stationId, kg }: Exercise): number {
@@ -98,7 +100,7 @@ function planToday(db: Db, regular: Regular, today: Date, nowMs: number): void {
     plan(db, regular, key, startOf(today, 0, hour + regular.today));
     return;
   }
-  const startsMs = Math.max(today.getTime(), nowMs - BEGAN_MS);
+  const startsMs = Math.max(today.getTime(), Math.floor((nowMs - BEGAN_MS) / ROUND_MS) * ROUND_MS);
   const known = findSession(db, `${regular.client.id}-${key}`) !== null;
   const items = plan(db, regular, key, startsMs);
   const [first] = items;

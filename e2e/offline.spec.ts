@@ -135,6 +135,31 @@ test('a server at fault is as good as none: the kept page opens, and taps wait',
   await expect(page.getByTestId('waiting')).toHaveText('all sent', { timeout: 20_000 });
 });
 
+test('a server too slow: the page as it was kept says how old it is, also once the late answer came', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/ledger`);
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.reload();
+  const age = page.getByTestId('kept-page');
+  await expect(age).toHaveCount(0);
+  app.pause();
+  try {
+    await page.reload();
+    await expect(age).toContainText(/as it was at \d\d:\d\d/);
+  } finally {
+    app.goOn();
+  }
+  // The answer comes now, and is kept for the next time; what is shown is as old as before.
+  await expect(page.getByTestId('waiting')).toContainText('all sent');
+  await page.waitForTimeout(3000);
+  await expect(age).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Ledger' })).toBeVisible();
+  await expect(age).toHaveCount(0);
+});
+
 test('a tablet whose clock is wrong says so, and its sets can be ended', async ({ browser, app }) => {
   const page = await browser.newPage();
   await app.signIn(page.context());

@@ -117,6 +117,15 @@ export class App {
     await gone;
   }
 
+  /** Answers nothing until it goes on, and is not gone either. */
+  pause(): void {
+    if (this.child?.pid) process.kill(-this.child.pid, 'SIGSTOP');
+  }
+
+  goOn(): void {
+    if (this.child?.pid) process.kill(-this.child.pid, 'SIGCONT');
+  }
+
   /** Resident memory of its processes, megabytes, the one that was begun first ahead. */
   memoryMb(): number[] {
     const told = spawnSync('ps', ['-o', 'rss=', '-g', String(this.child?.pid ?? 0)], { encoding: 'utf8' });

@@ -63,8 +63,11 @@ export function tidyLog(): void {
   if (!told || told.log < LONG_LOG) return;
   // Where somebody writes or reads just now it is left for the next time.
   db.pragma('busy_timeout = 0');
-  db.pragma('wal_checkpoint(RESTART)');
-  db.pragma(`busy_timeout = ${PATIENCE_MS}`);
+  try {
+    db.pragma('wal_checkpoint(RESTART)');
+  } finally {
+    db.pragma(`busy_timeout = ${PATIENCE_MS}`);
+  }
 }
 
 /** Bring the log into the one file and let it go; nothing where it was not open. */

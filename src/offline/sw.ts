@@ -39,19 +39,27 @@ ages.onmessage = ({ data }: MessageEvent<AgeMessage>) => {
   if ('ask' in data) tellAge(data.ask);
 };
 
-/** A page that is older than its data says how old it is. */
+/** Whether a page, or the part of one that is opened next, is asked for to be shown, and not to be kept ahead. */
+const isShown = ({ mode, headers }: Request): boolean =>
+  mode === 'navigate' || (headers.has('RSC') && !headers.has('Next-Router-Prefetch'));
+
+/**
+ * A page that is older than its data says how old it is. What counts is the answer that the page was given: one that
+ * comes later, when the worker had no more patience, is kept and not shown.
+ */
 const toldAge: SerwistPlugin = {
-  fetchDidSucceed: ({ request, response }) => {
-    if (shownKept.delete(pageOf(request.url))) tellAge(pageOf(request.url));
-    return Promise.resolve(response);
-  },
-  cachedResponseWillBeUsed: ({ request, cachedResponse }) => {
-    const servedMs = Date.parse(cachedResponse?.headers.get('date') ?? '');
-    if (Number.isFinite(servedMs)) {
-      shownKept.set(pageOf(request.url), servedMs);
-      tellAge(pageOf(request.url));
-    }
+  cachedResponseWillBeUsed: ({ cachedResponse, state }) => {
+    if (state) state.servedMs = Date.parse(cachedResponse?.headers.get('date') ?? '');
     return Promise.resolve(cachedResponse);
+  },
+  handlerWillRespond: ({ request, response, state }) => {
+    const [page, servedMs] = [pageOf(request.url), Number(state?.servedMs)];
+    if (isShown(request)) {
+      if (Number.isFinite(servedMs)) shownKept.set(page, servedMs);
+      else shownKept.delete(page);
+      tellAge(page);
+    }
+    return Promise.resolve(response);
   },
 };
 

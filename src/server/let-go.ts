@@ -5,15 +5,15 @@ const PATIENCE_MS = 5000;
 
 const isPages = (): boolean => process.env.JORVIX_PAGES !== undefined && process.send !== undefined;
 
-/** What the door says next, or an error where it says nothing in time. */
-const heard = (says: string): Promise<void> =>
+/** Resolves when the door has let go; rejects where it says nothing in time. */
+const hasLetGo = (): Promise<void> =>
   new Promise((resolve, reject) => {
     const timer = setTimeout(() => {
       process.off('message', listen);
       reject(new Error('The door did not let go of the records.'));
     }, PATIENCE_MS);
     const listen = (message: unknown): void => {
-      if ((message as { says?: unknown }).says !== says) return;
+      if ((message as { says?: unknown }).says !== 'let-go') return;
       clearTimeout(timer);
       process.off('message', listen);
       resolve();
@@ -24,7 +24,7 @@ const heard = (says: string): Promise<void> =>
 /** Have the door's process (scripts/serve-app.mjs) close the records too while they are replaced; it takes no tap. */
 export async function whileLetGo<T>(does: () => T): Promise<T> {
   if (!isPages()) return does();
-  const gone = heard('let-go');
+  const gone = hasLetGo();
   process.send?.({ says: 'let-go' });
   try {
     await gone;

@@ -32,11 +32,12 @@ export interface SolvedCase {
 
 /** Cases at hand without asking the records. */
 const AT_HAND = 400;
+/** Posed questions at hand: each is a hundred times as big as what is told of it. */
+const POSED_AT_HAND = 100;
 /** What was solved is kept so long, days. */
 const KEPT_DAYS = 30;
 
-// A posed question is a hundred times as big as what is told of it.
-const posedLately = lately<PosedQuestion | null>(AT_HAND / 4);
+const posedLately = lately<PosedQuestion | null>(POSED_AT_HAND);
 const solvedLately = lately<{ solved: SolvedCase | null }>(AT_HAND);
 
 /** A case with its limbs posed, once for whoever opens it again; null where it has none. */

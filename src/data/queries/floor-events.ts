@@ -1,9 +1,9 @@
-import { lately } from '@/core/record/lately';
 import type { FloorEvent, FloorEventBase } from '@/core/record/floor-event';
 import { FLOOR_EVENT_VERSION, readFloorEvent } from '@/contract/records/floor-event-record';
 import { parseJson, readRows, type ReadRows } from '@/contract/records/record';
 import type { Db } from '../open-db';
 import { prepared } from '../prepared';
+import { readOnce } from '../read-once';
 import { inTransaction } from '../in-transaction';
 
 /** A record as its table has it. */
@@ -38,20 +38,16 @@ const readRow = (r: EventRow) => {
   });
 };
 
-/** Records that were read lately, of each database: they never change, and are folded again with every tap. */
-const readLately = new WeakMap<Db, ReturnType<typeof lately<ReturnType<typeof readRow>>>>();
-const MOST_KEPT = 12_000;
+/** Records at hand: they never change, and are read again with every fold of their movement. */
+const readLately = readOnce<ReturnType<typeof readRow>>(12_000);
 
 /** Records of the table, read; those that cannot be are named. */
-export function readEventRows(db: Db, rows: readonly EventRow[]): ReadRows<FloorEvent> {
-  const known = readLately.get(db) ?? lately(MOST_KEPT);
-  readLately.set(db, known);
-  return readRows(
+export const readEventRows = (db: Db, rows: readonly EventRow[]): ReadRows<FloorEvent> =>
+  readRows(
     rows,
-    (r) => known(r.id, () => readRow(r)),
+    (r) => readLately(db, r.id, () => readRow(r)),
     (r) => ({ table: 'floor_event', id: r.id, name: `${r.kind} of ${r.movement}` }),
   );
-}
 
 /**
  * Insert events in one transaction; an id already there is left as it is. `kept`: ids that are on record now; `added`:
