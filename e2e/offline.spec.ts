@@ -27,7 +27,7 @@ test('the set screen opens and works after a full reload without a server; every
 
   await page.reload();
   await expect(page.getByText('This set stands at rep 0')).toBeVisible();
-  await expect(page.getByTestId('kept-page')).toContainText(/as it was at \d\d:\d\d/);
+  await expect(page.getByTestId('kept-page')).toContainText(/is from \d\d:\d\d/);
   // The page is older than the tap: this device still has it.
   await expect(page.locator('[data-fault="shrugs"]')).toContainText('rep 1');
   await page.getByRole('button', { name: 'Go on' }).click();
@@ -147,7 +147,7 @@ test('a server too slow: the page as it was kept says how old it is, also once t
   app.pause();
   try {
     await page.reload();
-    await expect(age).toContainText(/as it was at \d\d:\d\d/);
+    await expect(age).toContainText(/is from \d\d:\d\d/);
   } finally {
     app.goOn();
   }

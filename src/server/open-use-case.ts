@@ -17,8 +17,10 @@ export const requestToken = async (): Promise<string | undefined> => (await cook
 
 /** For one request: the shared records, who is signed in, and the server's clock read once; null for nobody. */
 async function findUseCase(): Promise<UseCase | null> {
+  // Asked for before the records are opened: while pages are built there is no request, and nothing is begun.
+  const token = await requestToken();
   const [db, nowMs] = [sharedDb(), Date.now()];
-  const signedIn = authenticate(db, await requestToken(), nowMs);
+  const signedIn = authenticate(db, token, nowMs);
   if (signedIn?.state !== 'open') return null;
   noteUse(db, signedIn, nowMs);
   return toUseCase(signedIn, nowMs);
@@ -33,8 +35,10 @@ export async function openUseCase(): Promise<UseCase> {
 export const findActor = async (): Promise<UseCase['actor'] | null> => (await findUseCase())?.actor ?? null;
 
 /** What who is not signed in is met with. */
-export const openDoor = async (): Promise<DoorView> =>
-  loadDoor({ db: sharedDb(), nowMs: Date.now() }, await requestToken());
+export async function openDoor(): Promise<DoorView> {
+  const token = await requestToken();
+  return loadDoor({ db: sharedDb(), nowMs: Date.now() }, token);
+}
 
 /** For a form: `attempt` for who is signed in. */
 export const acting = async <V = never>(

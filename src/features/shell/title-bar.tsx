@@ -46,7 +46,7 @@ function Waiting() {
       {words}
       {(age || refused > 0 || others > 0 || clockOffMs !== 0 || (waiting !== null && waiting > 0 && trouble)) && (
         <span className={styles.more}>
-          {age && <small data-testid="kept-page">{WORDS.asItWas(momentIn(age.servedMs, age.heardMs))}</small>}
+          {age && <b data-testid="kept-page">{WORDS.asItWas(momentIn(age.servedMs, age.heardMs))}</b>}
           {waiting !== null && waiting > 0 && trouble && <small>{TROUBLE[trouble]}</small>}
           {others > 0 && <small data-testid="others">{WORDS.waitForTheirOwner(others)}</small>}
           {refused > 0 && <Link href="/taps">{WORDS.keptHereOnly(refused)}</Link>}

@@ -4,7 +4,7 @@ export const WORDS = {
   allSent: 'all sent',
   waitForTheirOwner: (n: number): string =>
     `${n} ${n === 1 ? 'tap' : 'taps'} of somebody else, or of another database, wait here for them`,
-  asItWas: (when: string): string => `this page as it was at ${when}: the server did not answer`,
+  asItWas: (when: string): string => `this page is from ${when}`,
   records: 'Records',
   keptHereOnly: (refused: number): string => `${refused} kept here only`,
   jorvix: 'Jorvix',
