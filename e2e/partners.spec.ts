@@ -16,6 +16,7 @@ test('two clients share a column: a tap swaps them, each with their own load and
   await page.getByRole('button', { name: /^Start set/ }).click();
   await page.waitForTimeout(900);
   await page.getByRole('button', { name: 'End set' }).click();
+  const ended = Date.now();
   await page.getByRole('button', { name: 'Keep this' }).click();
   const swap = page.getByRole('link', { name: /^Swap to Anselm Okparaeke, Cable fly, level/ });
   await expect(swap).toContainText('stack 7.5 to 15 kg');
@@ -32,7 +33,8 @@ test('two clients share a column: a tap swaps them, each with their own load and
   await expect(load).toHaveText(own);
   // Her rest went on while he worked.
   await expect(page.getByTestId('between')).toBeVisible();
+  const atLeast = Math.floor((Date.now() - ended) / 1000) - 1;
   const rest = (await page.getByRole('region', { name: 'Rest' }).textContent())!;
   const [, minutes, seconds] = /(\d+):(\d\d)/.exec(rest)!;
-  expect(Number(minutes) * 60 + Number(seconds)).toBeGreaterThanOrEqual(3);
+  expect(Number(minutes) * 60 + Number(seconds)).toBeGreaterThanOrEqual(Math.max(1, atLeast));
 });

@@ -7,6 +7,6 @@ const file = process.env.JORVIX_DB ?? './data/demo.db';
 readyPackages();
 readyBuild();
 if (process.argv.includes('--fresh')) for (const end of ['', '-wal', '-shm']) rmSync(`${file}${end}`, { force: true });
-runTypeScript('scripts/load-demo.ts', [], { JORVIX_DB: file });
+runTypeScript('scripts/load-demo.ts', [file]);
 // A desk has no tilt sensor: the demo's is a stand-in.
 serve(port(), file, { JORVIX_TILT: 'simulated', JORVIX_DEMO: 'yes' });

@@ -27,13 +27,12 @@ const PORT = { demo: 4391 + OWN_PORTS, empty: 4392 + OWN_PORTS } as const;
 /** Where the journeys' own stand-in for the sensors listens, once one of them starts it. */
 const TRACKER_AT = 4393 + OWN_PORTS;
 
-/** The demo database, written once and copied from then on. */
-let demoFile: string | null = null;
+/** The demo database, written once and copied from then on; whoever runs all tests has one already. */
+let demoFile: string | null = process.env.JORVIX_DEMO_FILE ?? null;
 function demoDatabase(): string {
   if (demoFile !== null) return demoFile;
   const file = join(mkdtempSync(join(tmpdir(), 'jorvix-demo-')), 'app.db');
-  const made = spawnSync('node_modules/.bin/tsx', ['--conditions=react-server', 'scripts/load-demo.ts'], {
-    env: { ...process.env, JORVIX_DB: file },
+  const made = spawnSync('node_modules/.bin/tsx', ['--conditions=react-server', 'scripts/load-demo.ts', file], {
     encoding: 'utf8',
   });
   if (made.status !== 0) throw new Error(made.stderr);

@@ -81,8 +81,6 @@ export function readyBrowser() {
 }
 
 /** Run a TypeScript script of this project on Node. */
-export function runTypeScript(script, args = [], more = {}) {
-  run(join(root, 'node_modules/.bin/tsx'), ['--conditions=react-server', script, ...args], {
-    env: { ...env, ...more },
-  });
+export function runTypeScript(script, args = []) {
+  run(join(root, 'node_modules/.bin/tsx'), ['--conditions=react-server', script, ...args]);
 }

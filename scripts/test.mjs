@@ -20,11 +20,16 @@ function count(file, good, read) {
   return [passed, failed > 0 || good ? failed : 1];
 }
 
-for (const file of ['vitest.json', 'browser.json']) rmSync(join(results, file), { force: true });
+for (const file of ['vitest.json', 'browser.json', 'demo.db']) rmSync(join(results, file), { force: true });
 // Here what `npm run check` samples is walked whole.
 env.JORVIX_WHOLE = 'yes';
 const report = ['--reporter=dot', '--reporter=json', `--outputFile.json=${join(results, 'vitest.json')}`];
-const checked = await runRows([[['unit, architecture, data and flow tests', 'vitest', 'run', ...report]], CHECKS]);
+// What every journey begins with is written beside the tests, by the core that is free first.
+const demoFile = join(results, 'demo.db');
+const demo = ['the demo world', 'tsx', '--conditions=react-server', 'scripts/load-demo.ts', demoFile];
+const tests = ['unit, architecture, data and flow tests', 'vitest', 'run', ...report];
+const checked = await runRows([[tests], [...CHECKS, demo]]);
+if (checked.every(({ name, good }) => name !== demo[0] || good)) env.JORVIX_DEMO_FILE = demoFile;
 console.log('\n== browser');
 const journeys = spawnSync(join(root, 'node_modules/.bin/playwright'), ['test'], { cwd: root, stdio: 'inherit', env });
 

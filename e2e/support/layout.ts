@@ -1,9 +1,7 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './support/app';
-import { PLACES } from './support/places';
 
 /** What is wrong with how a page lies: wider than the screen, text that is cut, controls over each other. */
-const faultsOfLayout = (page: Page): Promise<string[]> =>
+export const faultsOfLayout = (page: Page): Promise<string[]> =>
   page.evaluate(() => {
     const found: string[] = [];
     const nameOf = (el: Element): string =>
@@ -54,27 +52,3 @@ const faultsOfLayout = (page: Page): Promise<string[]> =>
     found.push(...nameless.map((el) => `no name: ${el.outerHTML.slice(0, 80)}`));
     return found;
   });
-
-for (const [width, height] of [
-  [1280, 800],
-  [390, 844],
-  [360, 740],
-] as const) {
-  test(`every page at ${width} x ${height}: nothing cut, nothing over each other, no sideways scroll`, async ({
-    page,
-    app,
-  }) => {
-    test.setTimeout(240_000);
-    await app.signIn(page.context(), 'owner');
-    await page.setViewportSize({ width, height });
-    const found: Record<string, string[]> = {};
-    for (const place of PLACES) {
-      await page.goto(app.url + place);
-      await page.waitForLoadState('networkidle');
-      await page.evaluate(() => document.querySelectorAll('main details').forEach((d) => d.setAttribute('open', '')));
-      const wrong = await faultsOfLayout(page);
-      if (wrong.length > 0) found[place] = wrong;
-    }
-    expect(found).toEqual({});
-  });
-}
