@@ -122,6 +122,19 @@ describe('every pose of the book', () => {
     expect(off).toEqual([]);
   });
 
+  it('ends where its range is cut: at seven tenths of it as the whole has it there, 3 degrees', () => {
+    const off = BOOK.filter((e) => e.path.kind === 'arm' || e.path.kind === 'leg').flatMap((e) => {
+      const pose = (stopAt: number) => poseEntry({ ...e, stopAt }, bodyOf(1.75), 'right', WHOLE_RANGE, USUAL_KIT)!.path;
+      const [whole, cut] = [pose(1), pose(e.startAt + 0.7 * (1 - e.startAt))];
+      const errors = (['middle', 'proximal'] as const).map((joint) => {
+        const [from, to] = joint === 'middle' ? (['middle', 'distal'] as const) : (['proximal', 'middle'] as const);
+        return between(towards(whole[from][28]!, whole[to][28]!), towards(cut[from][LAST]!, cut[to][LAST]!));
+      });
+      return worst(errors) > 3 ? [`${e.id} ${worst(errors).toFixed(1)}`] : [];
+    });
+    expect(off).toEqual([]);
+  });
+
   it('keeps feet, and hands that hold the body, where they stand', () => {
     const off = broken(({ e, a }) => {
       const posed = posedOf(a);

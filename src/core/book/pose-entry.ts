@@ -232,7 +232,7 @@ function poseChain(p: Posing, from: number, to: number): Chain {
   if (load.on === 'bar') return { ...underBar(path, whole().contact[0]!), anchor: null };
   if (load.on === 'straps') {
     const strap = strapsOf(body, pose, load.leanDeg, kit.straps);
-    const begun = startOnStraps(body, path, strap, whole());
+    const begun = startOnStraps(body, path, strap, whole(), along);
     return { ...onStraps(body, begun, strap.heels, strap.anchor, strap.reachM), anchor: strap.anchor };
   }
   const last = whole().contact[LAST_SAMPLE]!;

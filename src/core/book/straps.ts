@@ -50,9 +50,15 @@ const OFF_LINE_DEG = 12;
 
 /**
  * The keyed arms of an upright body, begun along the straps: the first key gives way to the strap's direction at the
- * start and the rest of the way keeps its end.
+ * start and the rest of the way keeps its end. `at`: share of that way at a sample, where the range is cut.
  */
-export function startOnStraps(body: Body, path: ChainPath, strap: StrapSetup, whole: ChainPath): ChainPath {
+export function startOnStraps(
+  body: Body,
+  path: ChainPath,
+  strap: StrapSetup,
+  whole: ChainPath,
+  at: (i: number) => number,
+): ChainPath {
   const frame = path.frame[0]!;
   const shoulder = whole.proximal[0]!;
   const lean = toRad(strap.leanDeg);
@@ -62,9 +68,8 @@ export function startOnStraps(body: Body, path: ChainPath, strap: StrapSetup, wh
   const own = rotateAbout(line, UPRIGHT.z, -lean);
   const last = intoFrame(frame, towards(whole.proximal.at(-1)!, whole.middle.at(-1)!));
   const first = intoFrame(frame, turnedTowards(own, fromFrame(frame, last), toRad(OFF_LINE_DEG)));
-  const n = path.middle.length - 1;
   const middle = path.proximal.map((p, i) =>
-    along(p, fromFrame(frame, slerp(first, last, i / n)), body.length.upperArm.m),
+    along(p, fromFrame(frame, slerp(first, last, at(i))), body.length.upperArm.m),
   );
   return { ...path, middle };
 }

@@ -5,7 +5,8 @@ import { closedAt } from '@/core/book/pose-question';
 import type { Pull } from '@/core/book/pose-on-line';
 import { limbOn, searchOf, type PosedLimb, type PosedQuestion } from '@/core/book/posed-question';
 import { toBody } from '@/core/geometry/rotation';
-import { add, scale, subtract } from '@/core/geometry/vector';
+import { add, between, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { holeStepUp, type Column } from '@/core/kit/column';
 import { buildLimbTrack } from '@/core/mechanics/limb-track';
 import {
   allocateSamples,
@@ -16,7 +17,7 @@ import {
 } from '@/core/mechanics/line-profile';
 import type { Load } from '@/core/mechanics/load';
 import { buildOffAxisTrack, resolveOffAxis, type OffAxisPart } from '@/core/mechanics/off-axis';
-import { SAMPLES, type ChainPath, type ChainTarget } from '@/core/movement/chain-path';
+import { LAST_SAMPLE, SAMPLES, type ChainPath, type ChainTarget } from '@/core/movement/chain-path';
 import { pulleyFrom, type Placement } from '@/core/setup/setup-problem';
 import { toRad } from '@/core/units/angle';
 import { perturbPath } from './perturb-path';
@@ -63,13 +64,44 @@ function compare(before: FaultState, after: FaultState, clearanceM: number | nul
   };
 }
 
+/** The hole some holes higher on a column, lower where it is negative; the last one where it ends. */
+export const holeAt = (column: Column, hole: number, up: number): number =>
+  Math.min(column.holes, Math.max(1, hole + Math.round(up) * holeStepUp(column)));
+
 type StateOf = (path: ChainPath, target: ChainTarget) => FaultState;
+
+/**
+ * The first share of a sweep, which has no places of its own to stop at: its samples anew, between those it has. Places
+ * lie on the chords between samples of some 3 degrees, off the arc by r (1 - cos 1.5 deg), 0.2 mm of an arm.
+ */
+function shortSweep(own: PosedEntry, share: number): PosedEntry {
+  const anew = (v: readonly Vec3[]): Vec3[] =>
+    v.map((_, i) => {
+      const at = i * share;
+      const k = Math.min(LAST_SAMPLE - 1, Math.floor(at));
+      return between(v[k]!, v[k + 1]!, at - k);
+    });
+  const unit = (v: readonly Vec3[]): Vec3[] => anew(v).map(normalise);
+  const { path, target } = own;
+  return {
+    ...own,
+    path: {
+      ...path,
+      proximal: anew(path.proximal),
+      middle: anew(path.middle),
+      distal: anew(path.distal),
+      contact: anew(path.contact),
+      frame: path.frame.map((_, i) => path.frame[Math.round(i * share)]!),
+    },
+    target: { ...target, axis: unit(target.axis), answers: unit(target.answers), above: unit(target.above) },
+  };
+}
 
 /**
  * The same movement stopped short of its finish by a share of its range, on the side that works; null when little is
  * left.
  */
-function stoppedShort(
+export function stoppedShort(
   { question, range, entry }: PosedQuestion,
   limb: PosedLimb,
   side: Side,
@@ -77,6 +109,7 @@ function stoppedShort(
   pull?: Pull,
 ): PosedEntry | null {
   const { body, kit, options } = question;
+  if (entry.path.kind === 'sweep') return shortSweep(limb.posed, 1 - size);
   const { from, to } = limb.profile ? limb.posed.range : { from: entry.startAt, to: entry.stopAt };
   return poseEntry({ ...entry, startAt: from, stopAt: to - size }, body, side, range, kit, {
     sweep: options,
@@ -113,10 +146,9 @@ function costOnCable(
     const short = stoppedShort(posed, limb, side, size, pull);
     return short && told(stateAt(placement)(short.path, short.target));
   }
-  const up = p.kind === 'hole-off' ? Math.round(size) * (column.numberedFrom === 'bottom' ? 1 : -1) : 0;
   const at = {
     ...placement,
-    hole: Math.min(column.holes, Math.max(1, placement.hole + up)),
+    hole: p.kind === 'hole-off' ? holeAt(column, placement.hole, size) : placement.hole,
     standX: placement.standX - (p.kind === 'stands-near' ? size : 0),
   };
   // The muscle works about the axis it worked about: the fault changes the limb, not the joint's own action.
@@ -142,7 +174,10 @@ function costWithoutCable(posed: PosedQuestion, side: Side, p: Perturbation, siz
   const before = stateOn(loads)(own.path, own.target);
   if (p.kind === 'stops-short') {
     const short = stoppedShort(posed, limb, side, size);
-    return short && compare(before, stateOn(loads)(short.path, short.target), null);
+    return (
+      short &&
+      compare(before, stateOn(entryLoads(posed.entry, short, body, loadKg, kit))(short.path, short.target), null)
+    );
   }
   if (p.kind === 'joint-off-axis') {
     // The joint sits ahead of the machine's axis, so the axis lies behind it.

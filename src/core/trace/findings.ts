@@ -1,3 +1,4 @@
+import { median } from '@/core/units/mean';
 import type { TraceRep } from './segment-reps';
 
 /** What a trace can tell of a set. */
@@ -31,11 +32,6 @@ const BOUNCE_MS2 = 6;
 const TOUCH_M = 0.006;
 /** Rep times further than this share from the asked are off tempo. */
 const OFF_TEMPO = 0.25;
-
-const median = (values: readonly number[]): number => {
-  const s = [...values].sort((a, b) => a - b);
-  return s[s.length >> 1]!;
-};
 
 /**
  * What a set's reps show against what was asked of each, 1 for the first. `restM`: where the stack lies on its stop,

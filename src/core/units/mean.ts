@@ -4,3 +4,10 @@ export function mean(values: ArrayLike<number>): number {
   for (let i = 0; i < values.length; i++) sum += values[i]!;
   return sum / values.length;
 }
+
+/** Middle of the values in order, the mean of the two in the middle of an even number; not a number where none are. */
+export function median(values: readonly number[]): number {
+  const sorted = values.toSorted((a, b) => a - b);
+  const half = sorted.length / 2;
+  return (sorted[Math.ceil(half) - 1]! + sorted[Math.floor(half)]!) / 2;
+}
