@@ -31,6 +31,7 @@ const FOR: Readonly<Record<string, For>> = {
   '/ledger/[clientId]/[movement]': 'care',
   '/movements': 'all',
   '/movements/[entryId]': 'all',
+  '/movements/spotting': 'all',
   '/offline': 'open',
   '/people': 'owner',
   '/records': 'owner',

@@ -149,7 +149,7 @@ describe('who sees and changes what', () => {
     const ELSEWHERE = [
       // Of who asks alone, or of kit and movements that everybody shares.
       ...['accounts.choosePin', 'accounts.loadAccount', 'kit.loadKit', 'kit.savePieceForm', 'kit.saveGymForm'],
-      ...['variants.keepVariant', 'clients.loadNewClient'],
+      ...['variants.keepVariant', 'clients.loadNewClient', 'spotting.loadSpotting', 'spotting.keepSpotting'],
       // Tested above and at the door.
       ...['backups.backUpNow', 'backups.restoreBackup', 'deliveries.answerDelivery', 'deliveries.takeDelivery'],
       ...['event-line.openLine', 'reach.reaches', 'reach.handsOver', 'reach.reachClient', 'reach.reachClients'],

@@ -10,6 +10,7 @@ import { loadHandOver, loadSummary } from '@/server/papers';
 import { loadWhatWorks } from '@/server/what-works';
 import { loadSet } from '@/server/set';
 import { loadSetup } from '@/server/setup';
+import { loadSpotting } from '@/server/spotting';
 import { asOwner, NOW, world } from './support/world';
 
 /** What may be read from end to end: the query's own rows, a few newest, an index that counts, a gym's own, news. */
@@ -34,6 +35,7 @@ it('no page reads a table that grows from end to end', { timeout: 120_000 }, () 
     loadSummary(uc, 'tevita-week-5') !== null,
     loadSet(uc, item) !== null,
     loadSetup(uc, item) !== null,
+    loadSpotting(uc, {}).answers.length === 0,
   ])
     expect(page).toBe(true);
   const asked = askedOf(db).filter((sql) => /^\s*SELECT/i.test(sql));

@@ -1,7 +1,7 @@
 import { expect, test as base, type Page } from '@playwright/test';
 import { App } from '../../scripts/launch-app';
 
-export { itemId, startTracker } from '../../scripts/launch-app';
+export { itemId, startTracker, type App } from '../../scripts/launch-app';
 
 /** What can be pressed is listened to: a press on a page that is still waking up says nothing about it. */
 async function awake(page: Page): Promise<void> {

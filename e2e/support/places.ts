@@ -19,6 +19,7 @@ export const PLACES = [
   '/kit/grey-band',
   '/movements',
   '/movements/dumbbell-row-one-arm',
+  '/movements/spotting?movement=cable-row-level-one-arm',
   '/ledger',
   '/ledger/what-works',
   '/ledger/sefina',

@@ -3,12 +3,14 @@ import type { SaveResult } from '@/contract/save-result';
 import type { Client } from '@/contract/views/client';
 import type { PutAwayKind } from '@/contract/views/put-away';
 import type { Gym, KitPiece } from '@/contract/views/kit';
+import type { SpottingKept } from '@/contract/views/spotting';
 import { saveClientForm } from '@/server/clients';
 import { saveGymForm, savePieceForm } from '@/server/kit';
 import { acting } from '@/server/open-use-case';
 import { putAway } from '@/server/put-away';
 import { planToday } from '@/server/plan';
 import { saveScreening } from '@/server/screening';
+import { keepSpotting } from '@/server/spotting';
 import { keepVariant } from '@/server/variants';
 import { refreshed } from './refreshed';
 
@@ -46,6 +48,10 @@ export async function saveGymAction(
 
 export async function keepVariantAction(typed: unknown): Promise<SaveResult> {
   return refreshed(await acting([], (uc) => keepVariant(uc, typed)));
+}
+
+export async function keepSpottingAction(answers: unknown): Promise<SaveResult<SpottingKept>> {
+  return acting([], (uc) => keepSpotting(uc, answers));
 }
 
 export async function putAwayAction(kind: PutAwayKind, id: string, away: boolean): Promise<SaveResult> {

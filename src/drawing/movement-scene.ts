@@ -4,8 +4,8 @@ import type { BodyPose } from '@/core/body/posture';
 import type { PosedEntry } from '@/core/book/pose-entry';
 import type { PosedQuestion } from '@/core/book/posed-question';
 import { toFloor } from '@/core/geometry/rotation';
-import { add, mirrorZ, subtract, type Vec3 } from '@/core/geometry/vector';
-import type { ChainPath } from '@/core/movement/chain-path';
+import { add, between, mirrorZ, subtract, type Vec3 } from '@/core/geometry/vector';
+import { mirrorPath, type ChainPath } from '@/core/movement/chain-path';
 import type { Placement } from '@/core/setup/setup-problem';
 import { toRad } from '@/core/units/angle';
 import type { Dot } from './capsule';
@@ -25,6 +25,12 @@ export interface MovementSceneInput {
   readonly i: number;
   /** How far the pad under an arm stands above where it should carry it, metres. */
   readonly padUpM?: number;
+  /** The other arm where both work and it is not the mirror image. */
+  readonly other?: ChainPath | null;
+  /** What carries the body where a fault takes the body off it. */
+  readonly rest?: Pick<PosedEntry, 'bodyAt' | 'path'>;
+  /** How far a machine's axis lies from the joint that it is set to; stand frame, metres. */
+  readonly axisOff?: Vec3;
 }
 
 export interface MovementScene {
@@ -66,36 +72,31 @@ export function restingArm(body: Body, pose: BodyPose, side: Side): ChainPath {
   };
 }
 
-const mirrored = (p: ChainPath): ChainPath => ({
-  ...p,
-  side: p.side === 'right' ? 'left' : 'right',
-  proximal: p.proximal.map(mirrorZ),
-  middle: p.middle.map(mirrorZ),
-  distal: p.distal.map(mirrorZ),
-  contact: p.contact.map(mirrorZ),
-});
+const otherArm = ({ posed, other }: MovementSceneInput): ChainPath => other ?? mirrorPath(posed.path);
 
 /** The arms of a body at a sample: those that work where they are, the others at rest. */
-function armsOf({ from, posed, i }: MovementSceneInput, pose: BodyPose) {
+function armsOf(s: MovementSceneInput, pose: BodyPose) {
+  const { from, posed, i } = s;
   const { path } = posed;
   const both = from.entry.hands === 'two';
   return (side: Side): { readonly path: ChainPath; readonly i: number } => {
     // On legs and hinges the arms rest or hang with the load.
     if (path.chain === 'arm' && side === from.shown) return { path, i };
     return path.chain === 'arm' && both
-      ? { path: mirrored(path), i }
+      ? { path: otherArm(s), i }
       : { path: restingArm(from.question.body, pose, side), i: 0 };
   };
 }
 
 /** The hands that hold the load, where it meets a limb; a mirrored pair for both sides. Stand frame. */
-function handsOf({ from, posed, i }: MovementSceneInput): readonly Hand[] {
+function handsOf({ from, posed, other: turned, i }: MovementSceneInput): readonly Hand[] {
   const { path } = posed;
   const at = path.contact[i]!;
   // Across the body: a bar that hangs from both hands, a roller before both shins.
   if (path.chain === 'trunk') return [{ side: from.shown, at, thumb: [0, 0, 1] }];
   const own: Hand = path.chain === 'arm' ? handOf(from.entry, path, i) : { side: from.shown, at, thumb: [0, 0, 1] };
-  const other: Hand = { side: otherSide(from.shown), at: mirrorZ(own.at), thumb: mirrorZ(own.thumb) };
+  const far = turned ? turned.contact[i]! : mirrorZ(own.at);
+  const other: Hand = { side: otherSide(from.shown), at: far, thumb: mirrorZ(own.thumb) };
   if (from.entry.hands !== 'two') return [own];
   return own.side === 'left' ? [own, other] : [other, own];
 }
@@ -111,7 +112,7 @@ function heldIn(s: MovementSceneInput, carry: Carry, pose: BodyPose, pulleyOf: (
   const { shown } = s.from;
   const { path, target, anchor } = s.posed;
   const on = (side: Side, v: Vec3): Vec3 => carry(side === shown ? v : mirrorZ(v));
-  const joint = target.joint === 'middle' ? path.middle[s.i]! : path.proximal[s.i]!;
+  const joint = add(target.joint === 'middle' ? path.middle[s.i]! : path.proximal[s.i]!, s.axisOff ?? [0, 0, 0]);
   return heldThings({
     posed: s.from,
     hands: handsAt(carry, handsOf(s)),
@@ -130,6 +131,8 @@ export function buildMovementScene(s: MovementSceneInput, view: View): MovementS
   const stand = stands(s.placement);
   const carry = (v: Vec3): Vec3 => toFloor(v, stand);
   const pose = s.posed.bodyAt(s.i);
+  const carriedBy = s.rest ?? s.posed;
+  const rest = s.rest ? s.rest.bodyAt(s.i) : pose;
   const shared = entry.load.kind === 'cable' && entry.load.shared;
   const armOf = armsOf(s, pose);
   const draw = (of: Side): Silhouette => {
@@ -137,10 +140,11 @@ export function buildMovementScene(s: MovementSceneInput, view: View): MovementS
     return armSilhouette(view, carry, body, arm.path, arm.i, `arm-${of}`);
   };
   const grip = path.contact[s.i]!;
-  const lineAt = (of: Side): Vec3 => carry(shared ? [grip[0], grip[1], 0] : of === side ? grip : mirrorZ(grip));
+  const far = s.other ? s.other.contact[s.i]! : mirrorZ(grip);
+  const lineAt = (of: Side): Vec3 => carry(shared ? between(grip, far, 0.5) : of === side ? grip : far);
   const pulleyOf = (of: Side): Vec3 | null =>
     s.pulley && (of === side || shared ? s.pulley : [s.pulley[0], s.pulley[1], -s.pulley[2]]);
-  const pad = entry.armOn === null ? null : armPadOf(body, path, s.i, s.padUpM ?? 0);
+  const pad = entry.armOn === null ? null : armPadOf(body, carriedBy.path, s.i, s.padUpM ?? 0);
   const lines = s.pulley ? (entry.hands === 'two' && !shared ? SIDES : [side]) : [];
   const faceOn = ({ from, to }: Face) => ({ from: view.project(carry(from)), to: view.project(carry(to)) });
   const held = heldIn(s, carry, pose, pulleyOf);
@@ -150,14 +154,14 @@ export function buildMovementScene(s: MovementSceneInput, view: View): MovementS
       held.filter((h) => (h.side === otherSide(side)) === behind).flatMap((h) => h.gear),
     );
   return {
-    seats: gearShapes(view, carried(seatThings(entry, body, pose, pad), carry)),
+    seats: gearShapes(view, carried(seatThings(entry, body, rest, pad), carry)),
     underArm: gearShapes(view, carried(armPadThings(pad), carry)),
     back: [draw(otherSide(side)), ...bodySilhouettes(view, carry, body, pose)],
     front: [draw(side)],
     heldBehind: shapes(true),
     held: shapes(false),
     cables: lines.map((of) => ({ key: of, from: view.project(pulleyOf(of)!), to: view.project(lineAt(of)) })),
-    surfaces: facesOf(entry, body, pose).map(faceOn),
+    surfaces: facesOf(entry, body, rest).map(faceOn),
     armPad: pad && faceOn(pad),
     contact: view.project(carry(grip)),
     handPath: path.contact

@@ -22,6 +22,8 @@ export const EXPECTED = {
   anObject: 'expected an object',
   unknownKey: 'unknown key; expected only what the format lists',
   choice: 'choose one of the list',
+  faultOfMovement: 'expected a fault that this movement is prone to',
+  answers: 'answers',
   id: 'expected something that is here',
   day: 'expected a day like 2026-11-24',
   dayOnOrAfter: 'expected a day on or after the first',

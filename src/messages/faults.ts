@@ -68,7 +68,7 @@ export const FAULT_TEXT: Readonly<
   },
   'elbow-swings': {
     pad: 'elbows swing',
-    seen: 'the front of the shoulder starts the curl',
+    seen: 'the upper arm swings to start the rep',
     cue: 'Let the forearm do it alone',
   },
   'elbow-drifts-back': {
@@ -207,17 +207,24 @@ export const CAUSE_NAME: Readonly<Record<RemedyKind, string>> = {
   refer: 'something to refer',
 };
 
+/** How much of a fault there is. */
+export function faultSizeText({ unit }: Perturbation, size: number): string {
+  switch (unit) {
+    case 'deg':
+      return `${Math.round(size)}°`;
+    case 'm':
+      return `${Math.round(size * 1000) / 10} cm`;
+    case 'share':
+      return `${Math.round(size * 100)} % less range`;
+    case 'holes':
+      return `${Math.abs(size)} ${Math.abs(size) === 1 ? 'hole' : 'holes'} too ${size < 0 ? 'low' : 'high'}`;
+  }
+}
+
 /** A fault's cost in one line: how much of it, what the target loses or gains, who picks up the rest. */
 export function faultCostText(p: Perturbation, size: number, c: FaultCost): string {
   const percent = Math.round(Math.abs(c.meanChange) * 100);
-  const amount =
-    p.unit === 'deg'
-      ? `${Math.round(size)}° of it`
-      : p.unit === 'm'
-        ? `${Math.round(size * 100)} cm of it`
-        : p.unit === 'share'
-          ? `${Math.round(size * 100)} % less range`
-          : `${Math.abs(size)} holes too ${size < 0 ? 'low' : 'high'}`;
+  const amount = `${faultSizeText(p, size)}${p.unit === 'deg' || p.unit === 'm' ? ' of it' : ''}`;
   const mean =
     percent === 0
       ? 'leaves the target’s share as it is'

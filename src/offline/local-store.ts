@@ -1,4 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { SpottingAnswer } from '@/core/spotting/spotting-answer';
 import type { WrittenEvent } from '@/contract/records/floor-event-record';
 
 /** An event on this device's disk, with its place in the order of taps. */
@@ -8,6 +9,13 @@ export interface StoredEvent {
   readonly order: number;
   /** The database whose page it was tapped on; none before databases had names. */
   readonly databaseId?: string;
+}
+
+/** An answer of fault-spotting practice on this device's disk, and whose it is. */
+export interface StoredSpotting {
+  readonly answer: SpottingAnswer;
+  readonly accountId: string;
+  readonly databaseId: string;
 }
 
 /** What lies in the browser's own database. */
@@ -20,6 +28,8 @@ export interface LocalSchema extends DBSchema {
   running: { key: string; value: StoredEvent; indexes: { item: string } };
   /** Events that the server will not take as they are, with its reason: kept and shown here, in nobody's way. */
   refused: { key: string; value: StoredEvent & { readonly says: string } };
+  /** Answers of fault-spotting practice that the server has not confirmed. */
+  spotting: { key: string; value: StoredSpotting };
   /** `deviceId` and the running `seq`. */
   device: { key: string; value: string | number };
 }
@@ -30,7 +40,7 @@ let opened: Promise<LocalStore> | null = null;
 
 /** This device's own store in the browser. */
 export function openLocalStore(): Promise<LocalStore> {
-  opened ??= openDB<LocalSchema>('jorvix', 3, {
+  opened ??= openDB<LocalSchema>('jorvix', 4, {
     upgrade(db, from) {
       if (from < 1) {
         db.createObjectStore('outbox', { keyPath: 'event.id' }).createIndex('order', 'order');
@@ -40,6 +50,7 @@ export function openLocalStore(): Promise<LocalStore> {
         db.createObjectStore('sent', { keyPath: 'event.id' }).createIndex('order', 'order');
         db.createObjectStore('refused', { keyPath: 'event.id' });
       }
+      if (from < 4) db.createObjectStore('spotting', { keyPath: 'answer.id' });
       if (from < 3) db.createObjectStore('running', { keyPath: 'event.id' }).createIndex('item', 'event.itemId');
     },
     terminated() {

@@ -1,10 +1,10 @@
-import type { Side } from '@/core/body/side';
+import { otherSide, type Side } from '@/core/body/side';
 import { regionAxis } from '@/core/body/region-axis';
 import type { Region } from '@/core/body/region-line';
 import { RANGE_NAMES, type ActiveRangeDeg, type RangeName } from '@/core/body/active-range';
 import type { Frame } from '@/core/geometry/frame';
 import { intoFrame } from '@/core/geometry/frame';
-import { cross, length, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { cross, length, mirrorZ, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { hingeAxis, jointAngles, jointOf, nominalAxis, towards, type JointAction } from './joint-action';
 
 /** Samples over the range s = 0 (start of the lift) to 1 (finish). */
@@ -35,6 +35,16 @@ export interface ChainPath {
    */
   readonly hands?: 'steel' | 'line' | 'together' | 'palms';
 }
+
+/** The same limb of the other side. */
+export const mirrorPath = (p: ChainPath): ChainPath => ({
+  ...p,
+  side: otherSide(p.side),
+  proximal: p.proximal.map(mirrorZ),
+  middle: p.middle.map(mirrorZ),
+  distal: p.distal.map(mirrorZ),
+  contact: p.contact.map(mirrorZ),
+});
 
 /** What a movement works against: the joint, and per sample the action's axis and the normal of its sweep (unit). */
 export interface ChainTarget {

@@ -14,3 +14,7 @@ export function planQuery(
   const query = { plan, ...(variant ? { variant } : {}), ...(clientId ? { client: clientId } : {}) };
   return `/?${new URLSearchParams(query)}#plan`;
 }
+
+/** Fault-spotting practice on the same body and kit; of one movement, or of any. */
+export const spottingQuery = (data: Pick<ChoosingView, 'clientId' | 'gymId'>, movement: MovementId | null): string =>
+  `/movements/spotting${choosingQuery(data)}${movement ? `&${new URLSearchParams({ movement })}` : ''}`;

@@ -47,8 +47,12 @@ function answerOn(
 export function answerOfStandIn(id: string, data: ChoosingView, side: WorkingSide): QuestionAnswer {
   const own = findEntry(id)!;
   const working = worksOn(own, side) && own.path.kind !== 'sweep' ? side : sidesOf(own).at(-1)!;
-  return answerOn(own, usualOptions(own, data.range.fit), data, working).answer;
+  return answerAsUsual(own, data, working);
 }
+
+/** A movement as the book has it, on what is here. */
+export const answerAsUsual = (own: BookEntry, data: ChoosingView, side: WorkingSide): QuestionAnswer =>
+  answerOn(own, usualOptions(own, data.range.fit), data, side).answer;
 
 /** The movement as chosen, our side of every question where none is, with its answer and what is set by rule. */
 export function answerAsChosen(entryId: MovementId, data: ChoosingView, side: WorkingSide, options: EntryOptions) {

@@ -4,6 +4,7 @@ import type { Column } from '@/core/kit/column';
 import { holeHeightM } from '@/core/kit/column';
 import type { MovementScene } from '@/drawing/movement-scene';
 import { GearShapes } from '@/drawing/gear-shapes';
+import type { Silhouette } from '@/drawing/figure';
 import { Silhouettes } from '@/drawing/silhouettes';
 import { lineEnds, px } from '@/drawing/svg-number';
 import { MARGIN, type View, type Window3 } from '@/drawing/view';
@@ -17,6 +18,10 @@ interface Props {
   readonly column: Column | null;
   readonly hole: number | null;
   readonly label: string;
+  /** The same limb as it should be, outlined over what is shown. */
+  readonly ghost?: readonly Silhouette[];
+  /** Whether the hole is told by its number. */
+  readonly isNumbered?: boolean;
   /** Looked at closer than whole: what lies outside the box is not shown. */
   readonly zoomed?: boolean;
   /** What can be taken hold of on it. */
@@ -26,7 +31,18 @@ interface Props {
 const STEP_CM = 50;
 
 /** One view of the movement at one moment: the column's holes and the floor's centimetres are its rulers. */
-export function MovementFigure({ scene, view, window: w, column, hole, label, zoomed = false, handles }: Props) {
+export function MovementFigure({
+  scene,
+  view,
+  window: w,
+  column,
+  hole,
+  label,
+  zoomed = false,
+  handles,
+  ghost,
+  isNumbered = true,
+}: Props) {
   const floor = view.kind === 'elevation' ? view.project([0, 0, 0]).v : view.height - MARGIN.bottom;
   const marks: number[] = [];
   for (let cm = Math.ceil((w.minX * 100) / STEP_CM) * STEP_CM; cm <= w.maxX * 100; cm += STEP_CM) marks.push(cm);
@@ -85,15 +101,17 @@ export function MovementFigure({ scene, view, window: w, column, hole, label, zo
             width={20}
             height={20}
           />
-          <text
-            className={drawing.setThis}
-            x={px(foot.u - 20)}
-            y={px(view.project([0, holeHeightM(column, hole), 0]).v + 8)}
-            textAnchor="end"
-            fontSize={22}
-          >
-            {hole}
-          </text>
+          {isNumbered && (
+            <text
+              className={drawing.setThis}
+              x={px(foot.u - 20)}
+              y={px(view.project([0, holeHeightM(column, hole), 0]).v + 8)}
+              textAnchor="end"
+              fontSize={22}
+            >
+              {hole}
+            </text>
+          )}
         </g>
       )}
       <GearShapes shapes={scene.seats} />
@@ -106,6 +124,7 @@ export function MovementFigure({ scene, view, window: w, column, hole, label, zo
         <line key={c.key} className={drawing.cable} {...lineEnds(c)} />
       ))}
       <GearShapes shapes={scene.held} />
+      {ghost && <Silhouettes shapes={ghost} ghost />}
       <circle className={drawing.hand} cx={px(scene.contact.u)} cy={px(scene.contact.v)} r={6} />
       {handles}
     </svg>

@@ -13,9 +13,10 @@ import { choiceText, nothingText, NOT_WORKED_OUT, objectionText, WITH_TEXT } fro
 import { REGION_NAME } from '@/messages/movements';
 import type { ChoiceData } from '@/workers/choose-protocol';
 import { useChoose } from '@/workers/use-choose';
-import { choosingQuery } from './choosing-query';
+import { choosingQuery, spottingQuery } from './choosing-query';
 import { SHOWN_KG } from './movement-answer';
 import { WORDS } from '@/messages/screens/movements';
+import { WORDS as SPOTTING } from '@/messages/screens/spotting';
 import styles from './movements.module.css';
 
 const WITH = Object.entries(WITH_TEXT).map(([value, label]) => ({ value, label }));
@@ -104,6 +105,9 @@ function Asked({ data, using, onUsing, region, onRegion }: AskedProps) {
         onChange={(e) => go(data.clientId ?? '', e.currentTarget.value)}
       />
       <NativeSelect label={WORDS.with} data={WITH} value={using} onChange={(e) => onUsing(e.currentTarget.value)} />
+      <Link className={styles.spot} href={spottingQuery(data, null)}>
+        {SPOTTING.spotFaults}
+      </Link>
       <ChoiceRow
         label={WORDS.region}
         className={styles.regions}

@@ -15,7 +15,7 @@ import { ChoiceRow } from '@/features/shell/choice-row';
 import { UnreadableNote } from '@/features/shell/unreadable-note';
 import { movementName } from '@/messages/book';
 import { CAUTION } from '@/messages/cautions';
-import { choosingQuery, planQuery } from './choosing-query';
+import { choosingQuery, planQuery, spottingQuery } from './choosing-query';
 import { FaultList } from './fault-list';
 import { answerAsChosen, answerOfStandIn } from './movement-answer';
 import { MovementFacts } from './movement-facts';
@@ -23,7 +23,9 @@ import { MovementPlayer } from './movement-player';
 import { PracticeFields } from './practice-fields';
 import { StandIns } from './stand-ins';
 import { VariantEditor } from './variant-editor';
+import { shownFaults } from '@/core/fault/show-fault';
 import { WORDS } from '@/messages/screens/movements';
+import { WORDS as SPOTTING } from '@/messages/screens/spotting';
 import styles from './movements.module.css';
 
 interface Props {
@@ -116,6 +118,14 @@ function Practices(props: {
   );
 }
 
+/** To the practice of seeing this movement's faults, where a drawing shows any. */
+const SpottingLink = ({ own, entryId, data }: Pick<Props, 'entryId' | 'data'> & { readonly own: BookEntry }) =>
+  shownFaults(own).length === 0 ? null : (
+    <Link className={styles.spot} href={spottingQuery(data, entryId)}>
+      {SPOTTING.practiseSpotting}
+    </Link>
+  );
+
 /** Everything to read and choose beside the moving figure. */
 function Facts(
   props: Props & {
@@ -163,6 +173,7 @@ function Facts(
         ))}
       </ul>
       <FaultList answer={answer} own={own} />
+      <SpottingLink own={own} entryId={entryId} data={data} />
       <StandIns
         own={own}
         query={choosingQuery(data)}

@@ -26,15 +26,23 @@ export function useMovementWindow(answer: GoodAnswer, column: Column | null): Wi
   }, [from, posed, placement, pulley, column]);
 }
 
-/** Both views of an answered movement to one scale, in a box of one size. */
-export function useMovementViews(window3: Window3): { readonly elevation: View; readonly plan: View } {
+/** Room for both views over each other, or for each of them in a box of one size. */
+export type ViewRoom = { readonly width: number; readonly stacked: number } | null;
+
+/** Both views of an answered movement to one scale. */
+export function useMovementViews(
+  window3: Window3,
+  room: ViewRoom = null,
+): { readonly elevation: View; readonly plan: View } {
   return useMemo(() => {
+    const [tall, broad] = [window3.maxY, window3.maxZ - window3.minZ];
+    const margins = MARGIN.top + MARGIN.bottom;
     const scale = Math.min(
-      (VIEW_WIDTH - MARGIN.left - MARGIN.right) / (window3.maxX - window3.minX),
-      (VIEW_HEIGHT - MARGIN.top - MARGIN.bottom) / Math.max(window3.maxY, window3.maxZ - window3.minZ),
+      ((room?.width ?? VIEW_WIDTH) - MARGIN.left - MARGIN.right) / (window3.maxX - window3.minX),
+      room ? (room.stacked - 2 * margins) / (tall + broad) : (VIEW_HEIGHT - margins) / Math.max(tall, broad),
     );
     return { elevation: elevationView(window3, scale), plan: planView(window3, scale) };
-  }, [window3]);
+  }, [window3, room]);
 }
 
 /** An answered movement in a view at a sample of its range; `padUpM`: how far a pad stands above where it should. */

@@ -12,11 +12,18 @@ function positionAt(tempo: string, startsWith: StartPhase, degs: readonly number
 
 /**
  * A sample of the range that is moved by hand or played at a tempo. `degs`: the target joint's angle over the range,
- * for a tempo with a section.
+ * for a tempo with a section. `playsAtOnce`: from its first position, without being asked.
  */
-export function usePlaying(tempo: string, startsWith: StartPhase, degs: readonly number[] | null = null) {
-  const [i, setI] = useState(LAST_SAMPLE);
-  const [playing, setPlaying] = useState(false);
+export function usePlaying(
+  tempo: string,
+  startsWith: StartPhase,
+  degs: readonly number[] | null = null,
+  playsAtOnce = false,
+) {
+  const [i, setI] = useState(() =>
+    playsAtOnce ? Math.round(positionAt(tempo, startsWith, degs, 0) * LAST_SAMPLE) : LAST_SAMPLE,
+  );
+  const [playing, setPlaying] = useState(playsAtOnce);
   const clock = useRef(0);
   useEffect(() => {
     if (!playing) return;

@@ -11,7 +11,7 @@ import { WORDS } from '@/messages/screens/set';
 import { v4 as newId } from 'uuid';
 
 /** Keys of the pad's buttons in their order: those that stand for nothing else here. */
-const FAULT_KEYS = [...'123456789asdfghjkqwztyvm'] as const;
+export const FAULT_KEYS = [...'123456789asdfghjkqwztyvm'] as const;
 const SIDE_KEYS = ['l', 'b', 'o'] as const;
 
 interface Asked {

@@ -1,0 +1,50 @@
+/** What fault-spotting practice says. */
+export const WORDS = {
+  spotFaults: 'Spot faults',
+  practiseSpotting: 'Practise spotting its faults',
+  whatItIs:
+    'Reps are shown with one fault or none. Tap what you see on the same pad as in a set. What you see gets smaller, ' +
+    'what you miss gets larger and comes more often. Two reps of five are right.',
+  figure: 'Reps to watch',
+  pad: 'What do you see?',
+  movement: 'Movement',
+  anyMovement: 'any that can be done here',
+  begin: 'Begin',
+  clean: 'Clean: nothing to see',
+  next: 'Next reps',
+  toRecord: 'To the record',
+  watch: 'Watch, then tap what you see.',
+  nothingHere: 'Nothing can be shown: this body and this gym leave no movement with a fault that a drawing shows.',
+  wasThere: (fault: string, size: string): string => `${fault}, ${size}`,
+  yes: (was: string): string => `Yes: ${was}.`,
+  yesClean: 'Yes: these reps were right.',
+  missed: (was: string): string => `Missed: ${was}.`,
+  notThis: (said: string, was: string): string => `Not “${said}”: ${was}.`,
+  notThere: (said: string): string => `These reps were right. You said “${said}”.`,
+  ghost: 'Dashed: the limb as it should be.',
+  record: 'What you see and what you miss',
+  noRecord: 'Nothing yet. After eight reps with a fault the record says how well you see it.',
+  waiting: (n: number): string => `${n} ${n === 1 ? 'answer is' : 'answers are'} kept on this device and not sent yet.`,
+  fault: 'Fault',
+  seen: 'seen',
+  seenOf: (hits: number, of: number): string => `${hits} of ${of}`,
+  falseAlarms: 'seen for nothing',
+  dPrime: 'told apart, d′',
+  dPrimeOf: (d: number, low: number, high: number): string =>
+    `${d.toFixed(1)} (${low.toFixed(1)} to ${high.toFixed(1)})`,
+  few: (n: number): string => `after ${n} more`,
+  seenFrom: 'seen from',
+  fromUsual: (from: string, usual: string): string => `${from} (usual: ${usual})`,
+  notEven: (most: string): string => `not even ${most}`,
+  notYet: 'not known yet',
+  time: 'time to tap',
+  seconds: (s: number): string => `${s.toFixed(1)} s`,
+  noTime: 'none yet',
+  isMissed: 'missed',
+  howToRead:
+    'd′ tells how far apart a rep with the fault and one without it are for you: 0 is guessing, 1 is right about ' +
+    'seven times of ten, 3 hardly ever wrong; in brackets where it likely lies. “Seen from” is the size that you see ' +
+    'seven times of ten.',
+  keyClean: 'Clean, nothing to see',
+  keyNext: 'Next reps',
+} as const;
