@@ -59,6 +59,9 @@ test('from the floor to what a client takes home, and from the ledger to what th
   await expect(page.getByRole('heading', { level: 1 })).toContainText('how it went with Tevita');
   await expect(page.getByRole('table')).toContainText('one step up: two sessions clean at the top of the reps');
   await expect(page.locator('canvas')).toBeVisible();
+  // What each session asked of the joint is worked out on the device; what a rep took stands beside its reps.
+  await expect(page.getByRole('table').getByRole('cell', { name: /^\d+ Nm$/ })).toHaveCount(12);
+  await expect(page.getByRole('table')).toContainText(/\d+\.\d s a rep, \d+ asked/);
   await page.getByRole('link', { name: 'Ledger' }).last().click();
   await page.getByRole('link', { name: 'Hand-over page' }).click();
   await expect(page.getByRole('img', { name: 'Code that opens this page' })).toBeVisible();

@@ -8,6 +8,7 @@ import { findCare } from '@/data/queries/care';
 import { foldsHold } from '@/data/queries/read-folds';
 import { loadFloor } from '@/server/floor';
 import { listLedgers, loadLedger } from '@/server/ledger';
+import { demandsOf } from '@/features/ledger/course-demand';
 import { loadCourse } from '@/server/movement-course';
 import { asOwner, at, NOW, world } from './support/world';
 
@@ -45,9 +46,18 @@ describe('eight weeks of regulars', () => {
     const fly = loadCourse(at(db), 'tevita', 'cable-fly-high-to-low', true)!.courses[0]!;
     expect(fly.sessions).toHaveLength(16);
     expect(fly.sessions[0]!.setup).toContain('as computed');
+    expect(fly.sessions.every((s) => s.placement !== null && s.pace.endsWith('asked'))).toBe(true);
     expect(fly.sessions.some((s) => s.next.includes('one step up'))).toBe(true);
     expect(loadCourse(at(db), 'tevita', 'cable-fly-high-to-low', false)).toMatchObject({ earlier: 4 });
     expect(loadCourse(at(db), 'tevita', 'no-such', false)).toBeNull();
+  });
+  it('what each session asked of the joint rises with its load; nobody waits for it twice', async () => {
+    const [fly] = loadCourse(at(db), 'tevita', 'cable-fly-high-to-low', true)!.courses;
+    const demands = await demandsOf(fly!.demandCase!, fly!.sessions, () => true);
+    const most = (k: number) => demands[k]!;
+    const byLoad = fly!.sessions.map((s, k) => [s.loadG, most(k)] as const).toSorted((a, b) => a[0] - b[0]);
+    expect(byLoad.at(-1)![1]).toBeGreaterThan(1.1 * byLoad[0]![1]);
+    expect(await demandsOf(fly!.demandCase!, fly!.sessions, () => false)).toEqual([]);
   });
   it('today has two on one station at once, and two trainers’ days', () => {
     const { sessions } = loadFloor(at(db));

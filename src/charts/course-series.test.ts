@@ -10,12 +10,16 @@ const session = (load: number, reps: number[], faulty: number, hole: number | nu
 });
 const course: Course = {
   unit: 'kg',
+  hasDemand: false,
   sessions: [session(10, [12, 10, 9], 2, 9), session(12.5, [8], 0, null), session(12.5, [10, 10], 1, 11)],
 };
 
 describe('the chart of a course', () => {
   it('shows every set, and no hole where none was saved', () => {
-    expect(courseRows(course)).toEqual({
+    expect(
+      courseRows({ ...course, sessions: course.sessions.map((s, k) => (k === 1 ? { ...s, demandNm: 31 } : s)) }),
+    ).toEqual({
+      demand: [[1, 31]],
       load: [
         [0, 10],
         [1, 12.5],
@@ -44,7 +48,7 @@ describe('the chart of a course', () => {
     const look = { ink: {} as never, hatch: '', fontFamily: 'x' };
     const without = { ...course, sessions: course.sessions.map((s) => ({ ...s, hole: null })) };
     const rows = (c: Course) => (buildCourseOption(c, look).series as unknown[]).length;
-    expect([rows(course), rows(without)]).toEqual([4, 3]);
+    expect([rows(course), rows(without), rows({ ...course, hasDemand: true })]).toEqual([4, 3, 5]);
     expect(courseHeight(without)).toBeLessThan(courseHeight(course));
   });
 });

@@ -11,16 +11,20 @@ export interface CourseSession {
   readonly faulty: number;
   /** Null where none was saved. */
   readonly hole: number | null;
+  /** Largest moment against the target joint, newton metres; left out where it is not known. */
+  readonly demandNm?: number | null;
 }
 
 /** Sessions of a movement on one side, oldest first; loads in one unit. */
 export interface Course {
   readonly unit: string;
+  /** Whether demands are shown, also while they are worked out. */
+  readonly hasDemand: boolean;
   readonly sessions: readonly CourseSession[];
 }
 
 /** Rows of the chart from top to bottom, pixels. */
-const ROWS = { load: 92, reps: 80, faulty: 56, hole: 64 } as const;
+const ROWS = { load: 92, demand: 72, reps: 80, faulty: 56, hole: 64 } as const;
 const BETWEEN = 40;
 const FROM = { left: 58, right: 16, top: 26 } as const;
 
@@ -29,14 +33,20 @@ type Row = keyof typeof ROWS;
 /** Ends of the axes: shares from none to all, reps from none, what hardly moves with a little room about it. */
 const SPAN = {
   load: { scale: true },
+  demand: { scale: true },
   reps: { min: 0 },
   faulty: { min: 0, max: 100 },
   hole: { min: (v: { min: number }) => v.min - 2, max: (v: { max: number }) => v.max + 2 },
 } as const;
 
 /** Rows that a course has something to show in: a movement without a column has no hole. */
-const rowsOf = (course: Course): readonly Row[] =>
-  course.sessions.some((s) => s.hole !== null) ? ['load', 'reps', 'faulty', 'hole'] : ['load', 'reps', 'faulty'];
+const rowsOf = ({ sessions, hasDemand }: Course): readonly Row[] => [
+  'load',
+  ...(hasDemand ? (['demand'] as const) : []),
+  'reps',
+  'faulty',
+  ...(sessions.some((s) => s.hole !== null) ? (['hole'] as const) : []),
+];
 
 /** Height of the chart of a course, pixels. */
 export const courseHeight = (course: Course): number =>
@@ -51,13 +61,17 @@ export function courseRows({ sessions }: Course): Readonly<Record<Row, readonly 
     });
   return {
     load: each((s) => s.load),
+    demand: each((s) => s.demandNm ?? null),
     reps: sessions.flatMap((s, k) => s.reps.map((r): [number, number] => [k, r])),
     faulty: each((s) => Math.round((100 * s.faulty) / s.reps.length)),
     hole: each((s) => s.hole),
   };
 }
 
-/** Load, reps of every set, share of sets with a fault and hole over the sessions, one above the other. */
+/**
+ * Load, what it asks of the joint, reps of every set, share of sets with a fault and hole over the sessions, one above
+ * the other.
+ */
 export function buildCourseOption(course: Course, { ink, fontFamily }: ChartLook): ECOption {
   const rows = rowsOf(course);
   const data = courseRows(course);
@@ -82,7 +96,7 @@ export function buildCourseOption(course: Course, { ink, fontFamily }: ChartLook
       nameTextStyle: { ...text, color: ink.ink, align: 'left' as const, padding: [0, 0, 0, -FROM.left + 14] },
       nameGap: 15,
       splitNumber: 2,
-      minInterval: r === 'load' ? 0 : 1,
+      minInterval: r === 'load' || r === 'demand' ? 0 : 1,
       ...SPAN[r],
       splitLine: { lineStyle: { color: ink.hairline } },
     })),

@@ -1,4 +1,5 @@
 import type { BandChoice } from '@/core/load/choose-band';
+import type { KeptPace } from '@/core/record/course';
 import type { ProgressReason, SessionResult } from '@/core/load/progress';
 
 /** Why a load is offered for today, after "15 kg". */
@@ -19,6 +20,9 @@ export function evidenceText(r: SessionResult): string {
   if (!r.topReached) return 'reps short of the target';
   return r.clean ? 'all reps, clean' : 'all reps, with faults that hold the load back';
 }
+
+/** What a rep took, from the start of its set to the end, beside what the tempo asks. */
+export const paceText = ({ tookS, askedS }: KeptPace): string => `${tookS.toFixed(1)} s a rep, ${askedS} asked`;
 
 /** What a band should leave, and by which set; `reps` were done with the band called `by`. */
 export function bandAdviceText({ reps, more, within }: BandChoice, done: number, by: string): string {

@@ -13,8 +13,9 @@ import type { Session } from '@/contract/views/plan';
 import { everDone, readFolds, recentItems } from '@/data/queries/read-folds';
 import { dayIn } from '@/messages/day';
 import { loadText } from '@/messages/loads';
-import { evidenceText, PROGRESS_TEXT } from '@/messages/progress';
+import { evidenceText, paceText, PROGRESS_TEXT } from '@/messages/progress';
 import { setupCellText, setupChangeText, STOOD_TEXT } from '@/messages/setup-book';
+import { loadItem } from './item-context';
 import { kitNames } from './kit-names';
 import { sidesOf } from './ledger';
 import { loadSteps, loadUnit } from './load-steps';
@@ -39,6 +40,8 @@ function toCourse({ uc, movement, session, names }: Told, sets: readonly SetReco
   const steps = loadSteps(uc.db, gymId, entry, station);
   const fits = (c: CorrectionCode): boolean => correctionFits(entry, c);
   const results = sessionResults(sets, '', fits);
+  const now = loadItem(uc, sets.at(-1)!.itemId, undefined, 'folds');
+  const stationId = now?.station?.id ?? null;
   const toSession = (p: CoursePoint): CourseSession => {
     const k = results.findIndex((r) => r.sessionId === p.sessionId);
     const result = results[k];
@@ -48,17 +51,24 @@ function toCourse({ uc, movement, session, names }: Told, sets: readonly SetReco
       sessionId: p.sessionId,
       date: dayIn(p.atMs, uc.nowMs),
       load: unit === 'kg' ? gramsToKg(p.loadG) : gramsToLb(p.loadG),
+      loadG: p.loadG,
       reps: p.reps,
       faulty: p.faulty,
+      pace: p.pace && entry.work === 'lift' ? paceText(p.pace) : '',
       hole: placement?.hole ?? null,
-      markCm: placement ? Math.round(placement.standX * 100) : null,
+      placement: (p.setup?.stationId ?? null) === stationId ? placement : null,
       setup: p.setup && p.stood ? `${setupCellText(placement)}, ${STOOD_TEXT[p.stood]}` : '',
       changed: p.changed.map((c) => setupChangeText(c, names)).join(', '),
       evidence: result ? evidenceText(result) : '',
       next: next ? `${loadText(next.loadG, unit)}: ${PROGRESS_TEXT[next.why]}` : '',
     };
   };
-  return { side, unit, sessions: courseOf(sets).map(toSession) } satisfies CourseView;
+  return {
+    side,
+    unit,
+    demandCase: now?.setupCase ?? null,
+    sessions: courseOf(sets).map(toSession),
+  } satisfies CourseView;
 }
 
 /**

@@ -4,6 +4,8 @@ import type { UnreadableRow } from '../records/record';
 import type { CorrectionCode, RemedyKind } from '@/core/movement/correction-code';
 import type { Outcome } from '@/core/record/floor-event';
 import type { FaultCode } from '@/core/movement/fault-code';
+import type { Placement } from '@/core/setup/setup-problem';
+import type { CaseInput } from '../case';
 
 /** A correction where it was given, and how it fared. */
 export interface LedgerSign {
@@ -109,13 +111,17 @@ export interface LedgerLine {
 export interface CourseSession {
   readonly sessionId: string;
   readonly date: string;
-  /** In the unit of the course. */
+  /** In the unit of the course, and in grams. */
   readonly load: number;
+  readonly loadG: number;
   readonly reps: readonly number[];
   readonly faulty: number;
-  /** Hole and mark in centimetres; null where nothing of it was saved. */
+  /** What a rep took beside what its tempo asks; empty where that is not known. */
+  readonly pace: string;
+  /** Null where nothing of it was saved. */
   readonly hole: number | null;
-  readonly markCm: number | null;
+  /** Where it stood at the column that the movement was last done on; null elsewhere. */
+  readonly placement: Placement | null;
   /** What stood, what changed and how it came about. */
   readonly setup: string;
   readonly changed: string;
@@ -128,6 +134,8 @@ export interface CourseSession {
 export interface CourseView {
   readonly side: Side | null;
   readonly unit: string;
+  /** The movement as it was last done, for what it asks of the joint; null where nothing tells. */
+  readonly demandCase: CaseInput | null;
   readonly sessions: readonly CourseSession[];
 }
 

@@ -21,6 +21,8 @@ const set = (sessionId: string, k: number, more: Partial<SetRecord>) =>
     startedAtMs: k,
     endedAtMs: k + 1,
     loadG: 10_000,
+    scheme: 'straight',
+    tempo: '3-1-2-0',
     reps: 10,
     faults: [],
     setup: null,
@@ -39,6 +41,16 @@ describe('the course of a movement', () => {
     ]);
     expect(a).toMatchObject({ loadG: 15_000, reps: [12, 9], faulty: 1 });
     expect(b).toMatchObject({ loadG: 10_000, reps: [8], faulty: 0, setup: null, stood: null, changed: [] });
+  });
+  it('tells what a rep took beside what its tempo asks: the middle set, of the tempo that was asked last', () => {
+    const lasting = (seconds: number, more: Partial<SetRecord> = {}) =>
+      set('a', 0, { startedAtMs: 0, endedAtMs: seconds * 1000, ...more });
+    const paceOf = (...sets: SetRecord[]) => courseOf(sets)[0]!.pace;
+    expect(paceOf(lasting(64), lasting(59), lasting(150))).toEqual({ tempo: '3-1-2-0', askedS: 6, tookS: 6.4 });
+    expect(paceOf(lasting(50, { tempo: '2-0-2-0' }), lasting(62))).toMatchObject({ tookS: 6.2 });
+    expect(paceOf(lasting(60, { scheme: 'weight-drops' }))).toBeNull();
+    expect(paceOf(lasting(60, { reps: 0 }))).toBeNull();
+    expect(paceOf(lasting(60, { tempo: '3-1-2-0, 30-65deg: 4s' }))).toBeNull();
   });
   it.each<[string, SavedSetup, string]>([
     ['as computed', setup(at(9, 0.2), at(9, 0.2)), 'as-solved'],

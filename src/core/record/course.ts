@@ -1,4 +1,7 @@
 import type { Placement } from '@/core/setup/setup-problem';
+import { repSeconds, wholePace } from '@/core/tempo/pace';
+import { parseWrittenTempo } from '@/core/tempo/tempo';
+import { median } from '@/core/units/mean';
 import { groupBy } from './group-by';
 import type { SavedSetup } from './floor-event';
 import type { SetRecord } from './set-log';
@@ -17,11 +20,31 @@ export interface CoursePoint {
   readonly reps: readonly number[];
   /** Sets with a fault in them. */
   readonly faulty: number;
+  /** How its straight sets were paced; null where none was, or a section of the range has a time of its own. */
+  readonly pace: KeptPace | null;
   /** As last used in the session; null where none was saved. */
   readonly setup: SavedSetup | null;
   /** Against the session before it with a set-up. */
   readonly changed: readonly SetupChange[];
   readonly stood: Stood | null;
+}
+
+/** What a tempo asks of a rep, and what one took from the start of its set to the end, the middle set; seconds. */
+export interface KeptPace {
+  readonly tempo: string;
+  readonly askedS: number;
+  readonly tookS: number;
+}
+
+/** The clock of a set runs from its start to its end, so that getting going and putting down are in it. */
+function paceOf(sets: readonly SetRecord[]): KeptPace | null {
+  const own = sets.filter((s) => s.scheme === 'straight' && s.reps > 0);
+  const tempo = own.at(-1)?.tempo;
+  const asked = tempo === undefined ? null : parseWrittenTempo(tempo);
+  if (tempo === undefined || !asked || asked.section) return null;
+  const took = own.filter((s) => s.tempo === tempo).map((s) => (s.endedAtMs! - s.startedAtMs) / 1000 / s.reps);
+  // Where the phases begin does not change how long they are together.
+  return { tempo, askedS: repSeconds(wholePace(asked.tempo, 'lifting')), tookS: median(took) };
 }
 
 /** Marks are set to 5 cm: what differs by less stands as solved. */
@@ -52,6 +75,7 @@ export function courseOf(sets: readonly SetRecord[]): CoursePoint[] {
       loadG: Math.max(...own.map((s) => s.loadG)),
       reps: own.map((s) => s.reps),
       faulty: own.filter((s) => s.faults.length > 0).length,
+      pace: paceOf(own),
       setup,
       changed,
       stood: setup && stoodOf(setup),

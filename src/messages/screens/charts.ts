@@ -6,6 +6,7 @@ export const WORDS = {
   // course-series
   courseRow: {
     load: (unit: string): string => `heaviest load, ${unit}`,
+    demand: (): string => 'most against the joint, Nm',
     reps: (): string => 'reps of each set',
     faulty: (): string => 'sets with a fault, %',
     hole: (): string => 'hole',
