@@ -10,7 +10,7 @@ import type { FloorEvent, FloorEventBody, Outcome } from '@/core/record/floor-ev
 import { foldSetLog, type PlannedItems } from '@/core/record/set-log';
 import { kgToGrams } from '@/core/units/mass';
 import type { Actor } from '@/contract/actor';
-import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-record';
+import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-version';
 import type { SessionItem } from '@/contract/views/plan';
 import type { Db } from '@/data/open-db';
 import { findStation } from '@/data/queries/kit';

@@ -1,6 +1,6 @@
 import { CORRECTION_KIND, type RemedyKind } from '@/core/movement/correction-code';
 import type { FloorEvent, FloorEventBody } from '@/core/record/floor-event';
-import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-record';
+import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-version';
 import type { Db } from '@/data/open-db';
 import { addAccount, findAccount } from '@/data/queries/accounts';
 import { findCare, setTrainer } from '@/data/queries/care';

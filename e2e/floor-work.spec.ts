@@ -117,3 +117,20 @@ test('an address of nothing says so in the house’s words', async ({ page, app 
     await expect(page.getByRole('heading', { name: 'Nothing on this sheet' })).toBeVisible();
   }
 });
+
+test('the form that plans is fetched when it is opened; without network it says so, and tries again', async ({
+  page,
+  app,
+  context,
+}) => {
+  await page.goto(app.url);
+  await page.waitForLoadState('networkidle');
+  await context.setOffline(true);
+  const fold = page.getByText('Add a movement to today');
+  await fold.click();
+  await expect(page.getByText('Planning needs the server')).toBeVisible();
+  await context.setOffline(false);
+  await fold.click();
+  await fold.click();
+  await expect(page.getByRole('button', { name: 'Add to today' })).toBeVisible();
+});

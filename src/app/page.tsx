@@ -3,7 +3,7 @@ import { connection } from 'next/server';
 import { readMovement } from '@/contract/case';
 import { FloorBoard } from '@/features/floor/floor-board';
 import { UnreadableNote } from '@/features/shell/unreadable-note';
-import { PlanForm } from '@/features/floor/plan-form';
+import { PlanFold } from '@/features/floor/plan-fold';
 import { loadFloor } from '@/server/floor';
 import { listPlanChoices } from '@/server/plan';
 import { openUseCase } from '@/server/open-use-case';
@@ -27,7 +27,7 @@ export default async function FloorPage({ searchParams }: { readonly searchParam
       <FloorBoard view={floor} />
       <div className="page">
         <UnreadableNote rows={floor.unreadable} />
-        <PlanForm key={`${plan}-${variant}`} choices={listPlanChoices(uc)} action={planTodayAction} asked={asked} />
+        <PlanFold key={`${plan}-${variant}`} choices={listPlanChoices(uc)} action={planTodayAction} asked={asked} />
       </div>
     </>
   );

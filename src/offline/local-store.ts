@@ -1,6 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { SpottingAnswer } from '@/core/spotting/spotting-answer';
-import type { WrittenEvent } from '@/contract/records/floor-event-record';
+import type { WrittenEvent } from '@/contract/records/floor-event-version';
 
 /** An event on this device's disk, with its place in the order of taps. */
 export interface StoredEvent {

@@ -1,5 +1,6 @@
 import type { FloorEvent } from '@/core/record/floor-event';
-import { FLOOR_EVENT_VERSION, readFloorEvent } from '@/contract/records/floor-event-record';
+import { readFloorEvent } from '@/contract/records/floor-event-record';
+import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-version';
 import { sharedOutbox, type EventPlace } from './outbox';
 
 const CHANNEL = 'jorvix-taps';

@@ -2,7 +2,8 @@ import type { FloorEvent, FloorEventBody } from '@/core/record/floor-event';
 import type { MovementId } from '@/core/book/book';
 import { BEFORE_ACCOUNTS } from '@/contract/actor';
 import type { DeliveryReply } from '@/contract/floor-event';
-import { FLOOR_EVENT_VERSION, readFloorEvent, type WrittenEvent } from '@/contract/records/floor-event-record';
+import { FLOOR_EVENT_VERSION, type WrittenEvent } from '@/contract/records/floor-event-version';
+import type { ReadRecord } from '@/contract/records/record';
 import { clockOffset, learnOffset, sharedNowMs } from './device-clock';
 import type { IDBPTransaction } from 'idb';
 import { askToStay, onStore, openLocalStore, type LocalSchema, type LocalStore, type StoredEvent } from './local-store';
@@ -152,8 +153,11 @@ export class Outbox {
     return event;
   }
 
-  /** Events of one place tapped on this device in the last days, whether the server has them or not. */
-  async held(place: EventPlace): Promise<FloorEvent[]> {
+  /**
+   * Events of one place tapped on this device in the last days, whether the server has them or not. `readEvent` comes
+   * from who asks: pages that hold no records do without what reads them.
+   */
+  async held(place: EventPlace, readEvent: (event: unknown) => ReadRecord<FloorEvent>): Promise<FloorEvent[]> {
     const all = await onStore(async (store): Promise<StoredEvent[]> => {
       // At one moment: what is on its way from one store to another is in one of them.
       const tx = store.transaction(['sent', 'refused', 'outbox', 'running']);
@@ -169,7 +173,7 @@ export class Outbox {
     return all
       .filter(({ event: e }) => e.clientId === place.clientId && e.movement === place.movement)
       .flatMap(({ event }) => {
-        const read = readFloorEvent(event);
+        const read = readEvent(event);
         return read.ok ? [read.value] : [];
       });
   }

@@ -3,6 +3,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { FloorEvent } from '@/core/record/floor-event';
 import { foldSetLog, type PlannedItems } from '@/core/record/set-log';
 import { orderEvents } from '@/core/record/order-events';
+import { readFloorEvent } from '@/contract/records/floor-event-record';
 import { sharedNowMs } from './device-clock';
 import { hearOthers, tellPages } from './other-pages';
 import { sharedOutbox, type EventPlace } from './outbox';
@@ -41,7 +42,7 @@ export function useFloorLog(place: EventPlace, fromServer: readonly FloorEvent[]
   useEffect(() => {
     let gone = false;
     void sharedOutbox()
-      .held({ clientId, itemId, movement })
+      .held({ clientId, itemId, movement }, readFloorEvent)
       .then((events) => {
         if (!gone && events.length > 0) setHeld(events);
       })

@@ -2,7 +2,7 @@ import 'server-only';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { z } from 'zod';
 import type { FloorEvent } from '@/core/record/floor-event';
-import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-record';
+import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-version';
 import { findAccountSession } from '@/data/queries/accounts';
 import { listFloorEvents } from '@/data/queries/floor-events';
 import { sharedDb } from '@/data/open-db';

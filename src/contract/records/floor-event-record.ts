@@ -27,13 +27,8 @@ const toVersion2: Upcast = (older) => {
   };
 };
 
+/** One for each version before `FLOOR_EVENT_VERSION`. */
 const UPCASTS = [toVersion2] as const;
-
-/** Version of the events that this program writes. */
-export const FLOOR_EVENT_VERSION = UPCASTS.length + 1;
-
-/** An event as it crosses from a device or is kept there: with the version that wrote it. */
-export type WrittenEvent = FloorEvent & { readonly version: number };
 
 /** Read an event as it was written; one without a version was written by the first. */
 export function readFloorEvent(written: unknown): ReadRecord<FloorEvent> {

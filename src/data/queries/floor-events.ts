@@ -1,5 +1,6 @@
 import type { FloorEvent, FloorEventBase } from '@/core/record/floor-event';
-import { FLOOR_EVENT_VERSION, readFloorEvent } from '@/contract/records/floor-event-record';
+import { readFloorEvent } from '@/contract/records/floor-event-record';
+import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-version';
 import { parseJson, readRows, type ReadRows } from '@/contract/records/record';
 import type { Db } from '../open-db';
 import { prepared } from '../prepared';

@@ -1,6 +1,6 @@
 import type { FloorEvent, SavedSetup } from '@/core/record/floor-event';
 import { foldSetLog, type SetLog, type SetRecord, type UsedSetup } from '@/core/record/set-log';
-import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-record';
+import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-version';
 import type { UnreadableRow } from '@/contract/records/record';
 import type { Db } from '../open-db';
 import { prepared } from '../prepared';

@@ -17,7 +17,7 @@ import { GROUP_NAME, movementName } from '@/messages/book';
 import { loadLabel } from '@/messages/loads';
 import { WORDS } from '@/messages/screens/floor';
 
-interface Props {
+export interface PlanFormProps {
   readonly choices: PlanChoices;
   readonly action: (typed: unknown, key: string) => Promise<SaveResult>;
   /** What another place asked to be planned. */
@@ -71,7 +71,7 @@ function unitOf(v: PlanValues, choices: PlanChoices): LoadUnit {
 }
 
 /** The form as another place asked for it, or as it usually is. */
-function usePlanForm({ choices, action, asked }: Props, onAdded: () => void) {
+function usePlanForm({ choices, action, asked }: PlanFormProps, onAdded: () => void) {
   const initial: PlanValues = {
     ...usualPlan(asked?.movement ?? 'cable-fly-level', choices),
     clientId: asked?.clientId || (choices.clients[0]?.value ?? ''),
@@ -167,31 +167,28 @@ function BandChoice({ form, choices }: { readonly form: PlanFields; readonly cho
   return <NativeSelect label={WORDS.band} data={choices.bands.map(plainChoice)} {...form.getInputProps('bandId')} />;
 }
 
-/** Add a movement to today. */
-export function PlanForm(props: Props) {
-  const { choices, asked } = props;
+/** The form that adds a movement to today. */
+export function PlanForm(props: PlanFormProps) {
+  const { choices } = props;
   const [added, setAdded] = useState(false);
   const { form, onSubmit, busy, trouble } = usePlanForm(props, () => setAdded(true));
   const label = loadOf(form.values);
   return (
-    <details className={forms.fold} id="plan" open={asked !== null || undefined}>
-      <summary>{WORDS.addAMovementToToday}</summary>
-      <SheetForm onSubmit={onSubmit} className={forms.grid} onChange={() => setAdded(false)}>
-        <WhoAndWhat form={form} choices={choices} />
-        <CableChoice form={form} choices={choices} />
-        <BandChoice form={form} choices={choices} />
-        <TextInput label={WORDS.starts} placeholder={WORDS.now} {...form.getInputProps('startsAt')} />
-        <NumberInput label={WORDS.sets} {...form.getInputProps('sets')} />
-        <NumberInput label={WORDS.reps} {...form.getInputProps('reps')} />
-        <TextInput
-          label={WORDS.tempoLoweringPauseLiftingPause}
-          inputWrapperOrder={['label', 'input', 'description', 'error']}
-          description={WORDS.mayGoOnLowerFirst}
-          {...form.getInputProps('tempo')}
-        />
-        {label && <NumberInput label={`${label}, ${unitOf(form.values, choices)}`} {...form.getInputProps('load')} />}
-        <SaveRow label={WORDS.addToToday} busy={busy} said={added ? WORDS.added : null} trouble={trouble} />
-      </SheetForm>
-    </details>
+    <SheetForm onSubmit={onSubmit} className={forms.grid} onChange={() => setAdded(false)}>
+      <WhoAndWhat form={form} choices={choices} />
+      <CableChoice form={form} choices={choices} />
+      <BandChoice form={form} choices={choices} />
+      <TextInput label={WORDS.starts} placeholder={WORDS.now} {...form.getInputProps('startsAt')} />
+      <NumberInput label={WORDS.sets} {...form.getInputProps('sets')} />
+      <NumberInput label={WORDS.reps} {...form.getInputProps('reps')} />
+      <TextInput
+        label={WORDS.tempoLoweringPauseLiftingPause}
+        inputWrapperOrder={['label', 'input', 'description', 'error']}
+        description={WORDS.mayGoOnLowerFirst}
+        {...form.getInputProps('tempo')}
+      />
+      {label && <NumberInput label={`${label}, ${unitOf(form.values, choices)}`} {...form.getInputProps('load')} />}
+      <SaveRow label={WORDS.addToToday} busy={busy} said={added ? WORDS.added : null} trouble={trouble} />
+    </SheetForm>
   );
 }
