@@ -47,6 +47,7 @@ module.exports = {
       'record',
       'load',
     ]),
+    withinCore('plan', ['units', 'body', 'tempo', 'book']),
     withinCore('spotting', ['units', 'movement', 'book', 'fault']),
     withinCore('tempo', ['units']),
     withinCore('load', ['units']),

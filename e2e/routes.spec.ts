@@ -34,6 +34,7 @@ const FOR: Readonly<Record<string, For>> = {
   '/movements/spotting': 'all',
   '/offline': 'open',
   '/people': 'owner',
+  '/plan/[sessionId]': 'care',
   '/records': 'owner',
   '/set/[itemId]': 'care',
   '/setup/[itemId]': 'care',

@@ -24,6 +24,7 @@ import { loadPutAway, putAway } from '@/server/put-away';
 import { loadHandOver, loadSummary } from '@/server/papers';
 import { reachItem, reachSession, reachSessionsOf, reachSessionsWith } from '@/server/reach';
 import { recordEvents } from '@/server/record-events';
+import { loadSessionPlan, orderSession } from '@/server/session-plan';
 import { saveScreening } from '@/server/screening';
 import { loadSet } from '@/server/set';
 import { loadSetup } from '@/server/setup';
@@ -83,6 +84,11 @@ const OF_A_CLIENT: Readonly<Record<string, (uc: UseCase) => boolean | Promise<bo
   'plan.listPlanChoices': (uc) => hasAnselm(listPlanChoices(uc).clients),
   'plan.planToday': (uc) => planToday(uc, PLAN).ok,
   'record-events.recordEvents': (uc) => took(uc, tap()),
+  'session-plan.loadSessionPlan': (uc) => loadSessionPlan(uc, 'anselm-2026-11-24') !== null,
+  'session-plan.orderSession': (uc) => {
+    const items = reachSession({ ...uc, actor: DEMO_OWNER }, 'anselm-2026-11-24')!.items.map((i) => i.id);
+    return orderSession(uc, 'anselm-2026-11-24', items).ok;
+  },
   'papers.loadHandOver': (uc) => loadHandOver(uc, 'anselm') !== null,
   'papers.loadSummary': (uc) => loadSummary(uc, 'anselm-2026-11-24') !== null,
   'reach.reachSession': (uc) => reachSession(uc, 'anselm-2026-11-24') !== null,

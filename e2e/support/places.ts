@@ -28,6 +28,7 @@ export const PLACES = [
   '/clients/tevita/hand-over',
   '/account',
   '/people',
+  `/plan/${itemId('sefina', 0).replace(/-0$/, '')}`,
   '/records',
   '/taps',
   `/setup/${itemId('sefina', 0)}`,

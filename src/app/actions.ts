@@ -10,6 +10,7 @@ import { acting } from '@/server/open-use-case';
 import { putAway } from '@/server/put-away';
 import { planToday } from '@/server/plan';
 import { saveScreening } from '@/server/screening';
+import { orderSession } from '@/server/session-plan';
 import { keepSpotting } from '@/server/spotting';
 import { keepVariant } from '@/server/variants';
 import { refreshed } from './refreshed';
@@ -52,6 +53,10 @@ export async function keepVariantAction(typed: unknown): Promise<SaveResult> {
 
 export async function keepSpottingAction(answers: unknown): Promise<SaveResult<SpottingKept>> {
   return acting([], (uc) => keepSpotting(uc, answers));
+}
+
+export async function orderSessionAction(sessionId: string, itemIds: unknown): Promise<SaveResult> {
+  return refreshed(await acting([sessionId], (uc) => orderSession(uc, sessionId, itemIds)));
 }
 
 export async function putAwayAction(kind: PutAwayKind, id: string, away: boolean): Promise<SaveResult> {

@@ -44,6 +44,7 @@ const FIELD: Readonly<Record<string, string>> = {
   chestLineDeg: 'Lower-chest line',
   outOfOrder: 'Out of order',
   putAway: 'Put away',
+  order: 'Order of the session',
   massEstimated: 'Mass is an estimate',
   screeningDays: 'Screening stands for, days',
   saidIn: 'Said in',

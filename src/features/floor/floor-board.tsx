@@ -187,6 +187,7 @@ function SessionBlock({ session, isNext }: { readonly session: FloorSessionView;
         ))}
         <Link href={`/clients/${session.clientId}`}>{WORDS.clientSheet}</Link>
         <Link href={`/ledger/${session.clientId}`}>{WORDS.ledger}</Link>
+        <Link href={`/plan/${session.id}`}>{WORDS.planOf}</Link>
         {session.items.some((i) => i.state !== 'to-do') && <Link href={`/summary/${session.id}`}>{WORDS.summary}</Link>}
       </div>
       <div>

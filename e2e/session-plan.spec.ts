@@ -1,0 +1,65 @@
+import Database from 'better-sqlite3';
+import { expect, itemId, test, type App } from './support/app';
+
+const SESSION = itemId('wilhelmina', 0).replace(/-0$/, '');
+function kept(app: App): readonly string[] {
+  const db = new Database(app.database, { readonly: true });
+  try {
+    return db
+      .prepare('SELECT id FROM session_item WHERE session_id = ? ORDER BY position')
+      .pluck()
+      .all(SESSION) as string[];
+  } finally {
+    db.close();
+  }
+}
+
+test('a session is put in order: by taps and by keys, with its minutes, by what is computed, and back again', async ({
+  page,
+  app,
+  context,
+}) => {
+  await page.goto(app.url);
+  await page.locator(`a[href="/plan/${SESSION}"]`).click();
+  const ribbon = page.getByRole('list', { name: 'Movements in their order' });
+  const shown = () => ribbon.locator('[data-block]').evaluateAll((l) => l.map((e) => e.getAttribute('data-block')!));
+  await expect(ribbon).toBeVisible();
+  const first = await shown();
+  const ofBlocks = () => kept(app).filter((id) => first.includes(id));
+  expect(first.length).toBeGreaterThan(2);
+  const time = page.getByText(/\d+ min of 60/);
+  await expect(time).toBeVisible();
+  await ribbon
+    .getByRole('button', { name: /earlier$/ })
+    .nth(2)
+    .click();
+  const swapped = [first[0]!, first[2]!, first[1]!, ...first.slice(3)];
+  await expect.poll(shown).toEqual(swapped);
+  await expect.poll(() => ofBlocks()).toEqual(swapped);
+  // By keys: the button that has the focus, then undo.
+  await ribbon
+    .getByRole('button', { name: /later$/ })
+    .first()
+    .press('Enter');
+  await expect.poll(() => ofBlocks().slice(0, 2)).toEqual([swapped[1], swapped[0]]);
+  await expect(page.locator(':focus')).toHaveAttribute('data-by', '1');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(() => ofBlocks()).toEqual(swapped);
+  // Without network nothing stands here that is not kept.
+  await context.setOffline(true);
+  await ribbon
+    .getByRole('button', { name: /later$/ })
+    .first()
+    .click();
+  await expect(page.getByText('Not saved: there is no way to the server')).toBeVisible();
+  await expect.poll(shown).toEqual(swapped);
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Take the computed order' }).click();
+  await expect(page.getByText('This is the computed order').first()).toBeVisible();
+  await expect.poll(() => ofBlocks()).not.toEqual(swapped);
+  const computed = kept(app);
+  // Both sides of a movement that stand beside each other now are one from here on.
+  await page.reload();
+  await expect(ribbon.locator('[data-block]').first()).toHaveAttribute('data-block', computed[0]!);
+  expect(kept(app)).toEqual(computed);
+});

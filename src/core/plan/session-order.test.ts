@@ -1,0 +1,106 @@
+import { describe, expect, it } from 'vitest';
+import { seeded } from '../../../test/support/fixtures';
+import { bestOrder, brokenRules, orderCost, type OrderBlock } from './session-order';
+import { betweenS, changeBetween, itemSeconds, sessionSeconds, type Timed } from './session-time';
+
+const timed = (more: Partial<Timed> = {}): Timed => ({
+  ...{ sets: 3, reps: 10, tempo: '3-1-2-0', restS: 60, stationId: 'a', attachmentId: 'd', movement: 'm' },
+  ...more,
+});
+
+describe('the time of a session, by hand', () => {
+  it('a movement: 3 sets of 10 reps of 6 s, two rests of a minute', () => {
+    expect(itemSeconds(timed())).toBe(180 + 120);
+    expect(itemSeconds(timed({ sets: 1, tempo: '5-5-5-5', reps: 8 }))).toBe(160);
+  });
+  it.each([
+    ['the other side', {}, 'side', 15],
+    ['another hole of the same column', { movement: 'n' }, 'hole', 60],
+    ['another handle', { movement: 'n', attachmentId: 'e' }, 'handle', 60],
+    ['another column', { movement: 'n', stationId: 'b' }, 'station', 75],
+    ['a bench', { movement: 'n', stationId: null, attachmentId: null }, 'station', 75],
+  ] as const)('to %s', (_, more, change, seconds) => {
+    // A minute of rest goes on while a hole is changed; the other side has rested already.
+    expect([changeBetween(timed(), timed(more)), betweenS(timed(), timed(more))]).toEqual([change, seconds]);
+  });
+  it('from one bench to another is as far as to a column', () => {
+    const bench = timed({ stationId: null, attachmentId: null });
+    expect(changeBetween(bench, { ...bench, movement: 'n' })).toBe('station');
+    expect(changeBetween(bench, bench)).toBe('side');
+  });
+  it('a session: left and right of a row, then a fly on another column', () => {
+    expect(sessionSeconds([timed(), timed(), timed({ movement: 'fly', stationId: 'b' })])).toBe(
+      300 + 15 + 300 + 75 + 300,
+    );
+  });
+});
+
+const GROUPS = ['rows', 'chest', 'biceps'] as const;
+const RANKS = ['wakes-up', 'compound', 'single-joint'] as const;
+function drawn(n: number, random: () => number): OrderBlock[] {
+  const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)]!;
+  return Array.from({ length: n }, (_, k) => ({
+    ...{ id: `b${k}`, group: pick(GROUPS), rank: pick(RANKS), refines: random() < 0.4 },
+    items: [
+      timed({
+        movement: `m${k}`,
+        stationId: pick(['a', 'b', null]),
+        attachmentId: pick(['d', 'e']),
+        restS: pick([20, 60, 90]),
+      }),
+    ],
+  }));
+}
+const kept = (order: readonly OrderBlock[]) => brokenRules(order).every((r) => r.rule === 'refining-late');
+function* permutations<T>(of: readonly T[]): Generator<T[]> {
+  if (of.length === 0) yield [];
+  for (const [k, one] of of.entries())
+    for (const rest of permutations(of.filter((_, i) => i !== k))) yield [one, ...rest];
+}
+
+describe('the order of a session', () => {
+  it('is the cheapest of all that keep the rules: against every order of up to seven, seeded', () => {
+    const random = seeded(21);
+    for (let n = 2; n <= 7; n++)
+      for (let round = 0; round < (n < 6 ? 30 : 6); round++) {
+        const blocks = drawn(n, random);
+        const begun = Math.floor(random() * 2);
+        const all = [...permutations(blocks.slice(begun))].map((o) => [...blocks.slice(0, begun), ...o]);
+        const allowed = all.filter((o) => kept(o.slice(begun)));
+        const least = Math.min(...allowed.map(orderCost));
+        const best = bestOrder(blocks, begun);
+        expect(kept(best.slice(begun))).toBe(true);
+        expect(best.slice(0, begun)).toEqual(blocks.slice(0, begun));
+        // What has begun may stand against what is free, at one price in every order.
+        expect(orderCost(best)).toBeCloseTo(least, 6);
+      }
+  });
+  it('stays as it is where nothing is better, and where there are too many', () => {
+    const same = Array.from({ length: 5 }, (_, k) => ({
+      ...{ id: `b${k}`, group: 'rows' as const, rank: 'compound' as const, refines: false },
+      items: [timed({ movement: `m${k}` })],
+    }));
+    expect(bestOrder(same, 0)).toEqual(same);
+    const many = drawn(13, seeded(2));
+    expect(bestOrder(many, 0)).toBe(many);
+  });
+  it('common practice: the drill first, rows before the curl, a one-arm row after the heavy ones', () => {
+    const block = (id: string, group: OrderBlock['group'], rank: OrderBlock['rank'], refines = false): OrderBlock => ({
+      ...{ id, group, rank, refines },
+      items: [timed({ movement: id })],
+    });
+    const blocks = [
+      block('curl', 'biceps', 'single-joint'),
+      block('one-arm row', 'rows', 'compound', true),
+      block('row', 'rows', 'compound'),
+      block('pulldown', 'pulldowns', 'compound'),
+      block('drill', 'before', 'wakes-up'),
+    ];
+    expect(bestOrder(blocks, 0).map((b) => b.id)).toEqual(['drill', 'row', 'one-arm row', 'pulldown', 'curl']);
+    expect(brokenRules(blocks.slice(0, 3))).toEqual([
+      { rule: 'compound-first', first: 'one-arm row', then: 'curl' },
+      { rule: 'compound-first', first: 'row', then: 'curl' },
+      { rule: 'refining-late', first: 'row', then: 'one-arm row' },
+    ]);
+  });
+});

@@ -1,0 +1,29 @@
+/** What the plan of a session says. */
+export const WORDS = {
+  titled: (client: string, when: string): string => `${client}, ${when}: order and time`,
+  place: 'order and time',
+  floor: 'Floor',
+  total: (minutes: number, of: number): string => `${minutes} min of ${of}`,
+  over: (minutes: number): string => `${minutes} min too long: drop a set or a movement, or pair two.`,
+  fits: (minutes: number): string => `${minutes} min to spare.`,
+  estimated: 'Estimated: sets × reps × tempo, rests, and what is changed between movements.',
+  ribbon: 'Movements in their order',
+  minutes: (seconds: number): string => `${Math.max(1, Math.round(seconds / 60))} min`,
+  change: (what: string, seconds: number): string => `${what}, ${seconds} s`,
+  begun: 'begun',
+  earlier: 'Earlier',
+  later: 'Later',
+  earlierName: (name: string): string => `${name} earlier`,
+  laterName: (name: string): string => `${name} later`,
+  computed: 'Take the computed order',
+  isComputed: 'This is the computed order: rules kept, least time between movements.',
+  saves: (seconds: number): string =>
+    seconds > 0
+      ? `The computed order keeps the rules and takes ${seconds} s less between movements.`
+      : 'The computed order keeps the rules.',
+  undo: 'Undo',
+  rules: 'Against the usual order',
+  nothingPlanned: 'Nothing is planned in this session yet.',
+  unreadable: 'A movement here cannot be read by this program, so that the order stays as it is.',
+  moved: (name: string, place: number, of: number): string => `${name} is now ${place} of ${of}.`,
+} as const;

@@ -1,0 +1,77 @@
+import { describe, expect, it } from 'vitest';
+import { planBlocks } from '@/core/plan/plan-blocks';
+import { addItem, findSession } from '@/data/queries/sessions';
+import { recordEvents } from '@/server/record-events';
+import { loadHistory } from '@/server/changes';
+import { loadSessionPlan, orderSession } from '@/server/session-plan';
+import { at, NOW, world } from './support/world';
+
+const SESSION = 'sefina-2026-11-24';
+const order = (db: ReturnType<typeof world>) => findSession(db, SESSION)!.items.map((i) => i.id);
+const begin = (db: ReturnType<typeof world>, itemId: string) => {
+  const { movement, loadG } = findSession(db, SESSION)!.items.find((i) => i.id === itemId)!;
+  const base = { id: `b-${itemId}`, deviceId: 'd', actorId: 'marit', seq: 1, atMs: NOW, clientId: 'sefina', itemId };
+  const event = {
+    ...base,
+    movement,
+    kind: 'set-started',
+    setId: 's',
+    setNo: 1,
+    loadG,
+    targetReps: 10,
+    tempo: '3-1-2-1',
+  };
+  return recordEvents(at(db), { events: [event] });
+};
+
+describe('the order of a planned session', () => {
+  it('is kept as it was put, told in the history, and the same again changes nothing', () => {
+    const db = world();
+    const was = order(db);
+    const now = was.toReversed();
+    expect(was.length).toBeGreaterThan(1);
+    expect(orderSession(at(db), SESSION, now)).toMatchObject({ ok: true });
+    expect(order(db)).toEqual(now);
+    expect(findSession(db, SESSION)!.items.map((i) => i.position)).toEqual(now.map((_, k) => k));
+    const [told] = loadHistory(at(db), 'sefina');
+    expect([told!.what, told!.before.split(', then ').toReversed()]).toEqual([
+      'Order of the session',
+      told!.after.split(', then '),
+    ]);
+    orderSession(at(db), SESSION, now);
+    expect(loadHistory(at(db), 'sefina').filter((c) => c.what === 'Order of the session')).toHaveLength(1);
+  });
+  it('refuses what is not the plan: one left out, one twice, one of another session, no list', () => {
+    const db = world();
+    const was = order(db);
+    for (const wrong of [was.slice(1), [was[0]!, ...was.slice(0, -1)], [...was.slice(1), 'anselm-2026-11-24-0'], null])
+      expect(orderSession(at(db), SESSION, wrong)).toMatchObject({ ok: false, issues: [{ path: 'order' }] });
+    expect(order(db)).toEqual(was);
+  });
+  it('what was begun stays ahead, also where that happened meanwhile on another tablet', () => {
+    const db = world();
+    const was = order(db);
+    expect(begin(db, was[0]!)).toMatchObject({ ok: true });
+    expect(loadSessionPlan(at(db), SESSION)!.begun).toBe(1);
+    expect(orderSession(at(db), SESSION, was.toReversed())).toMatchObject({ ok: false });
+    expect(order(db)).toEqual(was);
+  });
+  it('a movement that cannot be read keeps its place', () => {
+    const db = world();
+    const [first] = findSession(db, SESSION)!.items;
+    addItem(db, { ...first!, id: 'odd', position: 90 }, 'marit');
+    db.exec("UPDATE session_item SET movement = 'levitation' WHERE id = 'odd'");
+    expect(loadSessionPlan(at(db), SESSION)!.unreadable).toBe(1);
+    expect(orderSession(at(db), SESSION, order(db))).toMatchObject({ ok: false });
+  });
+  it('both sides of a movement are one block where they follow each other, and no more than two', () => {
+    const item = (id: string, side: 'left' | 'right' | 'both', movement = 'cable-row-level-one-arm' as const) => ({
+      ...{ id, side, movement, sets: 3, reps: 10, tempo: '3-1-2-1', stationId: 'a', attachmentId: 'd' },
+    });
+    const ids = (...items: ReturnType<typeof item>[]) => planBlocks(items, false).map((b) => b.itemIds.join('+'));
+    expect(ids(item('a', 'left'), item('b', 'right'), item('c', 'left'))).toEqual(['a+b', 'c']);
+    expect(ids(item('a', 'left'), item('b', 'left'))).toEqual(['a', 'b']);
+    expect(planBlocks([item('a', 'left')], true)[0]!.refines).toBe(false);
+    expect(planBlocks([item('a', 'left')], false)[0]).toMatchObject({ refines: true, rank: 'compound' });
+  });
+});
