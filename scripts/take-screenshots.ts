@@ -45,17 +45,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'setup-fit', path: `/setup/${itemId('wilhelmina', 3)}` },
-  {
-    name: 'setup-row',
-    path: `/setup/${itemId('wilhelmina', 2)}`,
-    act: async (page) => {
-      await page.locator('summary', { hasText: 'What a fault costs' }).click();
-      await page.getByLabel('Fault shown').selectOption('elbow-flares');
-      await page.getByRole('slider', { name: 'Place in the rep' }).fill('30');
-      await page.getByTestId('fault-cost').scrollIntoViewIfNeeded();
-      await page.evaluate(() => (document.activeElement as HTMLElement).blur());
-    },
-  },
   { name: 'set', path: `/set/${itemId('anselm', 0)}`, act: runSet },
   {
     name: 'between-sets',
@@ -67,6 +56,19 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('button', { name: 'Keep this' }).click();
     },
   },
+  { name: 'session-plan', path: `/plan/${itemId('wilhelmina', 0).replace(/-0$/, '')}` },
+  {
+    name: 'spotting',
+    path: '/movements/spotting?movement=dumbbell-row-hinged',
+    act: async (page) => {
+      // What is drawn by chance is the same in every picture: a fault, and always the same one.
+      await page.evaluate(() => void (Math.random = () => 0.78));
+      await page.getByRole('button', { name: 'Begin' }).click();
+      await page.waitForTimeout(3200);
+      await page.locator('[data-fault="shrugs"]').click();
+      await page.waitForTimeout(1800);
+    },
+  },
   {
     name: 'set-scheme',
     path: `/set/${itemId('wilhelmina', 3)}`,
@@ -74,19 +76,6 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('button', { name: /^How the set is done/ }).click();
       await page.getByLabel('Scheme').selectOption('weight-drops');
       await page.waitForTimeout(600);
-    },
-  },
-  {
-    name: 'hold',
-    path: `/set/${itemId('anselm', 2)}`,
-    night: true,
-    act: async (page) => {
-      await page.getByRole('button', { name: 'Start set' }).click();
-      await page
-        .getByTestId('phase')
-        .filter({ hasText: /^hold$/ })
-        .waitFor();
-      await page.waitForTimeout(2600);
     },
   },
   { name: 'set-phone', path: `/set/${itemId('sefina', 1)}`, size: PHONE, act: runSet },

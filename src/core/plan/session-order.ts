@@ -28,7 +28,7 @@ const RANKS: readonly OrderRank[] = ['wakes-up', 'compound', 'single-joint'];
 /** A refining movement ahead of one that its group still has to do is worth so much walking, seconds (ours). */
 const REFINING_S = 60;
 /** Movements that are ordered exactly: twice as many subsets with each more. */
-const MOST_ORDERED = 12;
+export const MOST_ORDERED = 12;
 
 /** The rule that asks for one block before another; null where none does. */
 function ruleBetween(first: OrderBlock, then: OrderBlock): OrderRule | null {

@@ -3,7 +3,7 @@ import { useMounted } from '@mantine/hooks';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { SaveResult } from '@/contract/save-result';
 import type { PlanBlockView, SessionPlanView } from '@/contract/views/session-plan';
-import { bestOrder, brokenRules, orderCost } from '@/core/plan/session-order';
+import { bestOrder, brokenRules, MOST_ORDERED, orderCost } from '@/core/plan/session-order';
 import { groupBy } from '@/core/record/group-by';
 import { betweenS, changeBetween, sessionSeconds } from '@/core/plan/session-time';
 import { saveTroubleOf, wholeTrouble } from '@/features/shell/save-trouble';
@@ -165,9 +165,16 @@ function Advice(props: {
   const broken = [...groupBy(brokenRules(blocks), (r) => `${r.rule} ${r.then}`)];
   const nameOf = (id: string): string => blocks.find((b) => b.id === id)!.name;
   const isBest = best.every((b, k) => b.id === blocks[k]!.id);
+  const tooMany = blocks.length - begun > MOST_ORDERED;
   return (
     <div>
-      <p>{isBest ? WORDS.isComputed : WORDS.saves(Math.round(orderCost(blocks) - orderCost(best)))}</p>
+      <p>
+        {tooMany
+          ? WORDS.tooMany
+          : isBest
+            ? WORDS.isComputed
+            : WORDS.saves(Math.round(orderCost(blocks) - orderCost(best)))}
+      </p>
       {!isBest && (
         <button type="button" className={styles.take} disabled={disabled} onClick={() => onTake(best)}>
           {WORDS.computed}

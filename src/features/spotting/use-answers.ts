@@ -5,20 +5,28 @@ import type { SpottingKept } from '@/contract/views/spotting';
 import type { SpottingAnswer } from '@/core/spotting/spotting-answer';
 import { dropAnswers, keepAnswer, waitingAnswers } from '@/offline/spotting-answers';
 
-/** Sends what lies here and is not kept yet; the ids of what is left. */
+interface Delivered {
+  /** Everything that was to be sent. */
+  readonly all: readonly SpottingAnswer[];
+  /** Ids of what need not be sent again: kept, or refused for good. */
+  readonly done: readonly string[];
+}
+
+/** Sends what lies here and is not kept yet. */
 async function deliver(
   mine: readonly SpottingAnswer[],
   keep: (answers: unknown) => Promise<SaveResult<SpottingKept>>,
-): Promise<readonly SpottingAnswer[]> {
+): Promise<Delivered> {
   // What the browser gives no store for is at least sent.
   const stored = await waitingAnswers().catch(() => []);
   const all = [...new Map([...stored, ...mine].map((a) => [a.id, a])).values()];
-  if (all.length === 0) return [];
-  const result = await keep(all.slice(0, SPOTTING_BATCH));
-  if (!result.ok) return all;
-  const kept = result.kept?.kept ?? [];
-  await dropAnswers(kept).catch(() => undefined);
-  return all.filter((a) => !kept.includes(a.id));
+  if (all.length === 0) return { all, done: [] };
+  const result = await keep(all.slice(0, SPOTTING_BATCH)).catch(() => null);
+  if (!result?.ok || !result.kept) return { all, done: [] };
+  // What the server will never take, of a movement that changed since, would only stand in the way of the others.
+  const done = [...result.kept.kept, ...Object.keys(result.kept.refused)];
+  await dropAnswers(done).catch(() => undefined);
+  return { all, done };
 }
 
 /**
@@ -36,7 +44,10 @@ export function useAnswers(
   const send = useRef((): void => {
     // One after the other: what is on its way is not sent twice.
     line.current = line.current.then(async () => {
-      left.current = await deliver(left.current, keep).catch(() => left.current);
+      const { all, done } = await deliver(left.current, keep);
+      // Answered meanwhile: it goes with the next one.
+      const now = [...new Map([...all, ...left.current].map((a) => [a.id, a])).values()];
+      left.current = now.filter((a) => !done.includes(a.id));
       setWaiting(left.current);
     });
   });
@@ -49,7 +60,6 @@ export function useAnswers(
   const add = (answer: SpottingAnswer): void => {
     setOwn((o) => [...o, answer]);
     left.current = [...left.current, answer];
-    setWaiting(left.current);
     void keepAnswer(answer)
       .catch(() => undefined)
       .then(() => send.current());

@@ -21,6 +21,7 @@ export const WORDS = {
     seconds > 0
       ? `The computed order keeps the rules and takes ${seconds} s less between movements.`
       : 'The computed order keeps the rules.',
+  tooMany: 'More than twelve movements are not ordered by computation.',
   undo: 'Undo',
   rules: 'Against the usual order',
   nothingPlanned: 'Nothing is planned in this session yet.',
