@@ -1,5 +1,5 @@
 'use client';
-import { useViewportSize } from '@mantine/hooks';
+import { useMediaQuery } from '@mantine/hooks';
 import { useMemo } from 'react';
 import { rightRep } from '@/core/fault/show-fault';
 import { buildMovementScene } from '@/drawing/movement-scene';
@@ -74,8 +74,9 @@ export function SpottingFigure({ shown, isTold }: Props) {
   const { i } = usePlaying(entry.tempo, entry.startsWith, null, true);
   const own = useMovementWindow(shown.answer, question.column?.column ?? null);
   const window3 = useMemo(() => roomier(own), [own]);
-  const { width } = useViewportSize();
-  const { elevation, plan } = useMovementViews(window3, width < 900 ? SMALL_ROOM : ROOM);
+  // Drawn in the browser alone: known at once, so that nothing is drawn small first.
+  const isSmall = useMediaQuery('(max-width: 900px)', false, { getInitialValueInEffect: false });
+  const { elevation, plan } = useMovementViews(window3, isSmall ? SMALL_ROOM : ROOM);
   const common = { shown, isTold, window: window3, i };
   return (
     <div className={styles.views}>
