@@ -3,8 +3,9 @@ import { BROWSER_ARGS } from './scripts/launch-app';
 
 export default defineConfig({
   testDir: 'e2e',
-  // One for each core: every worker has an application and a database of its own.
-  workers: 2,
+  // One more than there are cores: journeys wait as often as they work. Every worker has an application and a database
+  // of its own.
+  workers: 3,
   retries: 0,
   // Ten times what the longest journey takes here: a shared machine may be that slow for a minute.
   timeout: 240_000,
