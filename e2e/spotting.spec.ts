@@ -37,6 +37,7 @@ test('faults are spotted on the pad of a set: each answer is kept as it was, tol
     await (n === 0 ? button.dblclick({ force: true }) : button.click());
     said.push(shrugs ? 'shrugs' : null);
     await expect(verdict).not.toHaveText('Watch, then tap what you see.');
+    await expect(button).toHaveAttribute(shrugs ? 'data-pressed' : 'data-said');
     await expect.poll(() => kept(app).length).toBe(n + 1);
     const row = kept(app).at(-1)!;
     expect([row.account_id, row.movement, row.said_fault]).toEqual(['marit', 'cable-row-level-one-arm', said.at(-1)]);

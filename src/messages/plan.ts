@@ -30,11 +30,15 @@ export const plannedText = (
 /** Movements in their order. */
 export const orderText = (names: readonly string[]): string => names.join(', then ');
 
+/** Two of some names, and how many more there are. */
+const someOf = (names: readonly string[]): string =>
+  names.length <= 2 ? names.join('; ') : `${names.slice(0, 2).join('; ')} and ${names.length - 2} more`;
+
 /** Why some movements should come before another; their names. */
 export const RULE_TEXT: Readonly<Record<OrderRule, (first: readonly string[], then: string) => string>> = {
-  'wake-up-first': (first, then) => `${then} comes after what wakes it up: ${first.join('; ')}.`,
-  'compound-first': (first, then) => `${then} comes after what works two joints: ${first.join('; ')}.`,
-  'refining-late': (first, then) => `${then} refines, and is better after ${first.join('; ')}.`,
+  'wake-up-first': (first, then) => `${then} comes after what wakes it up: ${someOf(first)}.`,
+  'compound-first': (first, then) => `${then} comes after what works two joints: ${someOf(first)}.`,
+  'refining-late': (first, then) => `${then} refines, and is better after ${someOf(first)}.`,
 };
 
 /** What lies between two movements. */

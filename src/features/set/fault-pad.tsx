@@ -17,6 +17,8 @@ interface Props {
   readonly likeliest: readonly FaultCode[];
   readonly marks: readonly FaultMark[];
   readonly disabled: boolean;
+  /** The one that was tapped last, where the pad takes one answer. */
+  readonly pressed?: FaultCode | null;
   /** Keys of the pad's buttons, in the order they stand. */
   readonly keyOf: (fault: FaultCode) => string | undefined;
   readonly onTap: (fault: FaultCode, severity: Severity) => void;
@@ -41,6 +43,7 @@ function FaultButton({
   order,
   marks,
   disabled,
+  pressed = null,
   keyOf,
   onTap,
 }: Omit<Props, 'columns' | 'heading' | 'likeliest'> & OfFault) {
@@ -56,6 +59,7 @@ function FaultButton({
       style={{ order }}
       data-fault={fault}
       data-seen={seen.length || undefined}
+      data-pressed={pressed === fault || undefined}
       data-severity={severity}
       disabled={disabled}
       title={`${FAULT_TEXT[fault].seen} (${SEVERITY_TEXT[severity]})`}

@@ -143,6 +143,7 @@ function Pad(props: {
         likeliest={likeliest(faults, [])}
         marks={[]}
         disabled={said !== null}
+        pressed={said?.fault ?? null}
         keyOf={(f) => FAULT_KEYS[order.indexOf(f)]}
         onTap={onSaid}
       />

@@ -4,7 +4,7 @@ export const WORDS = {
   place: 'order and time',
   floor: 'Floor',
   total: (minutes: number, of: number): string => `${minutes} min of ${of}`,
-  over: (minutes: number): string => `${minutes} min too long: drop a set or a movement, or pair two.`,
+  over: (minutes: number): string => `${minutes} min too long: leave out a set or a movement.`,
   fits: (minutes: number): string => `${minutes} min to spare.`,
   estimated: 'Estimated: sets × reps × tempo, rests, and what is changed between movements.',
   ribbon: 'Movements in their order',
