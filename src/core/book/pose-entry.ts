@@ -274,7 +274,7 @@ export function poseEntry(
   if (entry.path.kind === 'sweep') {
     const stance = entry.posture.kind === 'staggered' ? entry.posture.stance : undefined;
     const stood = stance ? { ...sweep, posture: staggered(body, sweep.frontFoot, stance) } : sweep;
-    const posed = poseSweep(body, entry.path, entry.action, stood, range);
+    const posed = poseSweep(body, entry.path, entry.action, stood, { ...range, stopAt: entry.stopAt });
     const arm = posed.arms[side];
     return {
       pose: posed.body,

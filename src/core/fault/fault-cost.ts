@@ -5,7 +5,7 @@ import { closedAt } from '@/core/book/pose-question';
 import type { Pull } from '@/core/book/pose-on-line';
 import { limbOn, searchOf, type PosedLimb, type PosedQuestion } from '@/core/book/posed-question';
 import { toBody } from '@/core/geometry/rotation';
-import { add, between, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
+import { add, scale, subtract } from '@/core/geometry/vector';
 import { holeStepUp, type Column } from '@/core/kit/column';
 import { buildLimbTrack } from '@/core/mechanics/limb-track';
 import {
@@ -17,7 +17,7 @@ import {
 } from '@/core/mechanics/line-profile';
 import type { Load } from '@/core/mechanics/load';
 import { buildOffAxisTrack, resolveOffAxis, type OffAxisPart } from '@/core/mechanics/off-axis';
-import { LAST_SAMPLE, SAMPLES, type ChainPath, type ChainTarget } from '@/core/movement/chain-path';
+import { SAMPLES, type ChainPath, type ChainTarget } from '@/core/movement/chain-path';
 import { pulleyFrom, type Placement } from '@/core/setup/setup-problem';
 import { toRad } from '@/core/units/angle';
 import { perturbPath } from './perturb-path';
@@ -71,33 +71,6 @@ export const holeAt = (column: Column, hole: number, up: number): number =>
 type StateOf = (path: ChainPath, target: ChainTarget) => FaultState;
 
 /**
- * The first share of a sweep, which has no places of its own to stop at: its samples anew, between those it has. Places
- * lie on the chords between samples of some 3 degrees, off the arc by r (1 - cos 1.5 deg), 0.2 mm of an arm.
- */
-function shortSweep(own: PosedEntry, share: number): PosedEntry {
-  const anew = (v: readonly Vec3[]): Vec3[] =>
-    v.map((_, i) => {
-      const at = i * share;
-      const k = Math.min(LAST_SAMPLE - 1, Math.floor(at));
-      return between(v[k]!, v[k + 1]!, at - k);
-    });
-  const unit = (v: readonly Vec3[]): Vec3[] => anew(v).map(normalise);
-  const { path, target } = own;
-  return {
-    ...own,
-    path: {
-      ...path,
-      proximal: anew(path.proximal),
-      middle: anew(path.middle),
-      distal: anew(path.distal),
-      contact: anew(path.contact),
-      frame: path.frame.map((_, i) => path.frame[Math.round(i * share)]!),
-    },
-    target: { ...target, axis: unit(target.axis), answers: unit(target.answers), above: unit(target.above) },
-  };
-}
-
-/**
  * The same movement stopped short of its finish by a share of its range, on the side that works; null when little is
  * left.
  */
@@ -109,7 +82,6 @@ export function stoppedShort(
   pull?: Pull,
 ): PosedEntry | null {
   const { body, kit, options } = question;
-  if (entry.path.kind === 'sweep') return shortSweep(limb.posed, 1 - size);
   const { from, to } = limb.profile ? limb.posed.range : { from: entry.startAt, to: entry.stopAt };
   return poseEntry({ ...entry, startAt: from, stopAt: to - size }, body, side, range, kit, {
     sweep: options,

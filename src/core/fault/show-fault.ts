@@ -1,17 +1,18 @@
 import type { Body } from '@/core/body/body-model';
-import type { BodyPose, Leg } from '@/core/body/posture';
+import type { BodyPose } from '@/core/body/posture';
 import { otherSide, signOf, type Side } from '@/core/body/side';
 import { middleJoint } from '@/core/body/two-link';
 import { posedOf, type GoodAnswer } from '@/core/book/answer-question';
 import type { BookEntry } from '@/core/book/book-entry';
 import { faultsOf } from '@/core/book/entry-faults';
 import type { PosedEntry } from '@/core/book/pose-entry';
-import { limbOn, searchOf } from '@/core/book/posed-question';
+import { limbOn } from '@/core/book/posed-question';
 import { rotateAbout, rotateFrame } from '@/core/geometry/frame';
 import { add, between, dot, mirrorZ, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { LAST_SAMPLE, mirrorPath, type ChainPath } from '@/core/movement/chain-path';
 import type { FaultCode } from '@/core/movement/fault-code';
 import { towards } from '@/core/movement/joint-action';
+import { shiftPose } from '@/core/movement/keyframes';
 import { pulleyFrom, type Placement } from '@/core/setup/setup-problem';
 import { toFloor } from '@/core/geometry/rotation';
 import { clampedAcos, toDeg, toRad } from '@/core/units/angle';
@@ -132,24 +133,6 @@ function upperMoved(
   };
 }
 
-/** A pose moved as a whole, for what carries it. */
-const slid = (p: BodyPose, by: Vec3): BodyPose => {
-  const at = (v: Vec3): Vec3 => add(v, by);
-  const leg = ({ hip, knee, ankle, heel, toe }: Leg): Leg => ({
-    hip: at(hip),
-    knee: at(knee),
-    ankle: at(ankle),
-    heel: at(heel),
-    toe: at(toe),
-  });
-  return {
-    ...p,
-    pelvis: at(p.pelvis),
-    neckBase: at(p.neckBase),
-    leg: { left: leg(p.leg.left), right: leg(p.leg.right) },
-  };
-};
-
 interface Moved {
   readonly kind: PerturbationKind;
   readonly size: number;
@@ -197,25 +180,14 @@ function bodyWith(body: Body, own: PosedEntry, path: ChainPath, m: Moved, i: num
   }
 }
 
-/** Both arms of a body that turns go with it: the other one is no mirror image. */
-function otherTurned(path: ChainPath, m: Moved): ChainPath {
-  const mirror = mirrorPath(path);
-  const turn = (points: readonly Vec3[]): Vec3[] =>
-    points.map((p, i) => {
-      const rad = (-signOf(m.side) * toRad(m.size) * i) / LAST_SAMPLE;
-      return add(m.pelvis, rotateAbout(subtract(p, m.pelvis), UP, rad));
-    });
-  const { proximal, middle, distal, contact } = mirror;
-  return { ...mirror, proximal: turn(proximal), middle: turn(middle), distal: turn(distal), contact: turn(contact) };
-}
-
 /** The carriage in another hole. */
 function withHole(answer: GoodAnswer, right: ShownRep, size: number): ShownRep | null {
   const { placement, from } = answer;
-  if (!placement || !from.search) return null;
-  const at = { ...placement, hole: holeAt(from.search.input.column, placement.hole, size) };
+  const { search } = from;
+  if (!placement || !search) return null;
+  const at = { ...placement, hole: holeAt(search.input.column, placement.hole, size) };
   const stand = { x: at.standX, z: at.standZ, yawRad: toRad(at.yawDeg) };
-  return { ...right, placement: at, pulley: toFloor(pulleyFrom(searchOf(from), at, from.shown), stand) };
+  return { ...right, placement: at, pulley: toFloor(pulleyFrom(search, at, from.shown), stand) };
 }
 
 /**
@@ -233,7 +205,8 @@ export function faultyRep(answer: GoodAnswer, fault: FaultCode, size: number): S
   if (p.kind === 'joint-off-axis') {
     // The body sits ahead of its pads and of the machine's axis.
     const axisOff = scale(own.path.frame[0]!.x, -size);
-    return { ...right, axisOff, rest: { path: own.path, bodyAt: (i) => slid(own.bodyAt(i), axisOff) } };
+    const behind = { about: own.pose.pelvis, pitchRad: 0, move: axisOff };
+    return { ...right, axisOff, rest: { path: own.path, bodyAt: (i) => shiftPose(own.bodyAt(i), behind) } };
   }
   if (p.kind === 'stops-short') {
     const short = shortened(answer, size);
@@ -249,7 +222,9 @@ export function faultyRep(answer: GoodAnswer, fault: FaultCode, size: number): S
   const path = perturbPath(own.path, own.target, p.kind, size, moved.pelvis);
   const bodyAt = (i: number): BodyPose => bodyWith(body, own, path, moved, i);
   const posed = { ...own, path, bodyAt, pose: bodyAt(0) };
-  const other = p.kind === 'trunk-turns' && moved.both ? otherTurned(own.path, moved) : null;
+  // Both arms go with a body that turns: to the far one the same turn is one the other way round.
+  const turns = p.kind === 'trunk-turns' && moved.both;
+  const other = turns ? perturbPath(mirrorPath(own.path), own.target, p.kind, -size, moved.pelvis) : null;
   // A seat that is too low sinks with the body; the pad under the arm stays.
   return { ...right, posed, other, rest: p.kind === 'seat-low' ? { bodyAt, path: own.path } : own };
 }

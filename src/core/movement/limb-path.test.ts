@@ -87,6 +87,13 @@ describe('active range cuts the sweep', () => {
     expect(right.startFrom).toBe(from);
     expect(left.startDeg).toBeCloseTo(-10, 9);
   });
+  it('stops where it is told to: three quarters of the way are where the whole has them, a quarter is not done', () => {
+    const arm = (stopAt: number) => poseSweep(bodyOf(1.75), path, ACTION, own(path), { ...WHOLE, stopAt }).arms.right;
+    const [whole, short] = [arm(1), arm(0.75)];
+    expect(length(subtract(short.contact[40]!, whole.contact[30]!))).toBeLessThan(1e-12);
+    expect(short.finishDeg).toBeCloseTo(whole.startDeg + 0.75 * (whole.finishDeg - whole.startDeg), 9);
+    expect(short.startDeg).toBe(whole.startDeg);
+  });
   it('stops short of the hands when the arm does not come across', () => {
     const { left } = pose({ left: { 'shoulder.horizontalAdduction': 70 } });
     expect(left.finishDeg).toBeCloseTo(70, 9);

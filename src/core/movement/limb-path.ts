@@ -87,13 +87,14 @@ function sweepArm(
   // Keyframes of limb directions at both ends; slerp keeps the sweep in its plane at a constant rate.
   const upperEnds = [at(start.rad), at(finish.rad)] as const;
   const lowerEnds = [at(start.rad + bendStart), at(finish.rad + bendFinish)] as const;
+  const { stopAt = 1 } = ends;
   const toSide = side === 'right' ? (v: Vec3) => v : mirrorZ;
   const shoulder = pose.shoulder[side];
   const elbow: Vec3[] = [];
   const wrist: Vec3[] = [];
   const grip: Vec3[] = [];
   for (let i = 0; i < SAMPLES; i++) {
-    const s = i / (SAMPLES - 1);
+    const s = (stopAt * i) / (SAMPLES - 1);
     const e = along(shoulder, toSide(slerp(...upperEnds, s)), upperM);
     const lower = toSide(slerp(...lowerEnds, s));
     elbow.push(e);
@@ -113,7 +114,7 @@ function sweepArm(
     frame: each(pose.trunkFrame),
     target: { action, joint: 'proximal', axis: each(axis), answers: each(axis), by: null, above: each(sweepUp) },
     startDeg: toDeg(start.rad),
-    finishDeg: toDeg(finish.rad),
+    finishDeg: toDeg(start.rad * (1 - stopAt) + finish.rad * stopAt),
     startFrom: start.from,
     finishFrom: finish.from,
   };
@@ -125,6 +126,8 @@ export interface RangeEnds {
   readonly limits: ActiveRangeDeg;
   /** Loaded stretches stop level with the trunk. */
   readonly stopLevel: boolean;
+  /** Share of the way that is gone before it stops; left out: all of it. */
+  readonly stopAt?: number;
 }
 
 /** The tightest end of the range in the sweep and what sets it; azimuth in radians. */
