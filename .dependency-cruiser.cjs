@@ -47,7 +47,7 @@ module.exports = {
       'record',
       'load',
     ]),
-    withinCore('plan', ['units', 'body', 'tempo', 'book']),
+    withinCore('plan', ['units', 'body', 'tempo', 'book', 'record']),
     withinCore('spotting', ['units', 'movement', 'book', 'fault']),
     withinCore('tempo', ['units']),
     withinCore('load', ['units']),

@@ -4,6 +4,7 @@ import { addItem, findSession } from '@/data/queries/sessions';
 import { recordEvents } from '@/server/record-events';
 import { loadHistory } from '@/server/changes';
 import { loadSessionPlan, orderSession } from '@/server/session-plan';
+import { plannedText } from '@/messages/plan';
 import { at, NOW, world } from './support/world';
 
 const SESSION = 'sefina-2026-11-24';
@@ -22,6 +23,19 @@ const begin = (db: ReturnType<typeof world>, itemId: string) => {
     tempo: '3-1-2-1',
   };
   return recordEvents(at(db), { events: [event] });
+};
+const undo = (db: ReturnType<typeof world>, itemId: string) => {
+  const { movement } = findSession(db, SESSION)!.items.find((i) => i.id === itemId)!;
+  const base = {
+    id: `u-${itemId}`,
+    deviceId: 'd',
+    actorId: 'marit',
+    seq: 2,
+    atMs: NOW + 1,
+    clientId: 'sefina',
+    itemId,
+  };
+  return recordEvents(at(db), { events: [{ ...base, movement, kind: 'undo', eventId: `b-${itemId}` }] });
 };
 
 describe('the order of a planned session', () => {
@@ -48,13 +62,18 @@ describe('the order of a planned session', () => {
       expect(orderSession(at(db), SESSION, wrong)).toMatchObject({ ok: false, issues: [{ path: 'order' }] });
     expect(order(db)).toEqual(was);
   });
-  it('what was begun stays ahead, also where that happened meanwhile on another tablet', () => {
+  it('what was begun is told so, until that is taken back', () => {
     const db = world();
-    const was = order(db);
-    expect(begin(db, was[0]!)).toMatchObject({ ok: true });
-    expect(loadSessionPlan(at(db), SESSION)!.begun).toBe(1);
-    expect(orderSession(at(db), SESSION, was.toReversed())).toMatchObject({ ok: false });
-    expect(order(db)).toEqual(was);
+    const [, second] = order(db);
+    const begun = () =>
+      loadSessionPlan(at(db), SESSION)!
+        .blocks.filter((b) => b.isBegun)
+        .map((b) => b.id);
+    expect(begun()).toEqual([]);
+    begin(db, second!);
+    expect(begun()).toEqual([second]);
+    undo(db, second!);
+    expect(begun()).toEqual([]);
   });
   it('a movement that cannot be read keeps its place', () => {
     const db = world();
@@ -64,14 +83,25 @@ describe('the order of a planned session', () => {
     expect(loadSessionPlan(at(db), SESSION)!.unreadable).toBe(1);
     expect(orderSession(at(db), SESSION, order(db))).toMatchObject({ ok: false });
   });
-  it('both sides of a movement are one block where they follow each other, and no more than two', () => {
-    const item = (id: string, side: 'left' | 'right' | 'both', movement = 'cable-row-level-one-arm' as const) => ({
-      ...{ id, side, movement, sets: 3, reps: 10, tempo: '3-1-2-1', stationId: 'a', attachmentId: 'd' },
+  it('two sides of a movement are one block, as they are on the floor, wherever they stand', () => {
+    const item = (id: string, side: 'left' | 'right' | 'both', more = {}) => ({
+      ...{ id, side, movement: 'cable-row-level-one-arm' as const, variantId: null, sets: 3, reps: 10 },
+      ...{ tempo: '3-1-2-1', stationId: 'a', attachmentId: 'd', ...more },
     });
+    const fly = item('x', 'both', { movement: 'cable-fly-level' });
     const ids = (...items: ReturnType<typeof item>[]) => planBlocks(items, false).map((b) => b.itemIds.join('+'));
-    expect(ids(item('a', 'left'), item('b', 'right'), item('c', 'left'))).toEqual(['a+b', 'c']);
+    expect(ids(item('a', 'left'), fly, item('b', 'right'), item('c', 'left'))).toEqual(['a+b', 'x', 'c']);
     expect(ids(item('a', 'left'), item('b', 'left'))).toEqual(['a', 'b']);
+    expect(ids(item('a', 'left'), item('b', 'right', { variantId: 'mine' }))).toEqual(['a', 'b']);
     expect(planBlocks([item('a', 'left')], true)[0]!.refines).toBe(false);
     expect(planBlocks([item('a', 'left')], false)[0]).toMatchObject({ refines: true, rank: 'compound' });
+  });
+  it('says what is planned, of two sides once where they are alike', () => {
+    const side = (of: 'left' | 'right', load: string) => ({ side: of, sets: 3, reps: 10, tempo: '3-1-2-1', load });
+    expect(plannedText([side('left', '15 kg')])).toBe('3 × 10, 3-1-2-1, 15 kg');
+    expect(plannedText([side('left', '15 kg'), side('right', '15 kg')])).toBe('3 × 10, 3-1-2-1, 15 kg, each side');
+    expect(plannedText([side('left', '12.5 kg'), side('right', '15 kg')])).toBe(
+      'left 3 × 10, 3-1-2-1, 12.5 kg; right 3 × 10, 3-1-2-1, 15 kg',
+    );
   });
 });

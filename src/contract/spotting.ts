@@ -4,13 +4,10 @@ import { faultsOf } from '@/core/book/entry-faults';
 import { PERTURBATION } from '@/core/fault/perturbation';
 import { shownFaults } from '@/core/fault/show-fault';
 import { FAULT_CODES } from '@/core/movement/fault-code';
-import type { SpottingAnswer } from '@/core/spotting/spotting-answer';
+import { LONGEST_ANSWER_MS, type SpottingAnswer } from '@/core/spotting/spotting-answer';
 import { EXPECTED } from '@/messages/expected';
 import { movementSchema } from './case';
 import { numberBetween, oneOf, wholeBetween } from './field';
-
-/** An hour: who takes longer was away. */
-const LONGEST_MS = 3_600_000;
 
 /** What a trainer said of reps that were shown, as it crosses from the device to the server. */
 export const spottingAnswerSchema: z.ZodType<SpottingAnswer> = z
@@ -20,7 +17,7 @@ export const spottingAnswerSchema: z.ZodType<SpottingAnswer> = z
     movement: movementSchema,
     shown: z.strictObject({ fault: oneOf(FAULT_CODES), size: z.number() }).nullable(),
     said: oneOf(FAULT_CODES).nullable(),
-    tookMs: wholeBetween(0, LONGEST_MS),
+    tookMs: wholeBetween(0, LONGEST_ANSWER_MS),
   })
   .superRefine(({ movement, shown, said }, ctx) => {
     const entry = entryOf(movement);

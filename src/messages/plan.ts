@@ -1,3 +1,4 @@
+import type { WorkingSide } from '@/core/body/side';
 import type { LoadedPart } from '@/core/body/loaded-part';
 import type { OrderRule } from '@/core/plan/session-order';
 import type { Change } from '@/core/plan/session-time';
@@ -9,7 +10,6 @@ import { ON_PART } from './reasons';
 export const PLAN_REFUSAL = {
   notListed: 'expected one of the list',
   otherPlan: 'The plan has changed since this page was opened: open it again, then order it.',
-  begunMeanwhile: 'A movement was begun since this page was opened: what was begun stays ahead of the others.',
   otherVariant: 'expected a variant of this movement',
   noGym: 'expected a gym on record: enter one under Kit first',
   onePulley: 'expected left or right: a single column serves one arm',
@@ -20,12 +20,24 @@ export const PLAN_REFUSAL = {
     `expected a load that is here; the nearest is ${loadText(nearestG, unit)}`,
 } as const;
 
-/** What is planned of a movement: "3 x 10, 3-1-2-1, 15 kg, each side". */
-export const plannedText = (
-  { sets, reps, tempo }: { readonly sets: number; readonly reps: number; readonly tempo: string },
-  load: string | null,
-  eachSide: boolean,
-): string => [`${sets} × ${reps}`, tempo, load, eachSide ? 'each side' : null].filter(Boolean).join(', ');
+interface Planned {
+  readonly side: WorkingSide;
+  readonly sets: number;
+  readonly reps: number;
+  readonly tempo: string;
+  readonly load: string | null;
+}
+
+/** What is planned of a movement, or of its two sides: "3 × 10, 3-1-2-1, 15 kg, each side", or each side by itself. */
+export function plannedText(sides: readonly Planned[]): string {
+  const says = ({ sets, reps, tempo, load }: Planned): string =>
+    [`${sets} × ${reps}`, tempo, load].filter(Boolean).join(', ');
+  const [first, second] = sides;
+  if (!first || !second) return first ? says(first) : '';
+  return says(first) === says(second)
+    ? `${says(first)}, each side`
+    : `${first.side} ${says(first)}; ${second.side} ${says(second)}`;
+}
 
 /** Movements in their order. */
 export const orderText = (names: readonly string[]): string => names.join(', then ');

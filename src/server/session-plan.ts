@@ -6,9 +6,10 @@ import { refused, type SaveResult } from '@/contract/save-result';
 import type { Session, SessionItem } from '@/contract/views/plan';
 import type { PlanBlockView, SessionPlanView } from '@/contract/views/session-plan';
 import { inTransaction } from '@/data/in-transaction';
-import { begunOf, reorderItems } from '@/data/queries/sessions';
+import { begunItems } from '@/data/queries/read-folds';
+import { reorderItems } from '@/data/queries/sessions';
 import { findVariant } from '@/data/queries/variants';
-import { doneName, movementName } from '@/messages/book';
+import { doneName } from '@/messages/book';
 import { momentIn } from '@/messages/day';
 import { loadText } from '@/messages/loads';
 import { orderText, PLAN_REFUSAL, plannedText } from '@/messages/plan';
@@ -27,43 +28,45 @@ export function loadSessionPlan(uc: UseCase, sessionId: string): SessionPlanView
   if (!session || !client) return null;
   const names = kitNames(uc.db);
   const byId = new Map(session.items.map((i) => [i.id, i]));
+  const begun = begunItems(uc.db, client.id, sessionId);
   const toBlock = (b: ReturnType<typeof planBlocks>[number]): PlanBlockView => {
-    const item = byId.get(b.id)!;
+    const own = b.itemIds.map((id) => byId.get(id)!);
+    const item = own[0]!;
     const station = names.stationOf(item.stationId);
     const unit = loadUnit(uc.db, session.gymId, entryOf(item.movement), station);
     const variant = item.variantId === null ? null : (findVariant(uc.db, item.variantId)?.name ?? null);
     return {
       ...b,
-      name: doneName(item.movement, b.itemIds.length > 1 ? 'both' : item.side, variant),
-      says: plannedText(item, wantsLoad(item) ? loadText(item.loadG, unit) : null, b.itemIds.length > 1),
+      name: doneName(item.movement, own.length > 1 ? 'both' : item.side, variant),
+      says: plannedText(own.map((i) => ({ ...i, load: wantsLoad(i) ? loadText(i.loadG, unit) : null }))),
       station: station?.name ?? null,
+      isBegun: b.itemIds.some((id) => begun.has(id)),
     };
   };
-  const blocks = planBlocks(session.items, noteDefaults(client.notes).oneArm).map(toBlock);
-  const begun = new Set(begunOf(uc.db, [...byId.keys()]));
   return {
     sessionId,
     clientName: client.name,
     when: momentIn(session.startsAtMs, uc.nowMs),
     minutes: session.minutes,
-    blocks,
-    begun: blocks.findLastIndex((b) => b.itemIds.some((id) => begun.has(id))) + 1,
+    blocks: planBlocks(session.items, noteDefaults(client.notes).oneArm).map(toBlock),
     unreadable: session.unreadable.length,
   };
 }
 
 const namesIn = (items: readonly SessionItem[], ids: readonly string[]): string =>
-  orderText(ids.map((id) => movementName(items.find((i) => i.id === id)!.movement)));
+  orderText(
+    ids.map((id) => {
+      const { movement, side } = items.find((i) => i.id === id)!;
+      return doneName(movement, side);
+    }),
+  );
 
 /** Whether the ids are a session's planned movements, each once. */
 function isOrderOf({ items }: Session, typed: unknown): typed is readonly string[] {
   return Array.isArray(typed) && typed.length === items.length && items.every((i) => typed.includes(i.id));
 }
 
-/**
- * Put a session's planned movements in another order; what was begun stays ahead as it was. What was added or begun
- * meanwhile is told, and nothing is moved.
- */
+/** Put a session's planned movements in another order; where some were added meanwhile, nothing is moved. */
 export function orderSession(uc: UseCase, sessionId: string, typed: unknown): SaveResult {
   const session = reachSession(uc, sessionId);
   if (!session) return refused('session', PLAN_REFUSAL.notListed);
@@ -71,9 +74,6 @@ export function orderSession(uc: UseCase, sessionId: string, typed: unknown): Sa
     const now = reachSession(uc, sessionId)!;
     const was = now.items.map((i) => i.id);
     if (!isOrderOf(now, typed) || now.unreadable.length > 0) return refused('order', PLAN_REFUSAL.otherPlan);
-    const begun = begunOf(uc.db, was);
-    const stays = was.slice(0, was.findLastIndex((id) => begun.includes(id)) + 1);
-    if (stays.some((id, k) => typed[k] !== id)) return refused('order', PLAN_REFUSAL.begunMeanwhile);
     reorderItems(uc.db, sessionId, typed);
     const [before, after] = [was, typed].map((ids) => ({ order: namesIn(now.items, ids) }));
     keepChanges(uc, { subject: 'plan', subjectId: sessionId, clientId: now.clientId }, before, after);

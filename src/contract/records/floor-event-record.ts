@@ -3,6 +3,7 @@ import { normalHeadingDeg } from '@/core/units/turn';
 import { BEFORE_ACCOUNTS } from '../actor';
 import { floorEventSchema } from '../floor-event';
 import { completeOptions } from './options-record';
+import { OLDER_EVENT_VERSIONS } from './floor-event-version';
 import { readRecord, type Json, type ReadRecord, type Upcast } from './record';
 import { EXPECTED } from '@/messages/expected';
 
@@ -27,8 +28,9 @@ const toVersion2: Upcast = (older) => {
   };
 };
 
-/** One for each version before `FLOOR_EVENT_VERSION`. */
-const UPCASTS = [toVersion2] as const;
+/** What makes the next version of each older one. */
+const UPCAST: Readonly<Record<(typeof OLDER_EVENT_VERSIONS)[number], Upcast>> = { 1: toVersion2 };
+const UPCASTS = OLDER_EVENT_VERSIONS.map((version) => UPCAST[version]);
 
 /** Read an event as it was written; one without a version was written by the first. */
 export function readFloorEvent(written: unknown): ReadRecord<FloorEvent> {

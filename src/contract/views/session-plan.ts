@@ -6,6 +6,8 @@ export interface PlanBlockView extends PlanBlock {
   /** Sets, reps, tempo and load. */
   readonly says: string;
   readonly station: string | null;
+  /** A set of it was begun: it is not moved any longer. */
+  readonly isBegun: boolean;
 }
 
 /** A session in its order. */
@@ -16,8 +18,6 @@ export interface SessionPlanView {
   /** The time there is. */
   readonly minutes: number;
   readonly blocks: readonly PlanBlockView[];
-  /** So many from the first were begun: they stay where they are. */
-  readonly begun: number;
-  /** Movements that this program cannot read keep their place at the end. */
+  /** Movements that this program cannot read: then nothing is moved. */
   readonly unreadable: number;
 }

@@ -55,13 +55,13 @@ export const orderCost = (order: readonly OrderBlock[]): number =>
   );
 
 /**
- * The order that costs least and keeps the rules that are kept; of equal ones that nearest to how they stand. `begun`
- * blocks stay where they are, ahead of the others. Exact, by subsets: the least cost of doing a set S of blocks and
+ * The order that costs least and keeps the rules that are kept; of equal ones that nearest to how they stand. What was
+ * begun comes first, as it stands. Exact, by subsets: the least cost of doing a set S of blocks and
  * ending with j is the least over i of that of S without j ending with i, what lies between i and j, and what j comes
  * too early for (Held and Karp 1962, J Soc Ind Appl Math 10: 196). More than `MOST_ORDERED` stay as they are.
  */
-export function bestOrder(blocks: readonly OrderBlock[], begun: number): readonly OrderBlock[] {
-  const [fixed, free] = [blocks.slice(0, begun), blocks.slice(begun)];
+export function bestOrder<T extends OrderBlock>(blocks: readonly T[], isBegun: (block: T) => boolean): readonly T[] {
+  const [fixed, free] = [blocks.filter(isBegun), blocks.filter((b) => !isBegun(b))];
   const n = free.length;
   if (n < 2 || n > MOST_ORDERED) return blocks;
   const states = 1 << n;
@@ -97,7 +97,7 @@ export function bestOrder(blocks: readonly OrderBlock[], begun: number): readonl
     }
   let [set, last] = [states - 1, 0];
   for (let j = 1; j < n; j++) if (least[set * n + j]! < least[set * n + last]!) last = j;
-  const order: OrderBlock[] = [];
+  const order: T[] = [];
   while (last >= 0) {
     order.unshift(free[last]!);
     const before = from[set * n + last]!;

@@ -14,6 +14,9 @@ export interface SpottingAnswer {
   readonly tookMs: number;
 }
 
+/** An hour, milliseconds: who takes longer to answer was away. */
+export const LONGEST_ANSWER_MS = 3_600_000;
+
 /** Whether what was there was said, no more and no less. */
 export const isRight = ({ shown, said }: Pick<SpottingAnswer, 'shown' | 'said'>): boolean =>
   (shown?.fault ?? null) === said;

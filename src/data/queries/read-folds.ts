@@ -357,3 +357,16 @@ export function foldsHold(db: Db, sample: number): boolean {
     );
   });
 }
+
+/** Planned movements of a session that a set was begun of. */
+export function begunItems(db: Db, clientId: string, sessionId: string): ReadonlySet<string> {
+  ensureFolded(db, clientId);
+  const ids = prepared(
+    db,
+    `SELECT i.id FROM session_item i
+     WHERE i.session_id = ? AND EXISTS (SELECT 1 FROM set_fold s WHERE s.item_id = i.id)`,
+  )
+    .pluck()
+    .all(sessionId) as string[];
+  return new Set(ids);
+}

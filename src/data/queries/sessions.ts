@@ -104,16 +104,6 @@ export function plannedItems(db: Db, ids: readonly string[]): PlannedItems {
   return Object.fromEntries(rows.map(({ id, sessionId, side }) => [id, { sessionId, side }]));
 }
 
-/** Planned movements of some that a set was begun of. */
-export const begunOf = (db: Db, itemIds: readonly string[]): readonly string[] =>
-  prepared(
-    db,
-    `SELECT DISTINCT item_id FROM floor_event
-     WHERE item_id IN (SELECT value FROM json_each(?)) AND kind = 'set-started'`,
-  )
-    .pluck()
-    .all(JSON.stringify(itemIds)) as string[];
-
 /** Put a session's planned movements in another order; `itemIds`: all of them. */
 export function reorderItems(db: Db, sessionId: string, itemIds: readonly string[]): void {
   const move = prepared(db, 'UPDATE session_item SET position = ? WHERE id = ? AND session_id = ?');

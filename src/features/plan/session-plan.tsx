@@ -98,13 +98,12 @@ function Between({ from, to }: { readonly from: PlanBlockView; readonly to: Plan
 
 function Block(props: {
   readonly block: PlanBlockView;
-  readonly isBegun: boolean;
   readonly onEarlier: (() => void) | null;
   readonly onLater: (() => void) | null;
 }) {
-  const { block, isBegun, onEarlier, onLater } = props;
+  const { block, onEarlier, onLater } = props;
   return (
-    <li className={styles.block} data-block={block.id} data-begun={isBegun || undefined}>
+    <li className={styles.block} data-block={block.id} data-begun={block.isBegun || undefined}>
       <div>
         <b>{block.name}</b>
         <span>
@@ -113,7 +112,7 @@ function Block(props: {
         </span>
       </div>
       <em>{WORDS.minutes(sessionSeconds(block.items))}</em>
-      {isBegun ? (
+      {block.isBegun ? (
         <span className={styles.begun}>{WORDS.begun}</span>
       ) : (
         <div className={styles.moves}>
@@ -156,16 +155,16 @@ function Time({ blocks, minutes }: { readonly blocks: readonly PlanBlockView[]; 
 /** The computed order beside the one that stands, and what stands against the usual order. */
 function Advice(props: {
   readonly blocks: readonly PlanBlockView[];
-  readonly begun: number;
   readonly disabled: boolean;
   readonly onTake: (order: readonly PlanBlockView[]) => void;
 }) {
-  const { blocks, begun, disabled, onTake } = props;
-  const best = useMemo(() => bestOrder(blocks, begun) as readonly PlanBlockView[], [blocks, begun]);
-  const broken = [...groupBy(brokenRules(blocks), (r) => `${r.rule} ${r.then}`)];
+  const { blocks, disabled, onTake } = props;
+  const best = useMemo(() => bestOrder(blocks, (b) => b.isBegun), [blocks]);
+  const free = blocks.filter((b) => !b.isBegun);
+  const broken = [...groupBy(brokenRules(free), (r) => `${r.rule} ${r.then}`)];
   const nameOf = (id: string): string => blocks.find((b) => b.id === id)!.name;
   const isBest = best.every((b, k) => b.id === blocks[k]!.id);
-  const tooMany = blocks.length - begun > MOST_ORDERED;
+  const tooMany = free.length > MOST_ORDERED;
   return (
     <div>
       <p>
@@ -214,8 +213,7 @@ export function SessionPlan(props: Props) {
           <Block
             key={b.id}
             block={b}
-            isBegun={k < plan.begun}
-            onEarlier={fixed || k <= plan.begun ? null : () => move(k, -1)}
+            onEarlier={fixed || k === 0 ? null : () => move(k, -1)}
             onLater={fixed || k === blocks.length - 1 ? null : () => move(k, 1)}
           />,
         ])}
@@ -223,7 +221,7 @@ export function SessionPlan(props: Props) {
       <aside>
         <Time blocks={blocks} minutes={plan.minutes} />
         {plan.unreadable > 0 && <p>{WORDS.unreadable}</p>}
-        <Advice blocks={blocks} begun={plan.begun} disabled={fixed} onTake={take} />
+        <Advice blocks={blocks} disabled={fixed} onTake={take} />
         {canUndo && (
           <button type="button" className={styles.undo} disabled={fixed} onClick={undo}>
             {WORDS.undo}

@@ -11,6 +11,7 @@ import { faultsOf } from '@/core/book/entry-faults';
 import { costOfFault } from '@/core/fault/fault-cost';
 import { PERTURBATION } from '@/core/fault/perturbation';
 import type { FaultCode } from '@/core/movement/fault-code';
+import { LONGEST_ANSWER_MS } from '@/core/spotting/spotting-answer';
 import { spottingRecord } from '@/core/spotting/spotting-record';
 import { FaultPad } from '@/features/set/fault-pad';
 import { likeliest, oneColumn, padColumns, padOrder } from '@/features/set/pad-columns';
@@ -219,7 +220,7 @@ function useSpotting({ data, movement, keep }: Props) {
     const { id, movement: of, shown } = current;
     const atMs = performance.now();
     setSaid({ of: id, fault, atMs });
-    const tookMs = Math.min(3_600_000, Math.round(atMs - began.current));
+    const tookMs = Math.min(LONGEST_ANSWER_MS, Math.round(atMs - began.current));
     add({ id, atMs: Date.now(), movement: of, shown, said: fault, tookMs });
   };
   return { answers, waiting, current, told, none, onNext, onSaid, stop };

@@ -27,10 +27,10 @@ export default async function PlanPage({ params }: { readonly params: Params }) 
         <Link href="/">{WORDS.floor}</Link>
       </div>
       <SessionPlan
-        key={`${plan.begun} ${plan.blocks
-          .map((b) => b.id)
+        key={plan.blocks
+          .map((b) => `${b.id} ${b.isBegun}`)
           .toSorted()
-          .join()}`}
+          .join()}
         plan={plan}
         keep={orderSessionAction}
       />
