@@ -57,9 +57,9 @@ test('a session is put in order: by taps and by keys, with its minutes, by what 
   await page.getByRole('button', { name: 'Take the computed order' }).click();
   await expect(page.getByText('This is the computed order').first()).toBeVisible();
   await expect.poll(() => ofBlocks()).not.toEqual(swapped);
-  const computed = kept(app);
-  // Both sides of a movement that stand beside each other now are one from here on.
+  const computed = await shown();
   await page.reload();
-  await expect(ribbon.locator('[data-block]').first()).toHaveAttribute('data-block', computed[0]!);
-  expect(kept(app)).toEqual(computed);
+  await expect(ribbon).toBeVisible();
+  expect(await shown()).toEqual(computed);
+  await expect(page.getByText('Take the computed order')).toHaveCount(0);
 });

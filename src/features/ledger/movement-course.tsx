@@ -51,7 +51,7 @@ export function MovementCourse({ course, name }: { readonly course: CourseView; 
                 {drawn.hasDemand && <td>{s.demandNm === null ? '' : WORDS.newtonMetres(s.demandNm)}</td>}
                 <td>
                   {s.reps.join(' ')}
-                  {s.pace && <small>{s.pace}</small>}
+                  {s.pace && <small data-one-line>{s.pace}</small>}
                 </td>
                 <td>
                   {s.setup || WORDS.notSaved}

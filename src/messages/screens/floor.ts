@@ -38,7 +38,7 @@ export const WORDS = {
   handle: 'Handle',
   band: 'Band',
   noneHereIsMadeFor: 'none here is made for it',
-  planOf: 'Order and time',
+  planOf: 'Plan',
   openingForm: 'Opening the form',
   formNeedsNetwork: 'Planning needs the server: open it again when there is network.',
   addAMovementToToday: 'Add a movement to today',

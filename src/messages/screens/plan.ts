@@ -1,7 +1,7 @@
 /** What the plan of a session says. */
 export const WORDS = {
-  titled: (client: string, when: string): string => `${client}, ${when}: order and time`,
-  place: 'order and time',
+  titled: (client: string, when: string): string => `${client}, ${when}: plan`,
+  place: 'plan',
   floor: 'Floor',
   total: (minutes: number, of: number): string => `${minutes} min of ${of}`,
   over: (minutes: number): string => `${minutes} min too long: leave out a set or a movement.`,
