@@ -1,3 +1,4 @@
+import Database from 'better-sqlite3';
 import type { Actor } from '@/contract/actor';
 import { openDb, type Db } from '@/data/open-db';
 import type { UseCase } from '@/server/use-case';
@@ -14,8 +15,14 @@ export function worldIn(file: string, nowMs = NOW): Db {
   return db;
 }
 
-/** The demo world of that morning, in memory. */
-export const world = (nowMs = NOW): Db => worldIn(':memory:', nowMs);
+const written = new Map<number, Buffer>();
+
+/** The demo world of that morning, in memory: written once, then copied. */
+export function world(nowMs = NOW): Db {
+  const image = written.get(nowMs) ?? worldIn(':memory:', nowMs).serialize();
+  written.set(nowMs, image);
+  return new Database(image);
+}
 
 /** A use case of a trainer, the demo's unless somebody else asks. */
 export const at = (db: Db, nowMs = NOW, actor: Actor = DEMO_TRAINER): UseCase => ({ db, actor, nowMs });
