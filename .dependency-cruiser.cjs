@@ -48,6 +48,7 @@ module.exports = {
       'load',
     ]),
     withinCore('plan', ['units', 'body', 'tempo', 'book', 'record']),
+    withinCore('week', ['units', 'geometry', 'body', 'movement', 'mechanics', 'setup', 'book']),
     withinCore('spotting', ['units', 'movement', 'book', 'fault']),
     withinCore('tempo', ['units']),
     withinCore('load', ['units']),

@@ -1,4 +1,4 @@
-import type { SessionItem } from '@/contract/views/plan';
+import type { NewItem } from '@/contract/views/plan';
 import type { Db } from '@/data/open-db';
 import { findCare, setTrainer } from '@/data/queries/care';
 import { appendScreening, findClient, saveClient } from '@/data/queries/clients';
@@ -31,7 +31,7 @@ function plannedLoad(db: Db, gymId: string, { movement, stationId, kg }: Exercis
 
 /** What is planned of a regular's exercises in one session; of one arm the left and the right. */
 function itemsOf(db: Db, { exercises, gymId }: Regular, sessionId: string) {
-  const sides = (x: Exercise): SessionItem['side'][] => (x.oneArm ? ['left', 'right'] : ['both']);
+  const sides = (x: Exercise): NewItem['side'][] => (x.oneArm ? ['left', 'right'] : ['both']);
   return exercises
     .flatMap((exercise) => sides(exercise).map((side) => ({ exercise, side })))
     .map(({ exercise: x, side }, position) => ({
@@ -50,7 +50,7 @@ function itemsOf(db: Db, { exercises, gymId }: Regular, sessionId: string) {
         reps: x.reps,
         tempo: x.tempo,
         loadG: plannedLoad(db, gymId, x),
-      } satisfies SessionItem,
+      } satisfies NewItem,
     }));
 }
 

@@ -6,7 +6,7 @@ import { usualOptions } from '@/core/book/entry-options';
 import { entryOf } from '@/core/book/book';
 import { kgToGrams } from '@/core/units/mass';
 import type { Client } from '@/contract/views/client';
-import type { SessionItem } from '@/contract/views/plan';
+import type { NewItem } from '@/contract/views/plan';
 import type { Db } from '@/data/open-db';
 import { setTrainer } from '@/data/queries/care';
 import { saveClient } from '@/data/queries/clients';
@@ -51,7 +51,7 @@ const clientOf = (k: number): Client => ({
 });
 
 /** Planned movements of a session: some of the pool, one arm as left and right. */
-function itemsOf(k: number, sessionId: string): { readonly exercise: Exercise; readonly item: SessionItem }[] {
+function itemsOf(k: number, sessionId: string): { readonly exercise: Exercise; readonly item: NewItem }[] {
   return Array.from({ length: EXERCISES_EACH }, (_, i) => POOL[(k + i * 3) % POOL.length]!)
     .filter((x, i, all) => all.findIndex((y) => y.movement === x.movement) === i)
     .flatMap((exercise) =>

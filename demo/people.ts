@@ -1,7 +1,7 @@
 import { type CorrectionCode } from '@/core/movement/correction-code';
 import type { Actor } from '@/contract/actor';
 import type { Client } from '@/contract/views/client';
-import type { SessionItem } from '@/contract/views/plan';
+import type { NewItem } from '@/contract/views/plan';
 import type { FaultCode } from '@/core/movement/fault-code';
 import type { Outcome } from '@/core/record/floor-event';
 
@@ -119,7 +119,7 @@ export const SCREENINGS = [
   },
 ] as const;
 
-type Plan = Omit<SessionItem, 'id' | 'sessionId' | 'position'>;
+type Plan = Omit<NewItem, 'id' | 'sessionId' | 'position'>;
 const plan = (movement: Plan['movement'], stationId: string, loadKg: number, reps = 12, tempo = '3-1-2-1'): Plan => ({
   movement,
   variantId: null,
@@ -134,7 +134,7 @@ const plan = (movement: Plan['movement'], stationId: string, loadKg: number, rep
 });
 
 /** One of the book beside the flies: its own side, load and tempo. */
-const own = (movement: SessionItem['movement'], change: Partial<Plan>): Plan => ({
+const own = (movement: NewItem['movement'], change: Partial<Plan>): Plan => ({
   movement,
   variantId: null,
   side: 'right',

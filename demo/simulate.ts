@@ -11,7 +11,7 @@ import { foldSetLog, type PlannedItems } from '@/core/record/set-log';
 import { kgToGrams } from '@/core/units/mass';
 import type { Actor } from '@/contract/actor';
 import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-version';
-import type { SessionItem } from '@/contract/views/plan';
+import type { NewItem } from '@/contract/views/plan';
 import type { Db } from '@/data/open-db';
 import { findStation } from '@/data/queries/kit';
 import { loadSteps } from '@/server/load-steps';
@@ -75,7 +75,7 @@ interface Session {
 }
 
 /** Reps of a set, and which of them show which habit, as far as it was seen. */
-function doSet(d: Doing, item: SessionItem, loadKg: number, off: boolean, random: () => number) {
+function doSet(d: Doing, item: NewItem, loadKg: number, off: boolean, random: () => number) {
   const most = Math.floor(30 * (d.maxKg / loadKg - 1) + random() * 1.5);
   const reps = Math.max(4, Math.min(item.reps, most));
   const lastThird = reps - Math.ceil(reps / 3);
@@ -97,7 +97,7 @@ const outcomeOf = (before: number, after: number): Outcome =>
   after === 0 ? 'held' : after <= before / 2 ? 'partly' : 'not';
 
 /** One planned movement of a session, done and kept; tells what was judged of what, and why it had come. */
-export function doItem(s: Session, d: Doing, item: SessionItem, beginsMs: number): readonly Truth[] {
+export function doItem(s: Session, d: Doing, item: NewItem, beginsMs: number): readonly Truth[] {
   const { db, regular, actor, random } = s;
   const entry = entryOf(item.movement);
   const fits = (c: CorrectionCode): boolean => correctionFits(entry, c);

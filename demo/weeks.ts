@@ -1,7 +1,7 @@
 import type { Side } from '@/core/body/side';
 import type { FaultCode } from '@/core/movement/fault-code';
 import type { Client } from '@/contract/views/client';
-import type { SessionItem } from '@/contract/views/plan';
+import type { NewItem } from '@/contract/views/plan';
 import { GYM, YARD } from './kit';
 import { DEMO_OWNER, DEMO_TRAINER, RELIEF } from './people';
 
@@ -17,7 +17,7 @@ export interface Habit {
 }
 
 export interface Exercise {
-  readonly movement: SessionItem['movement'];
+  readonly movement: NewItem['movement'];
   readonly stationId?: string;
   readonly attachmentId?: string;
   readonly oneArm?: boolean;

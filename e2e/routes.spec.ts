@@ -34,6 +34,8 @@ const FOR: Readonly<Record<string, For>> = {
   '/movements/spotting': 'all',
   '/offline': 'open',
   '/people': 'owner',
+  '/plan': 'all',
+  '/plan/of/[clientId]': 'care',
   '/plan/[sessionId]': 'care',
   '/records': 'owner',
   '/set/[itemId]': 'care',

@@ -11,8 +11,9 @@ const AGAIN_MS = 1000;
 /** So long it may take to end before it is ended, milliseconds. */
 const PATIENCE_MS = 5000;
 /**
- * Heap of the pages, megabytes: what they keep at hand is bounded and takes half of it, so that the rest is cleared
- * away sooner than on a machine's own measure, which goes by all of its memory.
+ * Heap of the pages, megabytes: what is over is cleared away sooner than on a machine's own measure, which goes by all
+ * of its memory. Eight of the heaviest pages at once, over and over on the five-year file, were all answered within it
+ * (285 MB resident).
  */
 const HEAP = ['--max-old-space-size=192', '--max-semi-space-size=8'];
 /** What is said of one connection alone. */

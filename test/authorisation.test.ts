@@ -13,21 +13,27 @@ import { printCard } from '@/server/card';
 import { loadChanges, loadHistory } from '@/server/changes';
 import { loadChoosing } from '@/server/choosing';
 import { toLocalDay } from '@/server/clock';
+import { loadClientWeek } from '@/server/client-week';
 import { loadClient, loadClients, saveClientForm } from '@/server/clients';
 import { loadFloor } from '@/server/floor';
+import { floorSessions } from '@/server/floor-sessions';
 import { loadKitSheet } from '@/server/kit';
 import { listLedgers, loadLedger } from '@/server/ledger';
 import { loadCourse } from '@/server/movement-course';
 import { loadMeasuringGuide } from '@/server/measuring-guide';
 import { listPlanChoices, planToday } from '@/server/plan';
+import { changeItem, skipItem, takeItemOut } from '@/server/planned-items';
 import { loadPutAway, putAway } from '@/server/put-away';
 import { loadHandOver, loadSummary } from '@/server/papers';
 import { reachItem, reachSession, reachSessionsOf, reachSessionsWith } from '@/server/reach';
 import { recordEvents } from '@/server/record-events';
-import { loadSessionPlan, orderSession } from '@/server/session-plan';
+import { askedSession, loadSessionPlan, orderSession } from '@/server/session-plan';
+import { callOffSession, finishSession, makeSession, moveSession } from '@/server/sessions';
 import { saveScreening } from '@/server/screening';
 import { loadSet } from '@/server/set';
 import { loadSetup } from '@/server/setup';
+import { keepTemplate } from '@/server/templates';
+import { loadWeek } from '@/server/week';
 import type { UseCase } from '@/server/use-case';
 import { DEMO_OWNER, DEMO_TRAINER } from '../demo/people';
 import { CLIENT } from './support/forms';
@@ -59,6 +65,11 @@ const PLAN = {
   ...{ load: 10, unit: 'kg', startsAt: '10:00' },
 };
 
+const SESSION = {
+  ...{ clientId: 'anselm', gymId: '', day: '2026-11-24', startsAt: '18:00', minutes: 60 },
+  ...{ from: 'empty', fromId: '', leaveOut: false },
+};
+
 /** Everything that shows or changes a client, each answering whether it did for who asks. */
 const OF_A_CLIENT: Readonly<Record<string, (uc: UseCase) => boolean | Promise<boolean>>> = {
   'clients.loadClients': (uc) => hasAnselm(loadClients(uc)),
@@ -83,6 +94,19 @@ const OF_A_CLIENT: Readonly<Record<string, (uc: UseCase) => boolean | Promise<bo
   'kit.loadKitSheet': (uc) => hasAnselm(loadKitSheet(uc, null)!.clients),
   'plan.listPlanChoices': (uc) => hasAnselm(listPlanChoices(uc).clients),
   'plan.planToday': (uc) => planToday(uc, PLAN).ok,
+  'sessions.makeSession': (uc) => makeSession(uc, SESSION).ok,
+  'sessions.moveSession': (uc) => moveSession(uc, 'anselm-2026-11-24', SESSION).ok,
+  'sessions.finishSession': (uc) => finishSession(uc, 'anselm-2026-11-24', true).ok,
+  'sessions.callOffSession': (uc) => callOffSession(uc, 'anselm-2026-11-24', true).ok,
+  'planned-items.changeItem': (uc) =>
+    changeItem(uc, [ITEM], { sets: 2, reps: 9, tempo: '3-1-2-1', load: 15, unit: 'kg' }).ok,
+  'planned-items.skipItem': (uc) => skipItem(uc, [ITEM], 'no time').ok,
+  'planned-items.takeItemOut': (uc) => takeItemOut(uc, [ITEM], true).ok,
+  'templates.keepTemplate': (uc) => keepTemplate(uc, 'anselm-2026-11-24', { name: 'N', forAll: true }).ok,
+  'client-week.loadClientWeek': (uc) => loadClientWeek(uc, 'anselm', undefined) !== null,
+  'week.loadWeek': (uc) => loadWeek(uc, '2026-11-24').days.some((d) => d.sessions.length > 0),
+  'floor-sessions.floorSessions': (uc) => floorSessions(uc).length > 0,
+  'session-plan.askedSession': (uc) => askedSession(uc, { day: undefined, from: 'anselm-2026-11-24' }).isAsked,
   'record-events.recordEvents': (uc) => took(uc, tap()),
   'session-plan.loadSessionPlan': (uc) => loadSessionPlan(uc, 'anselm-2026-11-24') !== null,
   'session-plan.orderSession': (uc) => {
@@ -166,6 +190,10 @@ describe('who sees and changes what', () => {
       // Called with what was reached before.
       ...['changes.keepChanges', 'item-context.loadItem', 'item-context.toContext', 'limits.limitsToday'],
       ...['screening.loadScreening', 'settings.findSettings', 'solved.solveOnce'],
+      ...['choosing.choosingFor', 'learned-items.learnItem', 'learned-items.learnItems', 'plan.findLoad'],
+      ...['wanted.wantedTexts', 'wanted.wantedOf', 'client-week.saveWeekRules', 'week.weekOf'],
+      // Of movements without a client; who may drop one is tested with sessions.
+      ...['templates.reachTemplates', 'templates.dropTemplateOf', 'templates.mayDrop'],
       ...['setup-book.loadSetupBook', 'reach.reachSessions', 'onward.nextOf', 'onward.partnerOf'],
       // Titles find what they name through reach.
       ...['titles.itemTitle', 'titles.clientTitle', 'titles.pieceTitle'],

@@ -1,43 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { planBlocks } from '@/core/plan/plan-blocks';
 import { addItem, findSession } from '@/data/queries/sessions';
-import { recordEvents } from '@/server/record-events';
 import { loadHistory } from '@/server/changes';
 import { loadSessionPlan, orderSession } from '@/server/session-plan';
 import { plannedText } from '@/messages/plan';
-import { at, NOW, world } from './support/world';
+import { makeLog } from './support/make-log';
+import { at, world } from './support/world';
 
 const SESSION = 'sefina-2026-11-24';
 const order = (db: ReturnType<typeof world>) => findSession(db, SESSION)!.items.map((i) => i.id);
-const begin = (db: ReturnType<typeof world>, itemId: string) => {
-  const { movement, loadG } = findSession(db, SESSION)!.items.find((i) => i.id === itemId)!;
-  const base = { id: `b-${itemId}`, deviceId: 'd', actorId: 'marit', seq: 1, atMs: NOW, clientId: 'sefina', itemId };
-  const event = {
-    ...base,
-    movement,
-    kind: 'set-started',
-    setId: 's',
-    setNo: 1,
-    loadG,
-    targetReps: 10,
-    tempo: '3-1-2-1',
-  };
-  return recordEvents(at(db), { events: [event] });
-};
-const undo = (db: ReturnType<typeof world>, itemId: string) => {
-  const { movement } = findSession(db, SESSION)!.items.find((i) => i.id === itemId)!;
-  const base = {
-    id: `u-${itemId}`,
-    deviceId: 'd',
-    actorId: 'marit',
-    seq: 2,
-    atMs: NOW + 1,
-    clientId: 'sefina',
-    itemId,
-  };
-  return recordEvents(at(db), { events: [{ ...base, movement, kind: 'undo', eventId: `b-${itemId}` }] });
-};
-
 describe('the order of a planned session', () => {
   it('is kept as it was put, told in the history, and the same again changes nothing', () => {
     const db = world();
@@ -70,9 +41,10 @@ describe('the order of a planned session', () => {
         .blocks.filter((b) => b.isBegun)
         .map((b) => b.id);
     expect(begun()).toEqual([]);
-    begin(db, second!);
+    const log = makeLog(db, second!);
+    const started = log.begin();
     expect(begun()).toEqual([second]);
-    undo(db, second!);
+    log.undo(started);
     expect(begun()).toEqual([]);
   });
   it('a movement that cannot be read keeps its place', () => {

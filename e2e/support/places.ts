@@ -28,6 +28,8 @@ export const PLACES = [
   '/clients/tevita/hand-over',
   '/account',
   '/people',
+  '/plan?day=2026-12-02',
+  '/plan/of/tevita',
   `/plan/${itemId('sefina', 0).replace(/-0$/, '')}`,
   '/records',
   '/taps',

@@ -27,7 +27,13 @@ export default async function FloorPage({ searchParams }: { readonly searchParam
       <FloorBoard view={floor} />
       <div className="page">
         <UnreadableNote rows={floor.unreadable} />
-        <PlanFold key={`${plan}-${variant}`} choices={listPlanChoices(uc)} action={planTodayAction} asked={asked} />
+        <PlanFold
+          key={`${plan}-${variant}`}
+          choices={listPlanChoices(uc)}
+          action={planTodayAction}
+          asked={asked}
+          into={null}
+        />
       </div>
     </>
   );

@@ -20,6 +20,7 @@ const chosen = z.string({ error: EXPECTED.choice }).min(1, { error: EXPECTED.cho
 const fields = z
   .object({
     clientId: chosen,
+    sessionId: unlessEmpty(z.string()).describe('left empty: the one of today'),
     movement: movementSchema,
     variantId: unlessEmpty(z.string()),
     side: oneOf(PLANNED_SIDES).describe('each: both sides, one at a time'),

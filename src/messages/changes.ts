@@ -4,12 +4,14 @@ import type { RangeName } from '@/core/body/active-range';
 import type { Region } from '@/core/body/region-line';
 import type { MeasureName } from '@/core/body/segment-ratios';
 import type { Placement } from '@/core/setup/setup-problem';
+import type { Muscle } from '@/core/week/muscle';
 import { movementName } from './book';
 import { dateOf, moment } from './day';
 import { limitMostText, MEASURE_LABEL, RANGE_LABEL } from './measures';
 import { REGION_NAME } from './movements';
 import { NOTE_TEXT } from './notes';
 import { setupPlaceText } from './setup-book';
+import { MUSCLE_NAME } from './week';
 
 /** A change at one place of a thing. */
 interface PlaceChange {
@@ -45,6 +47,14 @@ const FIELD: Readonly<Record<string, string>> = {
   outOfOrder: 'Out of order',
   putAway: 'Put away',
   order: 'Order of the session',
+  session: 'Session',
+  planned: 'Planned movement',
+  skipped: 'Skipped, because',
+  finished: 'Finished before its end',
+  calledOff: 'Called off',
+  inPlan: 'In the plan',
+  weekRules: 'Sets of a week',
+  template: 'Template',
   massEstimated: 'Mass is an estimate',
   screeningDays: 'Screening stands for, days',
   saidIn: 'Said in',
@@ -105,6 +115,7 @@ function placeText({ subject, keys }: PlaceChange): string {
     return third === undefined ? 'Range' : `${RANGE_LABEL[third as RangeName] ?? third}, ${second}`;
   if (first === 'armPath') return `Arm path${second === undefined ? '' : `, ${second}`}`;
   if (first === 'movement') return movementName(second ?? '');
+  if (first === 'weekRules') return [FIELD.weekRules, MUSCLE_NAME[second as Muscle], third].filter(Boolean).join(', ');
   return FIELD[first] ?? first;
 }
 

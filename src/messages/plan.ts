@@ -1,3 +1,4 @@
+import dayjs from 'dayjs';
 import type { WorkingSide } from '@/core/body/side';
 import type { LoadedPart } from '@/core/body/loaded-part';
 import type { OrderRule } from '@/core/plan/session-order';
@@ -10,6 +11,15 @@ import { ON_PART } from './reasons';
 export const PLAN_REFUSAL = {
   notListed: 'expected one of the list',
   otherPlan: 'The plan has changed since this page was opened: open it again, then order it.',
+  noSessionYet: 'expected a client who has trained here before: there is no session to repeat yet',
+  notHere: (why: readonly string[]): string => `Cannot be done there. ${why.join('. ')}. Tick this to leave them out.`,
+  begunStays: 'expected the same day: sets are on record already',
+  begunIsFinished: 'Sets are on record: finish the session instead.',
+  begunIsSkipped: 'Sets are on record: skip the rest of it instead.',
+  notYours: 'It is dropped by who made it, or by the owner.',
+  nothingToKeep: 'expected a session with movements',
+  noLoad: 'expected a load',
+  noReason: 'expected a reason, in up to 200 characters',
   otherVariant: 'expected a variant of this movement',
   noGym: 'expected a gym on record: enter one under Kit first',
   onePulley: 'expected left or right: a single column serves one arm',
@@ -19,6 +29,15 @@ export const PLAN_REFUSAL = {
   noSuchLoad: (nearestG: number, unit: LoadUnit): string =>
     `expected a load that is here; the nearest is ${loadText(nearestG, unit)}`,
 } as const;
+
+/** "Mon 30 Nov". */
+export const dayTitle = (ms: number): string => dayjs(ms).format('ddd D MMM');
+
+/** "Week of 30 Nov 2026", by its Monday. */
+export const weekTitle = (mondayMs: number): string => `Week of ${dayjs(mondayMs).format('D MMM YYYY')}`;
+
+/** When a session is, and how long. */
+export const whenText = (starts: string, minutes: number): string => `${starts}, ${minutes} min`;
 
 interface Planned {
   readonly side: WorkingSide;

@@ -13,7 +13,6 @@ import {
   progressText,
   settingsNoteText,
   unfinishedText,
-  wantedText,
 } from '@/messages/floor';
 import { doneName } from '@/messages/book';
 import { loadText } from '@/messages/loads';
@@ -22,16 +21,18 @@ import type { MovementId } from '@/core/book/book';
 import { lanesOf, wantedTogether } from '@/core/plan/day';
 import type { Client, ScreeningView } from '@/contract/views/client';
 import { lastChanged } from '@/data/queries/changes';
-import { findAttachment, findStation } from '@/data/queries/kit';
+import { findAttachment } from '@/data/queries/kit';
 import { replacedText } from '@/messages/replaced';
 import { dayOf, toLocalDay } from './clock';
 import { findLastUsed, sidesAlternate, toContext, type ItemContext } from './item-context';
-import { othersOnFloor, reachClient, reachOpenSets, reachSessions } from './reach';
+import { floorSessions } from './floor-sessions';
+import { othersOnFloor, reachClient, reachOpenSets, toDaySession } from './reach';
 import { loadScreening } from './screening';
 import { findSettings, platesOf, type FoundSettings } from './settings';
 import type { UseCase } from './use-case';
+import { wantedTexts } from './wanted';
 
-const FINISHED: readonly FloorItemView['state'][] = ['done', 'stopped'];
+const FINISHED: readonly FloorItemView['state'][] = ['done', 'stopped', 'skipped'];
 
 /** How far a movement of today has come. */
 function progressOf({ item, log }: ItemContext): { readonly done: number; readonly state: FloorItemView['state'] } {
@@ -45,9 +46,11 @@ function progressOf({ item, log }: ItemContext): { readonly done: number; readon
       ? 'under-way'
       : done >= item.sets
         ? 'done'
-        : done > 0
-          ? 'under-way'
-          : 'to-do';
+        : item.skipped !== null
+          ? 'skipped'
+          : done > 0
+            ? 'under-way'
+            : 'to-do';
   return { done, state };
 }
 
@@ -97,7 +100,8 @@ const sideProgress = (context: ItemContext): SideProgress => {
 
 /** How both sides of a movement have come along together. */
 function stateOfBoth(states: readonly FloorItemView['state'][]): FloorItemView['state'] {
-  if (states.every((s) => FINISHED.includes(s))) return states.includes('stopped') ? 'stopped' : 'done';
+  const first = (['stopped', 'skipped', 'done'] as const).find((s) => states.includes(s));
+  if (first && states.every((s) => FINISHED.includes(s))) return first;
   return states.every((s) => s === 'to-do') ? 'to-do' : 'under-way';
 }
 
@@ -128,6 +132,7 @@ function toItem(uc: UseCase, sides: readonly ItemContext[]): FloorItemView {
       item,
     ),
     state,
+    skipped: item.skipped,
   };
 }
 
@@ -137,16 +142,6 @@ interface Day {
   readonly wanted: ReturnType<typeof wantedTogether>;
   /** The client of each session in the care of who asks. */
   readonly clients: ReadonlyMap<string, Client>;
-}
-
-const stationIds = (s: Session): string[] => s.items.flatMap((i) => i.stationId ?? []);
-
-/** Who else wants a station of a session at the same time. */
-function wantedTexts(uc: UseCase, session: Session, { wanted, clients }: Day): string[] {
-  return (wanted.get(session.id) ?? []).flatMap(({ otherId, stationIds: ids }) => {
-    const who = clients.get(otherId)?.name ?? null;
-    return ids.flatMap((id) => findStation(uc.db, id)?.name ?? []).map((name) => wantedText(name, who));
-  });
 }
 
 /** What is due for a client on the day of now. */
@@ -178,10 +173,10 @@ function toSession(uc: UseCase, session: Session, today: Day): FloorSessionView 
     ends: clock(startsAtMs + minutes * 60_000),
     startsAtMs,
     minutes,
-    done: items.length > 0 && items.every((i) => FINISHED.includes(i.state)),
+    done: session.finishedAtMs !== null || (items.length > 0 && items.every((i) => FINISHED.includes(i.state))),
     screening,
     due: client ? dueTexts(uc, client, screening) : [],
-    wanted: wantedTexts(uc, session, today),
+    wanted: wantedTexts(uc, today.wanted.get(id) ?? [], (other) => today.clients.get(other)?.name ?? null),
     lane: today.lanes.get(id) ?? 0,
     items,
   };
@@ -191,11 +186,12 @@ function toSession(uc: UseCase, session: Session, today: Day): FloorSessionView 
 export function loadFloor(uc: UseCase): FloorView {
   const { nowMs } = uc;
   const { fromMs, toMs } = dayOf(nowMs);
-  const today = reachSessions(uc, fromMs, toMs);
-  const own = today.map((s) => ({ ...s, stationIds: stationIds(s) }));
+  const today = floorSessions(uc);
+  const late = today.filter((s) => s.startsAtMs < fromMs);
+  const goOn = new Set(late.flatMap((s) => s.items.map((i) => i.id)));
   const day: Day = {
     lanes: lanesOf(today),
-    wanted: wantedTogether([...own, ...othersOnFloor(uc, fromMs, toMs)]),
+    wanted: wantedTogether([...today.map(toDaySession), ...othersOnFloor(uc, fromMs, toMs)]),
     clients: new Map(
       today.flatMap((s) => {
         const c = reachClient(uc, s.clientId);
@@ -209,12 +205,13 @@ export function loadFloor(uc: UseCase): FloorView {
     open.find((s) => s.items.some((i) => i.state === 'under-way')) ??
     open.find((s) => s.startsAtMs + s.minutes * 60_000 > nowMs) ??
     open[0];
+  const left = reachOpenSets(uc, fromMs, MOST_UNFINISHED).filter((s) => !goOn.has(s.itemId));
   return {
     nowMs,
     now: clock(nowMs),
     sessions,
     nextId: next?.id ?? null,
-    unfinished: reachOpenSets(uc, fromMs, MOST_UNFINISHED).map((s) => ({
+    unfinished: left.map((s) => ({
       itemId: s.itemId,
       text: unfinishedText(
         reachClient(uc, s.clientId)?.name ?? '',

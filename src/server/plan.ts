@@ -14,31 +14,30 @@ import { gramsToKg, kgToGrams } from '@/core/units/mass';
 import { toFieldIssues } from '@/contract/field';
 import { planFormSchema, type PlanForm } from '@/contract/plan-form';
 import type { SaveResult } from '@/contract/save-result';
+import { SESSION_MINUTES } from '@/contract/session-form';
 import { toGrams } from '@/contract/to-kit';
 import type { Client } from '@/contract/views/client';
-import type { PlanChoices, Session, SessionItem, Variant } from '@/contract/views/plan';
+import type { NewItem, PlanChoices, Session, Variant } from '@/contract/views/plan';
 import type { Station } from '@/contract/views/station';
 import { inTransaction } from '@/data/in-transaction';
 import { listGyms } from '@/data/queries/gyms';
 import { findAttachment, findStation, listAttachments, listBands, listStations } from '@/data/queries/kit';
-import { addItem, addSession, clientOfItem } from '@/data/queries/sessions';
+import { addItem, addSession, clientOfItem, nextPosition, setFinished } from '@/data/queries/sessions';
 import { findVariant, listVariants } from '@/data/queries/variants';
 import { loadNumber } from '@/messages/loads';
 import { PLAN_REFUSAL } from '@/messages/plan';
-import { dayOf, toLocalDay } from './clock';
+import { toLocalDay } from './clock';
+import { floorSessions } from './floor-sessions';
 import { loadSteps, loadUnit } from './load-steps';
 import { idFromKey } from './form-key';
 import { keepChanges } from './changes';
-import { reachClient, reachClients, reachSessions } from './reach';
+import { reachClient, reachClients, reachSession } from './reach';
 import type { UseCase } from './use-case';
 
-const SESSION_MINUTES = 60;
-
-/** Today's first session of each client who has one. */
+/** The first session on the floor of each client who has one. */
 function sessionsToday(uc: UseCase): ReadonlyMap<string, Session> {
-  const { fromMs, toMs } = dayOf(uc.nowMs);
   return new Map(
-    reachSessions(uc, fromMs, toMs)
+    floorSessions(uc)
       .map((s) => [s.clientId, s] as const)
       .toReversed(),
   );
@@ -82,6 +81,8 @@ interface Planning {
   readonly station: Station | null;
   readonly variant: Variant | null;
   readonly gymId: string;
+  /** The session that it is added to; null where one begins with it. */
+  readonly session: Session | null;
 }
 
 type Refusal = { readonly path: string; readonly message: string };
@@ -93,6 +94,8 @@ function findNamed(uc: UseCase, form: PlanForm): Planning | Refusal {
   const missing = (path: string): Refusal => ({ path, message: PLAN_REFUSAL.notListed });
   const client = reachClient(uc, form.clientId);
   if (!client) return missing('clientId');
+  const session = form.sessionId === undefined ? sessionToday(uc, client.id) : reachSession(uc, form.sessionId);
+  if (form.sessionId !== undefined && session?.clientId !== client.id) return missing('sessionId');
   const station = onCable ? findStation(db, form.stationId!) : null;
   if (onCable && !station) return missing('stationId');
   if (onCable && !findAttachment(db, form.attachmentId!)) return missing('attachmentId');
@@ -101,12 +104,19 @@ function findNamed(uc: UseCase, form: PlanForm): Planning | Refusal {
   const variant = form.variantId === undefined ? null : findVariant(db, form.variantId);
   if (form.variantId !== undefined && variant?.movement !== form.movement)
     return { path: 'variantId', message: PLAN_REFUSAL.otherVariant };
-  const gymId = station?.gymId ?? gymOf(uc, sessionToday(uc, client.id));
-  return gymId === null ? { path: 'movement', message: PLAN_REFUSAL.noGym } : { form, client, station, variant, gymId };
+  const gymId = station?.gymId ?? gymOf(uc, session);
+  return gymId === null
+    ? { path: 'movement', message: PLAN_REFUSAL.noGym }
+    : { form, client, station, variant, gymId, session };
+}
+
+/** What a load is planned for. */
+interface Loading extends Pick<Planning, 'client' | 'station' | 'gymId'> {
+  readonly form: Pick<PlanForm, 'movement' | 'side' | 'load' | 'unit'>;
 }
 
 /** The load as it is stamped here, grams; refused where a clinician's limit forbids it or no such load is here. */
-function findLoad({ db, nowMs }: UseCase, { form, client, station, gymId }: Planning): number | Refusal {
+export function findLoad({ db, nowMs }: UseCase, { form, client, station, gymId }: Loading): number | Refusal {
   const entry = entryOf(form.movement);
   const loadG = toGrams([form.load ?? 0], form.unit)[0]!;
   const limits = loadLimits(
@@ -128,7 +138,10 @@ function findLoad({ db, nowMs }: UseCase, { form, client, station, gymId }: Plan
     : (nearest ?? loadG);
 }
 
-/** Add a movement to a client's session today, starting one when there is none. The load must exist on the stack. */
+/**
+ * Add a movement to a session of a client, to today's where none is named, which begins with it when there is none. The
+ * load must exist on the stack.
+ */
 export function planToday(uc: UseCase, typed: unknown, key: unknown = null): SaveResult {
   const parsed = planFormSchema.safeParse(typed);
   if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
@@ -141,7 +154,7 @@ export function planToday(uc: UseCase, typed: unknown, key: unknown = null): Sav
     return { ok: false, issues: [{ path: 'side', message: PLAN_REFUSAL.onePulley }] };
   const loadG = findLoad(uc, planning);
   if (typeof loadG !== 'number') return { ok: false, issues: [loadG] };
-  const item: Omit<NewItem, 'side'> = {
+  const item: Omit<Unplaced, 'side'> = {
     id: idFromKey(key),
     movement: form.movement,
     variantId: variant?.id ?? null,
@@ -155,8 +168,8 @@ export function planToday(uc: UseCase, typed: unknown, key: unknown = null): Sav
   };
   // Sent twice it is one movement.
   if (clientOfItem(uc.db, item.id) !== null) return { ok: true, id: item.id };
-  const add = (one: NewItem): void => {
-    addToday(uc, planning, one);
+  const add = (one: Unplaced): void => {
+    addTo(uc, planning, one);
     keepChanges(uc, { subject: 'plan', subjectId: one.id, clientId: form.clientId }, undefined, one);
   };
   const [first, second] = sidesPlanned(planning);
@@ -167,7 +180,7 @@ export function planToday(uc: UseCase, typed: unknown, key: unknown = null): Sav
   return { ok: true, id: item.id };
 }
 
-type NewItem = Omit<SessionItem, 'sessionId' | 'position'>;
+type Unplaced = Omit<NewItem, 'sessionId' | 'position'>;
 
 /** The other side of a planned movement has an id that follows from the first one's: sent twice it is one. */
 const otherSideId = (id: string): string => uuidFrom('other side', id);
@@ -185,11 +198,12 @@ function startOf(nowMs: number, typed: string | undefined): dayjs.Dayjs {
   return now.startOf('day').hour(hours!).minute(minutes!);
 }
 
-/** Put a movement last in today's session; the first one opens it. */
-function addToday(uc: UseCase, { form, gymId }: Planning, item: NewItem): void {
-  const session = sessionToday(uc, form.clientId);
+/** Put a movement last in its session; one that was finished goes on. Today's first one opens it. */
+function addTo(uc: UseCase, { form, gymId, session: named }: Planning, item: Unplaced): void {
+  const session = named ?? sessionToday(uc, form.clientId);
   if (session) {
-    const position = Math.max(-1, ...session.items.map((i) => i.position)) + 1;
+    if (session.finishedAtMs !== null) setFinished(uc.db, session.id, null);
+    const position = nextPosition(uc.db, session.id);
     return addItem(uc.db, { ...item, sessionId: session.id, position }, uc.actor.id);
   }
   const startsAt = startOf(uc.nowMs, form.startsAt);
@@ -201,7 +215,7 @@ function addToday(uc: UseCase, { form, gymId }: Planning, item: NewItem): void {
       gymId,
       clientId: form.clientId,
       startsAtMs: startsAt.valueOf(),
-      minutes: SESSION_MINUTES,
+      minutes: SESSION_MINUTES.usual,
       items: [{ ...item, sessionId: id, position: 0 }],
     },
     uc.actor.id,

@@ -50,6 +50,14 @@ export function reachSessions(uc: UseCase, fromMs: number, toMs: number): Sessio
   return listSessions(uc.db, fromMs, toMs).filter((s) => own(s.clientId));
 }
 
+/** When a session is and which stations it still wants: what is skipped wants none, nor does what is finished. */
+export const toDaySession = ({ id, startsAtMs, minutes, items, finishedAtMs }: Session): DaySession => ({
+  id,
+  startsAtMs,
+  minutes,
+  stationIds: finishedAtMs === null ? items.flatMap((i) => (i.skipped === null ? (i.stationId ?? []) : [])) : [],
+});
+
 /**
  * Sessions of clients in nobody's care who asks that start in [fromMs, toMs): only when and on which stations, which
  * everybody on the floor sees anyway.
@@ -58,12 +66,7 @@ export function othersOnFloor(uc: UseCase, fromMs: number, toMs: number): DaySes
   const own = ownIds(uc);
   return listSessions(uc.db, fromMs, toMs)
     .filter((s) => !own(s.clientId))
-    .map(({ id, startsAtMs, minutes, items }) => ({
-      id,
-      startsAtMs,
-      minutes,
-      stationIds: items.flatMap((i) => i.stationId ?? []),
-    }));
+    .map(toDaySession);
 }
 
 /** Sets of clients in somebody's care that were begun before a time and not ended, newest first. */

@@ -6,7 +6,7 @@ import { readFloorEvent } from '@/contract/records/floor-event-record';
 import { inTransaction } from '@/data/in-transaction';
 import { appendFloorEvents } from '@/data/queries/folds';
 import { readIdentity } from '@/data/queries/identity';
-import { clientOfItem } from '@/data/queries/sessions';
+import { clientOfItem, findOut, putBack, setCalledOff } from '@/data/queries/sessions';
 import { keepChanges } from './changes';
 import { announce } from './event-line';
 import { reaches } from './reach';
@@ -36,6 +36,16 @@ function recordsFor(uc: UseCase, { clientId, itemId, atMs }: FloorEvent): boolea
   return owner === null || (owner === clientId && reaches(uc, clientId, atMs));
 }
 
+/** What is out of the plan is done all the same, by a tablet that did not know yet: it is in the plan again. */
+function takeBack(uc: UseCase, { itemId, clientId }: FloorEvent): void {
+  const out = findOut(uc.db, itemId);
+  if (!out) return;
+  putBack(uc.db, out);
+  setCalledOff(uc.db, out.sessionId, null);
+  const of = { subject: 'plan', subjectId: itemId, clientId } as const;
+  keepChanges(uc, of, { inPlan: false }, { inPlan: true });
+}
+
 /**
  * Keep a delivery from a device's outbox, each record in the name of who is signed in. Re-sent records are kept once; a
  * record that is wrong is named and holds up no other.
@@ -59,9 +69,11 @@ export function recordEvents(uc: UseCase, delivery: unknown): RecordResult {
     const { kept, added, unknown } = inTransaction(db, () => {
       const appended = appendFloorEvents(db, events, nowMs);
       const news = new Set(appended.added);
-      for (const e of events)
-        if (e.kind === 'setup-saved' && news.has(e.id))
+      for (const e of events.filter(({ id }) => news.has(id))) {
+        if (e.kind === 'set-started') takeBack(uc, e);
+        if (e.kind === 'setup-saved')
           keepChanges(uc, { subject: 'setup', subjectId: e.id, clientId: e.clientId }, NO_SETUP, setupSheet(e));
+      }
       return appended;
     });
     const news = new Set(added);

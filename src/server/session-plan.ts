@@ -1,19 +1,24 @@
 import 'server-only';
+import dayjs from 'dayjs';
 import { noteDefaults } from '@/core/body/client-note';
 import { entryOf } from '@/core/book/book';
 import { planBlocks } from '@/core/plan/plan-blocks';
 import { refused, type SaveResult } from '@/contract/save-result';
 import type { Session, SessionItem } from '@/contract/views/plan';
-import type { PlanBlockView, SessionPlanView } from '@/contract/views/session-plan';
+import { dayText as dayTextSchema } from '@/contract/client-form';
+import { SESSION_MINUTES } from '@/contract/session-form';
+import type { AskedSession, PlanBlockView, SessionPlanView } from '@/contract/views/session-plan';
 import { inTransaction } from '@/data/in-transaction';
 import { begunItems } from '@/data/queries/read-folds';
 import { reorderItems } from '@/data/queries/sessions';
 import { findVariant } from '@/data/queries/variants';
 import { doneName } from '@/messages/book';
-import { momentIn } from '@/messages/day';
-import { loadText } from '@/messages/loads';
+import { clock, momentIn } from '@/messages/day';
+import { loadNumber, loadText } from '@/messages/loads';
 import { orderText, PLAN_REFUSAL, plannedText } from '@/messages/plan';
 import { keepChanges } from './changes';
+import { dayText } from './clock';
+import { wantedOf } from './wanted';
 import { kitNames } from './kit-names';
 import { loadUnit } from './load-steps';
 import { reachClient, reachSession } from './reach';
@@ -28,6 +33,7 @@ export function loadSessionPlan(uc: UseCase, sessionId: string): SessionPlanView
   if (!session || !client) return null;
   const names = kitNames(uc.db);
   const byId = new Map(session.items.map((i) => [i.id, i]));
+  const { oneArm } = noteDefaults(client.notes);
   const begun = begunItems(uc.db, client.id, sessionId);
   const toBlock = (b: ReturnType<typeof planBlocks>[number]): PlanBlockView => {
     const own = b.itemIds.map((id) => byId.get(id)!);
@@ -35,21 +41,54 @@ export function loadSessionPlan(uc: UseCase, sessionId: string): SessionPlanView
     const station = names.stationOf(item.stationId);
     const unit = loadUnit(uc.db, session.gymId, entryOf(item.movement), station);
     const variant = item.variantId === null ? null : (findVariant(uc.db, item.variantId)?.name ?? null);
+    const { sets, reps, tempo, loadG } = item;
+    const says = plannedText(own.map((i) => ({ ...i, load: wantsLoad(i) ? loadText(i.loadG, unit) : null })));
+    const alike = own.every((i) => i.sets === sets && i.reps === reps && i.tempo === tempo && i.loadG === loadG);
+    const load = wantsLoad(item) ? Number(loadNumber(loadG, unit)) : null;
     return {
       ...b,
       name: doneName(item.movement, own.length > 1 ? 'both' : item.side, variant),
-      says: plannedText(own.map((i) => ({ ...i, load: wantsLoad(i) ? loadText(i.loadG, unit) : null }))),
+      says,
       station: station?.name ?? null,
       isBegun: b.itemIds.some((id) => begun.has(id)),
+      skipped: own.every((i) => i.skipped !== null) ? item.skipped : null,
+      planned: { sets, reps, tempo, load, unit, sidesDiffer: !alike },
     };
   };
   return {
     sessionId,
+    clientId: client.id,
     clientName: client.name,
     when: momentIn(session.startsAtMs, uc.nowMs),
+    day: dayText(session.startsAtMs),
+    startsAt: clock(session.startsAtMs),
     minutes: session.minutes,
-    blocks: planBlocks(session.items, noteDefaults(client.notes).oneArm).map(toBlock),
+    isFinished: session.finishedAtMs !== null,
+    isCalledOff: session.calledOffAtMs !== null,
+    wanted: wantedOf(uc, session),
+    blocks: planBlocks(session.items, oneArm).map(toBlock),
     unreadable: session.unreadable.length,
+  };
+}
+
+/** A session that is asked for is repeated a week later, where no day is named. */
+const DAYS_ON = 7;
+
+/** What a new session's form opens with: a day of the week, or a session that is repeated. */
+export function askedSession(
+  uc: UseCase,
+  { day, from }: { readonly day: string | undefined; readonly from: string | undefined },
+): AskedSession {
+  const session = from === undefined ? null : reachSession(uc, from);
+  const asked = dayTextSchema.safeParse(day).success ? day! : null;
+  const next = dayjs(session ? session.startsAtMs : uc.nowMs);
+  return {
+    isAsked: asked !== null || session !== null,
+    clientId: session?.clientId ?? '',
+    day: asked ?? dayText(session ? next.add(DAYS_ON, 'day').valueOf() : uc.nowMs),
+    startsAt: session ? clock(session.startsAtMs) : dayjs(uc.nowMs).add(1, 'hour').format('HH:00'),
+    minutes: session?.minutes ?? SESSION_MINUTES.usual,
+    fromId: session?.id ?? '',
   };
 }
 

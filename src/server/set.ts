@@ -95,8 +95,9 @@ function bandViews({ db }: UseCase, gymId: string, found: FoundSettings): Pick<S
 
 const toOther = ({ id, movement, side }: SessionItem): OtherItem => ({ itemId: id, movement, side });
 
-/** Planned sets of a movement that are neither done nor stopped for pain. */
+/** Planned sets of a movement that are neither done, skipped nor stopped for pain. */
 function hasSetsLeft({ db }: UseCase, { clientId }: Session, item: SessionItem): boolean {
+  if (item.skipped !== null) return false;
   const log = readFolds(db, { clientId, items: [item.id] }).get(item.movement);
   return !log || (log.pains.length === 0 && log.sets.filter((s) => s.endedAtMs !== null).length < item.sets);
 }

@@ -14,7 +14,7 @@ export type ReadRecord<T> =
 
 /** A kept row that this program cannot read: named where its table is shown, left out everywhere else. */
 export interface UnreadableRow {
-  readonly table: 'floor_event' | 'kit_piece' | 'movement_variant' | 'session_item';
+  readonly table: 'floor_event' | 'kit_piece' | 'movement_variant' | 'plan_template' | 'session_item';
   readonly id: string;
   /** What a person knows it by. */
   readonly name: string;

@@ -26,7 +26,9 @@ export interface FloorItemView {
   /** What is other than the last time, in words. */
   readonly since: readonly string[];
   readonly progress: string;
-  readonly state: 'to-do' | 'under-way' | 'done' | 'stopped';
+  readonly state: 'to-do' | 'under-way' | 'done' | 'stopped' | 'skipped';
+  /** Why it is not done this time; null where it is to be done. */
+  readonly skipped: string | null;
 }
 
 /** A client's session of today. */

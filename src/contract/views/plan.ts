@@ -23,7 +23,12 @@ export interface SessionItem {
   readonly reps: number;
   readonly tempo: string;
   readonly loadG: number;
+  /** Why it is not done this time; null where it is to be done. */
+  readonly skipped: string | null;
 }
+
+/** A movement as it is put into a plan. */
+export type NewItem = Omit<SessionItem, 'skipped'>;
 
 /** A client's time in the gym, with what is planned for it. */
 export interface Session {
@@ -33,8 +38,30 @@ export interface Session {
   readonly startsAtMs: number;
   readonly minutes: number;
   readonly items: readonly SessionItem[];
+  /** When it was finished by hand; null where it is over when everything in it is. */
+  readonly finishedAtMs: number | null;
+  readonly calledOffAtMs: number | null;
   /** Planned movements that this program cannot read. */
   readonly unreadable: readonly UnreadableRow[];
+}
+
+/** A session as it is made. */
+export interface NewSession extends Pick<Session, 'id' | 'gymId' | 'clientId' | 'startsAtMs' | 'minutes'> {
+  readonly items: readonly NewItem[];
+}
+
+/** A movement of a template: what is the same for everybody. */
+export type TemplateMovement = Pick<SessionItem, 'movement' | 'variantId' | 'side' | 'sets' | 'reps' | 'tempo'>;
+
+/** Movements that are planned together, for any client. */
+export interface PlanTemplate {
+  readonly id: string;
+  readonly name: string;
+  /** Who made it, and whether everybody plans by it. */
+  readonly accountId: string;
+  readonly forAll: boolean;
+  readonly minutes: number;
+  readonly movements: readonly TemplateMovement[];
 }
 
 /** A trainer's own way of doing a movement of the book. */

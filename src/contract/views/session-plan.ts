@@ -1,4 +1,7 @@
+import type { SessionState } from '@/core/plan/day';
 import type { PlanBlock } from '@/core/plan/plan-blocks';
+import type { LoadUnit } from '@/core/units/mass';
+import type { Choice, PlanTemplate } from './plan';
 
 /** A block of a session's plan with what is read of it. */
 export interface PlanBlockView extends PlanBlock {
@@ -8,16 +11,82 @@ export interface PlanBlockView extends PlanBlock {
   readonly station: string | null;
   /** A set of it was begun: it is not moved any longer. */
   readonly isBegun: boolean;
+  /** Why it is not done this time; null where it is to be done. */
+  readonly skipped: string | null;
+  /** What can be changed of it, as its first side has it, and whether the other side has it otherwise. */
+  readonly planned: {
+    readonly sets: number;
+    readonly reps: number;
+    readonly tempo: string;
+    /** As stamped; null where nothing is loaded. */
+    readonly load: number | null;
+    readonly unit: LoadUnit;
+    readonly sidesDiffer: boolean;
+  };
 }
 
 /** A session in its order. */
 export interface SessionPlanView {
   readonly sessionId: string;
+  readonly clientId: string;
   readonly clientName: string;
   readonly when: string;
+  /** Its day like 2026-11-24, and when it starts on it like 14:30. */
+  readonly day: string;
+  readonly startsAt: string;
   /** The time there is. */
   readonly minutes: number;
+  readonly isFinished: boolean;
+  readonly isCalledOff: boolean;
+  /** Stations that somebody else wants at the same time, in words. */
+  readonly wanted: readonly string[];
   readonly blocks: readonly PlanBlockView[];
   /** Movements that this program cannot read: then nothing is moved. */
   readonly unreadable: number;
+}
+
+/** A session in the week. */
+export interface WeekSessionView {
+  readonly id: string;
+  readonly clientName: string;
+  readonly starts: string;
+  readonly ends: string;
+  /** How many movements there are, both sides of one together. */
+  readonly movements: number;
+  readonly state: SessionState;
+  /** Whether somebody else wants one of its stations at the same time. */
+  readonly isWanted: boolean;
+}
+
+/** A week of sessions, Monday first. */
+export interface WeekView {
+  /** Its Monday, and those of the weeks before and after it, like 2026-11-23. */
+  readonly monday: string;
+  readonly before: string;
+  readonly after: string;
+  readonly titled: string;
+  readonly isThisWeek: boolean;
+  readonly days: readonly {
+    readonly day: string;
+    readonly says: string;
+    readonly isToday: boolean;
+    readonly sessions: readonly WeekSessionView[];
+  }[];
+  /** Clients, gyms and templates that a session can be made with. */
+  readonly clients: readonly Choice[];
+  readonly gyms: readonly Choice[];
+  readonly templates: readonly (PlanTemplate & { readonly mayDrop: boolean })[];
+  readonly unreadable: number;
+}
+
+/** What a new session's form opens with. */
+export interface AskedSession {
+  /** Another place asked for it: the form is open. */
+  readonly isAsked: boolean;
+  readonly clientId: string;
+  readonly day: string;
+  readonly startsAt: string;
+  readonly minutes: number;
+  /** The session that it repeats; empty for none. */
+  readonly fromId: string;
 }

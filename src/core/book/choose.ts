@@ -131,19 +131,23 @@ function told(choices: readonly Choice[]): Choice[] {
   );
 }
 
-function judge(entry: BookEntry, region: Region, input: ChooseInput): Choice {
-  const direct = entry.target === region;
-  const base = { entry, direct, columnId: null, ...NO_WORK, standIns: entry.standIns };
+/** A movement answered with a gym's kit, on which column, or what speaks against it there. */
+export type Served =
+  | { readonly objection: null; readonly answer: GoodAnswer; readonly columnId: string | null }
+  | { readonly objection: Objection };
+
+/** Answer a movement for a client with a gym's kit, on its first column that serves. */
+export function serveHere(entry: BookEntry, input: ChooseInput): Served {
   const has = new Set<string>([...input.gym.kinds, ...input.gym.machines]);
   const missing = needsOf(entry).find((n) => !has.has(n));
-  if (missing) return { ...base, objection: { kind: 'kit', missing } };
+  if (missing) return { objection: { kind: 'kit', missing } };
   const handle =
     entry.load.kind === 'cable'
       ? input.gym.attachments.find((a) => entry.load.kind === 'cable' && entry.load.attachments.includes(a.kind))
       : undefined;
-  if (entry.load.kind === 'cable' && !handle) return { ...base, objection: { kind: 'kit', missing: 'attachment' } };
+  if (entry.load.kind === 'cable' && !handle) return { objection: { kind: 'kit', missing: 'attachment' } };
   const note = noteAgainst(entry, input.notes);
-  if (note) return { ...base, objection: { kind: 'note', note } };
+  if (note) return { objection: { kind: 'note', note } };
   const side = sidesOf(entry).at(-1)!;
   const columns = entry.load.kind === 'cable' ? input.gym.columns : [null];
   let refusal: NoAnswer | null = null;
@@ -161,9 +165,16 @@ function judge(entry: BookEntry, region: Region, input: ChooseInput): Choice {
       refusal ??= answer;
       continue;
     }
-    return { ...base, ...workOf(region, answer, input), objection: null, columnId: c?.id ?? null };
+    return { objection: null, answer, columnId: c?.id ?? null };
   }
-  return { ...base, objection: { kind: 'solver', reason: refusal?.reason ?? 'no-column' } };
+  return { objection: { kind: 'solver', reason: refusal?.reason ?? 'no-column' } };
+}
+
+function judge(entry: BookEntry, region: Region, input: ChooseInput): Choice {
+  const base = { entry, direct: entry.target === region, columnId: null, ...NO_WORK, standIns: entry.standIns };
+  const served = serveHere(entry, input);
+  if (served.objection) return { ...base, objection: served.objection };
+  return { ...base, ...workOf(region, served.answer, input), objection: null, columnId: served.columnId };
 }
 
 /**

@@ -171,16 +171,41 @@ function demandOn(
   return demand;
 }
 
+/** A region along a movement, sample by sample. */
+export interface RegionCourse {
+  /** How far it is shortened, share of its whole range: 0 where it is longest, 1 where it is shortest. */
+  readonly shortened: readonly number[];
+  /** Demand on it, share of what it can give there. */
+  readonly demand: readonly number[];
+}
+
+/**
+ * How long a region is and how hard it works at every sample of a posed movement; what goes beyond its range by the
+ * sources above counts as its end. Null as for `regionWork`.
+ */
+export function regionCourse(region: Region, body: Body, path: ChainPath, load: LoadSamples): RegionCourse | null {
+  const acts = actsOf(region, path);
+  const demand = acts && demandOn(region, acts, body, path, load);
+  if (!demand) return null;
+  const { long, short } = acts;
+  const share = (i: number): number => (acts.shortens(anglesAt(path, i)) - long) / (short - long);
+  return { shortened: path.contact.map((_, i) => Math.min(1, Math.max(0, share(i)))), demand };
+}
+
+/** What a region does in a limb's movement; null for one without a range of its own. */
+function actsOf(region: Region, path: ChainPath): RegionRange | null {
+  // Over the hips, what bends the knee straightens the hip.
+  if (path.chain === 'trunk' && region === 'hamstrings') return RANGE.glutes!;
+  return RANGE[region] ?? null;
+}
+
 /**
  * What a posed movement makes a region do: how hard it works against what it can give there, and how much of its range
  * it goes through. Null for a region that the limb's load does not reach by a moment or a force of its own.
  */
 export function regionWork(region: Region, body: Body, path: ChainPath, load: LoadSamples): RegionWork | null {
-  const own = RANGE[region];
-  if (!own) return null;
-  // Over the hips, what bends the knee straightens the hip.
-  const acts = path.chain === 'trunk' && region === 'hamstrings' ? RANGE.glutes! : own;
-  const demand = demandOn(region, acts, body, path, load);
+  const acts = actsOf(region, path);
+  const demand = acts && demandOn(region, acts, body, path, load);
   if (!demand) return null;
   let [least, most] = [Infinity, -Infinity];
   for (let i = 0; i < path.contact.length; i++) {

@@ -1,3 +1,6 @@
+/** How far a session has come. */
+export type SessionState = 'planned' | 'under-way' | 'done';
+
 /** A session on the day: when, in milliseconds, and the stations that are planned in it. */
 export interface DaySession {
   readonly id: string;

@@ -358,6 +358,20 @@ export function foldsHold(db: Db, sample: number): boolean {
   });
 }
 
+/** Sets on record of some clients' planned movements, by planned movement; those without any are left out. */
+export function setCounts(
+  db: Db,
+  clientIds: readonly string[],
+  itemIds: readonly string[],
+): ReadonlyMap<string, number> {
+  for (const id of new Set(clientIds)) ensureFolded(db, id);
+  const rows = prepared(
+    db,
+    'SELECT item_id AS id, sets FROM item_fold WHERE sets > 0 AND item_id IN (SELECT value FROM json_each(?))',
+  ).all(JSON.stringify(itemIds)) as { id: string; sets: number }[];
+  return new Map(rows.map((r) => [r.id, r.sets]));
+}
+
 /** Planned movements of a session that a set was begun of. */
 export function begunItems(db: Db, clientId: string, sessionId: string): ReadonlySet<string> {
   ensureFolded(db, clientId);

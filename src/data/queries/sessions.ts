@@ -2,7 +2,7 @@ import type { PlannedItems } from '@/core/record/set-log';
 import { groupBy } from '@/core/record/group-by';
 import { readRows } from '@/contract/records/record';
 import { readSessionItem, type SessionItemRow } from '@/contract/records/session-item-record';
-import type { Session, SessionItem } from '@/contract/views/plan';
+import type { NewItem, NewSession, Session, SessionItem } from '@/contract/views/plan';
 import type { Db } from '../open-db';
 import { prepared } from '../prepared';
 import { inTransaction } from '../in-transaction';
@@ -10,16 +10,20 @@ import { inTransaction } from '../in-transaction';
 const ITEM =
   'SELECT i.id, i.session_id AS sessionId, i.position, i.movement, i.variant_id AS variantId, ' +
   'i.side, i.station_id AS stationId, i.attachment_id AS attachmentId, i.band_id AS bandId, i.sets, i.reps, i.tempo, ' +
-  'i.load_g AS loadG FROM session_item i';
-const SESSION = 'SELECT id, gym_id AS gymId, client_id AS clientId, starts_at_ms AS startsAtMs, minutes FROM session';
+  'i.load_g AS loadG, i.skipped FROM session_item i';
+const SESSION =
+  'SELECT s.id, s.gym_id AS gymId, s.client_id AS clientId, s.starts_at_ms AS startsAtMs, s.minutes, ' +
+  's.finished_at_ms AS finishedAtMs, s.called_off_at_ms AS calledOffAtMs FROM session s';
 
 type SessionRow = Omit<Session, 'items' | 'unreadable'>;
 
 /** Sessions with what is planned in them, read at once for all of them. */
 function withItems(db: Db, sessions: readonly SessionRow[]): Session[] {
-  const rows = prepared(db, `${ITEM} WHERE i.session_id IN (SELECT value FROM json_each(?)) ORDER BY i.position`).all(
-    JSON.stringify(sessions.map((s) => s.id)),
-  ) as SessionItemRow[];
+  const rows = prepared(
+    db,
+    `${ITEM} WHERE i.session_id IN (SELECT value FROM json_each(?)) AND i.taken_out_at_ms IS NULL
+     ORDER BY i.position`,
+  ).all(JSON.stringify(sessions.map((s) => s.id))) as SessionItemRow[];
   const own = groupBy(rows, (r) => r.sessionId);
   return sessions.map((s) => {
     const { rows: items, unreadable } = readRows(own.get(s.id) ?? [], readSessionItem, (r) => ({
@@ -35,10 +39,11 @@ function withItems(db: Db, sessions: readonly SessionRow[]): Session[] {
 export const listSessions = (db: Db, fromMs: number, toMs: number): Session[] =>
   withItems(
     db,
-    prepared(db, `${SESSION} WHERE starts_at_ms >= ? AND starts_at_ms < ? ORDER BY starts_at_ms`).all(
-      fromMs,
-      toMs,
-    ) as SessionRow[],
+    prepared(
+      db,
+      `${SESSION} WHERE s.starts_at_ms >= ? AND s.starts_at_ms < ? AND s.called_off_at_ms IS NULL
+       ORDER BY s.starts_at_ms`,
+    ).all(fromMs, toMs) as SessionRow[],
   );
 
 /** A planned movement; null where there is none of that id, or none that can be read. */
@@ -58,7 +63,7 @@ export const clientOfItem = (db: Db, itemId: string): string | null =>
   )?.id ?? null;
 
 export function findSession(db: Db, id: string): Session | null {
-  const s = prepared(db, `${SESSION} WHERE id = ?`).get(id) as SessionRow | undefined;
+  const s = prepared(db, `${SESSION} WHERE s.id = ?`).get(id) as SessionRow | undefined;
   return s ? withItems(db, [s])[0]! : null;
 }
 
@@ -66,10 +71,11 @@ export function findSession(db: Db, id: string): Session | null {
 export const listSessionsOf = (db: Db, clientId: string, most: number): Session[] =>
   withItems(
     db,
-    prepared(db, `${SESSION} WHERE client_id = ? ORDER BY starts_at_ms DESC LIMIT ?`).all(
-      clientId,
-      most,
-    ) as SessionRow[],
+    prepared(
+      db,
+      `${SESSION} WHERE s.client_id = ? AND s.called_off_at_ms IS NULL
+       ORDER BY s.starts_at_ms DESC LIMIT ?`,
+    ).all(clientId, most) as SessionRow[],
   );
 
 /** A client's sessions in which some movements were planned, newest first. */
@@ -78,9 +84,9 @@ export const listSessionsWith = (db: Db, clientId: string, itemIds: readonly str
     db,
     prepared(
       db,
-      `${SESSION} WHERE client_id = ? AND id IN
+      `${SESSION} WHERE s.client_id = ? AND s.id IN
          (SELECT session_id FROM session_item WHERE id IN (SELECT value FROM json_each(?)))
-       ORDER BY starts_at_ms DESC`,
+       ORDER BY s.starts_at_ms DESC`,
     ).all(clientId, JSON.stringify(itemIds)) as SessionRow[],
   );
 
@@ -104,18 +110,79 @@ export function plannedItems(db: Db, ids: readonly string[]): PlannedItems {
   return Object.fromEntries(rows.map(({ id, sessionId, side }) => [id, { sessionId, side }]));
 }
 
+/** The lowest position of a session's movements, below nought where some were taken out. */
+const lowest = (db: Db, sessionId: string): number =>
+  (
+    prepared(db, 'SELECT min(0, coalesce(min(position), 0)) AS low FROM session_item WHERE session_id = ?').get(
+      sessionId,
+    ) as { low: number }
+  ).low;
+
+/** The position after the last of a session's movements. */
+export const nextPosition = (db: Db, sessionId: string): number =>
+  (
+    prepared(db, 'SELECT max(-1, coalesce(max(position), -1)) + 1 AS next FROM session_item WHERE session_id = ?').get(
+      sessionId,
+    ) as { next: number }
+  ).next;
+
+/** Change when a session is. */
+export function setTime(db: Db, id: string, startsAtMs: number, minutes: number): void {
+  prepared(db, 'UPDATE session SET starts_at_ms = ?, minutes = ? WHERE id = ?').run(startsAtMs, minutes, id);
+}
+
+/** Finish a session by hand, or go on with it (null). */
+export function setFinished(db: Db, id: string, atMs: number | null): void {
+  prepared(db, 'UPDATE session SET finished_at_ms = ? WHERE id = ?').run(atMs, id);
+}
+
+/** Call a session off, or have it again (null). */
+export function setCalledOff(db: Db, id: string, atMs: number | null): void {
+  prepared(db, 'UPDATE session SET called_off_at_ms = ? WHERE id = ?').run(atMs, id);
+}
+
+/** What may be changed of a planned movement. */
+export type ItemChange = Pick<SessionItem, 'sets' | 'reps' | 'tempo' | 'loadG'>;
+
+/** Change how often and how heavy a planned movement is. */
+export function setItem(db: Db, id: string, { sets, reps, tempo, loadG }: ItemChange): void {
+  prepared(db, 'UPDATE session_item SET sets = ?, reps = ?, tempo = ?, load_g = ? WHERE id = ?').run(
+    ...[sets, reps, tempo, loadG, id],
+  );
+}
+
+/** Skip a planned movement for a reason, or have it again (null). */
+export function setSkipped(db: Db, id: string, reason: string | null): void {
+  prepared(db, 'UPDATE session_item SET skipped = ? WHERE id = ?').run(reason, id);
+}
+
+/** Take a planned movement out of its session; what is recorded of it stays. */
+export function takeOut(db: Db, { id, sessionId }: Pick<SessionItem, 'id' | 'sessionId'>, atMs: number): void {
+  prepared(db, 'UPDATE session_item SET taken_out_at_ms = ?, position = ? WHERE id = ?').run(
+    ...[atMs, lowest(db, sessionId) - 1, id],
+  );
+}
+
+/** Put what was taken out back into its session, as its last. */
+export function putBack(db: Db, { id, sessionId }: Pick<SessionItem, 'id' | 'sessionId'>): void {
+  prepared(db, 'UPDATE session_item SET taken_out_at_ms = NULL, position = ? WHERE id = ?').run(
+    ...[nextPosition(db, sessionId), id],
+  );
+}
+
 /** Put a session's planned movements in another order; `itemIds`: all of them. */
 export function reorderItems(db: Db, sessionId: string, itemIds: readonly string[]): void {
   const move = prepared(db, 'UPDATE session_item SET position = ? WHERE id = ? AND session_id = ?');
   inTransaction(db, () => {
-    // No two may stand at one position at any time: first out of the way.
-    itemIds.forEach((id, k) => move.run(-1 - k, id, sessionId));
+    // No two may stand at one position at any time: first out of the way, below what was taken out.
+    const low = lowest(db, sessionId);
+    itemIds.forEach((id, k) => move.run(low - 1 - k, id, sessionId));
     itemIds.forEach((id, k) => move.run(k, id, sessionId));
   });
 }
 
 /** Add one planned movement to a session; `actorId`: who planned it. */
-export function addItem(db: Db, i: SessionItem, actorId: string): void {
+export function addItem(db: Db, i: NewItem, actorId: string): void {
   prepared(
     db,
     `INSERT INTO session_item (id, session_id, position, movement, variant_id, side, station_id, attachment_id, band_id,
@@ -128,7 +195,7 @@ export function addItem(db: Db, i: SessionItem, actorId: string): void {
 }
 
 /** Add a session with its items; a session already there stays as it is. `actorId`: who planned it. */
-export function addSession(db: Db, s: Omit<Session, 'unreadable'>, actorId: string): void {
+export function addSession(db: Db, s: NewSession, actorId: string): void {
   inTransaction(db, () => {
     const added = prepared(
       db,
@@ -138,3 +205,11 @@ export function addSession(db: Db, s: Omit<Session, 'unreadable'>, actorId: stri
     if (added.changes > 0) for (const i of s.items) addItem(db, i, actorId);
   });
 }
+
+/** A planned movement that is out of its plan, or whose whole session is called off; null for any other. */
+export const findOut = (db: Db, itemId: string): Pick<SessionItem, 'id' | 'sessionId'> | null =>
+  (prepared(
+    db,
+    `SELECT i.id, i.session_id AS sessionId FROM session_item i JOIN session s ON s.id = i.session_id
+     WHERE i.id = ? AND (i.taken_out_at_ms IS NOT NULL OR s.called_off_at_ms IS NOT NULL)`,
+  ).get(itemId) as Pick<SessionItem, 'id' | 'sessionId'> | undefined) ?? null;

@@ -16,7 +16,12 @@ const STATE_WORD: Readonly<Record<FloorItemView['state'], string>> = {
   'under-way': WORDS.underWay,
   done: 'done',
   stopped: WORDS.stoppedForPain,
+  skipped: WORDS.skipped,
 };
+
+/** How a movement stands, and why it is skipped where it is. */
+const stateOf = ({ state, skipped }: FloorItemView): string =>
+  state === 'skipped' && skipped ? `${WORDS.skipped}: ${skipped}` : STATE_WORD[state];
 
 /** Settings that are words and no figure. */
 const IN_WORDS: readonly SettingKind[] = ['handle', 'band'];
@@ -109,7 +114,7 @@ function NextItem({ item }: { readonly item: FloorItemView }) {
         <h3>{nameOf(item)}</h3>
         <p>
           {item.station && `${item.station}. `}
-          {item.progress}. <b>{STATE_WORD[item.state]}</b>
+          {item.progress}. <b>{stateOf(item)}</b>
         </p>
       </header>
       {item.blocked && <Alert className={styles.blocked}>{item.blocked}</Alert>}
@@ -157,7 +162,7 @@ function LaterItem({ item }: { readonly item: FloorItemView }) {
         <b>{nameOf(item)}</b>
         <span className={styles.quiet}>
           {item.station && `${item.station}. `}
-          {item.progress}. {STATE_WORD[item.state]}
+          {item.progress}. {stateOf(item)}
         </span>
       </Link>
       <span className={styles.laterPlates}>

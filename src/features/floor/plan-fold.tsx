@@ -34,7 +34,7 @@ export function PlanFold(props: PlanFormProps) {
       open={props.asked !== null || undefined}
       onToggle={(e) => e.currentTarget.open && !PlanForm && fetchForm()}
     >
-      <summary>{WORDS.addAMovementToToday}</summary>
+      <summary>{props.into ? WORDS.addAMovementHere : WORDS.addAMovementToToday}</summary>
       {PlanForm ? <PlanForm {...props} /> : <p role="status">{failed ? WORDS.formNeedsNetwork : WORDS.openingForm}</p>}
     </details>
   );

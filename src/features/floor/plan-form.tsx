@@ -22,6 +22,8 @@ export interface PlanFormProps {
   readonly action: (typed: unknown, key: string) => Promise<SaveResult>;
   /** What another place asked to be planned. */
   readonly asked: { readonly movement: string; readonly variantId: string; readonly clientId: string } | null;
+  /** The session that it is added to; null for the one of today. */
+  readonly into: { readonly sessionId: string; readonly clientId: string } | null;
 }
 
 /** The movement chosen: only those of the book are offered. */
@@ -58,6 +60,7 @@ const MOVEMENTS = GROUPS.map((g) => ({
 
 type PlanValues = ReturnType<typeof usualPlan> & {
   readonly clientId: string;
+  readonly sessionId: string;
   readonly startsAt: string;
   readonly sets: number | '';
   readonly load: number | '';
@@ -71,10 +74,11 @@ function unitOf(v: PlanValues, choices: PlanChoices): LoadUnit {
 }
 
 /** The form as another place asked for it, or as it usually is. */
-function usePlanForm({ choices, action, asked }: PlanFormProps, onAdded: () => void) {
+function usePlanForm({ choices, action, asked, into }: PlanFormProps, onAdded: () => void) {
   const initial: PlanValues = {
     ...usualPlan(asked?.movement ?? 'cable-fly-level', choices),
-    clientId: asked?.clientId || (choices.clients[0]?.value ?? ''),
+    clientId: into?.clientId ?? (asked?.clientId || (choices.clients[0]?.value ?? '')),
+    sessionId: into?.sessionId ?? '',
     startsAt: '',
     sets: 3,
     load: '',
@@ -89,14 +93,15 @@ function usePlanForm({ choices, action, asked }: PlanFormProps, onAdded: () => v
     },
     (v, _, key) => action(typed(v), key),
     onAdded,
-    asked ? null : 'plan-today',
+    asked ? null : into ? `plan-into-${into.sessionId}` : 'plan-today',
   );
 }
 
 type PlanFields = ReturnType<typeof usePlanForm>['form'];
 
 /** Who does what: client, movement, variant and the side that works. */
-function WhoAndWhat({ form, choices }: { readonly form: PlanFields; readonly choices: PlanChoices }) {
+function WhoAndWhat(props: { readonly form: PlanFields; readonly choices: PlanChoices; readonly isFixed: boolean }) {
+  const { form, choices, isFixed } = props;
   const { values } = form;
   const entry = entryAt(values.movement);
   const oneArm = choices.clients.find((c) => c.value === values.clientId)?.oneArm ?? false;
@@ -105,7 +110,13 @@ function WhoAndWhat({ form, choices }: { readonly form: PlanFields; readonly cho
   const variants = choices.variants.filter((v) => v.movement === values.movement);
   return (
     <>
-      <NativeSelect label={WORDS.client} data={choices.clients.map(plainChoice)} {...form.getInputProps('clientId')} />
+      {!isFixed && (
+        <NativeSelect
+          label={WORDS.client}
+          data={choices.clients.map(plainChoice)}
+          {...form.getInputProps('clientId')}
+        />
+      )}
       <NativeSelect
         label={WORDS.movement}
         data={MOVEMENTS}
@@ -169,16 +180,16 @@ function BandChoice({ form, choices }: { readonly form: PlanFields; readonly cho
 
 /** The form that adds a movement to today. */
 export function PlanForm(props: PlanFormProps) {
-  const { choices } = props;
+  const { choices, into } = props;
   const [added, setAdded] = useState(false);
   const { form, onSubmit, busy, trouble } = usePlanForm(props, () => setAdded(true));
   const label = loadOf(form.values);
   return (
     <SheetForm onSubmit={onSubmit} className={forms.grid} onChange={() => setAdded(false)}>
-      <WhoAndWhat form={form} choices={choices} />
+      <WhoAndWhat form={form} choices={choices} isFixed={into !== null} />
       <CableChoice form={form} choices={choices} />
       <BandChoice form={form} choices={choices} />
-      <TextInput label={WORDS.starts} placeholder={WORDS.now} {...form.getInputProps('startsAt')} />
+      {!into && <TextInput label={WORDS.starts} placeholder={WORDS.now} {...form.getInputProps('startsAt')} />}
       <NumberInput label={WORDS.sets} {...form.getInputProps('sets')} />
       <NumberInput label={WORDS.reps} {...form.getInputProps('reps')} />
       <TextInput
@@ -188,7 +199,12 @@ export function PlanForm(props: PlanFormProps) {
         {...form.getInputProps('tempo')}
       />
       {label && <NumberInput label={`${label}, ${unitOf(form.values, choices)}`} {...form.getInputProps('load')} />}
-      <SaveRow label={WORDS.addToToday} busy={busy} said={added ? WORDS.added : null} trouble={trouble} />
+      <SaveRow
+        label={into ? WORDS.addToSession : WORDS.addToToday}
+        busy={busy}
+        said={added ? WORDS.added : null}
+        trouble={trouble}
+      />
     </SheetForm>
   );
 }

@@ -1,20 +1,24 @@
 'use client';
 import { useMounted } from '@mantine/hooks';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { SaveResult } from '@/contract/save-result';
 import type { PlanBlockView, SessionPlanView } from '@/contract/views/session-plan';
 import { bestOrder, brokenRules, MOST_ORDERED, orderCost } from '@/core/plan/session-order';
 import { groupBy } from '@/core/record/group-by';
 import { betweenS, changeBetween, sessionSeconds } from '@/core/plan/session-time';
 import { saveTroubleOf, wholeTrouble } from '@/features/shell/save-trouble';
+import { useDeed } from '@/features/shell/use-deed';
 import { SAVE_TROUBLE } from '@/messages/saving';
 import { CHANGE_TEXT, RULE_TEXT } from '@/messages/plan';
 import { WORDS } from '@/messages/screens/plan';
+import { WORDS as WEEK } from '@/messages/screens/week';
+import { BlockChange, type BlockDeeds } from './block-change';
 import styles from './plan.module.css';
 
 interface Props {
   readonly plan: SessionPlanView;
   readonly keep: (sessionId: string, itemIds: unknown) => Promise<SaveResult>;
+  readonly deeds: BlockDeeds;
 }
 
 type Ids = readonly string[];
@@ -24,7 +28,7 @@ function useSentOrders(plan: SessionPlanView, keep: Props['keep'], onRefused: (k
   const [trouble, setTrouble] = useState<string | null>(null);
   const state = useRef<{ wanted: Ids | null; kept: Ids; isSending: boolean }>({
     wanted: null,
-    kept: plan.blocks.map((b) => b.id),
+    kept: plan.blocks.filter((b) => !isSkipped(b)).map((b) => b.id),
     isSending: false,
   });
   const send = async (wanted: Ids, itemsOf: (ids: Ids) => string[]): Promise<void> => {
@@ -51,10 +55,16 @@ function useSentOrders(plan: SessionPlanView, keep: Props['keep'], onRefused: (k
   return { trouble, send };
 }
 
-/** An order as it is tried: put at once, kept with every change, and what it was before. */
-function useOrder({ plan, keep }: Props) {
+const isSkipped = (b: PlanBlockView): boolean => b.skipped !== null;
+
+/**
+ * An order as it is tried: put at once, kept with every change, and what it was before. What is skipped stands behind
+ * what is done.
+ */
+function useOrder({ plan, keep }: Omit<Props, 'deeds'>) {
   const byId = useMemo(() => new Map(plan.blocks.map((b) => [b.id, b])), [plan]);
-  const [ids, setIds] = useState<Ids>(() => plan.blocks.map((b) => b.id));
+  const skipped = plan.blocks.filter(isSkipped);
+  const [ids, setIds] = useState<Ids>(() => plan.blocks.filter((b) => !isSkipped(b)).map((b) => b.id));
   const [before, setBefore] = useState<readonly Ids[]>([]);
   const [said, setSaid] = useState('');
   const pressed = useRef<string | null>(null);
@@ -67,7 +77,7 @@ function useOrder({ plan, keep }: Props) {
     setIds(next);
     setBefore(undoes);
     setSaid(says);
-    void send(next, (of) => of.flatMap((id) => byId.get(id)?.itemIds ?? []));
+    void send(next, (of) => [...of, ...skipped.map((b) => b.id)].flatMap((id) => byId.get(id)?.itemIds ?? []));
   };
   const move = (k: number, by: 1 | -1): void => {
     const next = [...ids];
@@ -87,7 +97,7 @@ function useOrder({ plan, keep }: Props) {
       WORDS.isComputed,
       [...before, ids],
     );
-  return { blocks, move, take, undo, canUndo: before.length > 0, said, trouble };
+  return { blocks, skipped, move, take, undo, canUndo: before.length > 0, said, trouble };
 }
 
 /** What lies between two movements of the ribbon. */
@@ -100,8 +110,11 @@ function Block(props: {
   readonly block: PlanBlockView;
   readonly onEarlier: (() => void) | null;
   readonly onLater: (() => void) | null;
+  readonly onChange: (() => void) | null;
+  readonly isOpen: boolean;
+  readonly children: ReactNode;
 }) {
-  const { block, onEarlier, onLater } = props;
+  const { block, onEarlier, onLater, onChange, isOpen, children } = props;
   return (
     <li className={styles.block} data-block={block.id} data-begun={block.isBegun || undefined}>
       <div>
@@ -112,30 +125,42 @@ function Block(props: {
         </span>
       </div>
       <em>{WORDS.minutes(sessionSeconds(block.items))}</em>
-      {block.isBegun ? (
-        <span className={styles.begun}>{WORDS.begun}</span>
-      ) : (
-        <div className={styles.moves}>
-          <button
-            type="button"
-            disabled={!onEarlier}
-            data-by={-1}
-            onClick={() => onEarlier?.()}
-            aria-label={WORDS.earlierName(block.name)}
-          >
-            {WORDS.earlier}
-          </button>
-          <button
-            type="button"
-            disabled={!onLater}
-            data-by={1}
-            onClick={() => onLater?.()}
-            aria-label={WORDS.laterName(block.name)}
-          >
-            {WORDS.later}
-          </button>
-        </div>
-      )}
+      <div className={styles.moves}>
+        {block.isBegun ? (
+          <span className={styles.begun}>{WORDS.begun}</span>
+        ) : (
+          <>
+            <button
+              type="button"
+              disabled={!onEarlier}
+              data-by={-1}
+              onClick={() => onEarlier?.()}
+              aria-label={WORDS.earlierName(block.name)}
+            >
+              {WORDS.earlier}
+            </button>
+            <button
+              type="button"
+              disabled={!onLater}
+              data-by={1}
+              onClick={() => onLater?.()}
+              aria-label={WORDS.laterName(block.name)}
+            >
+              {WORDS.later}
+            </button>
+          </>
+        )}
+        <button
+          type="button"
+          disabled={!onChange}
+          aria-expanded={isOpen}
+          onClick={() => onChange?.()}
+          aria-label={WEEK.changeName(block.name)}
+        >
+          {WEEK.change}
+        </button>
+      </div>
+      {children}
     </li>
   );
 }
@@ -198,26 +223,106 @@ function Advice(props: {
   );
 }
 
-/** A session as a ribbon of its stations: its order, what lies between them, and its time. */
+/** What is not done this time, each with why and the way back. */
+function Skipped({ blocks, skip }: { readonly blocks: readonly PlanBlockView[]; readonly skip: BlockDeeds['skip'] }) {
+  const { busy, trouble, run } = useDeed();
+  if (blocks.length === 0) return null;
+  return (
+    <section className={styles.skipped} aria-label={WEEK.skipped}>
+      <h2>{WEEK.skipped}</h2>
+      <ul>
+        {blocks.map((b) => (
+          <li key={b.id}>
+            <div>
+              <b>{b.name}</b>
+              <span>{WEEK.because(b.skipped ?? '')}</span>
+            </div>
+            <button
+              type="button"
+              className={styles.deed}
+              disabled={busy}
+              aria-label={WEEK.takeBackName(b.name)}
+              onClick={() => run(() => skip(b.itemIds, null))}
+            >
+              {WEEK.takeBack}
+            </button>
+          </li>
+        ))}
+      </ul>
+      <p role="alert">{trouble}</p>
+    </section>
+  );
+}
+
+/** What was taken out just now, with the way back. */
+function TookOut({
+  block,
+  deeds,
+  onBack,
+}: {
+  readonly block: PlanBlockView;
+  readonly deeds: BlockDeeds;
+  readonly onBack: () => void;
+}) {
+  const { busy, trouble, run } = useDeed();
+  return (
+    <div className={styles.tookOut} role="status">
+      <span>{WEEK.tookOut(block.name)}</span>
+      <button
+        type="button"
+        className={styles.deed}
+        disabled={busy}
+        onClick={() => run(() => deeds.takeOut(block.itemIds, false), onBack)}
+      >
+        {WEEK.putBack}
+      </button>
+      {trouble}
+    </div>
+  );
+}
+
+/** A session as a ribbon of its stations; what was taken out of it can be put back while the page is open. */
 export function SessionPlan(props: Props) {
   const { plan } = props;
-  const { blocks, move, take, undo, canUndo, said, trouble } = useOrder(props);
+  const [out, setOut] = useState<PlanBlockView | null>(null);
+  // What is planned there follows the server: what was tried with other movements is over.
+  const key = plan.blocks.map((b) => `${b.id} ${b.isBegun} ${b.skipped} ${b.says}`);
+  return (
+    <>
+      {out && <TookOut block={out} deeds={props.deeds} onBack={() => setOut(null)} />}
+      <Ribbon key={key.toSorted().join()} {...props} onOut={setOut} />
+    </>
+  );
+}
+
+/** Its order, what lies between its movements, and its time. */
+function Ribbon(props: Props & { readonly onOut: (block: PlanBlockView) => void }) {
+  const { plan, deeds, onOut } = props;
+  const { blocks, skipped, move, take, undo, canUndo, said, trouble } = useOrder(props);
+  const [open, setOpen] = useState<string | null>(null);
   const listening = useMounted();
   const fixed = !listening || plan.unreadable > 0;
-  if (blocks.length === 0) return <p className={styles.quiet}>{WORDS.nothingPlanned}</p>;
+  if (plan.blocks.length === 0) return <p className={styles.quiet}>{WORDS.nothingPlanned}</p>;
   return (
     <div className={styles.plan}>
-      <ol className={styles.ribbon} aria-label={WORDS.ribbon}>
-        {blocks.flatMap((b, k) => [
-          ...(k > 0 ? [<Between key={`to-${b.id}`} from={blocks[k - 1]!} to={b} />] : []),
-          <Block
-            key={b.id}
-            block={b}
-            onEarlier={fixed || k === 0 ? null : () => move(k, -1)}
-            onLater={fixed || k === blocks.length - 1 ? null : () => move(k, 1)}
-          />,
-        ])}
-      </ol>
+      <div>
+        <ol className={styles.ribbon} aria-label={WORDS.ribbon}>
+          {blocks.flatMap((b, k) => [
+            ...(k > 0 ? [<Between key={`to-${b.id}`} from={blocks[k - 1]!} to={b} />] : []),
+            <Block
+              key={b.id}
+              block={b}
+              onEarlier={fixed || k === 0 ? null : () => move(k, -1)}
+              onLater={fixed || k === blocks.length - 1 ? null : () => move(k, 1)}
+              onChange={listening ? () => setOpen(open === b.id ? null : b.id) : null}
+              isOpen={open === b.id}
+            >
+              {open === b.id && <BlockChange block={b} deeds={deeds} onOut={onOut} onKept={() => setOpen(null)} />}
+            </Block>,
+          ])}
+        </ol>
+        <Skipped blocks={skipped} skip={deeds.skip} />
+      </div>
       <aside>
         <Time blocks={blocks} minutes={plan.minutes} />
         {plan.unreadable > 0 && <p>{WORDS.unreadable}</p>}

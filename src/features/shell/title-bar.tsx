@@ -15,6 +15,7 @@ import styles from './shell.module.css';
 
 const PLACES = [
   { href: '/', name: 'Floor', within: ['/setup', '/set'] },
+  { href: '/plan', name: 'Plan', within: ['/plan'] },
   { href: '/clients', name: 'Clients', within: ['/clients'] },
   { href: '/movements', name: 'Movements', within: ['/movements'] },
   { href: '/ledger', name: 'Ledger', within: ['/ledger'] },

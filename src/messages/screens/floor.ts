@@ -4,6 +4,7 @@ export const WORDS = {
   toDo: 'to do',
   underWay: 'under way',
   stoppedForPain: 'stopped for pain',
+  skipped: 'skipped',
   today: 'Today',
   sessionFromTo: (starts: string, ends: string, state: string): string => `${starts} to ${ends}${state}`,
   done: ', done',
@@ -49,5 +50,7 @@ export const WORDS = {
   tempoLoweringPauseLiftingPause: 'Tempo: lowering-pause-lifting-pause',
   mayGoOnLowerFirst: 'may go on: “, lower first” or “, 30-65deg: 4s”',
   addToToday: 'Add to today',
+  addToSession: 'Add to this session',
+  addAMovementHere: 'Add a movement',
   added: 'Added',
 } as const;

@@ -3,6 +3,7 @@ export const WORDS = {
   titled: (client: string, when: string): string => `${client}, ${when}: plan`,
   place: 'plan',
   floor: 'Floor',
+  week: 'Its week',
   total: (minutes: number, of: number): string => `${minutes} min of ${of}`,
   over: (minutes: number): string => `${minutes} min too long: leave out a set or a movement.`,
   fits: (minutes: number): string => `${minutes} min to spare.`,

@@ -1,13 +1,26 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
+import { PlanFold } from '@/features/floor/plan-fold';
 import { SessionPlan } from '@/features/plan/session-plan';
+import { SessionSheet } from '@/features/plan/session-sheet';
 import forms from '@/features/shell/forms.module.css';
 import { WORDS as PAGES } from '@/messages/screens/pages';
 import { WORDS } from '@/messages/screens/plan';
+import { CLIENT_WEEK } from '@/messages/screens/week';
 import { openUseCase } from '@/server/open-use-case';
+import { listPlanChoices } from '@/server/plan';
 import { loadSessionPlan } from '@/server/session-plan';
-import { orderSessionAction } from '../../actions';
+import { orderSessionAction, planTodayAction } from '../../actions';
+import {
+  callOffSessionAction,
+  changeItemAction,
+  finishSessionAction,
+  keepTemplateAction,
+  moveSessionAction,
+  skipItemAction,
+  takeItemOutAction,
+} from '../../plan-actions';
 
 type Params = Promise<{ sessionId: string }>;
 
@@ -17,23 +30,33 @@ export async function generateMetadata({ params }: { readonly params: Params }):
   return { title: plan ? PAGES.placeOf(plan.clientName, WORDS.place) : PAGES.nothingOnThisSheet };
 }
 
-export default async function PlanPage({ params }: { readonly params: Params }) {
-  const plan = loadSessionPlan(await openUseCase(), (await params).sessionId);
+const OF_A_MOVEMENT = { change: changeItemAction, skip: skipItemAction, takeOut: takeItemOutAction };
+const OF_ALL = {
+  move: moveSessionAction,
+  finish: finishSessionAction,
+  callOff: callOffSessionAction,
+  keepTemplate: keepTemplateAction,
+};
+
+export default async function SessionPage({ params }: { readonly params: Params }) {
+  const uc = await openUseCase();
+  const plan = loadSessionPlan(uc, (await params).sessionId);
   if (!plan) notFound();
+  const { sessionId, clientId } = plan;
   return (
     <div className="page">
       <div className={forms.head}>
         <h1>{WORDS.titled(plan.clientName, plan.when)}</h1>
+        <Link href={`/plan/of/${clientId}?week=${plan.day}`}>{CLIENT_WEEK.setsOf}</Link>
+        <Link href={`/plan?week=${plan.day}`}>{WORDS.week}</Link>
         <Link href="/">{WORDS.floor}</Link>
       </div>
-      <SessionPlan
-        key={plan.blocks
-          .map((b) => `${b.id} ${b.isBegun}`)
-          .toSorted()
-          .join()}
-        plan={plan}
-        keep={orderSessionAction}
-      />
+      {plan.wanted.map((text) => (
+        <p key={text}>{text}</p>
+      ))}
+      <SessionPlan plan={plan} keep={orderSessionAction} deeds={OF_A_MOVEMENT} />
+      <PlanFold choices={listPlanChoices(uc)} action={planTodayAction} asked={null} into={{ sessionId, clientId }} />
+      <SessionSheet plan={plan} deeds={OF_ALL} />
     </div>
   );
 }

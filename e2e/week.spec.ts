@@ -1,0 +1,126 @@
+import { expect, itemId, test, type App } from './support/app';
+import Database from 'better-sqlite3';
+
+const TODAY = itemId('sefina', 0).replace(/-0$/, '');
+/** Like 2026-11-24. */
+const dayFromNow = (days: number): string => new Date(Date.now() + days * 86_400_000).toLocaleDateString('sv-SE');
+function sessionsOf(app: App, clientId: string) {
+  const db = new Database(app.database, { readonly: true });
+  const rows = db
+    .prepare(
+      'SELECT id, starts_at_ms AS ms, called_off_at_ms AS off FROM session WHERE client_id = ? ORDER BY rowid DESC',
+    )
+    .all(clientId) as { id: string; ms: number; off: number | null }[];
+  db.close();
+  return rows;
+}
+
+test('a session is made as the last one was, changed, moved, repeated, kept as a template and called off', async ({
+  page,
+  app,
+}) => {
+  const before = sessionsOf(app, 'sefina').length;
+  await page.goto(`${app.url}/plan?day=${dayFromNow(2)}#new`);
+  await page.getByLabel('Client', { exact: true }).selectOption('sefina');
+  await page.getByLabel('Starts', { exact: true }).fill('26:00');
+  await page.getByRole('button', { name: 'Plan it', exact: true }).click();
+  await expect(page.getByText('expected a time like 14:30')).toBeVisible();
+  await page.getByLabel('Starts', { exact: true }).fill('18:30');
+  await page.getByLabel('Minutes', { exact: true }).fill('45');
+  // Twice in a hurry it is one session.
+  await page.getByRole('button', { name: 'Plan it', exact: true }).dblclick();
+  const ribbon = page.getByRole('list', { name: 'Movements in their order' });
+  await expect(ribbon.locator('[data-block]')).toHaveCount(2);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('18:30');
+  expect(sessionsOf(app, 'sefina')).toHaveLength(before + 1);
+  const made = sessionsOf(app, 'sefina')[0]!.id;
+
+  // Its movements: changed, skipped and done after all, taken out and put back.
+  const first = ribbon.locator('[data-block]').first();
+  const name = (await first.locator('b').innerText()).trim();
+  await first.getByRole('button', { name: `Change ${name}` }).click();
+  await first.getByLabel('Sets').fill('4');
+  await first.getByLabel('Load, kg').fill('6.13');
+  await first.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(first.getByText(/expected a load that is here/)).toBeVisible();
+  await first.getByLabel('Load, kg').fill('5');
+  await first.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(first).toContainText('4 × 12');
+  await first.getByRole('button', { name: `Change ${name}` }).click();
+  await first.getByRole('button', { name: 'station taken' }).click();
+  await expect(page.getByRole('region', { name: 'Skipped this time' })).toContainText('Skipped: station taken');
+  await expect(ribbon.locator('[data-block]')).toHaveCount(1);
+  await page.getByRole('button', { name: `Do ${name} after all` }).click();
+  await expect(ribbon.locator('[data-block]')).toHaveCount(2);
+  await ribbon.getByRole('button', { name: `Change ${name}` }).click();
+  await page.getByRole('button', { name: 'Take it out of the plan' }).click();
+  await expect(ribbon.locator('[data-block]')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(ribbon.locator('[data-block]')).toHaveCount(2);
+  await page.getByText('Add a movement', { exact: true }).click();
+  await page.getByLabel('Movement', { exact: true }).selectOption('dumbbell-row-hinged');
+  await page.getByLabel('Dumbbell, each hand, kg').fill('10');
+  await page.getByRole('button', { name: 'Add to this session' }).click();
+  await expect(ribbon.locator('[data-block]')).toHaveCount(3);
+
+  // Another day, the same again a week later, and a template for somebody else.
+  await page.getByText('Day and time', { exact: true }).click();
+  await page.getByLabel('Day', { exact: true }).fill(dayFromNow(3));
+  await page.getByRole('button', { name: 'Keep the time' }).click();
+  await expect
+    .poll(() => new Date(sessionsOf(app, 'sefina')[0]!.ms).getDate())
+    .toBe(new Date(dayFromNow(3)).getUTCDate());
+  await page.getByText('Keep as a template', { exact: true }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Flies and a row');
+  await page.getByRole('button', { name: 'Keep it', exact: true }).click();
+  await expect(page.getByText('Kept', { exact: true })).toBeVisible();
+  await page.getByRole('link', { name: 'Plan it again' }).click();
+  await expect(page.getByLabel('Day', { exact: true })).toHaveValue(dayFromNow(10));
+  await page.getByRole('button', { name: 'Plan it', exact: true }).click();
+  await expect(ribbon.locator('[data-block]')).toHaveCount(3);
+  await page.goto(`${app.url}/plan?day=${dayFromNow(1)}#new`);
+  await page.getByLabel('Client', { exact: true }).selectOption('anselm');
+  await page.getByLabel('Begins as', { exact: true }).selectOption({ label: 'template: Flies and a row, 45 min' });
+  await expect(page.getByLabel('Minutes', { exact: true })).toHaveValue('45');
+  await page.getByRole('button', { name: 'Plan it', exact: true }).click();
+  await expect(ribbon.locator('[data-block]')).toHaveCount(3);
+
+  // Called off it is out of the week, and can be had again.
+  await page.goto(`${app.url}/plan/${made}`);
+  await page.getByRole('button', { name: 'Call it off' }).click();
+  await expect(page.getByText('This session is called off.')).toBeVisible();
+  await page.getByRole('link', { name: 'Its week' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: /^Week of/ })).toBeVisible();
+  await expect(page.locator(`a[href="/plan/${made}"]`)).toHaveCount(0);
+  await page.goto(`${app.url}/plan/${made}`);
+  await page.getByRole('button', { name: 'Have it again' }).click();
+  await page.getByRole('link', { name: 'Its week' }).click();
+  await expect(page.locator(`a[href="/plan/${made}"]`)).toBeVisible();
+});
+
+test('a session is cut short on the floor: what is skipped says why, and finished it is done', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/set/${itemId('sefina', 0)}`);
+  await page.getByRole('button', { name: 'Start set' }).click();
+  await page.locator('[data-fault="shrugs"]').click();
+  await page.getByRole('button', { name: 'End set' }).click();
+  await page.getByRole('button', { name: 'Keep this' }).click();
+  await expect(page.getByTestId('waiting')).toHaveText('all sent');
+  await page.goto(`${app.url}/plan/${TODAY}`);
+  await page
+    .locator('[data-block]')
+    .nth(1)
+    .getByRole('button', { name: /^Change/ })
+    .click();
+  await page.getByRole('button', { name: 'no time left' }).click();
+  await expect(page.getByText('Skipped: no time left')).toBeVisible();
+  await page.goto(`${app.url}/`);
+  await expect(page.locator(`#${TODAY}`)).toContainText('skipped: no time left');
+  await page.locator(`#${TODAY}`).getByRole('link', { name: 'Plan', exact: true }).click();
+  await page.getByRole('button', { name: 'Finish the session' }).click();
+  await expect(page.getByText('Finished before everything was done.')).toBeVisible();
+  await page.goto(`${app.url}/`);
+  await expect(page.locator(`nav a[href="#${TODAY}"]`)).toContainText('done');
+});

@@ -1,0 +1,48 @@
+'use server';
+import type { SaveResult } from '@/contract/save-result';
+import { acting } from '@/server/open-use-case';
+import { changeItem, skipItem, takeItemOut } from '@/server/planned-items';
+import { callOffSession, finishSession, makeSession, moveSession } from '@/server/sessions';
+import { saveWeekRules } from '@/server/client-week';
+import { dropTemplateOf, keepTemplate } from '@/server/templates';
+import { refreshed } from './refreshed';
+
+export async function makeSessionAction(typed: unknown, key: string): Promise<SaveResult> {
+  return refreshed(await acting([key], (uc) => makeSession(uc, typed, key)));
+}
+
+export async function moveSessionAction(id: string, typed: unknown): Promise<SaveResult> {
+  return refreshed(await acting([id], (uc) => moveSession(uc, id, typed)));
+}
+
+export async function finishSessionAction(id: string, finished: boolean): Promise<SaveResult> {
+  return refreshed(await acting([id], (uc) => finishSession(uc, id, finished)));
+}
+
+export async function callOffSessionAction(id: string, off: boolean): Promise<SaveResult> {
+  return refreshed(await acting([id], (uc) => callOffSession(uc, id, off)));
+}
+
+export async function changeItemAction(itemIds: unknown, typed: unknown): Promise<SaveResult> {
+  return refreshed(await acting([itemIds].flat(), (uc) => changeItem(uc, itemIds, typed)));
+}
+
+export async function skipItemAction(itemIds: unknown, reason: unknown): Promise<SaveResult> {
+  return refreshed(await acting([itemIds].flat(), (uc) => skipItem(uc, itemIds, reason)));
+}
+
+export async function takeItemOutAction(itemIds: unknown, out: boolean): Promise<SaveResult> {
+  return refreshed(await acting([itemIds].flat(), (uc) => takeItemOut(uc, itemIds, out)));
+}
+
+export async function keepTemplateAction(sessionId: string, typed: unknown): Promise<SaveResult> {
+  return refreshed(await acting([sessionId], (uc) => keepTemplate(uc, sessionId, typed)));
+}
+
+export async function dropTemplateAction(id: string): Promise<SaveResult> {
+  return refreshed(await acting([id], (uc) => dropTemplateOf(uc, id)));
+}
+
+export async function saveWeekRulesAction(typed: unknown): Promise<SaveResult> {
+  return refreshed(await acting([], (uc) => saveWeekRules(uc, typed)));
+}

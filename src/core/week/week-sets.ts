@@ -1,0 +1,80 @@
+import { SIDES, workingSides, type Side, type WorkingSide } from '@/core/body/side';
+import type { Region } from '@/core/body/region-line';
+import { MUSCLE_REGIONS, MUSCLES, type Muscle, type WeekRule } from './muscle';
+
+/** Sets of one movement in a week: done, and planned besides. */
+export interface MovementSets {
+  readonly target: Region;
+  readonly secondary: readonly Region[];
+  readonly side: WorkingSide;
+  readonly done: number;
+  readonly planned: number;
+}
+
+/** Sets of a muscle in a week, of the side that has fewer where they differ. */
+export interface MuscleSets {
+  readonly muscle: Muscle;
+  /** Sets whose own target it is, and what the others count for it. */
+  readonly direct: number;
+  readonly indirect: number;
+  /** Both, done so far and with what is planned. */
+  readonly done: number;
+  readonly all: number;
+  /** By how much the other side has more, with what is planned; nought where both have the same. */
+  readonly otherSideMore: number;
+  /** Direct sets by region, with what is planned: heads that have none are named. */
+  readonly byRegion: Readonly<Partial<Record<Region, number>>>;
+  readonly stands: 'below' | 'within' | 'over';
+}
+
+/** What a set counts for a muscle: whole where its target is part of it, a part where it works beside. */
+function counts(m: MovementSets, muscle: Muscle, { indirect }: WeekRule): number {
+  const regions: readonly Region[] = MUSCLE_REGIONS[muscle];
+  if (regions.includes(m.target)) return 1;
+  return m.secondary.some((r) => regions.includes(r)) ? indirect : 0;
+}
+
+/** Sets of a week on one side. */
+function ofSide(movements: readonly MovementSets[], muscle: Muscle, rule: WeekRule, side: Side) {
+  const own = movements.filter((m) => workingSides(m.side).includes(side));
+  const sum = (of: (m: MovementSets) => number): number => own.reduce((s, m) => s + of(m) * counts(m, muscle, rule), 0);
+  const direct = own
+    .filter((m) => counts(m, muscle, rule) === 1 && (MUSCLE_REGIONS[muscle] as readonly Region[]).includes(m.target))
+    .reduce((s, m) => s + m.done + m.planned, 0);
+  const all = sum((m) => m.done + m.planned);
+  return { direct, all, done: sum((m) => m.done), own };
+}
+
+/**
+ * Sets per muscle of a week: one whose target is part of the muscle counts 1, one that works it beside counts by the
+ * muscle's rule; of left and right the side with fewer stands.
+ */
+export const weekSets = (
+  movements: readonly MovementSets[],
+  rules: Readonly<Record<Muscle, WeekRule>>,
+): readonly MuscleSets[] =>
+  MUSCLES.map((muscle) => {
+    const rule = rules[muscle];
+    const sides = SIDES.map((side) => ofSide(movements, muscle, rule, side));
+    const [fewer, more] = sides.toSorted((a, b) => a.all - b.all) as [(typeof sides)[0], (typeof sides)[0]];
+    const regions = MUSCLE_REGIONS[muscle] as readonly Region[];
+    return {
+      muscle,
+      direct: fewer.direct,
+      indirect: fewer.all - fewer.direct,
+      done: fewer.done,
+      all: fewer.all,
+      otherSideMore: more.all - fewer.all,
+      byRegion: Object.fromEntries(
+        regions.map((r) => [r, fewer.own.filter((m) => m.target === r).reduce((s, m) => s + m.done + m.planned, 0)]),
+      ),
+      stands: fewer.all < rule.least ? 'below' : fewer.all > rule.most ? 'over' : 'within',
+    };
+  });
+
+/** Part of the deltoid's sets, own and beside, that are the side head's; null where it has none. */
+export function sideDeltoidShare(sets: readonly MuscleSets[]): number | null {
+  const of = (m: Muscle): number => sets.find((s) => s.muscle === m)?.all ?? 0;
+  const all = of('deltoid-front') + of('deltoid-side') + of('deltoid-rear');
+  return all > 0 ? of('deltoid-side') / all : null;
+}

@@ -1,0 +1,99 @@
+'use client';
+import { NumberInput, TextInput } from '@mantine/core';
+import { toFieldIssues } from '@/contract/field';
+import type { SaveResult } from '@/contract/save-result';
+import { itemFormSchema } from '@/contract/session-form';
+import type { PlanBlockView } from '@/contract/views/session-plan';
+import { SaveRow } from '@/features/shell/save-row';
+import { SheetForm } from '@/features/shell/sheet-form';
+import { useDeed } from '@/features/shell/use-deed';
+import { useSavedForm } from '@/features/shell/use-saved-form';
+import forms from '@/features/shell/forms.module.css';
+import { WORDS } from '@/messages/screens/week';
+import styles from './plan.module.css';
+
+/** What is done with one movement of a session, both its sides together. */
+export interface BlockDeeds {
+  readonly change: (itemIds: readonly string[], typed: unknown) => Promise<SaveResult>;
+  readonly skip: (itemIds: readonly string[], reason: string | null) => Promise<SaveResult>;
+  readonly takeOut: (itemIds: readonly string[], out: boolean) => Promise<SaveResult>;
+}
+
+interface Props {
+  readonly block: PlanBlockView;
+  readonly deeds: BlockDeeds;
+  /** Told once it is out, so that it can be put back. */
+  readonly onOut: (block: PlanBlockView) => void;
+  readonly onKept: () => void;
+}
+
+/** How often and how heavy. */
+function Fields({ block, deeds, onKept }: Props) {
+  const { planned } = block;
+  const { form, onSubmit, busy, trouble } = useSavedForm(
+    {
+      sets: planned.sets as number | '',
+      reps: planned.reps as number | '',
+      tempo: planned.tempo,
+      load: (planned.load ?? '') as number | '',
+      unit: planned.unit,
+    },
+    (v) => {
+      const parsed = itemFormSchema.safeParse(v);
+      return parsed.success ? [] : toFieldIssues(parsed.error);
+    },
+    (v) => deeds.change(block.itemIds, v),
+    onKept,
+  );
+  return (
+    <SheetForm onSubmit={onSubmit} className={forms.grid} onChange={() => undefined}>
+      <NumberInput label={WORDS.sets} {...form.getInputProps('sets')} />
+      <NumberInput label={WORDS.reps} {...form.getInputProps('reps')} />
+      <TextInput label={WORDS.tempo} {...form.getInputProps('tempo')} />
+      {planned.load !== null && <NumberInput label={WORDS.load(planned.unit)} {...form.getInputProps('load')} />}
+      <SaveRow label={WORDS.keep} busy={busy} said={null} trouble={trouble} />
+    </SheetForm>
+  );
+}
+
+/** A movement of a session, changed, skipped with a reason in a tap, or taken out of the plan. */
+export function BlockChange(props: Props) {
+  const { block, deeds, onOut } = props;
+  const { busy, trouble, run } = useDeed();
+  return (
+    <div className={styles.change}>
+      {block.planned.sidesDiffer && <p>{WORDS.sidesDiffer}</p>}
+      <Fields {...props} />
+      <h3>{WORDS.skipFor}</h3>
+      <div className={styles.deeds}>
+        {WORDS.reasons.map((reason) => (
+          <button
+            key={reason}
+            type="button"
+            className={styles.deed}
+            disabled={busy}
+            onClick={() => run(() => deeds.skip(block.itemIds, reason))}
+          >
+            {reason}
+          </button>
+        ))}
+      </div>
+      {!block.isBegun && (
+        <button
+          type="button"
+          className={styles.deed}
+          disabled={busy}
+          onClick={() =>
+            run(
+              () => deeds.takeOut(block.itemIds, true),
+              () => onOut(block),
+            )
+          }
+        >
+          {WORDS.takeOut}
+        </button>
+      )}
+      <p role="alert">{trouble}</p>
+    </div>
+  );
+}

@@ -1,0 +1,33 @@
+import type { Db } from '@/data/open-db';
+import { findItem, findSession } from '@/data/queries/sessions';
+import { recordEvents } from '@/server/record-events';
+import { asOwner, NOW } from './world';
+
+let n = 0;
+
+/** Taps of a tablet on a planned movement, through the same door as real ones. */
+export function makeLog(db: Db, itemId: string, atMs = NOW) {
+  const item = findItem(db, itemId)!;
+  const { clientId } = findSession(db, item.sessionId)!;
+  const tap = (body: object): string => {
+    n += 1;
+    const id = `log-${n}`;
+    const base = { id, deviceId: 'd', actorId: 'x', seq: n, atMs: atMs + n, clientId, itemId, movement: item.movement };
+    const told = recordEvents(asOwner(db, atMs), { events: [{ ...base, ...body }] });
+    if (!told.ok || told.reply.kept.length !== 1) throw new Error(JSON.stringify(told));
+    return id;
+  };
+  const start = (
+    setId: string,
+    { loadG = item.loadG, tempo = item.tempo }: { loadG?: number; tempo?: string },
+  ): string => tap({ kind: 'set-started', setId, setNo: 1, loadG, targetReps: item.reps, tempo });
+  /** A whole set, confirmed. */
+  const set = (more: { loadG?: number; tempo?: string; reps?: number }): void => {
+    const { loadG = item.loadG, reps = item.reps } = more;
+    const setId = `set-${n}`;
+    start(setId, more);
+    tap({ kind: 'set-ended', setId, reps });
+    tap({ kind: 'set-confirmed', setId, loadG, reps });
+  };
+  return { begin: () => start('begun', {}), set, undo: (eventId: string) => tap({ kind: 'undo', eventId }) };
+}
