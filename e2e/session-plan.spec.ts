@@ -62,4 +62,8 @@ test('a session is put in order: by taps and by keys, with its minutes, by what 
   await expect(ribbon).toBeVisible();
   expect(await shown()).toEqual(computed);
   await expect(page.getByText('Take the computed order')).toHaveCount(0);
+  // A minute too long: what is proposed is given up with one press.
+  await expect(page.getByText(/min too long/)).toBeVisible();
+  await page.getByRole('button', { name: 'Give that up' }).click();
+  await expect(page.getByText(/\d+ min to spare/)).toBeVisible();
 });

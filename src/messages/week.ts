@@ -39,6 +39,7 @@ export function madeUpText({ direct, indirect, done, all, otherSideMore }: Muscl
 /** How the sets stand to what a week should have. */
 export function standsText({ stands, all }: MuscleSets, { least, most }: WeekRule): string {
   if (stands === 'within') return `within ${least} to ${most}`;
+  if (all === 0) return `none of ${least} to ${most}`;
   return stands === 'below'
     ? `${plural(least - all, 'set')} short of ${least}`
     : `${plural(all - most, 'set')} over ${most}`;

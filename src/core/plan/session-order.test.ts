@@ -1,12 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { seeded } from '../../../test/support/fixtures';
+import { drawnBlocks, timed } from '../../../test/support/order-blocks';
 import { bestOrder, brokenRules, orderCost, type OrderBlock } from './session-order';
-import { betweenS, changeBetween, itemSeconds, sessionSeconds, type Timed } from './session-time';
-
-const timed = (more: Partial<Timed> = {}): Timed => ({
-  ...{ sets: 3, reps: 10, tempo: '3-1-2-0', restS: 60, stationId: 'a', attachmentId: 'd', movement: 'm' },
-  ...more,
-});
+import { afterSteps, fitSession } from './fit-session';
+import { betweenS, changeBetween, itemSeconds, sessionSeconds } from './session-time';
 
 describe('the time of a session, by hand', () => {
   it('a movement: 3 sets of 10 reps of 6 s, two rests of a minute', () => {
@@ -35,22 +32,6 @@ describe('the time of a session, by hand', () => {
   });
 });
 
-const GROUPS = ['rows', 'chest', 'biceps'] as const;
-const RANKS = ['wakes-up', 'compound', 'single-joint'] as const;
-function drawn(n: number, random: () => number): OrderBlock[] {
-  const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)]!;
-  return Array.from({ length: n }, (_, k) => ({
-    ...{ id: `b${k}`, group: pick(GROUPS), rank: pick(RANKS), refines: random() < 0.4 },
-    items: [
-      timed({
-        movement: `m${k}`,
-        stationId: pick(['a', 'b', null]),
-        attachmentId: pick(['d', 'e']),
-        restS: pick([20, 60, 90]),
-      }),
-    ],
-  }));
-}
 const kept = (order: readonly OrderBlock[]) => brokenRules(order).every((r) => r.rule === 'refining-late');
 function* permutations<T>(of: readonly T[]): Generator<T[]> {
   if (of.length === 0) yield [];
@@ -60,9 +41,49 @@ function* permutations<T>(of: readonly T[]): Generator<T[]> {
 
 const none = () => false;
 
+describe('what is given up to fit the time', () => {
+  const block = (id: string, rank: OrderBlock['rank'], refines = false): OrderBlock => ({
+    ...{ id, group: 'rows', rank, refines, items: [timed({ movement: id })] },
+  });
+  const day = [
+    block('drill', 'wakes-up'),
+    block('row', 'compound'),
+    block('one-arm', 'compound', true),
+    block('curl', 'single-joint'),
+  ];
+  it('by hand: a set is 60 s and a rest; what refines gives one first, then the single joint', () => {
+    expect(sessionSeconds(day.flatMap((b) => b.items))).toBe(4 * 300 + 3 * 60);
+    expect(fitSession(day, 1380, () => true)).toEqual([]);
+    expect(fitSession(day, 1379, () => true)).toEqual([{ kind: 'a-set-less', id: 'one-arm', savesS: 120 }]);
+    expect(fitSession(day, 1200, () => true).map((s) => s.id)).toEqual(['one-arm', 'curl']);
+    // What was begun is not cut; where nothing may be, nothing is proposed.
+    expect(fitSession(day, 1379, (b) => b.id === 'row')).toEqual([{ kind: 'a-set-less', id: 'row', savesS: 120 }]);
+    expect(fitSession(day, 1379, () => false)).toEqual([]);
+  });
+  it('fits afterwards wherever that can be, with no step that is not needed (seeded)', () => {
+    const random = seeded(8);
+    for (let k = 0; k < 300; k++) {
+      const blocks = drawnBlocks(2 + Math.floor(random() * 7), random);
+      const secondsOf = (of: readonly OrderBlock[]) => sessionSeconds(of.flatMap((b) => b.items));
+      const mostS = secondsOf(blocks) * (0.2 + random());
+      const steps = fitSession(blocks, mostS, () => true);
+      expect(secondsOf(afterSteps(blocks, steps))).toBeLessThanOrEqual(mostS);
+      for (const s of steps)
+        expect(
+          secondsOf(
+            afterSteps(
+              blocks,
+              steps.filter((x) => x !== s),
+            ),
+          ),
+        ).toBeGreaterThan(mostS);
+    }
+  });
+});
+
 describe('the order of a session', () => {
   it('what was begun comes first, wherever it stands, and is not moved itself', () => {
-    const blocks = drawn(6, seeded(4));
+    const blocks = drawnBlocks(6, seeded(4));
     const begun = [blocks[4]!, blocks[1]!];
     const best = bestOrder(blocks, (b) => begun.includes(b));
     expect(best.slice(0, 2)).toEqual([blocks[1], blocks[4]]);
@@ -72,7 +93,7 @@ describe('the order of a session', () => {
     const random = seeded(21);
     for (let n = 2; n <= 7; n++)
       for (let round = 0; round < (n < 6 ? 30 : 6); round++) {
-        const blocks = drawn(n, random);
+        const blocks = drawnBlocks(n, random);
         const begun = Math.floor(random() * 2);
         const all = [...permutations(blocks.slice(begun))].map((o) => [...blocks.slice(0, begun), ...o]);
         const allowed = all.filter((o) => kept(o.slice(begun)));
@@ -90,7 +111,7 @@ describe('the order of a session', () => {
       items: [timed({ movement: `m${k}` })],
     }));
     expect(bestOrder(same, none)).toEqual(same);
-    const many = drawn(13, seeded(2));
+    const many = drawnBlocks(13, seeded(2));
     expect(bestOrder(many, none)).toBe(many);
   });
   it('common practice: the drill first, rows before the curl, a one-arm row after the heavy ones', () => {

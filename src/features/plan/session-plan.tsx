@@ -12,6 +12,7 @@ import { SAVE_TROUBLE } from '@/messages/saving';
 import { CHANGE_TEXT, RULE_TEXT } from '@/messages/plan';
 import { WORDS } from '@/messages/screens/plan';
 import { WORDS as WEEK } from '@/messages/screens/week';
+import { FitAdvice } from './fit-advice';
 import { BlockChange, type BlockDeeds } from './block-change';
 import styles from './plan.module.css';
 
@@ -325,6 +326,7 @@ function Ribbon(props: Props & { readonly onOut: (block: PlanBlockView) => void 
       </div>
       <aside>
         <Time blocks={blocks} minutes={plan.minutes} />
+        <FitAdvice blocks={blocks} minutes={plan.minutes} deeds={deeds} disabled={fixed} />
         {plan.unreadable > 0 && <p>{WORDS.unreadable}</p>}
         <Advice blocks={blocks} disabled={fixed} onTake={take} />
         {canUndo && (

@@ -91,8 +91,8 @@ export const CLIENT_WEEK = {
   none: (heads: string): string => `none for ${heads}`,
   coverage: 'Range that is loaded',
   coverageIntro:
-    'From the set-ups that were used: where demand on a region is at least three quarters of the movement’s own peak, ' +
-    'from where the region is stretched to where it is shortened.',
+    'From the set-ups that were used: where demand on a region is at least three quarters of the movement’s own ' +
+    'peak, from where the region is stretched to where it is shortened.',
   working: (share: number): string => `Working it out, ${Math.round(100 * share)} %`,
   failed: 'It could not be worked out on this device.',
   stretched: 'stretched',
