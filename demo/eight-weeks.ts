@@ -2,8 +2,8 @@ import type { NewItem } from '@/contract/views/plan';
 import type { Db } from '@/data/open-db';
 import { findCare, setTrainer } from '@/data/queries/care';
 import { appendScreening, findClient, saveClient } from '@/data/queries/clients';
-import { addSession, findSession } from '@/data/queries/sessions';
-import { toLocalDay } from '@/server/clock';
+import { addSession, findSession, setCalledOff } from '@/data/queries/sessions';
+import { dayText, toLocalDay } from '@/server/clock';
 import { entryOf } from '@/core/book/book';
 import { findNearestStep } from '@/core/load/stack-steps';
 import { kgToGrams } from '@/core/units/mass';
@@ -111,6 +111,19 @@ function planToday(db: Db, regular: Regular, today: Date, nowMs: number): void {
   doItem(session, beginDoing(first.exercise), first.item, nowMs - BEGAN_MS + 5 * MINUTE_MS);
 }
 
+/** Days ahead that a regular's sessions are planned for. */
+const AHEAD = 6;
+
+/** A regular's sessions of the days ahead; what was planned ahead for today by an earlier loading is called off. */
+function planAhead(db: Db, regular: Regular, today: Date, nowMs: number): void {
+  const keyOf = (daysOn: number): string => `ahead-${dayText(startOf(today, -daysOn, 12))}`;
+  setCalledOff(db, `${regular.client.id}-${keyOf(0)}`, nowMs);
+  for (let on = 1; on <= AHEAD; on++) {
+    const startsMs = startOf(today, -on, regular.hour);
+    if (regular.days.includes(new Date(startsMs).getDay())) plan(db, regular, keyOf(on), startsMs);
+  }
+}
+
 /**
  * Eight weeks of the demo's regulars up to yesterday, once, and today's sessions of those who come, one of them under
  * way. Tells of every
@@ -136,6 +149,9 @@ export function loadEightWeeks(db: Db, nowMs: number): readonly Truth[] {
       });
     return known ? [] : liveThrough(db, regular, today, seeded(101 + k));
   });
-  for (const regular of REGULARS) planToday(db, regular, today, nowMs);
+  for (const regular of REGULARS) {
+    planToday(db, regular, today, nowMs);
+    planAhead(db, regular, today, nowMs);
+  }
   return truths;
 }

@@ -46,6 +46,7 @@ const FOR: Readonly<Record<string, For>> = {
   '/api/v1/cards/[itemId]': 'care',
   '/api/v1/papers/hand-over/[clientId]': 'care',
   '/api/v1/papers/summary/[sessionId]': 'care',
+  '/api/v1/calendar': 'all',
   '/api/v1/floor-events': 'all',
   '/api/v1/solve': 'all',
   '/api/v1/tracker/[...path]': 'all',

@@ -85,6 +85,25 @@ test('a session is made as the last one was, changed, moved, repeated, kept as a
   await page.getByRole('button', { name: 'Plan it', exact: true }).click();
   await expect(ribbon.locator('[data-block]')).toHaveCount(3);
 
+  // Out as a calendar and in again: as it is here; an event of another calendar becomes a session once it is kept.
+  const out = await (await page.request.get(`${app.url}/api/v1/calendar`)).text();
+  expect(out).toContain(`UID:${made}@jorvix`);
+  await page.goto(`${app.url}/plan`);
+  await page.getByText('Calendar file', { exact: true }).click();
+  const start = `${dayFromNow(4).replaceAll('-', '')}T07`;
+  const foreign =
+    'BEGIN:VEVENT\r\nUID:elsewhere\r\nSUMMARY:Anselm Okparaeke\r\n' +
+    `DTSTART:${start}0000Z\r\nDTEND:${start}4500Z\r\nEND:VEVENT\r\nEND:VCALENDAR`;
+  const chosen = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Look at a calendar file' }).click();
+  const buffer = Buffer.from(out.replace('END:VCALENDAR', foreign));
+  await (await chosen).setFiles({ name: 'sessions.ics', mimeType: 'text/calendar', buffer });
+  await expect(page.getByRole('cell', { name: 'new', exact: true })).toHaveCount(1);
+  const anselms = sessionsOf(app, 'anselm').length;
+  await page.getByRole('button', { name: 'Keep 1 session' }).click();
+  await expect(page.getByText('Kept.', { exact: true })).toBeVisible();
+  expect(sessionsOf(app, 'anselm')).toHaveLength(anselms + 1);
+
   // Called off it is out of the week, and can be had again.
   await page.goto(`${app.url}/plan/${made}`);
   await page.getByRole('button', { name: 'Call it off' }).click();

@@ -9,8 +9,6 @@ interface Shot {
   readonly path: string;
   readonly size?: { readonly width: number; readonly height: number };
   readonly night?: boolean;
-  /** Who looks; the demo's trainer where nobody is named. */
-  readonly as?: string;
   readonly act?: (page: Page) => Promise<void>;
 }
 
@@ -56,6 +54,13 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('button', { name: 'Keep this' }).click();
     },
   },
+  { name: 'week', path: '/plan' },
+  {
+    name: 'client-week',
+    path: '/plan/of/tevita',
+    night: true,
+    act: (page) => page.locator('[data-region]').first().waitFor(),
+  },
   { name: 'session-plan', path: `/plan/${itemId('wilhelmina', 0).replace(/-0$/, '')}` },
   {
     name: 'spotting',
@@ -67,15 +72,6 @@ const SHOTS: readonly Shot[] = [
       await page.waitForTimeout(3200);
       await page.locator('[data-fault="shrugs"]').click();
       await page.waitForTimeout(1800);
-    },
-  },
-  {
-    name: 'set-scheme',
-    path: `/set/${itemId('wilhelmina', 3)}`,
-    act: async (page) => {
-      await page.getByRole('button', { name: /^How the set is done/ }).click();
-      await page.getByLabel('Scheme').selectOption('weight-drops');
-      await page.waitForTimeout(600);
     },
   },
   { name: 'set-phone', path: `/set/${itemId('sefina', 1)}`, size: PHONE, act: runSet },
@@ -107,7 +103,6 @@ const SHOTS: readonly Shot[] = [
         .click()),
   },
   { name: 'course', path: '/ledger/tevita/cable-row-level-one-arm' },
-  { name: 'records', path: '/records', as: 'owner' },
 ];
 
 async function main(): Promise<void> {
@@ -117,7 +112,7 @@ async function main(): Promise<void> {
   try {
     for (const shot of SHOTS) {
       const page = await browser.newPage({ viewport: shot.size ?? DESK, colorScheme: shot.night ? 'dark' : 'light' });
-      await app.signIn(page.context(), shot.as);
+      await app.signIn(page.context());
       await page.goto(app.url + shot.path);
       await page.waitForTimeout(1200);
       await shot.act?.(page);

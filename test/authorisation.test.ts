@@ -22,7 +22,7 @@ import { listLedgers, loadLedger } from '@/server/ledger';
 import { loadCourse } from '@/server/movement-course';
 import { loadMeasuringGuide } from '@/server/measuring-guide';
 import { listPlanChoices, planToday } from '@/server/plan';
-import { changeItem, skipItem, takeItemOut } from '@/server/planned-items';
+import { changeItem, moveToStation, skipItem, takeItemOut } from '@/server/planned-items';
 import { loadPutAway, putAway } from '@/server/put-away';
 import { loadHandOver, loadSummary } from '@/server/papers';
 import { reachItem, reachSession, reachSessionsOf, reachSessionsWith } from '@/server/reach';
@@ -100,6 +100,7 @@ const OF_A_CLIENT: Readonly<Record<string, (uc: UseCase) => boolean | Promise<bo
   'sessions.callOffSession': (uc) => callOffSession(uc, 'anselm-2026-11-24', true).ok,
   'planned-items.changeItem': (uc) =>
     changeItem(uc, [ITEM], { sets: 2, reps: 9, tempo: '3-1-2-1', load: 15, unit: 'kg' }).ok,
+  'planned-items.moveToStation': (uc) => moveToStation(uc, [ITEM], 'short-pair').ok,
   'planned-items.skipItem': (uc) => skipItem(uc, [ITEM], 'no time').ok,
   'planned-items.takeItemOut': (uc) => takeItemOut(uc, [ITEM], true).ok,
   'templates.keepTemplate': (uc) => keepTemplate(uc, 'anselm-2026-11-24', { name: 'N', forAll: true }).ok,
@@ -191,6 +192,8 @@ describe('who sees and changes what', () => {
       ...['changes.keepChanges', 'item-context.loadItem', 'item-context.toContext', 'limits.limitsToday'],
       ...['screening.loadScreening', 'settings.findSettings', 'solved.solveOnce'],
       ...['choosing.choosingFor', 'learned-items.learnItem', 'learned-items.learnItems', 'plan.findLoad'],
+      // Of one's own clients: tested with calendars.
+      ...['calendar.writeCalendar', 'calendar.previewCalendar', 'calendar.takeCalendar'],
       ...['wanted.wantedTexts', 'wanted.wantedOf', 'client-week.saveWeekRules', 'week.weekOf'],
       // Of movements without a client; who may drop one is tested with sessions.
       ...['templates.reachTemplates', 'templates.dropTemplateOf', 'templates.mayDrop'],

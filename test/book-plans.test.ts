@@ -209,7 +209,7 @@ describe('a trainer’s variants', () => {
       setupCase: { options: { tuckDeg: -10 } },
     });
     expect(
-      listSessionsOf(db, 'anselm', 20)
+      listSessionsOf(db, 'anselm', 20, Number.MAX_SAFE_INTEGER)
         .flatMap((x) => x.items)
         .find((i) => i.id === item)!.variantId,
     ).toBe(id);

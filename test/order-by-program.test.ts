@@ -6,9 +6,9 @@ import { drawnBlocks } from './support/order-blocks';
 import { seeded } from './support/fixtures';
 
 /**
- * The order as an integer program, solved by HiGHS: y_ij is 1 where block i comes right before j; u_i its position; o_ij
- * is 1 where i comes anywhere before j. Every block but the first has one before it and every one but the last one after
- * it; positions make that one path (Miller, Tucker, Zemlin 1960).
+ * The order as an integer program, solved by HiGHS: y_ij is 1 where block i comes right before j; u_i is its position;
+ * o_ij is 1 where i comes anywhere before j. Every block but the first has one before it and every one but the last has
+ * one after it; positions make that one path (Miller, Tucker, Zemlin 1960).
  */
 function program(blocks: readonly OrderBlock[]): string {
   const n = blocks.length;

@@ -6,7 +6,7 @@ import { findKit, saveKit } from '@/data/queries/kit';
 import { loadHistory } from '@/server/changes';
 import { loadFloor } from '@/server/floor';
 import { planToday } from '@/server/plan';
-import { changeItem, skipItem, takeItemOut } from '@/server/planned-items';
+import { changeItem, moveToStation, skipItem, takeItemOut } from '@/server/planned-items';
 import { loadSessionPlan } from '@/server/session-plan';
 import { callOffSession, finishSession, makeSession, moveSession } from '@/server/sessions';
 import { loadSet } from '@/server/set';
@@ -213,6 +213,34 @@ describe('a movement of a session', () => {
     makeLog(db, b).set({});
     expect(ids().at(-1)).toBe(b);
     expect(issueOf(takeItemOut(at(db), [b], true))?.message).toContain('skip');
+  });
+});
+
+describe('a station that two want at once', () => {
+  const ANSELM = 'anselm-2026-11-24';
+  it('is told with whom, the nearest start that is free, and columns that serve instead', () => {
+    const db = world();
+    moveSession(at(db), ANSELM, { day: '2026-11-24', startsAt: '9:00', minutes: 60 });
+    const of = (id: string) => loadSessionPlan(at(db), id)!.wanted;
+    expect(of(ANSELM)).toMatchObject([
+      { stationId: 'long-pair', start: '10:00', says: expect.stringContaining('Sefina') },
+    ]);
+    const [standIn] = of(ANSELM)[0]!.standIns;
+    expect(standIn!.stationId).not.toBe('long-pair');
+    // On the other column the hand feels the same: the stack goes by the pulleys, and the set can be done there.
+    expect(moveToStation(at(db), standIn!.itemIds, standIn!.stationId).ok).toBe(true);
+    expect(of(ANSELM)).toEqual([]);
+    for (const id of standIn!.itemIds) {
+      expect(findItem(db, id)!.stationId).toBe(standIn!.stationId);
+      expect(loadSet(at(db), id)!.blocked).toBeNull();
+    }
+    expect(loadHistory(at(db), 'anselm')[0]!.what).toBe('Column');
+    expect(issueOf(moveToStation(at(db), standIn!.itemIds, 'nowhere'))?.path).toBe('stationId');
+    // Under way nobody is sent away.
+    moveSession(at(db), TODAY, { day: '2026-11-24', startsAt: '9:15', minutes: 60 });
+    moveToStation(at(db), standIn!.itemIds, 'long-pair');
+    makeLog(db, `${ANSELM}-0`).begin();
+    expect(of(ANSELM)[0]).toMatchObject({ start: null, standIns: [] });
   });
 });
 

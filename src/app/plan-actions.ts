@@ -1,8 +1,10 @@
 'use server';
 import type { SaveResult } from '@/contract/save-result';
+import type { CalendarView } from '@/contract/views/session-plan';
 import { acting } from '@/server/open-use-case';
-import { changeItem, skipItem, takeItemOut } from '@/server/planned-items';
+import { changeItem, moveToStation, skipItem, takeItemOut } from '@/server/planned-items';
 import { callOffSession, finishSession, makeSession, moveSession } from '@/server/sessions';
+import { previewCalendar, takeCalendar } from '@/server/calendar';
 import { saveWeekRules } from '@/server/client-week';
 import { dropTemplateOf, keepTemplate } from '@/server/templates';
 import { refreshed } from './refreshed';
@@ -45,4 +47,16 @@ export async function dropTemplateAction(id: string): Promise<SaveResult> {
 
 export async function saveWeekRulesAction(typed: unknown): Promise<SaveResult> {
   return refreshed(await acting([], (uc) => saveWeekRules(uc, typed)));
+}
+
+export async function previewCalendarAction(text: unknown): Promise<SaveResult<CalendarView>> {
+  return acting([], (uc) => previewCalendar(uc, text));
+}
+
+export async function takeCalendarAction(text: unknown): Promise<SaveResult<CalendarView>> {
+  return refreshed(await acting([], (uc) => takeCalendar(uc, text)));
+}
+
+export async function moveToStationAction(itemIds: unknown, stationId: unknown): Promise<SaveResult> {
+  return refreshed(await acting([itemIds].flat(), (uc) => moveToStation(uc, itemIds, stationId)));
 }

@@ -53,6 +53,7 @@ const FIELD: Readonly<Record<string, string>> = {
   finished: 'Finished before its end',
   calledOff: 'Called off',
   inPlan: 'In the plan',
+  column: 'Column',
   weekRules: 'Sets of a week',
   template: 'Template',
   massEstimated: 'Mass is an estimate',

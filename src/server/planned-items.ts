@@ -1,13 +1,15 @@
 import 'server-only';
 import { z } from 'zod';
 import { entryOf } from '@/core/book/book';
+import { retargetLoad } from '@/core/load/retarget-load';
 import { toFieldIssues } from '@/contract/field';
 import { refused, type Refused, type SaveResult } from '@/contract/save-result';
 import { itemFormSchema, skipReasonSchema } from '@/contract/session-form';
+import type { Station } from '@/contract/views/station';
 import { inTransaction } from '@/data/in-transaction';
 import { findStation } from '@/data/queries/kit';
 import { begunItems } from '@/data/queries/read-folds';
-import { putBack, setItem, setSkipped, takeOut } from '@/data/queries/sessions';
+import { putBack, setItem, setStation, setSkipped, takeOut } from '@/data/queries/sessions';
 import { loadText } from '@/messages/loads';
 import { PLAN_REFUSAL, plannedText } from '@/messages/plan';
 import { keepChanges } from './changes';
@@ -66,6 +68,24 @@ export function changeItem(uc: UseCase, itemIds: unknown, typed: unknown): SaveR
       apply: () => setItem(uc.db, item.id, after),
       before: { planned: plannedOf(item) },
       after: { planned: plannedOf({ ...item, ...after }) },
+    };
+  });
+}
+
+/** Plan movements on another column of their gym: the load becomes what the hand feels alike there. */
+export function moveToStation(uc: UseCase, itemIds: unknown, stationId: unknown): SaveResult {
+  const to = typeof stationId === 'string' ? findStation(uc.db, stationId) : null;
+  return changeItems(uc, itemIds, ({ item, session }) => {
+    const from = item.stationId === null ? null : findStation(uc.db, item.stationId);
+    if (!from || !to || to.gymId !== session.gymId || to.outOfOrder)
+      return refused('stationId', PLAN_REFUSAL.notListed);
+    const there = retargetLoad(item.loadG, from.column.pulleyRatio, to.column.pulleyRatio, to.stackG);
+    const loadG = there?.loadG ?? item.loadG;
+    const says = (on: Station, g: number): string => `${on.name}, ${loadText(g, on.stackUnit)}`;
+    return {
+      apply: () => setStation(uc.db, item.id, to.id, loadG),
+      before: { column: says(from, item.loadG) },
+      after: { column: says(to, loadG) },
     };
   });
 }

@@ -7,7 +7,7 @@ import { openSets, type OpenSet } from '@/data/queries/read-folds';
 import { findCare, listCare } from '@/data/queries/care';
 import { findClient, listClients } from '@/data/queries/clients';
 import { findItem, findSession, listSessions, listSessionsOf, listSessionsWith } from '@/data/queries/sessions';
-import { toLocalDay } from './clock';
+import { dayOf, toLocalDay } from './clock';
 import type { UseCase } from './use-case';
 
 /*
@@ -75,9 +75,9 @@ export function reachOpenSets(uc: UseCase, beforeMs: number, most: number): read
   return openSets(uc.db, beforeMs, most).filter((s) => own(s.clientId));
 }
 
-/** A client's newest sessions, newest first; none of a client of somebody else's. */
+/** A client's newest sessions up to the end of today, newest first; none of a client of somebody else's. */
 export const reachSessionsOf = (uc: UseCase, clientId: string, most: number): Session[] =>
-  reaches(uc, clientId, uc.nowMs) ? listSessionsOf(uc.db, clientId, most) : [];
+  reaches(uc, clientId, uc.nowMs) ? listSessionsOf(uc.db, clientId, most, dayOf(uc.nowMs).toMs) : [];
 
 /** A client's sessions in which some movements were planned; none of a client of somebody else's. */
 export const reachSessionsWith = (uc: UseCase, clientId: string, itemIds: readonly string[]): Session[] =>

@@ -65,7 +65,7 @@ export function loadSessionPlan(uc: UseCase, sessionId: string): SessionPlanView
     minutes: session.minutes,
     isFinished: session.finishedAtMs !== null,
     isCalledOff: session.calledOffAtMs !== null,
-    wanted: wantedOf(uc, session),
+    wanted: wantedOf(uc, session, client, begun.size > 0),
     blocks: planBlocks(session.items, oneArm).map(toBlock),
     unreadable: session.unreadable.length,
   };

@@ -43,7 +43,7 @@ function sourcesOf(uc: UseCase, form: SessionForm): readonly Source[] | Refused 
     const session = reachSession(uc, form.fromId!);
     return session?.clientId === form.clientId ? session.items : refused('fromId', PLAN_REFUSAL.notListed);
   }
-  const before = reachSessionsOf(uc, form.clientId, LOOKED_THROUGH).filter((s) => s.startsAtMs <= uc.nowMs);
+  const before = reachSessionsOf(uc, form.clientId, LOOKED_THROUGH);
   return before.find((s) => s.items.length > 0)?.items ?? refused('from', PLAN_REFUSAL.noSessionYet);
 }
 
@@ -68,7 +68,7 @@ const itemsOf = (sessionId: string, learned: readonly Learned[]): NewItem[] =>
     .map((item, position) => ({ ...item, id: uuidFrom(String(position), sessionId), sessionId, position }));
 
 /** What a session is kept in the changes as. */
-const told = ({ startsAtMs, minutes }: Pick<Session, 'startsAtMs' | 'minutes'>) => ({
+export const told = ({ startsAtMs, minutes }: Pick<Session, 'startsAtMs' | 'minutes'>) => ({
   session: whenText(moment(startsAtMs), minutes),
 });
 

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
+import { CalendarPanel } from '@/features/plan/calendar-panel';
 import { SessionForm } from '@/features/plan/session-form';
 import { TemplateList } from '@/features/plan/template-list';
 import { WeekStrip } from '@/features/plan/week-strip';
@@ -8,7 +9,7 @@ import { WORDS } from '@/messages/screens/week';
 import { openUseCase } from '@/server/open-use-case';
 import { askedSession } from '@/server/session-plan';
 import { loadWeek } from '@/server/week';
-import { dropTemplateAction, makeSessionAction } from '../plan-actions';
+import { dropTemplateAction, makeSessionAction, previewCalendarAction, takeCalendarAction } from '../plan-actions';
 import { readAsked, type Asked } from '../asked';
 
 export const metadata: Metadata = { title: WORDS.place };
@@ -31,6 +32,7 @@ export default async function PlanPage({ searchParams }: { readonly searchParams
         asked={asked}
         make={makeSessionAction}
       />
+      <CalendarPanel look={previewCalendarAction} take={takeCalendarAction} />
       <TemplateList week={week} drop={dropTemplateAction} />
     </div>
   );

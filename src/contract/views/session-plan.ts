@@ -1,4 +1,5 @@
 import type { SessionState } from '@/core/plan/day';
+import type { CalendarState } from '@/messages/calendar';
 import type { PlanBlock } from '@/core/plan/plan-blocks';
 import type { LoadUnit } from '@/core/units/mass';
 import type { Choice, PlanTemplate } from './plan';
@@ -25,6 +26,20 @@ export interface PlanBlockView extends PlanBlock {
   };
 }
 
+/** A station of a session that somebody else wants at the same time, with the ways out. */
+export interface WantedView {
+  readonly stationId: string;
+  readonly says: string;
+  /** The nearest start on its day at which nobody does; null where there is none. */
+  readonly start: string | null;
+  /** Columns that nobody wants meanwhile and that serve its movements. */
+  readonly standIns: readonly {
+    readonly stationId: string;
+    readonly name: string;
+    readonly itemIds: readonly string[];
+  }[];
+}
+
 /** A session in its order. */
 export interface SessionPlanView {
   readonly sessionId: string;
@@ -39,7 +54,7 @@ export interface SessionPlanView {
   readonly isFinished: boolean;
   readonly isCalledOff: boolean;
   /** Stations that somebody else wants at the same time, in words. */
-  readonly wanted: readonly string[];
+  readonly wanted: readonly WantedView[];
   readonly blocks: readonly PlanBlockView[];
   /** Movements that this program cannot read: then nothing is moved. */
   readonly unreadable: number;
@@ -89,4 +104,19 @@ export interface AskedSession {
   readonly minutes: number;
   /** The session that it repeats; empty for none. */
   readonly fromId: string;
+}
+
+/** An event of a calendar file, and what becomes of it. */
+export interface CalendarLine {
+  readonly when: string;
+  readonly minutes: number;
+  readonly summary: string;
+  readonly state: CalendarState;
+  /** Why it is left out; empty where it is not. */
+  readonly why: string;
+}
+
+/** A calendar file, line by line. */
+export interface CalendarView {
+  readonly lines: readonly CalendarLine[];
 }

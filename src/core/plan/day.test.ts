@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { seeded } from '../../../test/support/fixtures';
+import { freeStart, freeStations } from './conflict';
 import { lanesOf, wantedTogether, type DaySession } from './day';
 
 const at = (id: string, hour: number, minutes: number, ...stationIds: string[]): DaySession => ({
@@ -22,6 +23,32 @@ describe('stations wanted by two at once', () => {
     // One begins as the other ends.
     expect(wanted.get('c')).toEqual([]);
     expect(wanted.get('d')).toEqual([]);
+  });
+});
+
+describe('a station that two want', () => {
+  const day = [at('a', 9, 60, 'pair', 'rack'), at('b', 9.5, 60, 'pair'), at('c', 10, 60, 'lone')];
+  const [a, ...others] = day as [DaySession, ...DaySession[]];
+  it('the nearest start that is free: half an hour earlier, or where it is too late for that later', () => {
+    expect(freeStart(a, others, 0)! / 3_600_000).toBe(8.5);
+    expect(freeStart(a, others, 9 * 3_600_000)! / 3_600_000).toBe(10.5);
+    expect(freeStart({ ...a, minutes: 240 }, [at('b', 8, 600, 'pair')], 0)).toBeNull();
+  });
+  it('stations that nobody wants meanwhile', () => {
+    expect(freeStations(a, others, ['pair', 'lone', 'rack', 'other'])).toEqual(['lone', 'other']);
+    expect(freeStations({ ...a, minutes: 61 }, others, ['lone', 'other'])).toEqual(['other']);
+  });
+  it('a start that is proposed is free (seeded)', () => {
+    const random = seeded(9);
+    for (let k = 0; k < 300; k++) {
+      const some = Array.from({ length: 7 }, (_, i) =>
+        at(String(i), 8 + 6 * random(), 30 + Math.floor(60 * random()), random() < 0.5 ? 'pair' : 'rack', 'lone'),
+      );
+      const [own, ...rest] = some as [DaySession, ...DaySession[]];
+      const start = freeStart(own, rest, 0);
+      if (start === null) continue;
+      expect(wantedTogether([{ ...own, startsAtMs: start }, ...rest]).get('0')).toEqual([]);
+    }
   });
 });
 

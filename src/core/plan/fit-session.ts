@@ -76,7 +76,7 @@ export const afterSteps = <T extends OrderBlock>(
     blocks,
   );
 
-/** Without the steps that are not needed: the first ones taken are given back first; a movement left out gives no set. */
+/** Without the steps that are not needed, the first ones given back first; what is left out gives no set. */
 function needed<T extends OrderBlock>(blocks: readonly T[], steps: readonly FitStep[], mostS: number) {
   const out = new Set(steps.filter((s) => s.kind === 'leave-out').map((s) => s.id));
   let kept = steps.filter((s) => s.kind === 'leave-out' || !out.has(s.id));

@@ -67,15 +67,15 @@ export function findSession(db: Db, id: string): Session | null {
   return s ? withItems(db, [s])[0]! : null;
 }
 
-/** A client's newest sessions with what was planned for them, newest first. */
-export const listSessionsOf = (db: Db, clientId: string, most: number): Session[] =>
+/** A client's newest sessions that begin until a time, with what was planned for them, newest first. */
+export const listSessionsOf = (db: Db, clientId: string, most: number, untilMs: number): Session[] =>
   withItems(
     db,
     prepared(
       db,
-      `${SESSION} WHERE s.client_id = ? AND s.called_off_at_ms IS NULL
+      `${SESSION} WHERE s.client_id = ? AND s.starts_at_ms <= ? AND s.called_off_at_ms IS NULL
        ORDER BY s.starts_at_ms DESC LIMIT ?`,
-    ).all(clientId, most) as SessionRow[],
+    ).all(clientId, untilMs, most) as SessionRow[],
   );
 
 /** A client's sessions in which some movements were planned, newest first. */
@@ -149,6 +149,11 @@ export function setItem(db: Db, id: string, { sets, reps, tempo, loadG }: ItemCh
   prepared(db, 'UPDATE session_item SET sets = ?, reps = ?, tempo = ?, load_g = ? WHERE id = ?').run(
     ...[sets, reps, tempo, loadG, id],
   );
+}
+
+/** Plan a movement on another column, with what is lifted there. */
+export function setStation(db: Db, id: string, stationId: string, loadG: number): void {
+  prepared(db, 'UPDATE session_item SET station_id = ?, load_g = ? WHERE id = ?').run(stationId, loadG, id);
 }
 
 /** Skip a planned movement for a reason, or have it again (null). */

@@ -97,6 +97,9 @@ function Standing({ plan, deeds }: Props) {
       {!isCalledOff && !isFinished && isBegun && button(WORDS.finish, () => deeds.finish(sessionId, true))}
       {!isCalledOff && !isBegun && button(WORDS.callOff, () => deeds.callOff(sessionId, true))}
       <Link href={`/plan?from=${sessionId}#new`}>{WORDS.again}</Link>
+      <button type="button" className={styles.deed} onClick={() => window.print()}>
+        {WORDS.print}
+      </button>
       <p role="alert">{trouble}</p>
     </div>
   );

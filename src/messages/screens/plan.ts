@@ -16,7 +16,7 @@ export const WORDS = {
   fits: (minutes: number): string => `${minutes} min to spare.`,
   estimated: 'Estimated: sets × reps × tempo, rests, and what is changed between movements.',
   ribbon: 'Movements in their order',
-  minutes: (seconds: number): string => `${Math.max(1, Math.round(seconds / 60))} min`,
+  minutes: (seconds: number): string => `${Math.max(1, Math.round(seconds / 60))}\u00a0min`,
   change: (what: string, seconds: number): string => `${what}, ${seconds} s`,
   begun: 'begun',
   earlier: 'Earlier',
@@ -27,7 +27,7 @@ export const WORDS = {
   isComputed: 'This is the computed order: rules kept, least time between movements.',
   saves: (seconds: number): string =>
     seconds > 0
-      ? `The computed order keeps the rules and takes ${seconds} s less between movements.`
+      ? `The computed order keeps the rules and takes ${seconds}\u00a0s less between movements.`
       : 'The computed order keeps the rules.',
   tooMany: 'More than twelve movements are not ordered by computation.',
   undo: 'Undo',

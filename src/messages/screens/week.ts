@@ -14,6 +14,10 @@ export const WORDS = {
   movements: (n: number): string => (n === 0 ? 'nothing planned yet' : n === 1 ? '1 movement' : `${n} movements`),
   state: { planned: '', 'under-way': 'under way', done: 'done' } satisfies Record<SessionState, string>,
   wanted: 'a station is wanted twice',
+  wantedTwice: 'Stations that are wanted twice',
+  beginAt: (clock: string): string => `Begin at ${clock}`,
+  instead: (station: string): string => `Use ${station}`,
+  print: 'Print',
   // A session is made
   make: 'Plan a session',
   client: 'Client',

@@ -3,6 +3,7 @@ import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { PlanFold } from '@/features/floor/plan-fold';
 import { SessionPlan } from '@/features/plan/session-plan';
+import { WantedStations } from '@/features/plan/wanted-stations';
 import { SessionSheet } from '@/features/plan/session-sheet';
 import forms from '@/features/shell/forms.module.css';
 import { WORDS as PAGES } from '@/messages/screens/pages';
@@ -18,6 +19,7 @@ import {
   finishSessionAction,
   keepTemplateAction,
   moveSessionAction,
+  moveToStationAction,
   skipItemAction,
   takeItemOutAction,
 } from '../../plan-actions';
@@ -51,9 +53,7 @@ export default async function SessionPage({ params }: { readonly params: Params 
         <Link href={`/plan?week=${plan.day}`}>{WORDS.week}</Link>
         <Link href="/">{WORDS.floor}</Link>
       </div>
-      {plan.wanted.map((text) => (
-        <p key={text}>{text}</p>
-      ))}
+      <WantedStations plan={plan} move={moveSessionAction} moveToStation={moveToStationAction} />
       <SessionPlan plan={plan} keep={orderSessionAction} deeds={OF_A_MOVEMENT} />
       <PlanFold choices={listPlanChoices(uc)} action={planTodayAction} asked={null} into={{ sessionId, clientId }} />
       <SessionSheet plan={plan} deeds={OF_ALL} />
