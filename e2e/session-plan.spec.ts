@@ -62,6 +62,19 @@ test('a session is put in order: by taps and by keys, with its minutes, by what 
   await expect(ribbon).toBeVisible();
   expect(await shown()).toEqual(computed);
   await expect(page.getByText('Take the computed order')).toHaveCount(0);
+  // By the grip: let go over the one after it, it stands there; the time is that of the place while it is held.
+  const grip = ribbon.locator('[data-block] [data-grip]').first();
+  const [from, onto] = [await grip.boundingBox(), await ribbon.locator('[data-block]').nth(1).boundingBox()];
+  await page.mouse.move(from!.x + 10, from!.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(from!.x + 14, from!.y + 40, { steps: 4 });
+  await page.mouse.move(onto!.x + 20, onto!.y + onto!.height / 2, { steps: 8 });
+  await page.mouse.up();
+  const moved = [computed[1]!, computed[0]!, ...computed.slice(2)];
+  await expect.poll(shown).toEqual(moved);
+  await expect.poll(() => ofBlocks()).toEqual(moved);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(() => ofBlocks()).toEqual(computed);
   // A minute too long: what is proposed is given up with one press.
   await expect(page.getByText(/min too long/)).toBeVisible();
   await page.getByRole('button', { name: 'Give that up' }).click();

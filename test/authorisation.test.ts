@@ -194,6 +194,7 @@ describe('who sees and changes what', () => {
       ...['choosing.choosingFor', 'learned-items.learnItem', 'learned-items.learnItems', 'plan.findLoad'],
       // Of one's own clients: tested with calendars.
       ...['calendar.writeCalendar', 'calendar.previewCalendar', 'calendar.takeCalendar'],
+      ...['change-times.changeTimesAt', 'change-times.listChangeTimes', 'change-times.saveChangeTimes'],
       ...['wanted.wantedTexts', 'wanted.wantedOf', 'client-week.saveWeekRules', 'week.weekOf'],
       // Of movements without a client; who may drop one is tested with sessions.
       ...['templates.reachTemplates', 'templates.dropTemplateOf', 'templates.mayDrop'],

@@ -3,6 +3,7 @@ import { makeLog } from './support/make-log';
 import type { Db } from '@/data/open-db';
 import { findItem, findSession } from '@/data/queries/sessions';
 import { findKit, saveKit } from '@/data/queries/kit';
+import { saveChangeTimes } from '@/server/change-times';
 import { loadHistory } from '@/server/changes';
 import { loadFloor } from '@/server/floor';
 import { planToday } from '@/server/plan';
@@ -241,6 +242,30 @@ describe('a station that two want at once', () => {
     moveToStation(at(db), standIn!.itemIds, 'long-pair');
     makeLog(db, `${ANSELM}-0`).begin();
     expect(of(ANSELM)[0]).toMatchObject({ start: null, standIns: [] });
+  });
+});
+
+describe('seconds between movements', () => {
+  it('follow from what this gym’s sessions took, then from what was entered; emptied they are learned again', () => {
+    const db = world();
+    const between = (d: Db, nowMs = NOW) => loadSessionPlan(at(d, nowMs), TODAY)!.times.hole;
+    expect(between(db)).toEqual({ seconds: 30, isWhole: false });
+    for (let day = 1; day <= 8; day++) {
+      const { items } = made(db, { day: `2026-11-${10 + day}`, from: 'session', fromId: TODAY });
+      const startMs = new Date(`2026-11-${10 + day}T18:30:00`).getTime();
+      makeLog(db, items[0]!.id, startMs).set({}, 0);
+      makeLog(db, items[1]!.id, startMs).set({}, 100_000 + 1000 * day);
+    }
+    const later = NOW + 24 * HOUR;
+    expect(between(db, later).isWhole).toBe(true);
+    expect(Math.abs(between(db, later).seconds - 104)).toBeLessThan(3);
+    const typed = { side: '', hole: 50, handle: '', station: '' };
+    expect(saveChangeTimes(at(db), 'tidewater', typed).ok).toBe(true);
+    expect(between(db, later)).toEqual({ seconds: 50, isWhole: false });
+    saveChangeTimes(at(db), 'tidewater', { ...typed, hole: '' });
+    expect(between(db, later).isWhole).toBe(true);
+    expect(issueOf(saveChangeTimes(at(db), 'tidewater', { ...typed, side: -1 }))?.path).toBe('side');
+    expect(issueOf(saveChangeTimes(at(db), 'nowhere', typed))?.path).toBe('gym');
   });
 });
 

@@ -5,6 +5,7 @@ import { acting } from '@/server/open-use-case';
 import { changeItem, moveToStation, skipItem, takeItemOut } from '@/server/planned-items';
 import { callOffSession, finishSession, makeSession, moveSession } from '@/server/sessions';
 import { previewCalendar, takeCalendar } from '@/server/calendar';
+import { saveChangeTimes } from '@/server/change-times';
 import { saveWeekRules } from '@/server/client-week';
 import { dropTemplateOf, keepTemplate } from '@/server/templates';
 import { refreshed } from './refreshed';
@@ -59,4 +60,8 @@ export async function takeCalendarAction(text: unknown): Promise<SaveResult<Cale
 
 export async function moveToStationAction(itemIds: unknown, stationId: unknown): Promise<SaveResult> {
   return refreshed(await acting([itemIds].flat(), (uc) => moveToStation(uc, itemIds, stationId)));
+}
+
+export async function saveChangeTimesAction(gymId: string, typed: unknown): Promise<SaveResult> {
+  return refreshed(await acting([gymId], (uc) => saveChangeTimes(uc, gymId, typed)));
 }

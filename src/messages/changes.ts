@@ -53,6 +53,7 @@ const FIELD: Readonly<Record<string, string>> = {
   finished: 'Finished before its end',
   calledOff: 'Called off',
   inPlan: 'In the plan',
+  changeTimes: 'Seconds between movements',
   column: 'Column',
   weekRules: 'Sets of a week',
   template: 'Template',

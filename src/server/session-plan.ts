@@ -16,6 +16,7 @@ import { doneName } from '@/messages/book';
 import { clock, momentIn } from '@/messages/day';
 import { loadNumber, loadText } from '@/messages/loads';
 import { orderText, PLAN_REFUSAL, plannedText } from '@/messages/plan';
+import { changeTimesAt } from './change-times';
 import { keepChanges } from './changes';
 import { dayText } from './clock';
 import { wantedOf } from './wanted';
@@ -63,6 +64,7 @@ export function loadSessionPlan(uc: UseCase, sessionId: string): SessionPlanView
     day: dayText(session.startsAtMs),
     startsAt: clock(session.startsAtMs),
     minutes: session.minutes,
+    times: changeTimesAt(uc, session.gymId),
     isFinished: session.finishedAtMs !== null,
     isCalledOff: session.calledOffAtMs !== null,
     wanted: wantedOf(uc, session, client, begun.size > 0),

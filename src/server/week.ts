@@ -8,6 +8,7 @@ import { listGyms } from '@/data/queries/gyms';
 import { setCounts } from '@/data/queries/read-folds';
 import { clock } from '@/messages/day';
 import { dayTitle, weekTitle } from '@/messages/plan';
+import { listChangeTimes } from './change-times';
 import { dayText } from './clock';
 import { othersOnFloor, reachClients, reachSessions, toDaySession } from './reach';
 import { mayDrop, reachTemplates } from './templates';
@@ -75,6 +76,7 @@ export function loadWeek(uc: UseCase, day: string | undefined): WeekView {
       isToday: d.isSame(uc.nowMs, 'day'),
       sessions: sessions.filter((s) => d.isSame(s.startsAtMs, 'day')).map(toView),
     })),
+    changeTimes: listChangeTimes(uc),
     clients: clients.map((c) => ({ value: c.id, label: c.name })),
     gyms: listGyms(uc.db).map((g) => ({ value: g.id, label: g.name })),
     templates: templates.rows.map((t) => ({ ...t, mayDrop: mayDrop(uc, t) })),

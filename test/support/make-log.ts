@@ -9,10 +9,20 @@ let n = 0;
 export function makeLog(db: Db, itemId: string, atMs = NOW) {
   const item = findItem(db, itemId)!;
   const { clientId } = findSession(db, item.sessionId)!;
+  let lag = 0;
   const tap = (body: object): string => {
     n += 1;
     const id = `log-${n}`;
-    const base = { id, deviceId: 'd', actorId: 'x', seq: n, atMs: atMs + n, clientId, itemId, movement: item.movement };
+    const base = {
+      id,
+      deviceId: 'd',
+      actorId: 'x',
+      seq: n,
+      atMs: atMs + lag + n,
+      clientId,
+      itemId,
+      movement: item.movement,
+    };
     const told = recordEvents(asOwner(db, atMs), { events: [{ ...base, ...body }] });
     if (!told.ok || told.reply.kept.length !== 1) throw new Error(JSON.stringify(told));
     return id;
@@ -22,7 +32,8 @@ export function makeLog(db: Db, itemId: string, atMs = NOW) {
     { loadG = item.loadG, tempo = item.tempo }: { loadG?: number; tempo?: string },
   ): string => tap({ kind: 'set-started', setId, setNo: 1, loadG, targetReps: item.reps, tempo });
   /** A whole set, confirmed. */
-  const set = (more: { loadG?: number; tempo?: string; reps?: number }): void => {
+  const set = (more: { loadG?: number; tempo?: string; reps?: number }, afterMs = 0): void => {
+    lag = afterMs;
     const { loadG = item.loadG, reps = item.reps } = more;
     const setId = `set-${n}`;
     start(setId, more);

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { CalendarPanel } from '@/features/plan/calendar-panel';
+import { ChangeTimes } from '@/features/plan/change-times';
 import { SessionForm } from '@/features/plan/session-form';
 import { TemplateList } from '@/features/plan/template-list';
 import { WeekStrip } from '@/features/plan/week-strip';
@@ -9,7 +10,13 @@ import { WORDS } from '@/messages/screens/week';
 import { openUseCase } from '@/server/open-use-case';
 import { askedSession } from '@/server/session-plan';
 import { loadWeek } from '@/server/week';
-import { dropTemplateAction, makeSessionAction, previewCalendarAction, takeCalendarAction } from '../plan-actions';
+import {
+  dropTemplateAction,
+  makeSessionAction,
+  previewCalendarAction,
+  saveChangeTimesAction,
+  takeCalendarAction,
+} from '../plan-actions';
 import { readAsked, type Asked } from '../asked';
 
 export const metadata: Metadata = { title: WORDS.place };
@@ -33,6 +40,7 @@ export default async function PlanPage({ searchParams }: { readonly searchParams
         make={makeSessionAction}
       />
       <CalendarPanel look={previewCalendarAction} take={takeCalendarAction} />
+      <ChangeTimes gyms={week.changeTimes} save={saveChangeTimesAction} />
       <TemplateList week={week} drop={dropTemplateAction} />
     </div>
   );

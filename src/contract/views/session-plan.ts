@@ -1,4 +1,6 @@
+import type { LearnedTime } from '@/core/plan/change-times';
 import type { SessionState } from '@/core/plan/day';
+import type { Change, ChangeTimes } from '@/core/plan/session-time';
 import type { CalendarState } from '@/messages/calendar';
 import type { PlanBlock } from '@/core/plan/plan-blocks';
 import type { LoadUnit } from '@/core/units/mass';
@@ -49,8 +51,9 @@ export interface SessionPlanView {
   /** Its day like 2026-11-24, and when it starts on it like 14:30. */
   readonly day: string;
   readonly startsAt: string;
-  /** The time there is. */
+  /** The time there is, and what changes between movements take at its gym. */
   readonly minutes: number;
+  readonly times: ChangeTimes;
   readonly isFinished: boolean;
   readonly isCalledOff: boolean;
   /** Stations that somebody else wants at the same time, in words. */
@@ -87,6 +90,7 @@ export interface WeekView {
     readonly isToday: boolean;
     readonly sessions: readonly WeekSessionView[];
   }[];
+  readonly changeTimes: readonly ChangeTimesView[];
   /** Clients, gyms and templates that a session can be made with. */
   readonly clients: readonly Choice[];
   readonly gyms: readonly Choice[];
@@ -119,4 +123,16 @@ export interface CalendarLine {
 /** A calendar file, line by line. */
 export interface CalendarView {
   readonly lines: readonly CalendarLine[];
+}
+
+/** What a gym's changes between movements take, seconds. */
+export interface ChangeTimesView {
+  readonly gymId: string;
+  readonly gymName: string;
+  readonly changes: readonly {
+    readonly change: Change;
+    readonly entered: number | null;
+    readonly learned: LearnedTime | null;
+    readonly ours: number;
+  }[];
 }

@@ -1,5 +1,5 @@
 import type { OrderBlock } from './session-order';
-import { sessionSeconds, type Timed } from './session-time';
+import { OUR_TIMES, sessionSeconds, type ChangeTimes, type Timed } from './session-time';
 
 /** What is given up of a block so that a session fits its time: one set of each of its movements, or all of it. */
 export interface FitStep {
@@ -9,7 +9,14 @@ export interface FitStep {
   readonly savesS: number;
 }
 
-const secondsOf = (blocks: readonly OrderBlock[]): number => sessionSeconds(blocks.flatMap((b) => b.items));
+const secondsIn =
+  (times: ChangeTimes) =>
+  (blocks: readonly OrderBlock[]): number =>
+    sessionSeconds(
+      blocks.flatMap((b) => b.items),
+      times,
+    );
+type SecondsOf = ReturnType<typeof secondsIn>;
 const oneLess = <T extends OrderBlock>(b: T): T => ({
   ...b,
   items: b.items.map((i): Timed => ({ ...i, sets: i.sets - 1 })),
@@ -34,7 +41,9 @@ export function fitSession<T extends OrderBlock>(
   blocks: readonly T[],
   mostS: number,
   canGive: (block: T) => boolean,
+  times: ChangeTimes = OUR_TIMES,
 ): readonly FitStep[] {
+  const secondsOf = secondsIn(times);
   let now: readonly T[] = blocks;
   const steps: FitStep[] = [];
   const give = (kind: FitStep['kind'], id: string, next: readonly T[]): void => {
@@ -43,7 +52,7 @@ export function fitSession<T extends OrderBlock>(
   };
   const order = sacrifice(blocks.filter(canGive)).map((b) => b.id);
   for (const id of order) {
-    if (secondsOf(now) <= mostS) return needed(blocks, steps, mostS);
+    if (secondsOf(now) <= mostS) return needed(blocks, steps, mostS, secondsOf);
     const own = now.find((b) => b.id === id)!;
     if (hasSetToGive(own))
       give(
@@ -60,7 +69,7 @@ export function fitSession<T extends OrderBlock>(
       now.filter((b) => b.id !== id),
     );
   }
-  return needed(blocks, steps, mostS);
+  return needed(blocks, steps, mostS, secondsOf);
 }
 
 /** A session after some steps. */
@@ -77,7 +86,12 @@ export const afterSteps = <T extends OrderBlock>(
   );
 
 /** Without the steps that are not needed, the first ones given back first; what is left out gives no set. */
-function needed<T extends OrderBlock>(blocks: readonly T[], steps: readonly FitStep[], mostS: number) {
+function needed<T extends OrderBlock>(
+  blocks: readonly T[],
+  steps: readonly FitStep[],
+  mostS: number,
+  secondsOf: SecondsOf,
+) {
   const out = new Set(steps.filter((s) => s.kind === 'leave-out').map((s) => s.id));
   let kept = steps.filter((s) => s.kind === 'leave-out' || !out.has(s.id));
   for (const step of steps) {

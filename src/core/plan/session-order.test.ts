@@ -97,7 +97,7 @@ describe('the order of a session', () => {
         const begun = Math.floor(random() * 2);
         const all = [...permutations(blocks.slice(begun))].map((o) => [...blocks.slice(0, begun), ...o]);
         const allowed = all.filter((o) => kept(o.slice(begun)));
-        const least = Math.min(...allowed.map(orderCost));
+        const least = Math.min(...allowed.map((o) => orderCost(o)));
         const best = bestOrder(blocks, (b) => blocks.indexOf(b) < begun);
         expect(kept(best.slice(begun))).toBe(true);
         expect(best.slice(0, begun)).toEqual(blocks.slice(0, begun));

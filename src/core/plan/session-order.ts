@@ -1,5 +1,5 @@
 import type { Group } from '@/core/book/book-entry';
-import { betweenS, type Timed } from './session-time';
+import { betweenS, OUR_TIMES, type ChangeTimes, type Timed } from './session-time';
 
 /** How a movement stands to the others of its session. */
 export type OrderRank = 'wakes-up' | 'compound' | 'single-joint';
@@ -48,9 +48,9 @@ export const brokenRules = (order: readonly OrderBlock[]): BrokenRule[] =>
   );
 
 /** What an order costs, seconds: what lies between its blocks, and what its refining movements come too early. */
-export const orderCost = (order: readonly OrderBlock[]): number =>
+export const orderCost = (order: readonly OrderBlock[], times: ChangeTimes = OUR_TIMES): number =>
   order.reduce(
-    (sum, b, k) => sum + (k > 0 ? betweenS(order[k - 1]!.items.at(-1)!, b.items[0]!) : 0),
+    (sum, b, k) => sum + (k > 0 ? betweenS(order[k - 1]!.items.at(-1)!, b.items[0]!, times) : 0),
     brokenRules(order).filter((r) => r.rule === 'refining-late').length * REFINING_S,
   );
 
@@ -60,7 +60,11 @@ export const orderCost = (order: readonly OrderBlock[]): number =>
  * ending with j is the least over i of that of S without j ending with i, what lies between i and j, and what j comes
  * too early for (Held and Karp 1962, J Soc Ind Appl Math 10: 196). More than `MOST_ORDERED` stay as they are.
  */
-export function bestOrder<T extends OrderBlock>(blocks: readonly T[], isBegun: (block: T) => boolean): readonly T[] {
+export function bestOrder<T extends OrderBlock>(
+  blocks: readonly T[],
+  isBegun: (block: T) => boolean,
+  times: ChangeTimes = OUR_TIMES,
+): readonly T[] {
   const [fixed, free] = [blocks.filter(isBegun), blocks.filter((b) => !isBegun(b))];
   const n = free.length;
   if (n < 2 || n > MOST_ORDERED) return blocks;
@@ -72,7 +76,7 @@ export function bestOrder<T extends OrderBlock>(blocks: readonly T[], isBegun: (
     free.map((own) => free.reduce((set, other, k) => (other !== own && of(other, own) ? set | (1 << k) : set), 0));
   const needs = bits((other, own) => ['wake-up-first', 'compound-first'].includes(ruleBetween(other, own) ?? ''));
   const likes = bits((other, own) => ruleBetween(other, own) === 'refining-late');
-  const gap = (a: OrderBlock, b: OrderBlock): number => betweenS(a.items.at(-1)!, b.items[0]!);
+  const gap = (a: OrderBlock, b: OrderBlock): number => betweenS(a.items.at(-1)!, b.items[0]!, times);
   const gaps = free.map((a) => free.map((b) => (a === b ? 0 : gap(a, b))));
   const count = (set: number): number => set.toString(2).replaceAll('0', '').length;
   const tooEarly = (set: number, j: number): number => count(likes[j]! & ~set) * REFINING_S;

@@ -14,10 +14,23 @@ export interface Timed {
   readonly movement: string;
 }
 
-/** Going from one movement to the next, seconds (our judgement; a busy floor takes longer). */
-export const CHANGE_S = { side: 15, hole: 30, handle: 45, station: 75 } as const;
 /** What has to be changed most between two movements. */
-export type Change = keyof typeof CHANGE_S;
+export type Change = 'side' | 'hole' | 'handle' | 'station';
+/** Every kind of change, the least first. */
+export const CHANGES: readonly Change[] = ['side', 'hole', 'handle', 'station'];
+
+/** How long a change takes. */
+export interface ChangeTime {
+  readonly seconds: number;
+  /** From the last rep to the next first one, rest and all, as past sessions took it; else the change alone. */
+  readonly isWhole: boolean;
+}
+/** What is reckoned by: a time for every kind of change. */
+export type ChangeTimes = Readonly<Record<Change, ChangeTime>>;
+
+const alone = (seconds: number): ChangeTime => ({ seconds, isWhole: false });
+/** Where a gym has no times of its own (our judgement; a busy floor takes longer). */
+export const OUR_TIMES: ChangeTimes = { side: alone(15), hole: alone(30), handle: alone(45), station: alone(75) };
 
 /** What is changed from one planned movement to the next. */
 export function changeBetween(from: Timed, to: Timed): Change {
@@ -27,10 +40,10 @@ export function changeBetween(from: Timed, to: Timed): Change {
 }
 
 /** Seconds from one movement's last rep to the next one's first: the muscles rest while things are changed. */
-export const betweenS = (from: Timed, to: Timed): number => {
-  const changeS = CHANGE_S[changeBetween(from, to)];
+export const betweenS = (from: Timed, to: Timed, times: ChangeTimes = OUR_TIMES): number => {
+  const { seconds, isWhole } = times[changeBetween(from, to)];
   // The other side has rested while this one worked.
-  return from.movement === to.movement ? changeS : Math.max(changeS, from.restS);
+  return isWhole || from.movement === to.movement ? seconds : Math.max(seconds, from.restS);
 };
 
 /** Seconds from a movement's first rep to its last one: sets x reps x tempo, and the rests between its sets. */
@@ -41,5 +54,5 @@ export function itemSeconds({ sets, reps, tempo, restS }: Timed): number {
 }
 
 /** Seconds of movements in the order given, with what lies between them. */
-export const sessionSeconds = (items: readonly Timed[]): number =>
-  items.reduce((sum, item, k) => sum + itemSeconds(item) + (k > 0 ? betweenS(items[k - 1]!, item) : 0), 0);
+export const sessionSeconds = (items: readonly Timed[], times: ChangeTimes = OUR_TIMES): number =>
+  items.reduce((sum, item, k) => sum + itemSeconds(item) + (k > 0 ? betweenS(items[k - 1]!, item, times) : 0), 0);

@@ -78,7 +78,7 @@ export function AccountPage({ view, signOut, choosePin, changePassphrase, endDev
         </p>
       )}
       <div className={styles.line}>
-        <Button loading={busy} onClick={leave}>
+        <Button disabled={busy} onClick={leave}>
           {WORDS.signOut}
         </Button>
         <span className={styles.quiet}>{WORDS.signOutText(waiting ?? 0)}</span>

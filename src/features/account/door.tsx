@@ -89,7 +89,7 @@ function DemoDoor({ view, to, signInToDemo }: Pick<Props, 'view' | 'to' | 'signI
         <Button
           key={d.id}
           className={styles.goIn}
-          loading={busy}
+          disabled={busy}
           onClick={() =>
             run(
               () => signInToDemo(d.id, deviceName()),

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import type { SaveResult } from '@/contract/save-result';
-import type { PlanBlockView } from '@/contract/views/session-plan';
+import type { PlanBlockView, SessionPlanView } from '@/contract/views/session-plan';
 import { fitSession, type FitStep } from '@/core/plan/fit-session';
 import { useDeed } from '@/features/shell/use-deed';
 import { WORDS } from '@/messages/screens/plan';
@@ -10,7 +10,7 @@ import styles from './plan.module.css';
 
 interface Props {
   readonly blocks: readonly PlanBlockView[];
-  readonly minutes: number;
+  readonly plan: Pick<SessionPlanView, 'minutes' | 'times'>;
   readonly deeds: BlockDeeds;
   readonly disabled: boolean;
 }
@@ -30,11 +30,12 @@ async function giveUp(steps: readonly FitStep[], blocks: readonly PlanBlockView[
 }
 
 /** What to give up so that a session fits the time there is, done with one press; nothing where it fits. */
-export function FitAdvice({ blocks, minutes, deeds, disabled }: Props) {
+export function FitAdvice({ blocks, plan, deeds, disabled }: Props) {
+  const { minutes, times } = plan;
   const { busy, trouble, run } = useDeed();
   const steps = useMemo(
-    () => fitSession(blocks, minutes * 60, (b) => !b.isBegun && !b.planned.sidesDiffer),
-    [blocks, minutes],
+    () => fitSession(blocks, minutes * 60, (b) => !b.isBegun && !b.planned.sidesDiffer, times),
+    [blocks, minutes, times],
   );
   if (steps.length === 0) return null;
   const nameOf = (id: string): string => blocks.find((b) => b.id === id)!.name;

@@ -97,7 +97,7 @@ function Standing({ plan, deeds }: Props) {
       {!isCalledOff && !isFinished && isBegun && button(WORDS.finish, () => deeds.finish(sessionId, true))}
       {!isCalledOff && !isBegun && button(WORDS.callOff, () => deeds.callOff(sessionId, true))}
       <Link href={`/plan?from=${sessionId}#new`}>{WORDS.again}</Link>
-      <button type="button" className={styles.deed} onClick={() => window.print()}>
+      <button type="button" className={styles.deed} disabled={busy} onClick={() => window.print()}>
         {WORDS.print}
       </button>
       <p role="alert">{trouble}</p>

@@ -53,7 +53,9 @@ export function WeekRules(props: {
             {field(m, 'most', WORDS.most, 1)}
           </div>
         ))}
-        <SaveRow label={WORDS.keep} busy={busy} said={kept ? WORDS.keep : null} trouble={trouble} />
+        <div className={forms.wide}>
+          <SaveRow label={WORDS.keep} busy={busy} said={kept ? WORDS.kept : null} trouble={trouble} />
+        </div>
       </SheetForm>
     </details>
   );

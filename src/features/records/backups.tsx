@@ -50,7 +50,7 @@ export function Backups({ backups, backUpNow, restore }: Props) {
       <p>{WORDS.backupsText}</p>
       {trouble && <Alert>{trouble}</Alert>}
       <div className={styles.line}>
-        <Button loading={busy} onClick={() => run(backUpNow)}>
+        <Button disabled={busy} onClick={() => run(backUpNow)}>
           {WORDS.backUpNow}
         </Button>
       </div>

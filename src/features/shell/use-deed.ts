@@ -1,4 +1,5 @@
 'use client';
+import { useMounted } from '@mantine/hooks';
 import { useState, useTransition } from 'react';
 import type { SaveResult } from '@/contract/save-result';
 import { SAVE_TROUBLE } from '@/messages/saving';
@@ -6,10 +7,11 @@ import { saveTroubleOf, wholeTrouble } from './save-trouble';
 
 /**
  * What a button does at the server: one at a time, and what it refuses, or does not answer, is told.
- * `then` is given what was done.
+ * `then` is given what was done. Before the page listens it is busy: a press would be lost unseen.
  */
 export function useDeed() {
   const [busy, start] = useTransition();
+  const listening = useMounted();
   const [trouble, setTrouble] = useState<string | null>(null);
   const run = (does: () => Promise<SaveResult>, then?: (id: string) => void): void =>
     start(async () => {
@@ -21,5 +23,5 @@ export function useDeed() {
         setTrouble(SAVE_TROUBLE[saveTroubleOf(error)]);
       }
     });
-  return { busy, trouble, run };
+  return { busy: busy || !listening, trouble, run };
 }

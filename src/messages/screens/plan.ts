@@ -15,6 +15,8 @@ export const WORDS = {
   noTimeLeft: 'no time left',
   fits: (minutes: number): string => `${minutes} min to spare.`,
   estimated: 'Estimated: sets × reps × tempo, rests, and what is changed between movements.',
+  estimatedAsLearned:
+    'Estimated: sets × reps × tempo, rests, and between movements what this gym’s sessions really took.',
   ribbon: 'Movements in their order',
   minutes: (seconds: number): string => `${Math.max(1, Math.round(seconds / 60))}\u00a0min`,
   change: (what: string, seconds: number): string => `${what}, ${seconds} s`,

@@ -112,4 +112,18 @@ export const CLIENT_WEEK = {
   most: 'At most',
   of: (what: string, muscle: string): string => `${what}, ${muscle}`,
   keep: 'Keep',
+  kept: 'Kept',
+} as const;
+
+/** What the seconds between movements say. */
+export const CHANGE_TIMES = {
+  title: 'Seconds between movements',
+  intro:
+    'Entered here, the change alone; left empty it is what the gym’s sessions really took from one movement’s last ' +
+    'rep to the next one’s first, rest and all, or where too few are on record ours.',
+  learned: (seconds: number, from: number, to: number, n: number): string =>
+    `learned: ${Math.round(seconds)} s (${Math.round(from)} to ${Math.round(to)}), from ${n} changes`,
+  ours: (seconds: number): string => `ours: ${seconds} s, or the rest where it is longer`,
+  keep: 'Keep',
+  kept: 'Kept',
 } as const;
