@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { makeLog } from './support/make-log';
 import type { Db } from '@/data/open-db';
 import { findItem, findSession } from '@/data/queries/sessions';
-import { findKit, saveKit } from '@/data/queries/kit';
+import { findAttachment, findKit, findStation, saveKit } from '@/data/queries/kit';
+import { findClient, saveClient } from '@/data/queries/clients';
 import { saveChangeTimes } from '@/server/change-times';
 import { loadHistory } from '@/server/changes';
 import { loadFloor } from '@/server/floor';
@@ -90,6 +91,29 @@ describe('a session is made on any day', () => {
     const told = issueOf(makeSession(at(db), form));
     expect([told?.path, told?.message]).toEqual(['leaveOut', expect.stringContaining('preacher')]);
     expect(whatOf(made(db, { ...form, leaveOut: true })).map(([m]) => m)).not.toContain('preacher-curl-neutral');
+  });
+  it('in another gym: on its column, with its handle, at a load that its stack has', () => {
+    const db = world();
+    const s = made(db, { gymId: 'lantern-yard', leaveOut: true });
+    expect([s.gymId, s.items.length]).toEqual(['lantern-yard', 2]);
+    for (const item of s.items) {
+      const station = findStation(db, item.stationId!)!;
+      expect([station.gymId, findAttachment(db, item.attachmentId!)!.gymId]).toEqual(['lantern-yard', 'lantern-yard']);
+      expect(station.stackG).toContain(item.loadG);
+      expect(loadSet(at(db), item.id)!.blocked).toBeNull();
+    }
+  });
+  it('no load over a clinician’s limit, however heavy the last sets were', () => {
+    const db = world();
+    makeLog(db, `${TODAY}-0`).set({ loadG: 15_000 });
+    const sefina = findClient(db, 'sefina')!;
+    const limit = { subject: 'load-in-hand', side: 'both', most: 4, setBy: 'GP', fromDay: 0, untilDay: null } as const;
+    expect(made(db).items[0]!.loadG).toBe(15_000);
+    saveClient(db, { ...sefina, limits: [limit] }, 'owner');
+    const [first] = made(db).items;
+    const ratio = findStation(db, first!.stationId!)!.column.pulleyRatio;
+    expect(first!.loadG / ratio).toBeLessThanOrEqual(4000);
+    expect(first!.loadG).toBeGreaterThan(0);
   });
   it.each([
     [{ clientId: 'nobody' }, 'clientId'],

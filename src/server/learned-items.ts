@@ -1,5 +1,5 @@
 import 'server-only';
-import { serveHere, type ChooseInput, type Objection } from '@/core/book/choose';
+import { handleFor, serveHere, type ChooseInput, type Objection } from '@/core/book/choose';
 import { entryOf } from '@/core/book/book';
 import { usesBand } from '@/core/book/book-entry';
 import { correctionFits } from '@/core/fault/correction-fits';
@@ -34,12 +34,10 @@ function stationOf(uc: UseCase, gymId: string, source: Source, log: Log, columnI
   return known.find((id) => here.some((s) => s.id === id)) ?? here[0]?.id ?? null;
 }
 
-/** What hangs on it: as it did, else the first of the gym that the movement is made for. */
+/** What hangs on it: as it did, else what the gym has for the movement. */
 function handleOf({ db }: UseCase, gymId: string, { movement, attachmentId }: Source): string | null {
-  const { load } = entryOf(movement);
   const here = listAttachments(db).filter((a) => a.gymId === gymId);
-  const fitting = here.filter((a) => load.kind === 'cable' && load.attachments.includes(a.kind));
-  return here.find((a) => a.id === attachmentId)?.id ?? fitting[0]?.id ?? here[0]?.id ?? null;
+  return (here.find((a) => a.id === attachmentId) ?? handleFor(entryOf(movement), here))?.id ?? null;
 }
 
 interface Placed {

@@ -131,6 +131,15 @@ function told(choices: readonly Choice[]): Choice[] {
   );
 }
 
+/** The first handle that a movement is made for, else one of a gym's own making; none where no cable is pulled. */
+export function handleFor<T extends Pick<AttachmentShape, 'kind'>>(
+  { load }: BookEntry,
+  handles: readonly T[],
+): T | undefined {
+  if (load.kind !== 'cable') return undefined;
+  return handles.find((a) => load.attachments.includes(a.kind)) ?? handles.find((a) => a.kind === 'own');
+}
+
 /** A movement answered with a gym's kit, on which column, or what speaks against it there. */
 export type Served =
   | { readonly objection: null; readonly answer: GoodAnswer; readonly columnId: string | null }
@@ -141,10 +150,7 @@ export function serveHere(entry: BookEntry, input: ChooseInput): Served {
   const has = new Set<string>([...input.gym.kinds, ...input.gym.machines]);
   const missing = needsOf(entry).find((n) => !has.has(n));
   if (missing) return { objection: { kind: 'kit', missing } };
-  const handle =
-    entry.load.kind === 'cable'
-      ? input.gym.attachments.find((a) => entry.load.kind === 'cable' && entry.load.attachments.includes(a.kind))
-      : undefined;
+  const handle = handleFor(entry, input.gym.attachments);
   if (entry.load.kind === 'cable' && !handle) return { objection: { kind: 'kit', missing: 'attachment' } };
   const note = noteAgainst(entry, input.notes);
   if (note) return { objection: { kind: 'note', note } };
