@@ -73,6 +73,33 @@ describe('sessions in', () => {
       [1, 8, 15].map((day) => ['anselm', `2026-12-${String(day).padStart(2, '0')}T09:00:00.000Z`, 50]),
     );
   });
+  it('one time of a repeating event that was moved is there once, and only that event’s own', () => {
+    const db = world();
+    const base = [
+      'SUMMARY:Anselm Okparaeke',
+      'DTSTART:20261201T090000Z',
+      'DURATION:PT50M',
+      'RRULE:FREQ=WEEKLY;COUNT=2',
+    ];
+    const moved = [
+      'RECURRENCE-ID:20261208T090000Z',
+      'SUMMARY:Anselm Okparaeke',
+      'DTSTART:20261208T110000Z',
+      'DURATION:PT50M',
+    ];
+    takeCalendar(at(db), file(event('UID:a', ...base), event('UID:a', ...moved)));
+    const hours = () =>
+      listSessions(db, NOW + 24 * HOUR, NOW + 60 * 24 * HOUR).map((s) => new Date(s.startsAtMs).getUTCHours());
+    expect(hours()).toEqual([9, 11]);
+    // Another event of the same times keeps its own; a moved time without its event stands by itself.
+    const sefina = base.map((l) => l.replace('Anselm Okparaeke', 'Sefina Taualofa'));
+    const other = world();
+    takeCalendar(at(other), file(event('UID:b', ...sefina), event('UID:a', ...base), event('UID:a', ...moved)));
+    const of = (id: string) =>
+      listSessions(other, NOW + 24 * HOUR, NOW + 60 * 24 * HOUR).filter((s) => s.clientId === id);
+    expect(of('sefina').map((s) => new Date(s.startsAtMs).getUTCHours())).toEqual([9, 9]);
+    expect(states(world(), file(event('UID:a', ...moved)))).toEqual([['new', '']]);
+  });
   it('what is left out says why, and the rest is taken', () => {
     const db = world();
     const next = NOW + 30 * HOUR;

@@ -29,6 +29,11 @@ describe('a client’s week', () => {
     expect(of(week(db, NOW + 48 * 3_600_000), 'chest')).toMatchObject({ done: 1, all: 1 });
     expect(loadClientWeek(at(db), 'sefina', '2026-12-24')).toMatchObject({ sessions: 0, used: [] });
   });
+  it('what wakes up or stretches is no set of a muscle’s', () => {
+    const w = week(world(), NOW, 'anselm');
+    expect(of(w, 'chest')).toMatchObject({ direct: 6, all: 6 });
+    expect(w.used.map((u) => u.setupCase.movement)).not.toContain('door-frame-chest-stretch');
+  });
   it('is counted by the rules that were kept, for everybody; a wrong one is told at its field', () => {
     const db = world();
     const rules = { ...USUAL_RULES, chest: { indirect: 0.25, least: 2, most: 6 } };

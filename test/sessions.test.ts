@@ -300,6 +300,9 @@ describe('a week', () => {
       expect(loadWeek(at(db), day)).toMatchObject({ monday: '2026-11-23', before: '2026-11-16', after: '2026-11-30' });
     makeLog(db, `${TODAY}-0`).set({});
     made(db, { day: '2026-11-29' });
+    // A set-up that is saved ahead begins nothing; stopped for pain a movement is over.
+    const state = () => loadWeek(at(db), undefined).days[1]!.sessions.map((s) => s.state);
+    expect(state()).toEqual(['under-way', 'planned', 'planned']);
     const week = loadWeek(at(db), undefined);
     expect(week.days.map((d) => d.sessions.length)).toEqual([0, 3, 0, 0, 0, 0, 1]);
     expect(week.days[1]!.sessions.map((s) => [s.clientName.split(' ')[0], s.state, s.movements])).toEqual([
@@ -311,5 +314,7 @@ describe('a week', () => {
     ]);
     expect(loadWeek(at(db, NOW, RELIEF), undefined).days.flatMap((d) => d.sessions)).toEqual([]);
     expect(loadWeek(asOwner(db), undefined).days[1]!.sessions).toHaveLength(3);
+    for (const k of [0, 1]) makeLog(db, `${TODAY}-${k}`).stop();
+    expect(state()).toEqual(['done', 'planned', 'planned']);
   });
 });

@@ -1,11 +1,11 @@
 import { worksOn } from '@/core/book/book-entry';
 import { z } from 'zod';
 import { findEntry } from '@/core/book/book';
-import { parseTempo, spellTempo } from '@/core/tempo/tempo';
-import { LOAD_UNITS, type LoadUnit } from '@/core/units/mass';
+import type { LoadUnit } from '@/core/units/mass';
 import { movementSchema } from './case';
-import { oneOf, text, wholeBetween } from './field';
+import { oneOf } from './field';
 import { unlessEmpty } from './kit-spec';
+import { clockSchema, plannedWork, unitSchema, withTempo } from './planned-fields';
 import { EXPECTED } from '@/messages/expected';
 
 /** Heaviest load that is taken for one and not for a slip. */
@@ -27,16 +27,10 @@ const fields = z
     stationId: unlessEmpty(z.string()),
     attachmentId: unlessEmpty(z.string()),
     bandId: unlessEmpty(z.string()),
-    startsAt: unlessEmpty(
-      z.string({ error: EXPECTED.time }).regex(/^([01]?\d|2[0-3]):[0-5]\d$/, { error: EXPECTED.time }),
-    ).describe('of a session that begins with it; left empty: now'),
-    sets: wholeBetween(1, 12),
-    reps: wholeBetween(1, 60),
-    tempo: text(1, 60).refine((t) => parseTempo(t) !== null, {
-      error: EXPECTED.tempo,
-    }),
+    startsAt: unlessEmpty(clockSchema).describe('of a session that begins with it; left empty: now'),
+    ...plannedWork,
     load: unlessEmpty(z.number({ error: EXPECTED.number })).describe('as stamped; nothing where the body is the load'),
-    unit: z.enum(LOAD_UNITS, { error: EXPECTED.asSaid(LOAD_UNITS.join(' or ')) }),
+    unit: unitSchema,
   })
   .superRefine((f, ctx) => {
     const entry = findEntry(f.movement);
@@ -53,15 +47,12 @@ const fields = z
       report('side', entry.hands === 'two' ? EXPECTED.bothSides : EXPECTED.oneSide);
   });
 
-/** The tempo as people spell it, in the form that it is kept in; what is no form is left to the fields. */
-function spelled(form: unknown): unknown {
-  if (typeof form !== 'object' || form === null || !('tempo' in form) || typeof form.tempo !== 'string') return form;
-  const movement = 'movement' in form && typeof form.movement === 'string' ? findEntry(form.movement) : undefined;
-  return { ...form, tempo: spellTempo(form.tempo, movement?.tempo ?? '3-1-2-1') };
-}
+/** A movement's own tempo; the usual one where it is none of the book's. */
+const tempoOf = (form: object): string =>
+  ('movement' in form && typeof form.movement === 'string' ? findEntry(form.movement)?.tempo : undefined) ?? '3-1-2-1';
 
 /** A movement added to today, as typed; column and handle are asked for where it hangs on a cable. */
-export const planFormSchema = z.preprocess(spelled, fields);
+export const planFormSchema = z.preprocess((form) => withTempo(form, tempoOf), fields);
 
 /** A plan form as checked. */
 export type PlanForm = z.output<typeof planFormSchema>;

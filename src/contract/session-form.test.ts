@@ -44,8 +44,9 @@ describe('forms of a plan', () => {
     ['3120', '3-1-2-0'],
     ['3/1/2/1', '3-1-2-1'],
     ['x 1 2 1', 'X-1-2-1'],
+    ['slow 30-65', '2-0-2-0, 30-65deg: 4s'],
   ])('a movement’s tempo “%s” is kept as %s', (typed, kept) =>
-    expect(itemFormSchema.parse({ ...ITEM, tempo: typed }).tempo).toBe(kept),
+    expect(itemFormSchema('2-0-2-0').parse({ ...ITEM, tempo: typed }).tempo).toBe(kept),
   );
   it.each([
     [{ sets: 0 }, ['sets']],
@@ -54,7 +55,7 @@ describe('forms of a plan', () => {
     [{ load: -1 }, ['load']],
     [{ unit: 'st' }, ['unit']],
   ])('a movement with %o is told at its field', (more, paths) =>
-    expect(pathsOf(itemFormSchema.safeParse({ ...ITEM, ...more }))).toEqual(paths),
+    expect(pathsOf(itemFormSchema('2-0-2-0').safeParse({ ...ITEM, ...more }))).toEqual(paths),
   );
   it('a reason is some words, a template has a name', () => {
     expect([' no time ', '  ', 'x'.repeat(201)].map((r) => skipReasonSchema.safeParse(r).success)).toEqual([

@@ -4,7 +4,6 @@ export type CalendarState = 'new' | 'moved' | 'same' | 'rejected';
 /** Why an event of a calendar file is not taken. */
 export const CALENDAR_REFUSAL = {
   noCalendar: 'expected an iCalendar file',
-  noGym: 'expected a gym on record: enter one under Kit first',
   allDay: 'has no time of day',
   minutes: (least: number, most: number): string => `is not ${least} to ${most} minutes long`,
   nobody: 'its title is no client of yours',

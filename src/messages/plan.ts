@@ -30,6 +30,9 @@ export const PLAN_REFUSAL = {
     `expected a load that is here; the nearest is ${loadText(nearestG, unit)}`,
 } as const;
 
+/** Why a movement is skipped that a session has no time for. */
+export const NO_TIME_LEFT = 'no time left';
+
 /** "Mon 30 Nov". */
 export const dayTitle = (ms: number): string => dayjs(ms).format('ddd D MMM');
 

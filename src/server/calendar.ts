@@ -12,10 +12,10 @@ import { addSession, setTime } from '@/data/queries/sessions';
 import { doneName } from '@/messages/book';
 import { CALENDAR, CALENDAR_REFUSAL } from '@/messages/calendar';
 import { moment } from '@/messages/day';
-import { plannedText } from '@/messages/plan';
+import { PLAN_REFUSAL, plannedText } from '@/messages/plan';
 import { keepChanges } from './changes';
 import { reachClients, reachSession, reachSessions, reachSessionsOf } from './reach';
-import { told } from './sessions';
+import { whenSheet } from './sessions';
 import type { UseCase } from './use-case';
 
 const DAY_MS = 86_400_000;
@@ -92,11 +92,22 @@ function readCalendar(text: string, untilMs: number): Occurrence[] | null {
   try {
     const root = new ICAL.Component(ICAL.parse(text) as unknown[]);
     for (const zone of root.getAllSubcomponents('vtimezone')) ICAL.TimezoneService.register(zone);
-    const events = root.getAllSubcomponents('vevent').slice(0, MOST_EVENTS);
-    // A change of one occurrence stands by itself, beside the event that it belongs to.
-    return events.flatMap((e) => occurrences(new ICAL.Event(e), untilMs));
+    const parts = root.getAllSubcomponents('vevent').slice(0, MOST_EVENTS);
+    // What one occurrence has otherwise belongs to its event; without the event it stands by itself.
+    const [changed, whole] = [true, false].map((is) => parts.filter((e) => e.hasProperty('recurrence-id') === is));
+    const uidOf = (e: ICAL.Component): unknown => e.getFirstPropertyValue('uid');
+    const known = new Set(whole!.map(uidOf));
+    const events = whole!.map(
+      (e) =>
+        new ICAL.Event(e, { exceptions: changed!.filter((c) => uidOf(c) === uidOf(e)).map((c) => new ICAL.Event(c)) }),
+    );
+    const alone = changed!.filter((c) => !known.has(uidOf(c))).map((c) => new ICAL.Event(c));
+    return [...events, ...alone].flatMap((e) => occurrences(e, untilMs));
   } catch {
     return null;
+  } finally {
+    // Another file may call another zone by the same name.
+    ICAL.TimezoneService.reset();
   }
 }
 
@@ -145,7 +156,7 @@ export function takeCalendar(uc: UseCase, text: unknown): SaveResult<CalendarVie
   const lines = linesOf(uc, text);
   if (isRefused(lines)) return lines;
   const gyms = listGyms(uc.db).map((g) => g.id);
-  if (gyms.length === 0) return refused('file', CALENDAR_REFUSAL.noGym);
+  if (gyms.length === 0) return refused('file', PLAN_REFUSAL.noGym);
   inTransaction(uc.db, () => {
     for (const { id, state, clientId, startsAtMs, minutes } of lines) {
       if (clientId === null || (state !== 'new' && state !== 'moved')) continue;
@@ -156,7 +167,7 @@ export function takeCalendar(uc: UseCase, text: unknown): SaveResult<CalendarVie
         const gymId = reachSessionsOf(uc, clientId, 1)[0]?.gymId ?? gyms[0]!;
         addSession(uc.db, { id, gymId, clientId, startsAtMs, minutes, items: [] }, uc.actor.id);
       }
-      keepChanges(uc, of, before ? told(before) : { session: null }, told({ startsAtMs, minutes }));
+      keepChanges(uc, of, before ? whenSheet(before) : { session: null }, whenSheet({ startsAtMs, minutes }));
     }
   });
   return previewCalendar(uc, text);

@@ -25,7 +25,7 @@ function learnedAt({ db, nowMs }: UseCase, gymId: string): Readonly<Record<Chang
   const { fromMs } = dayOf(nowMs);
   return learnedOnce(db, `${gymId} ${fromMs}`, () => {
     const sets = pastSets(db, gymId, fromMs, MOST_SESSIONS);
-    const items = new Map(sets.map((s) => [s.itemId, { ...s, sets: 1, reps: 1, tempo: '', restS: 0 }]));
+    const items = new Map(sets.map((s) => [s.itemId, s]));
     return learnTimes(observeChanges(sets, (id) => items.get(id) ?? null));
   });
 }

@@ -9,7 +9,7 @@ import type { ClientWeekView } from '@/contract/views/client-week';
 import type { Session, SessionItem } from '@/contract/views/plan';
 import { weekRulesSchema } from '@/contract/week-rules-form';
 import { inTransaction } from '@/data/in-transaction';
-import { setCounts } from '@/data/queries/read-folds';
+import { progressOf, type ItemProgress } from '@/data/queries/read-folds';
 import { listWeekRules, saveWeekRule } from '@/data/queries/week-rules';
 import { keepChanges } from './changes';
 import { choosingFor } from './choosing';
@@ -21,11 +21,16 @@ import type { UseCase } from './use-case';
 import { weekOf } from './week';
 
 /** Sets of a planned movement: done, and what is still to be done of it. */
-function setsOf(uc: UseCase, session: Session, item: SessionItem, counts: ReadonlyMap<string, number>): MovementSets {
+function setsOf(
+  uc: UseCase,
+  session: Session,
+  item: SessionItem,
+  progress: ReadonlyMap<string, ItemProgress>,
+): MovementSets {
   const { target, secondary } = entryOf(item.movement);
-  const done = counts.get(item.id) ?? 0;
+  const { sets: done = 0, isStopped = false } = progress.get(item.id) ?? {};
   const isOver = session.finishedAtMs !== null || session.startsAtMs + session.minutes * 60_000 + RUNS_ON_MS < uc.nowMs;
-  const planned = isOver || item.skipped !== null ? 0 : Math.max(0, item.sets - done);
+  const planned = isOver || isStopped || item.skipped !== null ? 0 : Math.max(0, item.sets - done);
   return { target, secondary, side: item.side, done, planned };
 }
 
@@ -50,8 +55,10 @@ export function loadClientWeek(uc: UseCase, clientId: string, day: string | unde
   const { fromMs, toMs, ...week } = weekOf(uc, day);
   const sessions = reachSessions(uc, fromMs, toMs).filter((s) => s.clientId === clientId);
   const ids = sessions.flatMap((s) => s.items.map((i) => i.id));
-  const counts = setCounts(uc.db, [clientId], ids);
-  const each = sessions.flatMap((s) => s.items.map((item) => ({ item, sets: setsOf(uc, s, item, counts) })));
+  const progress = progressOf(uc.db, [clientId], ids);
+  // What wakes up or stretches is no set of a muscle's.
+  const lifts = (s: Session): SessionItem[] => s.items.filter((i) => entryOf(i.movement).group !== 'before');
+  const each = sessions.flatMap((s) => lifts(s).map((item) => ({ item, sets: setsOf(uc, s, item, progress) })));
   const counted = each.filter(({ sets }) => sets.done + sets.planned > 0);
   const rules = listWeekRules(uc.db);
   const sets = weekSets(

@@ -48,11 +48,12 @@ function changeItems(
 
 /** Change how often and how heavy a movement, or both its sides, are planned; a load must be there to be lifted. */
 export function changeItem(uc: UseCase, itemIds: unknown, typed: unknown): SaveResult {
-  const parsed = itemFormSchema.safeParse(typed);
-  if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
-  const { sets, reps, tempo, load, unit } = parsed.data;
   return changeItems(uc, itemIds, ({ item, session, client }) => {
-    const { kind } = entryOf(item.movement).load;
+    const entry = entryOf(item.movement);
+    const parsed = itemFormSchema(entry.tempo).safeParse(typed);
+    if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
+    const { sets, reps, tempo, load, unit } = parsed.data;
+    const { kind } = entry.load;
     const wants = kind !== 'body' && kind !== 'none';
     if (wants && load === undefined) return refused('load', PLAN_REFUSAL.noLoad);
     const station = item.stationId === null ? null : findStation(uc.db, item.stationId);
@@ -60,7 +61,6 @@ export function changeItem(uc: UseCase, itemIds: unknown, typed: unknown): SaveR
     const loadG = findLoad(uc, { form, client, station, gymId: session.gymId });
     if (typeof loadG !== 'number') return { ok: false, issues: [loadG] };
     const after = { sets, reps, tempo, loadG };
-    const entry = entryOf(item.movement);
     const stamped = loadUnit(uc.db, session.gymId, entry, station);
     const plannedOf = (i: typeof item): string =>
       plannedText([{ ...i, load: wants ? loadText(i.loadG, stamped) : null }]);

@@ -68,14 +68,14 @@ const itemsOf = (sessionId: string, learned: readonly Learned[]): NewItem[] =>
     .map((item, position) => ({ ...item, id: uuidFrom(String(position), sessionId), sessionId, position }));
 
 /** What a session is kept in the changes as. */
-export const told = ({ startsAtMs, minutes }: Pick<Session, 'startsAtMs' | 'minutes'>) => ({
+export const whenSheet = ({ startsAtMs, minutes }: Pick<Session, 'startsAtMs' | 'minutes'>) => ({
   session: whenText(moment(startsAtMs), minutes),
 });
 
 function keepMade(uc: UseCase, client: Client, session: Parameters<typeof addSession>[1]): void {
   addSession(uc.db, session, uc.actor.id);
   const of = { subject: 'plan', clientId: client.id } as const;
-  keepChanges(uc, { ...of, subjectId: session.id }, { session: null }, told(session));
+  keepChanges(uc, { ...of, subjectId: session.id }, { session: null }, whenSheet(session));
   for (const item of session.items) keepChanges(uc, { ...of, subjectId: item.id }, undefined, item);
 }
 
@@ -133,7 +133,7 @@ export function moveSession(uc: UseCase, id: string, typed: unknown): SaveResult
     if (hasBegun(uc, session) && !dayjs(startsAtMs).isSame(session.startsAtMs, 'day'))
       return refused('day', PLAN_REFUSAL.begunStays);
     setTime(uc.db, id, startsAtMs, minutes);
-    return { before: told(session), after: told({ startsAtMs, minutes }) };
+    return { before: whenSheet(session), after: whenSheet({ startsAtMs, minutes }) };
   });
 }
 

@@ -2,10 +2,10 @@ import 'server-only';
 import dayjs from 'dayjs';
 import { wantedTogether, type SessionState } from '@/core/plan/day';
 import { withSides } from '@/core/record/side-pair';
-import type { Session } from '@/contract/views/plan';
+import type { Session, SessionItem } from '@/contract/views/plan';
 import type { WeekSessionView, WeekView } from '@/contract/views/session-plan';
 import { listGyms } from '@/data/queries/gyms';
-import { setCounts } from '@/data/queries/read-folds';
+import { progressOf, type ItemProgress } from '@/data/queries/read-folds';
 import { clock } from '@/messages/day';
 import { dayTitle, weekTitle } from '@/messages/plan';
 import { listChangeTimes } from './change-times';
@@ -39,11 +39,14 @@ export function weekOf({ nowMs }: Pick<UseCase, 'nowMs'>, day: string | undefine
   };
 }
 
-/** How far a session has come, by the sets on record of each of its movements. */
-function stateOf({ items, finishedAtMs }: Session, counts: ReadonlyMap<string, number>): SessionState {
-  const isDone = items.every((i) => i.skipped !== null || (counts.get(i.id) ?? 0) >= i.sets);
-  if (finishedAtMs !== null || (items.length > 0 && isDone)) return 'done';
-  return items.some((i) => counts.has(i.id)) ? 'under-way' : 'planned';
+/** How far a session has come, by the records of each of its movements. */
+function stateOf({ items, finishedAtMs }: Session, progress: ReadonlyMap<string, ItemProgress>): SessionState {
+  const isOver = (i: SessionItem): boolean => {
+    const { sets = 0, isStopped = false } = progress.get(i.id) ?? {};
+    return i.skipped !== null || isStopped || sets >= i.sets;
+  };
+  if (finishedAtMs !== null || (items.length > 0 && items.every(isOver))) return 'done';
+  return items.some((i) => progress.get(i.id)?.isBegun) ? 'under-way' : 'planned';
 }
 
 /** A week of the sessions of who asks, and what a session can be made with; `day`: any of the week, else today. */
@@ -52,7 +55,7 @@ export function loadWeek(uc: UseCase, day: string | undefined): WeekView {
   const sessions = reachSessions(uc, fromMs, toMs);
   const clients = reachClients(uc);
   const names = new Map(clients.map((c) => [c.id, c.name]));
-  const counts = setCounts(
+  const progress = progressOf(
     uc.db,
     sessions.map((s) => s.clientId),
     sessions.flatMap((s) => s.items.map((i) => i.id)),
@@ -64,7 +67,7 @@ export function loadWeek(uc: UseCase, day: string | undefined): WeekView {
     starts: clock(s.startsAtMs),
     ends: clock(s.startsAtMs + s.minutes * 60_000),
     movements: withSides(s.items).length,
-    state: stateOf(s, counts),
+    state: stateOf(s, progress),
     isWanted: (wanted.get(s.id) ?? []).length > 0,
   });
   const templates = reachTemplates(uc);

@@ -40,5 +40,7 @@ export function makeLog(db: Db, itemId: string, atMs = NOW) {
     tap({ kind: 'set-ended', setId, reps });
     tap({ kind: 'set-confirmed', setId, loadG, reps });
   };
-  return { begin: () => start('begun', {}), set, undo: (eventId: string) => tap({ kind: 'undo', eventId }) };
+  /** Stopped for pain. */
+  const stop = (): string => tap({ kind: 'pain', setId: null, rep: 0 });
+  return { stop, begin: () => start('begun', {}), set, undo: (eventId: string) => tap({ kind: 'undo', eventId }) };
 }

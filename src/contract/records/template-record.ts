@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { WORKING_SIDES } from '@/core/body/side';
 import { movementSchema } from '../case';
-import { wholeBetween, text } from '../field';
 import type { PlanTemplate } from '../views/plan';
+import { plannedWork } from '../planned-fields';
 import { parseJson, type ReadRecord } from './record';
 import { toFieldIssues } from '../field';
 
@@ -11,9 +11,7 @@ const movements = z.array(
     movement: movementSchema,
     variantId: z.string().nullable(),
     side: z.enum(WORKING_SIDES),
-    sets: wholeBetween(1, 12),
-    reps: wholeBetween(1, 60),
-    tempo: text(1, 60),
+    ...plannedWork,
   }),
 );
 

@@ -1,5 +1,5 @@
 import { groupBy } from '@/core/record/group-by';
-import { changeBetween, CHANGES, OUR_TIMES, type Change, type ChangeTime, type Timed } from './session-time';
+import { changeBetween, CHANGES, OUR_TIMES, type Change, type ChangeTime, type Placed } from './session-time';
 
 /** What was changed between two movements of a past session, and the seconds between their sets. */
 export interface ObservedChange {
@@ -26,7 +26,7 @@ export interface PastSet {
 /** What was changed from one set of a session to the next one, where they are of two planned movements. */
 export function observeChanges(
   sets: readonly PastSet[],
-  itemOf: (itemId: string) => Timed | null,
+  itemOf: (itemId: string) => Placed | null,
 ): readonly ObservedChange[] {
   return [...groupBy(sets, (s) => s.sessionId).values()].flatMap((own) => {
     const inOrder = own.toSorted((a, b) => a.startedAtMs - b.startedAtMs);
@@ -41,7 +41,7 @@ export function observeChanges(
 
 /** Longer than this something else went on, seconds. */
 const LONGEST_S = 900;
-/** From so many observations on a time is taken from them: with six the interval first has an end on both sides. */
+/** From so many observations on a time is taken from them (ours; the interval has both its ends from six on). */
 const ENOUGH = 8;
 const CONFIDENCE = 0.95;
 

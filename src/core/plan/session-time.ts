@@ -32,8 +32,11 @@ const alone = (seconds: number): ChangeTime => ({ seconds, isWhole: false });
 /** Where a gym has no times of its own (our judgement; a busy floor takes longer). */
 export const OUR_TIMES: ChangeTimes = { side: alone(15), hole: alone(30), handle: alone(45), station: alone(75) };
 
+/** Where a movement is done, and with which handle. */
+export type Placed = Pick<Timed, 'movement' | 'stationId' | 'attachmentId'>;
+
 /** What is changed from one planned movement to the next. */
-export function changeBetween(from: Timed, to: Timed): Change {
+export function changeBetween(from: Placed, to: Placed): Change {
   if (from.stationId !== to.stationId || (from.stationId === null && from.movement !== to.movement)) return 'station';
   if (from.movement === to.movement) return 'side';
   return from.attachmentId === to.attachmentId ? 'hole' : 'handle';

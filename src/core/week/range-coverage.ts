@@ -81,7 +81,6 @@ export interface Duplicate {
 
 /** How a week's movements load a region over its range. */
 export interface RangeCoverage {
-  readonly loaded: readonly Span[];
   /** Thirds that they do not load although some movement here would, with those that do, most first. */
   readonly gaps: readonly { readonly where: Third; readonly fill: readonly string[] }[];
   readonly duplicates: readonly Duplicate[];
@@ -117,5 +116,5 @@ export function coverRange(used: readonly LoadedMovement[], others: readonly Loa
       .filter((b) => areAlike(a, b))
       .map((b): Duplicate => ({ ids: [a.id, b.id], where: mostIn(a.spans) })),
   );
-  return { loaded, gaps, duplicates };
+  return { gaps, duplicates };
 }

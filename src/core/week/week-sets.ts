@@ -1,6 +1,6 @@
 import { SIDES, workingSides, type Side, type WorkingSide } from '@/core/body/side';
 import type { Region } from '@/core/body/region-line';
-import { MUSCLE_REGIONS, MUSCLES, type Muscle, type WeekRule } from './muscle';
+import { MUSCLE_REGIONS, muscleOf, MUSCLES, type Muscle, type WeekRule } from './muscle';
 
 /** Sets of one movement in a week: done, and planned besides. */
 export interface MovementSets {
@@ -29,20 +29,22 @@ export interface MuscleSets {
 
 /** What a set counts for a muscle: whole where its target is part of it, a part where it works beside. */
 function counts(m: MovementSets, muscle: Muscle, { indirect }: WeekRule): number {
-  const regions: readonly Region[] = MUSCLE_REGIONS[muscle];
-  if (regions.includes(m.target)) return 1;
-  return m.secondary.some((r) => regions.includes(r)) ? indirect : 0;
+  if (muscleOf(m.target) === muscle) return 1;
+  return m.secondary.some((r) => muscleOf(r) === muscle) ? indirect : 0;
 }
+
+const setsIn = (m: MovementSets): number => m.done + m.planned;
+const sumOf = <T>(all: readonly T[], of: (one: T) => number): number => all.reduce((sum, one) => sum + of(one), 0);
 
 /** Sets of a week on one side. */
 function ofSide(movements: readonly MovementSets[], muscle: Muscle, rule: WeekRule, side: Side) {
   const own = movements.filter((m) => workingSides(m.side).includes(side));
-  const sum = (of: (m: MovementSets) => number): number => own.reduce((s, m) => s + of(m) * counts(m, muscle, rule), 0);
-  const direct = own
-    .filter((m) => counts(m, muscle, rule) === 1 && (MUSCLE_REGIONS[muscle] as readonly Region[]).includes(m.target))
-    .reduce((s, m) => s + m.done + m.planned, 0);
-  const all = sum((m) => m.done + m.planned);
-  return { direct, all, done: sum((m) => m.done), own };
+  const direct = own.filter((m) => muscleOf(m.target) === muscle);
+  return {
+    direct,
+    all: sumOf(own, (m) => setsIn(m) * counts(m, muscle, rule)),
+    done: sumOf(own, (m) => m.done * counts(m, muscle, rule)),
+  };
 }
 
 /**
@@ -57,16 +59,22 @@ export const weekSets = (
     const rule = rules[muscle];
     const sides = SIDES.map((side) => ofSide(movements, muscle, rule, side));
     const [fewer, more] = sides.toSorted((a, b) => a.all - b.all) as [(typeof sides)[0], (typeof sides)[0]];
-    const regions = MUSCLE_REGIONS[muscle] as readonly Region[];
+    const direct = sumOf(fewer.direct, setsIn);
     return {
       muscle,
-      direct: fewer.direct,
-      indirect: fewer.all - fewer.direct,
+      direct,
+      indirect: fewer.all - direct,
       done: fewer.done,
       all: fewer.all,
       otherSideMore: more.all - fewer.all,
       byRegion: Object.fromEntries(
-        regions.map((r) => [r, fewer.own.filter((m) => m.target === r).reduce((s, m) => s + m.done + m.planned, 0)]),
+        MUSCLE_REGIONS[muscle].map((r) => [
+          r,
+          sumOf(
+            fewer.direct.filter((m) => m.target === r),
+            setsIn,
+          ),
+        ]),
       ),
       stands: fewer.all < rule.least ? 'below' : fewer.all > rule.most ? 'over' : 'within',
     };

@@ -1,5 +1,5 @@
 import type { PastSet } from '@/core/plan/change-times';
-import type { Change } from '@/core/plan/session-time';
+import type { Change, Placed } from '@/core/plan/session-time';
 import type { Db } from '../open-db';
 import { prepared } from '../prepared';
 
@@ -26,11 +26,7 @@ export function setChangeTime(db: Db, gymId: string, change: Change, seconds: nu
 }
 
 /** A set of a past session, with where it was planned. */
-export type PlacedSet = PastSet & {
-  readonly movement: string;
-  readonly stationId: string | null;
-  readonly attachmentId: string | null;
-};
+export type PlacedSet = PastSet & Placed;
 
 /** Ended sets of a gym's newest sessions that began before a time. */
 export const pastSets = (db: Db, gymId: string, beforeMs: number, mostSessions: number): readonly PlacedSet[] =>

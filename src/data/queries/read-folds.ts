@@ -358,18 +358,29 @@ export function foldsHold(db: Db, sample: number): boolean {
   });
 }
 
-/** Sets on record of some clients' planned movements, by planned movement; those without any are left out. */
-export function setCounts(
+/** How far a planned movement is: whether a set was begun, how many are ended, and whether pain stopped it. */
+export interface ItemProgress {
+  readonly isBegun: boolean;
+  readonly sets: number;
+  readonly isStopped: boolean;
+}
+
+/** How far some clients' planned movements are; those without records are left out. */
+export function progressOf(
   db: Db,
   clientIds: readonly string[],
   itemIds: readonly string[],
-): ReadonlyMap<string, number> {
+): ReadonlyMap<string, ItemProgress> {
   for (const id of new Set(clientIds)) ensureFolded(db, id);
   const rows = prepared(
     db,
-    'SELECT item_id AS id, sets FROM item_fold WHERE sets > 0 AND item_id IN (SELECT value FROM json_each(?))',
-  ).all(JSON.stringify(itemIds)) as { id: string; sets: number }[];
-  return new Map(rows.map((r) => [r.id, r.sets]));
+    `SELECT p.item_id AS id,
+       (SELECT count(*) FROM set_fold s WHERE s.item_id = p.item_id AND s.ended_at_ms IS NOT NULL) AS sets,
+       EXISTS (SELECT 1 FROM set_fold s WHERE s.item_id = p.item_id) AS begun,
+       EXISTS (SELECT 1 FROM pain_fold h WHERE h.item_id = p.item_id) AS stopped
+     FROM item_fold p WHERE p.item_id IN (SELECT value FROM json_each(?))`,
+  ).all(JSON.stringify(itemIds)) as { id: string; sets: number; begun: number; stopped: number }[];
+  return new Map(rows.map((r) => [r.id, { sets: r.sets, isBegun: r.begun === 1, isStopped: r.stopped === 1 }]));
 }
 
 /** Planned movements of a session that a set was begun of. */

@@ -1,6 +1,7 @@
 'use client';
 import { NumberInput, TextInput } from '@mantine/core';
 import { toFieldIssues } from '@/contract/field';
+import { entryOf } from '@/core/book/book';
 import type { SaveResult } from '@/contract/save-result';
 import { itemFormSchema } from '@/contract/session-form';
 import type { PlanBlockView } from '@/contract/views/session-plan';
@@ -39,7 +40,7 @@ function Fields({ block, deeds, onKept }: Props) {
       unit: planned.unit,
     },
     (v) => {
-      const parsed = itemFormSchema.safeParse(v);
+      const parsed = itemFormSchema(entryOf(block.movement).tempo).safeParse(v);
       return parsed.success ? [] : toFieldIssues(parsed.error);
     },
     (v) => deeds.change(block.itemIds, v),

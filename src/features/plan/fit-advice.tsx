@@ -4,6 +4,7 @@ import type { SaveResult } from '@/contract/save-result';
 import type { PlanBlockView, SessionPlanView } from '@/contract/views/session-plan';
 import { fitSession, type FitStep } from '@/core/plan/fit-session';
 import { useDeed } from '@/features/shell/use-deed';
+import { NO_TIME_LEFT } from '@/messages/plan';
 import { WORDS } from '@/messages/screens/plan';
 import type { BlockDeeds } from './block-change';
 import styles from './plan.module.css';
@@ -22,7 +23,7 @@ async function giveUp(steps: readonly FitStep[], blocks: readonly PlanBlockView[
     const { itemIds, planned } = blocks.find((b) => b.id === step.id)!;
     told =
       step.kind === 'leave-out'
-        ? await deeds.skip(itemIds, WORDS.noTimeLeft)
+        ? await deeds.skip(itemIds, NO_TIME_LEFT)
         : await deeds.change(itemIds, { ...planned, sets: planned.sets - 1 });
     if (!told.ok) break;
   }

@@ -12,7 +12,6 @@ export const WORDS = {
     'leave-out': (name: string, saves: string): string => `${name}: leave it out, ${saves}`,
   },
   giveUp: 'Give that up',
-  noTimeLeft: 'no time left',
   fits: (minutes: number): string => `${minutes} min to spare.`,
   estimated: 'Estimated: sets × reps × tempo, rests, and what is changed between movements.',
   estimatedAsLearned:

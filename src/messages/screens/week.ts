@@ -1,3 +1,4 @@
+import { NO_TIME_LEFT } from '../plan';
 import type { SessionState } from '@/core/plan/day';
 
 /** What the week and a session's sheet say. */
@@ -71,7 +72,7 @@ export const WORDS = {
   keep: 'Keep',
   sidesDiffer: 'Its two sides are planned differently: what is kept here stands for both.',
   skipFor: 'Skip it this time',
-  reasons: ['no time left', 'station taken', 'not today', 'the client’s wish'],
+  reasons: [NO_TIME_LEFT, 'station taken', 'not today', 'the client’s wish'],
   skipped: 'Skipped this time',
   because: (reason: string): string => `Skipped: ${reason}`,
   takeBack: 'Do it after all',
