@@ -33,7 +33,7 @@ describe('a plan that is changed over and over', () => {
         const when = { startsAtMs: NOW, minutes: 60 };
         addSession(db, { id, gymId: 'tidewater', clientId: 'anselm', ...when, items: [] }, 'marit');
         let inPlan: string[] = [];
-        let out: string[] = [];
+        const out: string[] = [];
         let made = 0;
         const of = (itemId: string) => ({ id: itemId, sessionId: id });
         for (const [what, k] of steps) {
@@ -55,7 +55,6 @@ describe('a plan that is changed over and over', () => {
           }
           expect(findSession(db, id)!.items.map((i) => i.id)).toEqual(inPlan);
         }
-        out = [];
       }),
       { seed: 15, numRuns: 60 },
     );

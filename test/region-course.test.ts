@@ -10,7 +10,7 @@ it.each(BOOK.filter((e) => e.group !== 'before').map((e) => [e.id, e] as const))
   '%s loads a part of its target’s range that it goes through, where demand is high',
   (id, e) => {
     const answer = answerQuestion(questionOf(id, 1.75, { side: sidesOf(e).at(-1)! }));
-    if (!answer.ok) return;
+    if (!answer.ok) throw new Error(`${id}: ${answer.reason}`);
     const { body } = answer.from.question;
     const { path } = posedOf(answer);
     const course = regionCourse(e.target, body, path, answer.samples.load);

@@ -53,7 +53,7 @@ export function loadSessionPlan(uc: UseCase, sessionId: string): SessionPlanView
       station: station?.name ?? null,
       isBegun: b.itemIds.some((id) => begun.has(id)),
       skipped: own.every((i) => i.skipped !== null) ? item.skipped : null,
-      planned: { sets, reps, tempo, load, unit, sidesDiffer: !alike },
+      ...{ load, unit, sidesDiffer: !alike },
     };
   };
   return {

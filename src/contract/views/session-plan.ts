@@ -16,16 +16,11 @@ export interface PlanBlockView extends PlanBlock {
   readonly isBegun: boolean;
   /** Why it is not done this time; null where it is to be done. */
   readonly skipped: string | null;
-  /** What can be changed of it, as its first side has it, and whether the other side has it otherwise. */
-  readonly planned: {
-    readonly sets: number;
-    readonly reps: number;
-    readonly tempo: string;
-    /** As stamped; null where nothing is loaded. */
-    readonly load: number | null;
-    readonly unit: LoadUnit;
-    readonly sidesDiffer: boolean;
-  };
+  /** Load of its first side, as stamped; null where nothing is loaded. */
+  readonly load: number | null;
+  readonly unit: LoadUnit;
+  /** Whether its other side is planned otherwise. */
+  readonly sidesDiffer: boolean;
 }
 
 /** A station of a session that somebody else wants at the same time, with the ways out. */

@@ -28,17 +28,16 @@ interface Props {
   readonly onKept: () => void;
 }
 
+/** How often and how heavy a block is planned, as it would be typed. */
+export function plannedOf({ items: [first], load, unit }: PlanBlockView) {
+  const { sets, reps, tempo } = first!;
+  return { sets: sets as number | '', reps: reps as number | '', tempo, load: load ?? ('' as number | ''), unit };
+}
+
 /** How often and how heavy. */
 function Fields({ block, deeds, onKept }: Props) {
-  const { planned } = block;
   const { form, onSubmit, busy, trouble } = useSavedForm(
-    {
-      sets: planned.sets as number | '',
-      reps: planned.reps as number | '',
-      tempo: planned.tempo,
-      load: (planned.load ?? '') as number | '',
-      unit: planned.unit,
-    },
+    plannedOf(block),
     (v) => {
       const parsed = itemFormSchema(entryOf(block.movement).tempo).safeParse(v);
       return parsed.success ? [] : toFieldIssues(parsed.error);
@@ -51,7 +50,7 @@ function Fields({ block, deeds, onKept }: Props) {
       <NumberInput label={WORDS.sets} {...form.getInputProps('sets')} />
       <NumberInput label={WORDS.reps} {...form.getInputProps('reps')} />
       <TextInput label={WORDS.tempo} {...form.getInputProps('tempo')} />
-      {planned.load !== null && <NumberInput label={WORDS.load(planned.unit)} {...form.getInputProps('load')} />}
+      {block.load !== null && <NumberInput label={WORDS.load(block.unit)} {...form.getInputProps('load')} />}
       <SaveRow label={WORDS.keep} busy={busy} said={null} trouble={trouble} />
     </SheetForm>
   );
@@ -63,7 +62,7 @@ export function BlockChange(props: Props) {
   const { busy, trouble, run } = useDeed();
   return (
     <div className={styles.change}>
-      {block.planned.sidesDiffer && <p>{WORDS.sidesDiffer}</p>}
+      {block.sidesDiffer && <p>{WORDS.sidesDiffer}</p>}
       <Fields {...props} />
       <h3>{WORDS.skipFor}</h3>
       <div className={styles.deeds}>

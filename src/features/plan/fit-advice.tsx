@@ -6,7 +6,7 @@ import { fitSession, type FitStep } from '@/core/plan/fit-session';
 import { useDeed } from '@/features/shell/use-deed';
 import { NO_TIME_LEFT } from '@/messages/plan';
 import { WORDS } from '@/messages/screens/plan';
-import type { BlockDeeds } from './block-change';
+import { plannedOf, type BlockDeeds } from './block-change';
 import styles from './plan.module.css';
 
 interface Props {
@@ -20,11 +20,12 @@ interface Props {
 async function giveUp(steps: readonly FitStep[], blocks: readonly PlanBlockView[], deeds: BlockDeeds) {
   let told: SaveResult = { ok: true, id: '' };
   for (const step of steps) {
-    const { itemIds, planned } = blocks.find((b) => b.id === step.id)!;
+    const block = blocks.find((b) => b.id === step.id)!;
+    const { itemIds } = block;
     told =
       step.kind === 'leave-out'
         ? await deeds.skip(itemIds, NO_TIME_LEFT)
-        : await deeds.change(itemIds, { ...planned, sets: planned.sets - 1 });
+        : await deeds.change(itemIds, { ...plannedOf(block), sets: block.items[0]!.sets - 1 });
     if (!told.ok) break;
   }
   return told;
@@ -35,7 +36,7 @@ export function FitAdvice({ blocks, plan, deeds, disabled }: Props) {
   const { minutes, times } = plan;
   const { busy, trouble, run } = useDeed();
   const steps = useMemo(
-    () => fitSession(blocks, minutes * 60, (b) => !b.isBegun && !b.planned.sidesDiffer, times),
+    () => fitSession(blocks, minutes * 60, (b) => !b.isBegun && !b.sidesDiffer, times),
     [blocks, minutes, times],
   );
   if (steps.length === 0) return null;
