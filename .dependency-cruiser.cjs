@@ -49,6 +49,7 @@ module.exports = {
     ]),
     withinCore('plan', ['units', 'body', 'tempo', 'book', 'record']),
     withinCore('week', ['units', 'geometry', 'body', 'movement', 'mechanics', 'setup', 'book']),
+    withinCore('propose', ['units', 'body', 'book', 'plan', 'week', 'setup', 'mechanics', 'kit']),
     withinCore('spotting', ['units', 'movement', 'book', 'fault']),
     withinCore('tempo', ['units']),
     withinCore('load', ['units']),

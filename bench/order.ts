@@ -1,4 +1,4 @@
-import { bestOrder, brokenRules, orderCost, type OrderBlock } from '@/core/plan/session-order';
+import { bestOrder, brokenRules, isKept, orderCost, type OrderBlock } from '@/core/plan/session-order';
 import { fitSession } from '@/core/plan/fit-session';
 import { seeded } from '../test/support/fixtures';
 import { drawnBlocks } from '../test/support/order-blocks';
@@ -9,7 +9,7 @@ function leastByTrying(blocks: readonly OrderBlock[]): number {
   let least = Infinity;
   const go = (sofar: readonly OrderBlock[], left: readonly OrderBlock[]): void => {
     if (left.length === 0) {
-      if (brokenRules(sofar).every((r) => r.rule === 'refining-late')) least = Math.min(least, orderCost(sofar));
+      if (!brokenRules(sofar).some((r) => isKept(r.rule))) least = Math.min(least, orderCost(sofar));
       return;
     }
     left.forEach((b, k) => go([...sofar, b], left.toSpliced(k, 1)));

@@ -37,6 +37,7 @@ const FOR: Readonly<Record<string, For>> = {
   '/plan': 'all',
   '/plan/of/[clientId]': 'care',
   '/plan/[sessionId]': 'care',
+  '/plan/propose/[sessionId]': 'care',
   '/records': 'owner',
   '/set/[itemId]': 'care',
   '/setup/[itemId]': 'care',

@@ -77,6 +77,81 @@ test('a session is put in order: by taps and by keys, with its minutes, by what 
   await expect.poll(() => ofBlocks()).toEqual(computed);
   // A minute too long: what is proposed is given up with one press.
   await expect(page.getByText(/min too long/)).toBeVisible();
-  await page.getByRole('button', { name: 'Give that up' }).click();
+  await page.getByRole('button', { name: 'Do that' }).click();
   await expect(page.getByText(/\d+ min to spare/)).toBeVisible();
+});
+
+test('a session is built: proposed for what the week lacks, changed, put, paired and pinned', async ({ page, app }) => {
+  await page.goto(`${app.url}/plan?day=2026-12-02`);
+  await page.getByLabel('Client').selectOption({ label: 'Wilhelmina Brandstrup-Kjeldgaard' });
+  await page.getByLabel('Begins as').selectOption({ label: 'empty' });
+  await page.getByRole('button', { name: 'Plan it' }).click();
+  await page.getByRole('link', { name: 'Propose movements' }).click();
+  const goals = page.getByRole('region', { name: 'Trained for' });
+  // What the week lacks most is chosen already: by hand it is arms instead, and of them not every part.
+  await expect(goals.locator('button[aria-pressed="true"]').first()).toBeEnabled();
+  while ((await goals.locator('button[aria-pressed="true"]').count()) > 0)
+    await goals.locator('button[aria-pressed="true"]').first().press('Enter');
+  await goals.getByRole('button', { name: /^Biceps/ }).click();
+  await goals.getByRole('button', { name: /^Triceps/ }).click();
+  await goals.getByRole('button', { name: 'brachioradialis' }).click();
+  await page.getByRole('button', { name: 'Propose a session' }).click();
+  const proposed = page.getByRole('region', { name: 'Proposed' });
+  const names = () =>
+    proposed.locator('li[data-movement]').evaluateAll((l) => l.map((e) => e.getAttribute('data-movement')!));
+  await expect(proposed.getByText(/min of 60/)).toBeVisible();
+  const first = await names();
+  expect(first.length).toBeGreaterThan(3);
+  await expect(proposed.getByText(/sets wanted/).first()).toBeVisible();
+  // One set less takes less time; another movement in its place, another one left out.
+  const minutes = async (): Promise<number> =>
+    Number.parseInt((await proposed.getByRole('heading').textContent())!, 10);
+  const was = await minutes();
+  await proposed
+    .getByRole('button', { name: /^One set less/ })
+    .first()
+    .click();
+  await expect.poll(minutes).toBeLessThan(was);
+  await proposed
+    .getByRole('button', { name: / otherwise$/ })
+    .first()
+    .click();
+  await proposed.getByLabel(/^Instead of/).selectOption({ index: 1 });
+  await expect.poll(async () => (await names()).filter((n) => !first.includes(n)).length).toBe(1);
+  await proposed
+    .getByRole('button', { name: / otherwise$/ })
+    .last()
+    .click();
+  await proposed.getByRole('button', { name: /^Leave out/ }).click();
+  await expect.poll(async () => (await names()).length).toBe(first.length - 1);
+  const taken = await names();
+  await proposed.getByRole('button', { name: 'Put it into the plan' }).dblclick();
+  await page.waitForURL(/\/plan\/[\w-]+$/);
+  const ribbon = page.getByRole('list', { name: 'Movements in their order' });
+  await expect(ribbon.locator('[data-block]')).toHaveCount(taken.length);
+  // In turns with an opposite muscle: what that costs or saves is told first, then they stand together.
+  await ribbon
+    .getByRole('button', { name: /^Change / })
+    .first()
+    .click();
+  await page
+    .getByRole('button', { name: /^In turns with .*(less|more|as long)$/ })
+    .first()
+    .click();
+  await expect(ribbon.getByText(/^in turns, set by set/)).toBeVisible();
+  await ribbon
+    .getByRole('button', { name: /^Change / })
+    .last()
+    .click();
+  await page.getByRole('button', { name: 'Pin it here' }).click();
+  await expect(ribbon.getByText(/Pinned/)).toBeVisible();
+  await page.reload();
+  await expect(ribbon.getByText(/Pinned/)).toBeVisible();
+  await expect(ribbon.getByText(/^in turns, set by set/)).toBeVisible();
+  await ribbon
+    .getByRole('button', { name: /^Change / })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'One after the other again' }).click();
+  await expect(ribbon.getByText(/^in turns, set by set/)).toHaveCount(0);
 });

@@ -22,7 +22,9 @@ import { listLedgers, loadLedger } from '@/server/ledger';
 import { loadCourse } from '@/server/movement-course';
 import { loadMeasuringGuide } from '@/server/measuring-guide';
 import { listPlanChoices, planToday } from '@/server/plan';
-import { changeItem, moveToStation, skipItem, takeItemOut } from '@/server/planned-items';
+import { changeItem, moveToStation, pinItem, skipItem, takeItemOut } from '@/server/planned-items';
+import { loadProposing, putProposed } from '@/server/propose';
+import { endTurns, takeTurns } from '@/server/turns';
 import { loadPutAway, putAway } from '@/server/put-away';
 import { loadHandOver, loadSummary } from '@/server/papers';
 import { reachItem, reachSession, reachSessionsOf, reachSessionsWith } from '@/server/reach';
@@ -33,6 +35,8 @@ import { saveScreening } from '@/server/screening';
 import { loadSet } from '@/server/set';
 import { loadSetup } from '@/server/setup';
 import { keepTemplate } from '@/server/templates';
+import { PLAN_REFUSAL } from '@/messages/plan';
+import type { SaveResult } from '@/contract/save-result';
 import { loadWeek } from '@/server/week';
 import type { UseCase } from '@/server/use-case';
 import { DEMO_OWNER, DEMO_TRAINER } from '../demo/people';
@@ -65,6 +69,7 @@ const PLAN = {
   ...{ load: 10, unit: 'kg', startsAt: '10:00' },
 };
 
+const isTold = (r: SaveResult, message: string): boolean => !r.ok && r.issues[0]!.message === message;
 const SESSION = {
   ...{ clientId: 'anselm', gymId: '', day: '2026-11-24', startsAt: '18:00', minutes: 60 },
   ...{ from: 'empty', fromId: '', leaveOut: false },
@@ -101,7 +106,17 @@ const OF_A_CLIENT: Readonly<Record<string, (uc: UseCase) => boolean | Promise<bo
   'planned-items.changeItem': (uc) =>
     changeItem(uc, [ITEM], { sets: 2, reps: 9, tempo: '3-1-2-1', load: 15, unit: 'kg' }).ok,
   'planned-items.moveToStation': (uc) => moveToStation(uc, [ITEM], 'short-pair').ok,
+  'planned-items.pinItem': (uc) => pinItem(uc, [ITEM], true).ok,
   'planned-items.skipItem': (uc) => skipItem(uc, [ITEM], 'no time').ok,
+  // Who may is told what speaks against it; to nobody else the movement is there at all.
+  'turns.takeTurns': (uc) => isTold(takeTurns(uc, ITEM, ITEM), PLAN_REFUSAL.noTurns),
+  'turns.endTurns': (uc) => endTurns(uc, ITEM).ok,
+  'propose.loadProposing': (uc) => loadProposing(uc, 'anselm-2026-11-24') !== null,
+  'propose.putProposed': (uc) =>
+    putProposed(uc, 'anselm-2026-11-24', {
+      goals: ['mid-back'],
+      movements: [{ movement: 'dumbbell-row-one-arm', sets: 3, reps: 12 }],
+    }).ok,
   'planned-items.takeItemOut': (uc) => takeItemOut(uc, [ITEM], true).ok,
   'templates.keepTemplate': (uc) => keepTemplate(uc, 'anselm-2026-11-24', { name: 'N', forAll: true }).ok,
   'client-week.loadClientWeek': (uc) => loadClientWeek(uc, 'anselm', undefined) !== null,
@@ -189,7 +204,8 @@ describe('who sees and changes what', () => {
       // Times and stations without names; what is open of whose clients is tested with the floor.
       ...['reach.othersOnFloor', 'reach.reachOpenSets'],
       // Called with what was reached before.
-      ...['changes.keepChanges', 'item-context.loadItem', 'item-context.toContext', 'limits.limitsToday'],
+      ...['client-week.countedIn', 'client-week.countWeek', 'changes.keepChanges'],
+      ...['item-context.loadItem', 'item-context.toContext', 'limits.limitsToday'],
       ...['screening.loadScreening', 'settings.findSettings', 'solved.solveOnce'],
       ...['choosing.choosingFor', 'learned-items.learnItem', 'learned-items.learnItems', 'plan.findLoad'],
       // Of one's own clients: tested with calendars.
@@ -215,7 +231,7 @@ describe('who sees and changes what', () => {
   });
   it('every action of a page asks who is signed in, or is one of those at the door', () => {
     const AT_DOOR = ['createOwner', 'signIn', 'signInToDemo', 'unlock', 'signOut'].map((name) => `${name}Action`);
-    const actions = ['actions.ts', 'account-actions.ts'].flatMap((file) => {
+    const actions = ['actions.ts', 'account-actions.ts', 'plan-actions.ts'].flatMap((file) => {
       const text = readFileSync(join(process.cwd(), 'src/app', file), 'utf8');
       return [...text.matchAll(/export async function (\w+)[\s\S]*?\n}\n/g)].map(
         ([body, name]) => [name!, body] as const,

@@ -1,6 +1,6 @@
 import highs from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { bestOrder, brokenRules, orderCost, type OrderBlock } from '@/core/plan/session-order';
+import { bestOrder, brokenRules, isKept, orderCost, type OrderBlock } from '@/core/plan/session-order';
 import { betweenS } from '@/core/plan/session-time';
 import { drawnBlocks } from './support/order-blocks';
 import { seeded } from './support/fixtures';
@@ -18,7 +18,7 @@ function program(blocks: readonly OrderBlock[]): string {
     const broken = brokenRules([blocks[j]!, blocks[i]!]).find((r) => r.first === blocks[i]!.id);
     return broken ? [{ i, j, rule: broken.rule }] : [];
   });
-  const soft = rules.filter((r) => r.rule === 'refining-late');
+  const soft = rules.filter((r) => !isKept(r.rule));
   // What one broken soft rule costs is read from the cost itself.
   const price = (r: (typeof rules)[0]): number => {
     const [a, b] = [blocks[r.i]!, blocks[r.j]!];
@@ -43,7 +43,7 @@ function program(blocks: readonly OrderBlock[]): string {
         .join(' + ')} <= 1`,
     ]),
     ...pairs.map(([i, j]) => ` next_${i}_${j}: u_${i} - u_${j} + ${n} y_${i}_${j} <= ${n - 1}`),
-    ...rules.filter((r) => r.rule !== 'refining-late').map((r) => ` hard_${r.i}_${r.j}: u_${r.i} - u_${r.j} <= -1`),
+    ...rules.filter((r) => isKept(r.rule)).map((r) => ` hard_${r.i}_${r.j}: u_${r.i} - u_${r.j} <= -1`),
     // j before i where the soft rule is broken: then o is 1.
     ...soft.map((r) => ` soft_${r.i}_${r.j}: u_${r.i} - u_${r.j} - ${n} o_${r.j}_${r.i} <= -1`),
     'Bounds',

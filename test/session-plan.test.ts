@@ -58,15 +58,15 @@ describe('the order of a planned session', () => {
   it('two sides of a movement are one block, as they are on the floor, wherever they stand', () => {
     const item = (id: string, side: 'left' | 'right' | 'both', more = {}) => ({
       ...{ id, side, movement: 'cable-row-level-one-arm' as const, variantId: null, sets: 3, reps: 10 },
-      ...{ tempo: '3-1-2-1', stationId: 'a', attachmentId: 'd', ...more },
+      ...{ tempo: '3-1-2-1', stationId: 'a', attachmentId: 'd', pairId: null, isPinned: false, ...more },
     });
     const fly = item('x', 'both', { movement: 'cable-fly-level' });
-    const ids = (...items: ReturnType<typeof item>[]) => planBlocks(items, false).map((b) => b.itemIds.join('+'));
+    const ids = (...items: ReturnType<typeof item>[]) => planBlocks(items, []).map((b) => b.itemIds.join('+'));
     expect(ids(item('a', 'left'), fly, item('b', 'right'), item('c', 'left'))).toEqual(['a+b', 'x', 'c']);
     expect(ids(item('a', 'left'), item('b', 'left'))).toEqual(['a', 'b']);
     expect(ids(item('a', 'left'), item('b', 'right', { variantId: 'mine' }))).toEqual(['a', 'b']);
-    expect(planBlocks([item('a', 'left')], true)[0]!.refines).toBe(false);
-    expect(planBlocks([item('a', 'left')], false)[0]).toMatchObject({ refines: true, rank: 'compound' });
+    expect(planBlocks([item('a', 'left')], ['does-not-feel'])[0]).toMatchObject({ refines: false, leads: true });
+    expect(planBlocks([item('a', 'left')], [])[0]).toMatchObject({ refines: true, rank: 'compound' });
   });
   it('says what is planned, of two sides once where they are alike', () => {
     const side = (of: 'left' | 'right', load: string) => ({ side: of, sets: 3, reps: 10, tempo: '3-1-2-1', load });

@@ -31,6 +31,7 @@ export const PLACES = [
   '/plan?day=2026-12-02',
   '/plan/of/tevita',
   `/plan/${itemId('sefina', 0).replace(/-0$/, '')}`,
+  `/plan/propose/${itemId('sefina', 0).replace(/-0$/, '')}`,
   '/records',
   '/taps',
   `/setup/${itemId('sefina', 0)}`,

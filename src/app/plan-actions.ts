@@ -2,8 +2,10 @@
 import type { SaveResult } from '@/contract/save-result';
 import type { CalendarView } from '@/contract/views/session-plan';
 import { acting } from '@/server/open-use-case';
-import { changeItem, moveToStation, skipItem, takeItemOut } from '@/server/planned-items';
+import { changeItem, moveToStation, pinItem, skipItem, takeItemOut } from '@/server/planned-items';
+import { endTurns, takeTurns } from '@/server/turns';
 import { callOffSession, finishSession, makeSession, moveSession } from '@/server/sessions';
+import { putProposed } from '@/server/propose';
 import { previewCalendar, takeCalendar } from '@/server/calendar';
 import { saveChangeTimes } from '@/server/change-times';
 import { saveWeekRules } from '@/server/client-week';
@@ -64,4 +66,20 @@ export async function moveToStationAction(itemIds: unknown, stationId: unknown):
 
 export async function saveChangeTimesAction(gymId: string, typed: unknown): Promise<SaveResult> {
   return refreshed(await acting([gymId], (uc) => saveChangeTimes(uc, gymId, typed)));
+}
+
+export async function pinItemAction(itemIds: unknown, isPinned: boolean): Promise<SaveResult> {
+  return refreshed(await acting([itemIds].flat(), (uc) => pinItem(uc, itemIds, isPinned)));
+}
+
+export async function takeTurnsAction(itemId: unknown, withId: unknown): Promise<SaveResult> {
+  return refreshed(await acting([itemId, withId], (uc) => takeTurns(uc, itemId, withId)));
+}
+
+export async function endTurnsAction(itemId: unknown): Promise<SaveResult> {
+  return refreshed(await acting([itemId], (uc) => endTurns(uc, itemId)));
+}
+
+export async function putProposedAction(sessionId: string, typed: unknown, key: string): Promise<SaveResult> {
+  return refreshed(await acting([sessionId, key], (uc) => putProposed(uc, sessionId, typed, key)));
 }

@@ -50,6 +50,8 @@ const FIELD: Readonly<Record<string, string>> = {
   session: 'Session',
   planned: 'Planned movement',
   skipped: 'Skipped, because',
+  pinned: 'Pinned in the order',
+  turns: 'Sets in turns',
   finished: 'Finished before its end',
   calledOff: 'Called off',
   inPlan: 'In the plan',
@@ -87,7 +89,7 @@ function valueText({ keys, subject }: PlaceChange, value: unknown, people: Reado
   if (value === undefined || value === null || value === '') return '';
   if (first === 'limits' && isRecord(value)) return limitText(value as unknown as ClinicianLimit);
   if (first === 'notes') return NOTE_TEXT[value as ClientNote]?.name ?? String(value);
-  if (first === 'unfelt') return REGION_NAME[value as Region] ?? String(value);
+  if (first === 'unfelt' || first === 'goals') return REGION_NAME[value as Region] ?? String(value);
   if (first === 'range') return `${String(value)}°`;
   if (first === 'armPath' && isRecord(value)) return `${Math.round(Number(value.behindM) * 1000) / 10} cm`;
   if (first === 'measuredM' || first === 'statureM') return `${Math.round(Number(value) * 1000) / 10} cm`;
@@ -112,6 +114,7 @@ function placeText({ subject, keys }: PlaceChange): string {
   if (first === 'limits') return 'Clinician’s limit';
   if (first === 'notes') return 'Observation';
   if (first === 'unfelt') return 'Does not feel';
+  if (first === 'goals') return 'Trains for';
   if (first === 'measuredM') return MEASURE_LABEL[second as MeasureName] ?? 'Measures';
   if (first === 'range')
     return third === undefined ? 'Range' : `${RANGE_LABEL[third as RangeName] ?? third}, ${second}`;

@@ -15,6 +15,10 @@ export const NOTE_TEXT: Readonly<Record<ClientNote, { readonly name: string; rea
   'under-18': { name: 'Under 18', does: 'By the facility’s procedure and only within the clinician’s limits.' },
   'does-not-feel': { name: 'Does not feel a region yet', does: 'One arm at a time, light, before the heavy work.' },
   'left-weaker': { name: 'Left side weaker', does: 'The left side goes first where sides work one at a time.' },
+  'rounded-shoulders': {
+    name: 'Shoulders rounded forward',
+    does: 'A chest stretch is proposed before heavy rows.',
+  },
   'right-weaker': { name: 'Right side weaker', does: 'The right side goes first where sides work one at a time.' },
 };
 

@@ -18,6 +18,7 @@ export const PLAN_REFUSAL = {
   begunIsSkipped: 'Sets are on record: skip the rest of it instead.',
   notYours: 'It is dropped by who made it, or by the owner.',
   nothingToKeep: 'expected a session with movements',
+  noTurns: 'expected two movements of opposite muscles, both heavy or both of one joint, in turns with no other',
   noLoad: 'expected a load',
   noReason: 'expected a reason, in up to 200 characters',
   otherVariant: 'expected a variant of this movement',
@@ -72,6 +73,8 @@ const someOf = (names: readonly string[]): string =>
 export const RULE_TEXT: Readonly<Record<OrderRule, (first: readonly string[], then: string) => string>> = {
   'wake-up-first': (first, then) => `${then} comes after what wakes it up: ${someOf(first)}.`,
   'compound-first': (first, then) => `${then} comes after what works two joints: ${someOf(first)}.`,
+  'one-arm-first': (first, then) => `${then} comes after one arm at a time, light: ${someOf(first)}.`,
+  'joint-warm-first': (first, then) => `${then} asks much of a noted joint: better after ${someOf(first)}.`,
   'refining-late': (first, then) => `${then} refines, and is better after ${someOf(first)}.`,
 };
 

@@ -51,7 +51,7 @@ export const sideShareText = (share: number): string =>
   'presses and rows give the front and the rear head a part of theirs; other trainers give it nearly all.';
 
 /** Where in a region's range. */
-const THIRD_TEXT: Readonly<Record<Third, string>> = {
+export const THIRD_TEXT: Readonly<Record<Third, string>> = {
   stretch: 'where it is stretched',
   middle: 'in the middle of its range',
   finish: 'where it is shortened',

@@ -48,29 +48,39 @@ function usedIn(uc: UseCase, client: Client, sessions: readonly Session[], count
   });
 }
 
-/** A week of a client: sets per muscle against what it should have; null for nobody in the care of who asks. */
-export function loadClientWeek(uc: UseCase, clientId: string, day: string | undefined): ClientWeekView | null {
-  const client = reachClient(uc, clientId);
-  if (!client) return null;
-  const { fromMs, toMs, ...week } = weekOf(uc, day);
-  const sessions = reachSessions(uc, fromMs, toMs).filter((s) => s.clientId === clientId);
+/** The movements of some sessions of a client that have sets, done or planned, with those sets. */
+export function countedIn(uc: UseCase, clientId: string, sessions: readonly Session[]) {
   const ids = sessions.flatMap((s) => s.items.map((i) => i.id));
   const progress = progressOf(uc.db, [clientId], ids);
   // What wakes up or stretches is no set of a muscle's.
   const lifts = (s: Session): SessionItem[] => s.items.filter((i) => entryOf(i.movement).group !== 'before');
   const each = sessions.flatMap((s) => lifts(s).map((item) => ({ item, sets: setsOf(uc, s, item, progress) })));
-  const counted = each.filter(({ sets }) => sets.done + sets.planned > 0);
+  return each.filter(({ sets }) => sets.done + sets.planned > 0);
+}
+
+/** A client's week as it is counted: its sessions, its sets by muscle, and its movements as they were set up. */
+export function countWeek(uc: UseCase, client: Client, fromMs: number, toMs: number) {
+  const sessions = reachSessions(uc, fromMs, toMs).filter((s) => s.clientId === client.id);
+  const counted = countedIn(uc, client.id, sessions);
   const rules = listWeekRules(uc.db);
   const sets = weekSets(
     counted.map((c) => c.sets),
     rules,
   );
+  return { sessions, rules, sets, used: usedIn(uc, client, sessions, new Set(counted.map((c) => c.item.id))) };
+}
+
+/** A week of a client: sets per muscle against what it should have; null for nobody in the care of who asks. */
+export function loadClientWeek(uc: UseCase, clientId: string, day: string | undefined): ClientWeekView | null {
+  const client = reachClient(uc, clientId);
+  if (!client) return null;
+  const { fromMs, toMs, ...week } = weekOf(uc, day);
+  const { sessions, rules, sets, used } = countWeek(uc, client, fromMs, toMs);
   const gymId = sessions.at(-1)?.gymId;
   return {
     ...week,
-    ...{ clientId, clientName: client.name, sessions: sessions.length, rules, sets },
+    ...{ clientId, clientName: client.name, sessions: sessions.length, rules, sets, used },
     sideShare: sideDeltoidShare(sets),
-    used: usedIn(uc, client, sessions, new Set(counted.map((c) => c.item.id))),
     choosing: gymId === undefined ? null : choosingFor(uc, client, gymId),
   };
 }

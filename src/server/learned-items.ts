@@ -16,7 +16,8 @@ import { loadSteps } from './load-steps';
 import type { UseCase } from './use-case';
 
 /** A movement before it is planned: what a template has of it, and what another session had. */
-export type Source = TemplateMovement & Partial<Pick<NewItem, 'stationId' | 'attachmentId' | 'bandId' | 'loadG'>>;
+export type Source = TemplateMovement &
+  Partial<Pick<NewItem, 'stationId' | 'attachmentId' | 'bandId' | 'loadG' | 'pairId' | 'isPinned'>>;
 
 /** A movement as it is planned for a client in a gym, or what speaks against it there. */
 export type Learned =
@@ -53,7 +54,7 @@ function loadOf(uc: UseCase, at: Placed, log: Log, plannedG: number | undefined)
   const station = item.stationId === null ? null : findStation(uc.db, item.stationId);
   const steps = loadSteps(uc.db, gymId, entry, station);
   const planned = plannedG ?? steps[0] ?? 0;
-  const { mostLoadG } = limitsToday(uc, client, { ...item, loadG: planned, skipped: null }, station);
+  const { mostLoadG } = limitsToday(uc, client, { ...item, loadG: planned }, station);
   const own = (log?.sets ?? []).filter((s) => s.side === item.side);
   const results = sessionResults(own, '', (c) => correctionFits(entry, c));
   const { loadG } = nextLoad(results, planned, steps, mostLoadG);
@@ -78,6 +79,8 @@ function learnItem(uc: UseCase, client: Client, gymId: string, source: Source, i
     stationId: onCable ? stationOf(uc, gymId, source, log, served.columnId) : null,
     attachmentId: onCable ? handleOf(uc, gymId, source) : null,
     bandId: (bands.find((b) => b.id === source.bandId) ?? bands[0])?.id ?? null,
+    pairId: source.pairId ?? null,
+    isPinned: source.isPinned ?? false,
     tempo: log?.sets.findLast((s) => s.side === side && s.endedAtMs !== null)?.tempo ?? source.tempo,
   };
   const at = { client, gymId, item: { ...item, id: '', sessionId: '', position: 0 } };

@@ -14,7 +14,7 @@ import type { UseCase } from './use-case';
 export function limitsToday(
   { nowMs }: UseCase,
   client: Client,
-  item: SessionItem,
+  item: Pick<SessionItem, 'movement' | 'side' | 'loadG'>,
   station: Station | null,
 ): LimitsView {
   const entry = entryOf(item.movement);

@@ -9,7 +9,7 @@ import type { Station } from '@/contract/views/station';
 import { inTransaction } from '@/data/in-transaction';
 import { findStation } from '@/data/queries/kit';
 import { begunItems } from '@/data/queries/read-folds';
-import { putBack, setItem, setStation, setSkipped, takeOut } from '@/data/queries/sessions';
+import { putBack, setItem, setPinned, setSkipped, setStation, takeOut } from '@/data/queries/sessions';
 import { loadText } from '@/messages/loads';
 import { PLAN_REFUSAL, plannedText } from '@/messages/plan';
 import { keepChanges } from './changes';
@@ -89,6 +89,14 @@ export function moveToStation(uc: UseCase, itemIds: unknown, stationId: unknown)
     };
   });
 }
+
+/** Keep a movement, or both its sides, in its place when an order is computed, or no longer. */
+export const pinItem = (uc: UseCase, itemIds: unknown, isPinned: boolean): SaveResult =>
+  changeItems(uc, itemIds, ({ item }) => ({
+    apply: () => setPinned(uc.db, item.id, isPinned),
+    before: { pinned: item.isPinned },
+    after: { pinned: isPinned },
+  }));
 
 /** Skip a movement, or both its sides, for a reason, or have them again (null). */
 export function skipItem(uc: UseCase, itemIds: unknown, reason: unknown): SaveResult {

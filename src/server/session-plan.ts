@@ -1,6 +1,5 @@
 import 'server-only';
 import dayjs from 'dayjs';
-import { noteDefaults } from '@/core/body/client-note';
 import { entryOf } from '@/core/book/book';
 import { planBlocks } from '@/core/plan/plan-blocks';
 import { refused, type SaveResult } from '@/contract/save-result';
@@ -34,7 +33,6 @@ export function loadSessionPlan(uc: UseCase, sessionId: string): SessionPlanView
   if (!session || !client) return null;
   const names = kitNames(uc.db);
   const byId = new Map(session.items.map((i) => [i.id, i]));
-  const { oneArm } = noteDefaults(client.notes);
   const begun = begunItems(uc.db, client.id, sessionId);
   const toBlock = (b: ReturnType<typeof planBlocks>[number]): PlanBlockView => {
     const own = b.itemIds.map((id) => byId.get(id)!);
@@ -68,7 +66,7 @@ export function loadSessionPlan(uc: UseCase, sessionId: string): SessionPlanView
     isFinished: session.finishedAtMs !== null,
     isCalledOff: session.calledOffAtMs !== null,
     wanted: wantedOf(uc, session, client, begun.size > 0),
-    blocks: planBlocks(session.items, oneArm).map(toBlock),
+    blocks: planBlocks(session.items, client.notes).map(toBlock),
     unreadable: session.unreadable.length,
   };
 }

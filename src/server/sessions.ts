@@ -65,7 +65,12 @@ const leftOut = (learned: readonly Learned[]): string[] => [
 const itemsOf = (sessionId: string, learned: readonly Learned[]): NewItem[] =>
   learned
     .flatMap((l) => (l.ok ? [l.item] : []))
-    .map((item, position) => ({ ...item, id: uuidFrom(String(position), sessionId), sessionId, position }));
+    .map((item, position) => ({
+      ...item,
+      ...{ id: uuidFrom(String(position), sessionId), sessionId, position },
+      // A pair of another session is a pair of its own in this one.
+      pairId: item.pairId ? uuidFrom(item.pairId, sessionId) : null,
+    }));
 
 /** What a session is kept in the changes as. */
 export const whenSheet = ({ startsAtMs, minutes }: Pick<Session, 'startsAtMs' | 'minutes'>) => ({

@@ -7,13 +7,26 @@ export const timed = (more: Partial<Timed> = {}): Timed => ({
   ...more,
 });
 
+const TARGETS = ['mid-back', 'chest-mid', 'biceps-long'] as const;
 const GROUPS = ['rows', 'chest', 'biceps'] as const;
+/** What does not bear on most checks. */
+export const PLAIN = {
+  target: 'mid-back',
+  refines: false,
+  leads: false,
+  strains: false,
+  pairId: null,
+  isPinned: false,
+} as const;
 const RANKS = ['wakes-up', 'compound', 'single-joint'] as const;
 /** Blocks drawn at random, on few stations and of few groups, so that rules and ways meet. */
 export function drawnBlocks(n: number, random: () => number): OrderBlock[] {
   const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)]!;
   return Array.from({ length: n }, (_, k) => ({
-    ...{ id: `b${k}`, group: pick(GROUPS), rank: pick(RANKS), refines: random() < 0.4 },
+    ...{ ...PLAIN, id: `b${k}`, group: pick(GROUPS), rank: pick(RANKS), refines: random() < 0.4 },
+    target: pick(TARGETS),
+    leads: random() < 0.2,
+    strains: random() < 0.2,
     items: [
       timed({
         movement: `m${k}`,
@@ -23,4 +36,11 @@ export function drawnBlocks(n: number, random: () => number): OrderBlock[] {
       }),
     ],
   }));
+}
+
+/** Every order of some things. */
+export function* permutations<T>(of: readonly T[]): Generator<T[]> {
+  if (of.length === 0) yield [];
+  for (const [k, one] of of.entries())
+    for (const rest of permutations(of.filter((_, i) => i !== k))) yield [one, ...rest];
 }

@@ -17,6 +17,8 @@ export const SET_PLAN: SetPlan = {
     reps: 10,
     tempo: '3-1-2-1',
     loadG: 10_000,
+    pairId: null,
+    isPinned: false,
     skipped: null,
   },
   stackG: [5000, 7500, 10_000, 12_500],

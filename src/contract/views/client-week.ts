@@ -4,6 +4,12 @@ import type { Muscle, WeekRule } from '@/core/week/muscle';
 import type { MuscleSets } from '@/core/week/week-sets';
 import type { CaseInput } from '../case';
 
+/** A movement of the week as it was set up: its case, and where it stood. */
+export interface UsedView {
+  readonly setupCase: CaseInput;
+  readonly placement: Placement | null;
+}
+
 /** A week of one client: its sets per muscle, and what the range coverage is worked out from. */
 export interface ClientWeekView {
   readonly clientId: string;
@@ -18,6 +24,6 @@ export interface ClientWeekView {
   readonly sets: readonly MuscleSets[];
   /** Side head's part of the deltoid's sets; null where there are none. */
   readonly sideShare: number | null;
-  readonly used: readonly { readonly setupCase: CaseInput; readonly placement: Placement | null }[];
+  readonly used: readonly UsedView[];
   readonly choosing: ChooseInput | null;
 }

@@ -23,12 +23,17 @@ export interface SessionItem {
   readonly reps: number;
   readonly tempo: string;
   readonly loadG: number;
+  /** The same for two movements, both sides of each, whose sets take turns; null for one alone. */
+  readonly pairId: string | null;
+  /** It keeps its place when an order is computed. */
+  readonly isPinned: boolean;
   /** Why it is not done this time; null where it is to be done. */
   readonly skipped: string | null;
 }
 
-/** A movement as it is put into a plan. */
-export type NewItem = Omit<SessionItem, 'skipped'>;
+/** A movement as it is put into a plan; in turns with none and free to be moved where nothing is said. */
+export type NewItem = Omit<SessionItem, 'skipped' | 'pairId' | 'isPinned'> &
+  Partial<Pick<SessionItem, 'pairId' | 'isPinned'>>;
 
 /** A client's time in the gym, with what is planned for it. */
 export interface Session {

@@ -15,6 +15,7 @@ export const CLIENT_NOTES = [
   'does-not-feel',
   'left-weaker',
   'right-weaker',
+  'rounded-shoulders',
 ] as const;
 /** An observation that changes defaults. */
 export type ClientNote = (typeof CLIENT_NOTES)[number];

@@ -1,27 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { REGIONS, type Region } from '@/core/body/region-line';
-import { USUAL_ATTACHMENT, ATTACHMENT_KINDS } from '@/core/kit/attachment';
 import { KIT_KINDS } from '@/core/kit/kit-kind';
 import { MACHINE_KINDS } from '@/core/kit/machine';
-import { bodyOf, COLUMN, ROOM } from '../../../test/support/fixtures';
+import { EVERYTHING } from '../../../test/support/everything';
 import { BOOK, findEntry } from './book';
 import { chooseMovements, needsOf, type ChooseInput } from './choose';
-import { USUAL_KIT } from './station-kit';
-import { WHOLE_RANGE } from './pose-entry';
 
-const ALL: ChooseInput = {
-  body: bodyOf(1.75),
-  range: WHOLE_RANGE,
-  kit: USUAL_KIT,
-  loadKg: 20,
-  notes: [],
-  gym: {
-    columns: [{ id: 'c', name: 'C', column: COLUMN, room: ROOM }],
-    attachments: ATTACHMENT_KINDS.map((kind) => ({ kind, ...USUAL_ATTACHMENT[kind] })),
-    machines: MACHINE_KINDS,
-    kinds: KIT_KINDS,
-  },
-};
+const ALL = EVERYTHING;
 const without = (...kinds: string[]): ChooseInput => ({
   ...ALL,
   gym: {
@@ -77,7 +62,7 @@ describe('choosing by region', () => {
   it('a range too narrow greys what needs more of it', () => {
     const list = chooseMovements('quadriceps', {
       ...ALL,
-      range: { ...WHOLE_RANGE, limits: { left: { 'knee.flexion': 40 }, right: { 'knee.flexion': 40 } } },
+      range: { ...ALL.range, limits: { left: { 'knee.flexion': 40 }, right: { 'knee.flexion': 40 } } },
     });
     expect(list.find((c) => c.entry.id === 'leg-press')!.objection).toEqual({ kind: 'solver', reason: 'range' });
   });

@@ -108,7 +108,7 @@ const NO_WORK: Work = { demand: 0, covered: 0, stretched: 0, by: 'range', score:
  * Mean demand on a region times the part of its range that is covered. The load of a set is chosen by what works
  * hardest: a region that works beside the target is held against the target's peak.
  */
-function workOf(region: Region, answer: GoodAnswer, input: ChooseInput): Work {
+export function workOf(region: Region, answer: GoodAnswer, input: ChooseInput): Work {
   const { path } = posedOf(answer);
   const { target } = answer.from.entry;
   const load = answer.samples.load;

@@ -3,12 +3,12 @@ import type { Side } from '@/core/body/side';
 import type { Vec3 } from '@/core/geometry/vector';
 import { allocateTrack, fillLineTrack } from '@/core/mechanics/line-track';
 import type { LimbTrack } from '@/core/mechanics/limb-track';
-import { SAMPLES, type WorkingRange } from '@/core/movement/chain-path';
-import { BONES, closeOnLine, finishBendDeg, startOffDeg, type LineArm } from '@/core/movement/line-arm';
+import { SAMPLES, type ChainPath, type WorkingRange } from '@/core/movement/chain-path';
+import { BONES, closeOnLine, finishBendDeg, pointsOf, startOffDeg, type LineArm } from '@/core/movement/line-arm';
 import { THIN } from '@/core/setup/setup-problem';
 import type { BookEntry } from './book-entry';
 import { cutRange, fitted, SHORTEST_SHARE, type EntryRange, type PoseKit } from './pose-entry';
-import { layPull, poseOnLine } from './pose-on-line';
+import { layPull } from './pose-on-line';
 import { toPosture } from './posture-rule';
 
 /** The arm of a pull for the search: its track for any place of the pulley, filled anew by every call. */
@@ -37,11 +37,28 @@ const BEND_WEIGHT = 4;
 
 const samePoint = (a: Vec3, b: Vec3): boolean => a[0] === b[0] && a[1] === b[1] && a[2] === b[2];
 
-/** Where the grip begins among a sample's bones; the elbow comes first. */
+/** Where wrist and grip begin among a sample's bones; the elbow comes first. */
+const WRIST = 3;
 const GRIP = 6;
 const pointIn = (flat: Float64Array, at: number): Vec3 => [flat[at]!, flat[at + 1]!, flat[at + 2]!];
 
 const THIN_SAMPLES = (SAMPLES - 1) / THIN + 1;
+
+/** What a client's range leaves of a whole pull at a place; cost, limits and track of one place ask for the same. */
+function cutFinder(entry: BookEntry, whole: LineArm, range: EntryRange): (pulley: Vec3) => WorkingRange | null {
+  const bones = new Float64Array(BONES * SAMPLES);
+  // Shoulders and trunk are where they are wherever the pulley is.
+  const still = pointsOf(whole, bones);
+  let last: { readonly pulley: Vec3; readonly cut: WorkingRange | null } | null = null;
+  return (pulley) => {
+    if (last && samePoint(last.pulley, pulley)) return last.cut;
+    closeOnLine(whole, pulley, bones);
+    const points = (at: number): Vec3[] => still.proximal.map((_, i) => pointIn(bones, BONES * i + at));
+    const path: ChainPath = { ...still, side: whole.side, chain: 'arm', middle: points(0), distal: points(WRIST) };
+    last = { pulley, cut: cutRange(entry, path, range) };
+    return last.cut;
+  };
+}
 
 /**
  * Lay out a pull's arm for the search of its place. What the client's range leaves of it depends on where the arm has
@@ -64,35 +81,29 @@ export function lineTracks(
     layPull(entry, body, side, posture, tensionN, from, to, thin ? THIN_SAMPLES : SAMPLES);
   const limited = [range.active[side], range.limits[side]].some((r) => r && Object.keys(r).length > 0);
   const { startAt, stopAt } = entry;
-  // Cost, limits and track of one place ask for the same cut.
-  let lastCut: { readonly pulley: Vec3; readonly cut: WorkingRange | null } | null = null;
-  const cutAt = (pulley: Vec3): WorkingRange | null => {
-    if (!lastCut || !samePoint(lastCut.pulley, pulley))
-      lastCut = {
-        pulley,
-        cut: cutRange(entry, poseOnLine(entry, body, side, posture, { pulley, tensionN }, 0, 1), range),
-      };
-    return lastCut.cut;
-  };
+  const whole = { true: lay(startAt, stopAt, true), false: lay(startAt, stopAt, false) };
+  const cutAt = cutFinder(entry, lay(0, 1, false), range);
   const leftShare: LeftShareOf = (pulley) => {
     if (!limited) return stopAt - startAt;
     const cut = cutAt(pulley);
     return cut ? Math.max(0, cut.to - cut.from) : 0;
   };
-  const whole = limited ? null : { true: lay(startAt, stopAt, true), false: lay(startAt, stopAt, false) };
   const reaching = lay(0, 1, true);
   const finish = layPull(entry, body, side, posture, tensionN, 1, 1, 1);
   const filled: Partial<Record<'true' | 'false', Vec3>> = {};
+  /** The arm over what is left of the range; where a place leaves all of it, as it is laid out already. */
+  const armAt = (pulley: Vec3, thin: boolean): LineArm => {
+    const key = thin ? 'true' : 'false';
+    const cut = limited ? cutAt(pulley) : null;
+    if (!cut || cut.to - cut.from < SHORTEST_SHARE || (cut.from === startAt && cut.to === stopAt)) return whole[key];
+    return lay(cut.from, cut.to, thin);
+  };
   const track: LineTrackOf = (pulley, thin) => {
     const key = thin ? 'true' : 'false';
     const was = filled[key];
     if (was && samePoint(was, pulley)) return room[key];
     filled[key] = pulley;
-    let arm = whole?.[key];
-    if (!arm) {
-      const cut = cutAt(pulley);
-      arm = cut && cut.to - cut.from >= SHORTEST_SHARE ? lay(cut.from, cut.to, thin) : lay(startAt, stopAt, thin);
-    }
+    const arm = armAt(pulley, thin);
     closeOnLine(arm, pulley, bones[key]);
     fillLineTrack(arm, bones[key], shared, room[key]);
     return room[key];

@@ -164,6 +164,8 @@ export interface WorkingRange {
  */
 export function findWorkingRange(path: ChainPath, range: ActiveRangeDeg): WorkingRange | null {
   const limits = range[path.side] ?? {};
+  const limited = RANGE_NAMES.filter((name) => limits[name] !== undefined);
+  if (limited.length === 0) return { from: 0, to: 1, cutStart: null, cutFinish: null, startCutBy: 'active-range' };
   const last = path.proximal.length - 1;
   const excess = path.proximal.map((p, i): readonly [number, RangeName | null] => {
     const upper = towards(p, path.middle[i]!);
@@ -175,10 +177,9 @@ export function findWorkingRange(path: ChainPath, range: ActiveRangeDeg): Workin
       path.side,
     );
     let worst: readonly [number, RangeName | null] = [-Infinity, null];
-    for (const name of RANGE_NAMES) {
-      const limit = limits[name];
+    for (const name of limited) {
       const angle = angles[name];
-      if (limit !== undefined && angle !== undefined && angle - limit > worst[0]) worst = [angle - limit, name];
+      if (angle !== undefined && angle - limits[name]! > worst[0]) worst = [angle - limits[name]!, name];
     }
     return worst;
   });

@@ -1,21 +1,23 @@
+import { areOpposite } from '@/core/body/opposite';
 import type { OrderBlock } from './session-order';
-import { OUR_TIMES, sessionSeconds, type ChangeTimes, type Timed } from './session-time';
+import { OUR_TIMES, type ChangeTimes, type Timed } from './session-time';
+import { blocksSeconds } from './turns';
 
-/** What is given up of a block so that a session fits its time: one set of each of its movements, or all of it. */
-export interface FitStep {
-  readonly kind: 'a-set-less' | 'leave-out';
+/**
+ * What makes a session shorter: the sets of a block take turns with those of another one, which then comes right after
+ * it; one set less of each of its movements; or all of it is left out.
+ */
+export type FitStep = {
   readonly id: string;
   /** What it saves by itself after the steps before it, seconds. */
   readonly savesS: number;
-}
+} & ({ readonly kind: 'take-turns'; readonly withId: string } | { readonly kind: 'a-set-less' | 'leave-out' });
+type Step = Pick<FitStep, 'kind' | 'id'> & { readonly withId?: string };
 
 const secondsIn =
   (times: ChangeTimes) =>
   (blocks: readonly OrderBlock[]): number =>
-    sessionSeconds(
-      blocks.flatMap((b) => b.items),
-      times,
-    );
+    blocksSeconds(blocks, times);
 type SecondsOf = ReturnType<typeof secondsIn>;
 const oneLess = <T extends OrderBlock>(b: T): T => ({
   ...b,
@@ -33,9 +35,43 @@ function sacrifice<T extends OrderBlock>(blocks: readonly T[]): readonly T[] {
 }
 
 /**
- * What to give up so that a session takes no more than `mostS`: a set of one movement after the other, then whole
- * movements; no step that is not needed. Empty where it fits, or where everything that is left was begun. `canGive`:
- * whether a block may be cut.
+ * Whether sets of two blocks can take turns: their muscles work opposite ways, and both are alike heavy, so that no
+ * rule of order stands between them.
+ */
+export const canTakeTurns = (a: OrderBlock, b: OrderBlock): boolean =>
+  a.id !== b.id && a.pairId === null && b.pairId === null && a.rank === b.rank && areOpposite(a.target, b.target);
+
+/** Blocks with two of them as a pair, the second right after the first. */
+export function inTurns<T extends OrderBlock>(blocks: readonly T[], id: string, withId: string): readonly T[] {
+  const other = blocks.find((b) => b.id === withId);
+  if (!other || id === withId) return blocks;
+  const paired = (b: T): T => ({ ...b, pairId: id });
+  return blocks.flatMap((b) => (b.id === id ? [paired(b), paired(other)] : b.id === withId ? [] : [b]));
+}
+
+const applied = <T extends OrderBlock>(blocks: readonly T[], { kind, id, withId }: Step): readonly T[] => {
+  if (kind === 'take-turns') return inTurns(blocks, id, withId!);
+  if (kind === 'leave-out') return blocks.filter((b) => b.id !== id);
+  return blocks.map((b) => (b.id === id && hasSetToGive(b) ? oneLess(b) : b));
+};
+
+/** The pair whose turns save most; null where none saves anything. */
+function bestPair(blocks: readonly OrderBlock[], may: (b: OrderBlock) => boolean, secondsOf: SecondsOf): Step | null {
+  const now = secondsOf(blocks);
+  const pairs = blocks.flatMap((a, k) =>
+    blocks
+      .slice(k + 1)
+      .filter((b) => may(a) && may(b) && canTakeTurns(a, b))
+      .map((b) => ({ a, b, savesS: now - secondsOf(inTurns(blocks, a.id, b.id)) })),
+  );
+  const [best] = pairs.filter((p) => p.savesS > 0).toSorted((x, y) => y.savesS - x.savesS);
+  return best ? { kind: 'take-turns', id: best.a.id, withId: best.b.id } : null;
+}
+
+/**
+ * What to do so that a session takes no more than `mostS`: opposite muscles in turns, which costs no set; then a set of
+ * one movement after the other, then whole movements; no step that is not needed. Empty where it fits, or where
+ * everything that is left was begun. `canGive`: whether a block may be changed.
  */
 export function fitSession<T extends OrderBlock>(
   blocks: readonly T[],
@@ -44,62 +80,48 @@ export function fitSession<T extends OrderBlock>(
   times: ChangeTimes = OUR_TIMES,
 ): readonly FitStep[] {
   const secondsOf = secondsIn(times);
+  const may = new Set(blocks.filter(canGive).map((b) => b.id));
   let now: readonly T[] = blocks;
-  const steps: FitStep[] = [];
-  const give = (kind: FitStep['kind'], id: string, next: readonly T[]): void => {
-    steps.push({ kind, id, savesS: secondsOf(now) - secondsOf(next) });
-    now = next;
+  const steps: Step[] = [];
+  const isOver = (): boolean => secondsOf(now) > mostS;
+  const take = (step: Step): void => {
+    steps.push(step);
+    now = applied(now, step);
   };
+  for (let pair = bestPair(now, (b) => may.has(b.id), secondsOf); isOver() && pair;) {
+    take(pair);
+    pair = bestPair(now, (b) => may.has(b.id), secondsOf);
+  }
   const order = sacrifice(blocks.filter(canGive)).map((b) => b.id);
-  for (const id of order) {
-    if (secondsOf(now) <= mostS) return needed(blocks, steps, mostS, secondsOf);
-    const own = now.find((b) => b.id === id)!;
-    if (hasSetToGive(own))
-      give(
-        'a-set-less',
-        id,
-        now.map((b) => (b.id === id ? oneLess(b) : b)),
-      );
-  }
-  for (const id of order) {
-    if (secondsOf(now) <= mostS) break;
-    give(
-      'leave-out',
-      id,
-      now.filter((b) => b.id !== id),
-    );
-  }
+  for (const id of order) if (isOver() && hasSetToGive(now.find((b) => b.id === id)!)) take({ kind: 'a-set-less', id });
+  for (const id of order) if (isOver()) take({ kind: 'leave-out', id });
   return needed(blocks, steps, mostS, secondsOf);
 }
 
 /** A session after some steps. */
-export const afterSteps = <T extends OrderBlock>(
-  blocks: readonly T[],
-  steps: readonly Pick<FitStep, 'kind' | 'id'>[],
-): readonly T[] =>
-  steps.reduce<readonly T[]>(
-    (now, s) =>
-      s.kind === 'leave-out'
-        ? now.filter((b) => b.id !== s.id)
-        : now.map((b) => (b.id === s.id && hasSetToGive(b) ? oneLess(b) : b)),
-    blocks,
-  );
+export const afterSteps = <T extends OrderBlock>(blocks: readonly T[], steps: readonly Step[]): readonly T[] =>
+  steps.reduce<readonly T[]>(applied, blocks);
 
-/** Without the steps that are not needed, the first ones given back first; what is left out gives no set. */
+/** Whether a step does nothing to what is left out anyway. */
+const isVoid = ({ kind, id, withId }: Step, out: ReadonlySet<string>): boolean =>
+  kind !== 'leave-out' && (out.has(id) || (withId !== undefined && out.has(withId)));
+
+/** Without the steps that are not needed: what costs sets is given back before turns are. */
 function needed<T extends OrderBlock>(
   blocks: readonly T[],
-  steps: readonly FitStep[],
+  steps: readonly Step[],
   mostS: number,
   secondsOf: SecondsOf,
-) {
+): readonly FitStep[] {
   const out = new Set(steps.filter((s) => s.kind === 'leave-out').map((s) => s.id));
-  let kept = steps.filter((s) => s.kind === 'leave-out' || !out.has(s.id));
-  for (const step of steps) {
+  let kept = steps.filter((s) => !isVoid(s, out));
+  const givenBack = [...steps.filter((s) => s.kind !== 'take-turns'), ...steps.filter((s) => s.kind === 'take-turns')];
+  for (const step of givenBack) {
     const without = kept.filter((s) => s !== step);
     if (without.length < kept.length && secondsOf(afterSteps(blocks, without)) <= mostS) kept = without;
   }
   return kept.map((step, k): FitStep => {
     const [before, after] = [kept.slice(0, k), kept.slice(0, k + 1)].map((s) => secondsOf(afterSteps(blocks, s)));
-    return { ...step, savesS: before! - after! };
+    return { ...step, savesS: before! - after! } as FitStep;
   });
 }

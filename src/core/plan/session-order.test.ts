@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { seeded } from '../../../test/support/fixtures';
-import { drawnBlocks, timed } from '../../../test/support/order-blocks';
-import { bestOrder, brokenRules, orderCost, type OrderBlock } from './session-order';
+import { drawnBlocks, permutations, PLAIN, timed } from '../../../test/support/order-blocks';
+import { bestOrder, brokenRules, isKept, orderCost, type OrderBlock } from './session-order';
 import { afterSteps, fitSession } from './fit-session';
+import { blocksSeconds } from './turns';
 import { betweenS, changeBetween, itemSeconds, sessionSeconds } from './session-time';
 
 describe('the time of a session, by hand', () => {
@@ -32,18 +33,12 @@ describe('the time of a session, by hand', () => {
   });
 });
 
-const kept = (order: readonly OrderBlock[]) => brokenRules(order).every((r) => r.rule === 'refining-late');
-function* permutations<T>(of: readonly T[]): Generator<T[]> {
-  if (of.length === 0) yield [];
-  for (const [k, one] of of.entries())
-    for (const rest of permutations(of.filter((_, i) => i !== k))) yield [one, ...rest];
-}
-
+const kept = (order: readonly OrderBlock[]) => !brokenRules(order).some((r) => isKept(r.rule));
 const none = () => false;
 
 describe('what is given up to fit the time', () => {
   const block = (id: string, rank: OrderBlock['rank'], refines = false): OrderBlock => ({
-    ...{ id, group: 'rows', rank, refines, items: [timed({ movement: id })] },
+    ...{ ...PLAIN, id, group: 'rows', rank, refines, items: [timed({ movement: id })] },
   });
   const day = [
     block('drill', 'wakes-up'),
@@ -64,7 +59,7 @@ describe('what is given up to fit the time', () => {
     const random = seeded(8);
     for (let k = 0; k < 300; k++) {
       const blocks = drawnBlocks(2 + Math.floor(random() * 7), random);
-      const secondsOf = (of: readonly OrderBlock[]) => sessionSeconds(of.flatMap((b) => b.items));
+      const secondsOf = (of: readonly OrderBlock[]) => blocksSeconds(of);
       const mostS = secondsOf(blocks) * (0.2 + random());
       const steps = fitSession(blocks, mostS, () => true);
       expect(secondsOf(afterSteps(blocks, steps))).toBeLessThanOrEqual(mostS);
@@ -107,7 +102,7 @@ describe('the order of a session', () => {
   });
   it('stays as it is where nothing is better, and where there are too many', () => {
     const same = Array.from({ length: 5 }, (_, k) => ({
-      ...{ id: `b${k}`, group: 'rows' as const, rank: 'compound' as const, refines: false },
+      ...{ ...PLAIN, id: `b${k}`, group: 'rows' as const, rank: 'compound' as const },
       items: [timed({ movement: `m${k}` })],
     }));
     expect(bestOrder(same, none)).toEqual(same);
@@ -116,7 +111,7 @@ describe('the order of a session', () => {
   });
   it('common practice: the drill first, rows before the curl, a one-arm row after the heavy ones', () => {
     const block = (id: string, group: OrderBlock['group'], rank: OrderBlock['rank'], refines = false): OrderBlock => ({
-      ...{ id, group, rank, refines },
+      ...{ ...PLAIN, id, group, rank, refines },
       items: [timed({ movement: id })],
     });
     const blocks = [

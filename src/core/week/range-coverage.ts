@@ -13,7 +13,7 @@ export interface LoadedMovement {
 /** Thirds of a region's range: stretched, in the middle, and shortened. */
 export type Third = 'stretch' | 'middle' | 'finish';
 /** Thirds, longest first. */
-const THIRDS: readonly Third[] = ['stretch', 'middle', 'finish'];
+export const THIRDS: readonly Third[] = ['stretch', 'middle', 'finish'];
 
 /** From this share of its own peak on a movement loads a region. */
 const LOADED_SHARE = 0.75;
@@ -68,7 +68,8 @@ export function loadedSpans(shortened: readonly number[], demand: readonly numbe
   return unite(spans).filter((s) => s.to - s.from > HAIR);
 }
 
-const thirdOf = (third: Third): Span => {
+/** A third of a region's range. */
+export const thirdOf = (third: Third): Span => {
   const k = THIRDS.indexOf(third);
   return { from: k / 3, to: (k + 1) / 3 };
 };

@@ -35,13 +35,13 @@ function loadAt(posed: PosedQuestion, placement: Placement | null): LoadSamples 
 }
 
 /** The parts of a region's range that a posed movement loads. */
-function spansOf(region: Region, posed: PosedQuestion, load: LoadSamples | null): Span[] {
+export function spansOf(region: Region, posed: PosedQuestion, load: LoadSamples | null): Span[] {
   const course = load && regionCourse(region, posed.question.body, shownLimb(posed).posed.path, load);
   return course ? loadedSpans(course.shortened, course.demand) : [];
 }
 
 /** What a movement of the week loads of its own target; null where it cannot be posed any more. */
-function loadedBy({ question, placement }: UsedMovement): (LoadedMovement & { readonly region: Region }) | null {
+export function loadedBy({ question, placement }: UsedMovement): (LoadedMovement & { readonly region: Region }) | null {
   const posed = poseQuestion(question);
   if (!posed) return null;
   const { id, target } = question.entry;

@@ -10,7 +10,7 @@ import { inTransaction } from '../in-transaction';
 const ITEM =
   'SELECT i.id, i.session_id AS sessionId, i.position, i.movement, i.variant_id AS variantId, ' +
   'i.side, i.station_id AS stationId, i.attachment_id AS attachmentId, i.band_id AS bandId, i.sets, i.reps, i.tempo, ' +
-  'i.load_g AS loadG, i.skipped FROM session_item i';
+  'i.load_g AS loadG, i.pair_id AS pairId, i.pinned AS isPinned, i.skipped FROM session_item i';
 const SESSION =
   'SELECT s.id, s.gym_id AS gymId, s.client_id AS clientId, s.starts_at_ms AS startsAtMs, s.minutes, ' +
   's.finished_at_ms AS finishedAtMs, s.called_off_at_ms AS calledOffAtMs FROM session s';
@@ -156,6 +156,17 @@ export function setStation(db: Db, id: string, stationId: string, loadG: number)
   prepared(db, 'UPDATE session_item SET station_id = ?, load_g = ? WHERE id = ?').run(stationId, loadG, id);
 }
 
+/** Let the sets of planned movements take turns, or no longer (null). */
+export function setPair(db: Db, itemIds: readonly string[], pairId: string | null): void {
+  const set = prepared(db, 'UPDATE session_item SET pair_id = ? WHERE id = ?');
+  for (const id of itemIds) set.run(pairId, id);
+}
+
+/** Keep a planned movement in its place when an order is computed, or no longer. */
+export function setPinned(db: Db, id: string, isPinned: boolean): void {
+  prepared(db, 'UPDATE session_item SET pinned = ? WHERE id = ?').run(isPinned ? 1 : 0, id);
+}
+
 /** Skip a planned movement for a reason, or have it again (null). */
 export function setSkipped(db: Db, id: string, reason: string | null): void {
   prepared(db, 'UPDATE session_item SET skipped = ? WHERE id = ?').run(reason, id);
@@ -191,11 +202,11 @@ export function addItem(db: Db, i: NewItem, actorId: string): void {
   prepared(
     db,
     `INSERT INTO session_item (id, session_id, position, movement, variant_id, side, station_id, attachment_id, band_id,
-       sets, reps, tempo, load_g, actor_id)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+       sets, reps, tempo, load_g, pair_id, pinned, actor_id)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   ).run(
     ...[i.id, i.sessionId, i.position, i.movement, i.variantId, i.side, i.stationId, i.attachmentId, i.bandId],
-    ...[i.sets, i.reps, i.tempo, i.loadG, actorId],
+    ...[i.sets, i.reps, i.tempo, i.loadG, i.pairId ?? null, i.isPinned ? 1 : 0, actorId],
   );
 }
 

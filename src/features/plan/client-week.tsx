@@ -1,7 +1,5 @@
 'use client';
 import { useMemo } from 'react';
-import { caseSchema } from '@/contract/case';
-import { toQuestion } from '@/solver/to-question';
 import type { ClientWeekView } from '@/contract/views/client-week';
 import type { RegionCoverage } from '@/core/week/week-coverage';
 import type { Region } from '@/core/body/region-line';
@@ -12,6 +10,7 @@ import { REGION_NAME } from '@/messages/movements';
 import { CLIENT_WEEK as WORDS } from '@/messages/screens/week';
 import { duplicateText, gapText, madeUpText, MUSCLE_NAME, setsText, sideShareText, standsText } from '@/messages/week';
 import { useCoverage } from '@/workers/use-coverage';
+import { usedMovements } from './used-movements';
 import styles from './client-week.module.css';
 
 /** Sets that the band is drawn up to. */
@@ -107,14 +106,7 @@ function Coverage({
   readonly week: ClientWeekView;
   readonly input: NonNullable<ClientWeekView['choosing']>;
 }) {
-  const used = useMemo(
-    () =>
-      week.used.flatMap(({ setupCase, placement }) => {
-        const parsed = caseSchema.safeParse(setupCase);
-        return parsed.success ? [{ question: toQuestion(parsed.data), placement }] : [];
-      }),
-    [week.used],
-  );
+  const used = useMemo(() => usedMovements(week.used), [week.used]);
   const { coverage, progress, failed } = useCoverage(used, input);
   return (
     <section aria-label={WORDS.coverage}>

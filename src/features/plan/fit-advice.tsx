@@ -16,22 +16,21 @@ interface Props {
   readonly disabled: boolean;
 }
 
-/** Give up what is proposed, one after the other; the first that is refused ends it and is told. */
-async function giveUp(steps: readonly FitStep[], blocks: readonly PlanBlockView[], deeds: BlockDeeds) {
+/** Do what is proposed, one after the other; the first that is refused ends it and is told. */
+async function take(steps: readonly FitStep[], blocks: readonly PlanBlockView[], deeds: BlockDeeds) {
   let told: SaveResult = { ok: true, id: '' };
   for (const step of steps) {
     const block = blocks.find((b) => b.id === step.id)!;
     const { itemIds } = block;
-    told =
-      step.kind === 'leave-out'
-        ? await deeds.skip(itemIds, NO_TIME_LEFT)
-        : await deeds.change(itemIds, { ...plannedOf(block), sets: block.items[0]!.sets - 1 });
+    if (step.kind === 'take-turns') told = await deeds.takeTurns(step.id, step.withId);
+    else if (step.kind === 'leave-out') told = await deeds.skip(itemIds, NO_TIME_LEFT);
+    else told = await deeds.change(itemIds, { ...plannedOf(block), sets: block.items[0]!.sets - 1 });
     if (!told.ok) break;
   }
   return told;
 }
 
-/** What to give up so that a session fits the time there is, done with one press; nothing where it fits. */
+/** What makes a session fit the time there is, done with one press; nothing where it fits. */
 export function FitAdvice({ blocks, plan, deeds, disabled }: Props) {
   const { minutes, times } = plan;
   const { busy, trouble, run } = useDeed();
@@ -41,21 +40,26 @@ export function FitAdvice({ blocks, plan, deeds, disabled }: Props) {
   );
   if (steps.length === 0) return null;
   const nameOf = (id: string): string => blocks.find((b) => b.id === id)!.name;
+  const stepText = (s: FitStep): string => {
+    const saves = WORDS.minutes(s.savesS);
+    if (s.kind === 'take-turns') return WORDS.step['take-turns'](nameOf(s.id), saves, nameOf(s.withId));
+    return WORDS.step[s.kind](nameOf(s.id), saves);
+  };
   return (
     <section aria-label={WORDS.toFit}>
       <h2>{WORDS.toFit}</h2>
       <ul className={styles.rules}>
         {steps.map((s) => (
-          <li key={`${s.kind} ${s.id}`}>{WORDS.step[s.kind](nameOf(s.id), WORDS.minutes(s.savesS))}</li>
+          <li key={`${s.kind} ${s.id}`}>{stepText(s)}</li>
         ))}
       </ul>
       <button
         type="button"
         className={styles.undo}
         disabled={disabled || busy}
-        onClick={() => run(() => giveUp(steps, blocks, deeds))}
+        onClick={() => run(() => take(steps, blocks, deeds))}
       >
-        {WORDS.giveUp}
+        {WORDS.doThat}
       </button>
       <p role="alert">{trouble}</p>
     </section>

@@ -5,6 +5,7 @@ import { IconGripVertical } from '@tabler/icons-react';
 import type { ReactNode } from 'react';
 import type { PlanBlockView } from '@/contract/views/session-plan';
 import { betweenS, changeBetween, sessionSeconds, type ChangeTimes } from '@/core/plan/session-time';
+import { savedInTurns } from '@/core/plan/turns';
 import { CHANGE_TEXT } from '@/messages/plan';
 import { WORDS } from '@/messages/screens/plan';
 import { WORDS as WEEK } from '@/messages/screens/week';
@@ -18,7 +19,14 @@ export function Between(props: {
 }) {
   const { from, to, times } = props;
   const [a, b] = [from.items.at(-1)!, to.items[0]!];
-  return <li className={styles.between}>{WORDS.change(CHANGE_TEXT[changeBetween(a, b)], betweenS(a, b, times))}</li>;
+  const change = changeBetween(a, b);
+  if (from.pairId !== null && from.pairId === to.pairId)
+    return (
+      <li className={styles.between} data-turns>
+        {WORDS.inTurns(CHANGE_TEXT[change], times[change].seconds, WORDS.savesText(savedInTurns(from, to, times)))}
+      </li>
+    );
+  return <li className={styles.between}>{WORDS.change(CHANGE_TEXT[change], betweenS(a, b, times))}</li>;
 }
 
 interface Moved {
@@ -100,6 +108,7 @@ export function Block(
         <span>
           {block.says}
           {block.station && `. ${block.station}`}
+          {block.isPinned && `. ${WORDS.pinned}`}
         </span>
       </div>
       <em>{WORDS.minutes(sessionSeconds(block.items))}</em>

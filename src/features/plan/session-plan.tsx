@@ -5,7 +5,8 @@ import { useMounted } from '@mantine/hooks';
 import { useMemo, useState, type ReactNode } from 'react';
 import type { PlanBlockView, SessionPlanView } from '@/contract/views/session-plan';
 import { bestOrder, brokenRules, MOST_ORDERED, orderCost } from '@/core/plan/session-order';
-import { CHANGES, sessionSeconds, type ChangeTimes } from '@/core/plan/session-time';
+import { CHANGES, type ChangeTimes } from '@/core/plan/session-time';
+import { blocksSeconds } from '@/core/plan/turns';
 import { groupBy } from '@/core/record/group-by';
 import { RULE_TEXT } from '@/messages/plan';
 import { WORDS } from '@/messages/screens/plan';
@@ -21,8 +22,7 @@ type Props = Kept & { readonly deeds: BlockDeeds };
 /** How long it takes against the time there is. */
 function Time({ blocks, plan }: { readonly blocks: readonly PlanBlockView[]; readonly plan: SessionPlanView }) {
   const { minutes, times } = plan;
-  const items = blocks.flatMap((b) => b.items);
-  const taken = Math.round(sessionSeconds(items, times) / 60);
+  const taken = Math.round(blocksSeconds(blocks, times) / 60);
   const isLearned = CHANGES.some((c) => times[c].isWhole);
   return (
     <div className={styles.time} role="status">
@@ -85,11 +85,15 @@ export function SessionPlan(props: Props) {
   const { plan } = props;
   const [out, setOut] = useState<PlanBlockView | null>(null);
   // What is planned there follows the server: what was tried with other movements is over.
-  const key = plan.blocks.map((b) => `${b.id} ${b.isBegun} ${b.skipped} ${b.says}`);
+  const key = plan.blocks.map((b) => `${b.id} ${b.isBegun} ${b.skipped} ${b.pairId} ${b.isPinned} ${b.says}`);
   return (
     <>
       {out && <TookOut block={out} deeds={props.deeds} onBack={() => setOut(null)} />}
-      <Ribbon key={key.toSorted().join()} {...props} onOut={setOut} />
+      {plan.blocks.length === 0 ? (
+        <p className={styles.quiet}>{WORDS.nothingPlanned}</p>
+      ) : (
+        <Ribbon key={key.toSorted().join()} {...props} onOut={setOut} />
+      )}
     </>
   );
 }
@@ -141,7 +145,6 @@ function Ribbon(props: Props & { readonly onOut: (block: PlanBlockView) => void 
   const [drag, setDrag] = useState<Drag | null>(null);
   const listening = useMounted();
   const fixed = !listening || plan.unreadable > 0;
-  if (plan.blocks.length === 0) return <p className={styles.quiet}>{WORDS.nothingPlanned}</p>;
   const ids = blocks.map((b) => b.id);
   const tried = drag ? dropped(ids, drag.id, drag.over).flatMap((id) => blocks.find((b) => b.id === id) ?? []) : blocks;
   return (
@@ -165,7 +168,12 @@ function Ribbon(props: Props & { readonly onOut: (block: PlanBlockView) => void 
                 isOpen={open === b.id}
                 canDrag={!fixed && !b.isBegun && open === null}
               >
-                {open === b.id && <BlockChange block={b} deeds={deeds} onOut={onOut} onKept={() => setOpen(null)} />}
+                {open === b.id && (
+                  <BlockChange
+                    {...{ block: b, blocks, times: plan.times, deeds, onOut }}
+                    onKept={() => setOpen(null)}
+                  />
+                )}
               </Block>,
             ])}
           </ol>

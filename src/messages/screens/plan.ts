@@ -8,10 +8,21 @@ export const WORDS = {
   over: (minutes: number): string => `${minutes} min too long.`,
   toFit: 'To fit the time',
   step: {
+    'take-turns': (name: string, saves: string, other: string): string => `${name} in turns with ${other}, ${saves}`,
     'a-set-less': (name: string, saves: string): string => `${name}: one set less, ${saves}`,
     'leave-out': (name: string, saves: string): string => `${name}: leave it out, ${saves}`,
   },
-  giveUp: 'Give that up',
+  doThat: 'Do that',
+  standing: 'Its place',
+  pin: 'Pin it here',
+  unpin: 'Let it be moved',
+  pinned: 'Pinned',
+  turnsWith: (other: string, saves: string): string => `In turns with ${other}, ${saves}`,
+  endTurns: 'One after the other again',
+  savesText: (seconds: number): string =>
+    Math.abs(seconds) < 30 ? 'as long' : `${WORDS.minutes(Math.abs(seconds))} ${seconds > 0 ? 'less' : 'more'}`,
+  inTurns: (what: string, seconds: number, saves: string): string =>
+    `in turns, set by set: ${what}, ${seconds} s each way, ${saves}`,
   fits: (minutes: number): string => `${minutes} min to spare.`,
   estimated: 'Estimated: sets × reps × tempo, rests, and what is changed between movements.',
   estimatedAsLearned:

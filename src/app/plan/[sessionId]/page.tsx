@@ -8,6 +8,7 @@ import { SessionSheet } from '@/features/plan/session-sheet';
 import forms from '@/features/shell/forms.module.css';
 import { WORDS as PAGES } from '@/messages/screens/pages';
 import { WORDS } from '@/messages/screens/plan';
+import { PROPOSE } from '@/messages/screens/propose';
 import { CLIENT_WEEK } from '@/messages/screens/week';
 import { openUseCase } from '@/server/open-use-case';
 import { listPlanChoices } from '@/server/plan';
@@ -16,12 +17,15 @@ import { orderSessionAction, planTodayAction } from '../../actions';
 import {
   callOffSessionAction,
   changeItemAction,
+  endTurnsAction,
   finishSessionAction,
   keepTemplateAction,
   moveSessionAction,
   moveToStationAction,
+  pinItemAction,
   skipItemAction,
   takeItemOutAction,
+  takeTurnsAction,
 } from '../../plan-actions';
 
 type Params = Promise<{ sessionId: string }>;
@@ -32,7 +36,14 @@ export async function generateMetadata({ params }: { readonly params: Params }):
   return { title: plan ? PAGES.placeOf(plan.clientName, WORDS.place) : PAGES.nothingOnThisSheet };
 }
 
-const OF_A_MOVEMENT = { change: changeItemAction, skip: skipItemAction, takeOut: takeItemOutAction };
+const OF_A_MOVEMENT = {
+  change: changeItemAction,
+  skip: skipItemAction,
+  takeOut: takeItemOutAction,
+  pin: pinItemAction,
+  takeTurns: takeTurnsAction,
+  endTurns: endTurnsAction,
+};
 const OF_ALL = {
   move: moveSessionAction,
   finish: finishSessionAction,
@@ -49,6 +60,7 @@ export default async function SessionPage({ params }: { readonly params: Params 
     <div className="page">
       <div className={forms.head}>
         <h1>{WORDS.titled(plan.clientName, plan.when)}</h1>
+        <Link href={`/plan/propose/${sessionId}`}>{PROPOSE.link}</Link>
         <Link href={`/plan/of/${clientId}?week=${plan.day}`}>{CLIENT_WEEK.setsOf}</Link>
         <Link href={`/plan?week=${plan.day}`}>{WORDS.week}</Link>
         <Link href="/">{WORDS.floor}</Link>
