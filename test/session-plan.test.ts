@@ -58,7 +58,7 @@ describe('the order of a planned session', () => {
   it('two sides of a movement are one block, as they are on the floor, wherever they stand', () => {
     const item = (id: string, side: 'left' | 'right' | 'both', more = {}) => ({
       ...{ id, side, movement: 'cable-row-level-one-arm' as const, variantId: null, sets: 3, reps: 10 },
-      ...{ tempo: '3-1-2-1', stationId: 'a', attachmentId: 'd', pairId: null, isPinned: false, ...more },
+      ...{ tempo: '3-1-2-1', stationId: 'a', attachmentId: 'd', pairId: null, isPinned: false, aims: null, ...more },
     });
     const fly = item('x', 'both', { movement: 'cable-fly-level' });
     const ids = (...items: ReturnType<typeof item>[]) => planBlocks(items, []).map((b) => b.itemIds.join('+'));
@@ -69,7 +69,9 @@ describe('the order of a planned session', () => {
     expect(planBlocks([item('a', 'left')], [])[0]).toMatchObject({ refines: true, rank: 'compound' });
   });
   it('says what is planned, of two sides once where they are alike', () => {
-    const side = (of: 'left' | 'right', load: string) => ({ side: of, sets: 3, reps: 10, tempo: '3-1-2-1', load });
+    const side = (of: 'left' | 'right', load: string) => ({
+      ...{ side: of, sets: 3, reps: 10, tempo: '3-1-2-1', load, aims: null, unit: 'kg' as const },
+    });
     expect(plannedText([side('left', '15 kg')])).toBe('3 × 10, 3-1-2-1, 15 kg');
     expect(plannedText([side('left', '15 kg'), side('right', '15 kg')])).toBe('3 × 10, 3-1-2-1, 15 kg, each side');
     expect(plannedText([side('left', '12.5 kg'), side('right', '15 kg')])).toBe(

@@ -205,6 +205,36 @@ describe('a movement of a session', () => {
     expect(issueOf(changeItem(at(db), ROWS, { ...change, sets: 13 }))?.path).toBe('sets');
     expect(issueOf(changeItem(at(db), 'x', change))?.path).toBe('item');
   });
+  it('is laid out in blocks: reps, how near to failure and a load of their own; plain ones are plain', () => {
+    const db = world();
+    const aims = [
+      { sets: 2, reps: 20, reserve: '', load: '' },
+      { sets: 1, reps: 8, reserve: '0', load: 35 },
+    ];
+    const laid = { tempo: '3-1-2-1', load: 25, unit: 'kg', aims };
+    expect(changeItem(at(db), ROWS, laid)).toMatchObject({ ok: true });
+    expect(findItem(db, ROWS[0]!)).toMatchObject({
+      ...{ sets: 3, reps: 20, loadG: 25_000 },
+      aims: [
+        { sets: 2, reps: 20, reserve: null, loadG: null },
+        { sets: 1, reps: 8, reserve: 0, loadG: 35_000 },
+      ],
+    });
+    expect(loadHistory(at(db), 'wilhelmina')[0]!.after).toBe('2 × 20, then 1 × 8 at 35 kg to failure, 3-1-2-1, 25 kg');
+    const block = loadSessionPlan(at(db), 'wilhelmina-2026-11-24')!.blocks.find((b) => b.itemIds.includes(ROWS[0]!))!;
+    expect(block.items[0]!.reps).toBe(16);
+    const wrong = (more: object) =>
+      issueOf(changeItem(at(db), ROWS, { ...laid, aims: [{ ...aims[0], ...more }] }))?.path;
+    expect(wrong({ reps: 0 })).toBe('aims.0.reps');
+    expect(wrong({ reserve: '9' })).toBe('aims.0.reserve');
+    expect(wrong({ load: 31.37 })).toBe('aims.0.load');
+    const copy = made(db, { clientId: 'wilhelmina', from: 'session', fromId: 'wilhelmina-2026-11-24' });
+    expect(copy.items.find((i) => i.movement === block.movement)!.aims).toHaveLength(2);
+    changeItem(at(db), ROWS, { ...laid, aims: aims.slice(0, 1) });
+    expect(findItem(db, ROWS[0]!)).toMatchObject({ sets: 2, reps: 20, aims: null });
+    db.prepare('UPDATE session_item SET aims = ? WHERE id = ?').run('[{"sets":0}]', ROWS[0]);
+    expect(loadSessionPlan(at(db), 'wilhelmina-2026-11-24')!.unreadable).toBe(1);
+  });
   it('is skipped with a reason: the floor says so, nothing leads there, and it can be done after all', () => {
     const db = world();
     const first = `${TODAY}-0`;

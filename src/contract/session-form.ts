@@ -2,7 +2,9 @@ import { z } from 'zod';
 import { dayText } from './client-form';
 import { oneOf, text, wholeBetween } from './field';
 import { unlessEmpty } from './kit-spec';
-import { clockSchema, plannedWork, unitSchema, withTempo } from './planned-fields';
+import { clockSchema, MOST_REPS, MOST_SETS, plannedWork, unitSchema, withTempo } from './planned-fields';
+import { SCHEME_LIMITS } from '@/core/tempo/scheme';
+import { MOST_AIMS, setsOfAims } from '@/core/tempo/set-aims';
 import { EXPECTED } from '@/messages/expected';
 
 /** Shortest and longest session, minutes. */
@@ -35,14 +37,39 @@ export const sessionFormSchema = z
 /** A session form as checked. */
 export type SessionForm = z.output<typeof sessionFormSchema>;
 
+const load = unlessEmpty(z.number({ error: EXPECTED.number }).min(0, { error: EXPECTED.number }));
+/** Sets that are alike, as typed: nothing asked at their end where `reserve` is left empty. */
+const aim = z.object({
+  sets: plannedWork.sets,
+  reps: plannedWork.reps,
+  reserve: unlessEmpty(z.coerce.number().pipe(wholeBetween(...SCHEME_LIMITS.reserve))),
+  load,
+});
 const itemFields = z.object({
   ...plannedWork,
-  load: unlessEmpty(z.number({ error: EXPECTED.number }).min(0, { error: EXPECTED.number })),
+  load,
   unit: unitSchema,
+  aims: z
+    .array(aim)
+    .max(MOST_AIMS)
+    .refine((a) => setsOfAims(a) <= MOST_SETS, { path: [0, 'sets'], error: EXPECTED.atMostSets(MOST_SETS) })
+    .default([]),
 });
 
+const within = (n: unknown, most: number): number => (Number.isInteger(n) ? Math.min(most, Math.max(1, Number(n))) : 1);
+
+/** A form whose blocks of sets say how many there are and how long; what is wrong with a block is told at its place. */
+function withAims(form: unknown): unknown {
+  if (typeof form !== 'object' || form === null || !('aims' in form) || !Array.isArray(form.aims)) return form;
+  const blocks = form.aims as readonly { readonly sets?: unknown; readonly reps?: unknown }[];
+  if (blocks.length === 0) return form;
+  const all = blocks.reduce((sum, b) => sum + Number(b?.sets), 0);
+  return { ...form, sets: within(all, MOST_SETS), reps: within(blocks[0]?.reps, MOST_REPS) };
+}
+
 /** How often and how heavy a planned movement is, as typed; `ownTempo`: what the book does it at. */
-export const itemFormSchema = (ownTempo: string) => z.preprocess((form) => withTempo(form, () => ownTempo), itemFields);
+export const itemFormSchema = (ownTempo: string) =>
+  z.preprocess((form) => withTempo(withAims(form), () => ownTempo), itemFields);
 
 /** Why a planned movement is not done this time. */
 export const skipReasonSchema = text(1, 200);

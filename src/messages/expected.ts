@@ -25,6 +25,7 @@ export const EXPECTED = {
   faultOfMovement: 'expected a fault that this movement is prone to',
   answers: 'answers',
   id: 'expected something that is here',
+  atMostSets: (most: number): string => `expected at most ${most} sets in all`,
   overLeast: 'expected no less than the least',
   day: 'expected a day like 2026-11-24',
   dayOnOrAfter: 'expected a day on or after the first',

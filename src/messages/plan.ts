@@ -3,9 +3,11 @@ import type { WorkingSide } from '@/core/body/side';
 import type { LoadedPart } from '@/core/body/loaded-part';
 import type { OrderRule } from '@/core/plan/session-order';
 import type { Change } from '@/core/plan/session-time';
+import { aimBlocks, type Aimed } from '@/core/tempo/set-aims';
 import type { LoadUnit } from '@/core/units/mass';
 import { loadText } from './loads';
 import { ON_PART } from './reasons';
+import { RESERVE_TEXT } from './schemes';
 
 /** Why a movement cannot be planned so; loads in grams. */
 export const PLAN_REFUSAL = {
@@ -43,24 +45,45 @@ export const weekTitle = (mondayMs: number): string => `Week of ${dayjs(mondayMs
 /** When a session is, and how long. */
 export const whenText = (starts: string, minutes: number): string => `${starts}, ${minutes} min`;
 
-interface Planned {
+interface Planned extends Aimed {
   readonly side: WorkingSide;
-  readonly sets: number;
-  readonly reps: number;
   readonly tempo: string;
   readonly load: string | null;
+  /** What loads of its blocks are told in. */
+  readonly unit: LoadUnit;
 }
+
+/** Blocks of sets: "2 × 20, then 3 × 10 at 15 kg to failure". */
+const blocksText = (planned: Aimed, unit: LoadUnit): string =>
+  aimBlocks(planned)
+    .map(({ sets, reps, reserve, loadG }) =>
+      [
+        `${sets} × ${reps}`,
+        loadG === null ? '' : `at ${loadText(loadG, unit)}`,
+        reserve === null ? '' : RESERVE_TEXT[reserve]!,
+      ]
+        .filter(Boolean)
+        .join(' '),
+    )
+    .join(', then ');
 
 /** What is planned of a movement, or of its two sides: "3 × 10, 3-1-2-1, 15 kg, each side", or each side by itself. */
 export function plannedText(sides: readonly Planned[]): string {
-  const says = ({ sets, reps, tempo, load }: Planned): string =>
-    [`${sets} × ${reps}`, tempo, load].filter(Boolean).join(', ');
+  const says = (p: Planned): string => [blocksText(p, p.unit), p.tempo, p.load].filter(Boolean).join(', ');
   const [first, second] = sides;
   if (!first || !second) return first ? says(first) : '';
   return says(first) === says(second)
     ? `${says(first)}, each side`
     : `${first.side} ${says(first)}; ${second.side} ${says(second)}`;
 }
+
+/** Why a load is suggested for some reps: the set that says so, and between what the formulas lie. */
+export const suggestedText = (least: string, most: string, by: string): string =>
+  least === most ? `about ${least}, from ${by}` : `${least} to ${most}, from ${by}`;
+
+/** A set that was lifted, and the day: "12 × 15 kg on 3 Nov". */
+export const liftedOn = (reps: number, load: string, atMs: number): string =>
+  `${reps} × ${load} on ${dayjs(atMs).format('D MMM')}`;
 
 /** Movements in their order. */
 export const orderText = (names: readonly string[]): string => names.join(', then ');

@@ -32,7 +32,7 @@ const FOREIGN = '0d5f6a3e-8f8e-4a0e-9e39-5f1c2f6f4b11';
 
 /** What is planned in a session, a line for each movement. */
 const planLines = ({ items }: Session): string =>
-  items.map((i) => `${doneName(i.movement, i.side)}: ${plannedText([{ ...i, load: null }])}`).join('\n');
+  items.map((i) => `${doneName(i.movement, i.side)}: ${plannedText([{ ...i, load: null, unit: 'kg' }])}`).join('\n');
 
 /** The sessions of who asks as an iCalendar file (RFC 5545): four weeks back, half a year ahead. */
 export function writeCalendar(uc: UseCase): string {

@@ -79,6 +79,7 @@ function learnItem(uc: UseCase, client: Client, gymId: string, source: Source, i
     stationId: onCable ? stationOf(uc, gymId, source, log, served.columnId) : null,
     attachmentId: onCable ? handleOf(uc, gymId, source) : null,
     bandId: (bands.find((b) => b.id === source.bandId) ?? bands[0])?.id ?? null,
+    aims: source.aims ?? null,
     pairId: source.pairId ?? null,
     isPinned: source.isPinned ?? false,
     tempo: log?.sets.findLast((s) => s.side === side && s.endedAtMs !== null)?.tempo ?? source.tempo,

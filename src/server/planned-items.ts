@@ -1,6 +1,7 @@
 import 'server-only';
 import { z } from 'zod';
 import { entryOf } from '@/core/book/book';
+import type { AimBlock } from '@/core/tempo/set-aims';
 import { retargetLoad } from '@/core/load/retarget-load';
 import { toFieldIssues } from '@/contract/field';
 import { refused, type Refused, type SaveResult } from '@/contract/save-result';
@@ -52,18 +53,31 @@ export function changeItem(uc: UseCase, itemIds: unknown, typed: unknown): SaveR
     const entry = entryOf(item.movement);
     const parsed = itemFormSchema(entry.tempo).safeParse(typed);
     if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
-    const { sets, reps, tempo, load, unit } = parsed.data;
+    const { sets, reps, tempo, load, unit, aims: typedAims } = parsed.data;
     const { kind } = entry.load;
     const wants = kind !== 'body' && kind !== 'none';
     if (wants && load === undefined) return refused('load', PLAN_REFUSAL.noLoad);
     const station = item.stationId === null ? null : findStation(uc.db, item.stationId);
-    const form = { movement: item.movement, side: item.side, load: wants ? load : 0, unit };
-    const loadG = findLoad(uc, { form, client, station, gymId: session.gymId });
-    if (typeof loadG !== 'number') return { ok: false, issues: [loadG] };
-    const after = { sets, reps, tempo, loadG };
+    const gramsOf = (typedLoad: number | undefined, path: string): number | Refused => {
+      const form = { movement: item.movement, side: item.side, load: wants ? typedLoad : 0, unit };
+      const found = findLoad(uc, { form, client, station, gymId: session.gymId });
+      return typeof found === 'number' ? found : refused(path, found.message);
+    };
+    const loadG = gramsOf(load, 'load');
+    if (typeof loadG !== 'number') return loadG;
+    const aims: AimBlock[] = [];
+    for (const [k, aim] of typedAims.entries()) {
+      const own = wants && aim.load !== undefined ? gramsOf(aim.load, `aims.${k}.load`) : null;
+      if (own !== null && typeof own !== 'number') return own;
+      aims.push({ sets: aim.sets, reps: aim.reps, reserve: aim.reserve ?? null, loadG: own === loadG ? null : own });
+    }
+    const [only] = aims;
+    // One block that asks for nothing more is plain sets.
+    const isPlain = aims.length === 1 && only!.reserve === null && only!.loadG === null;
+    const after = { sets, reps, tempo, loadG, aims: aims.length === 0 || isPlain ? null : aims };
     const stamped = loadUnit(uc.db, session.gymId, entry, station);
     const plannedOf = (i: typeof item): string =>
-      plannedText([{ ...i, load: wants ? loadText(i.loadG, stamped) : null }]);
+      plannedText([{ ...i, load: wants ? loadText(i.loadG, stamped) : null, unit: stamped }]);
     return {
       apply: () => setItem(uc.db, item.id, after),
       before: { planned: plannedOf(item) },

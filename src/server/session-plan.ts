@@ -2,29 +2,44 @@ import 'server-only';
 import dayjs from 'dayjs';
 import { entryOf } from '@/core/book/book';
 import { planBlocks } from '@/core/plan/plan-blocks';
+import type { LoadUnit } from '@/core/units/mass';
 import { refused, type SaveResult } from '@/contract/save-result';
 import type { Session, SessionItem } from '@/contract/views/plan';
 import { dayText as dayTextSchema } from '@/contract/client-form';
 import { SESSION_MINUTES } from '@/contract/session-form';
-import type { AskedSession, PlanBlockView, SessionPlanView } from '@/contract/views/session-plan';
+import type { AskedSession, LiftedSet, PlanBlockView, SessionPlanView } from '@/contract/views/session-plan';
 import { inTransaction } from '@/data/in-transaction';
-import { begunItems } from '@/data/queries/read-folds';
+import { begunItems, readRecent } from '@/data/queries/read-folds';
 import { reorderItems } from '@/data/queries/sessions';
 import { findVariant } from '@/data/queries/variants';
 import { doneName } from '@/messages/book';
 import { clock, momentIn } from '@/messages/day';
 import { loadNumber, loadText } from '@/messages/loads';
-import { orderText, PLAN_REFUSAL, plannedText } from '@/messages/plan';
+import { liftedOn, orderText, PLAN_REFUSAL, plannedText } from '@/messages/plan';
 import { changeTimesAt } from './change-times';
 import { keepChanges } from './changes';
 import { dayText } from './clock';
 import { wantedOf } from './wanted';
 import { kitNames } from './kit-names';
-import { loadUnit } from './load-steps';
+import { loadSteps, loadUnit } from './load-steps';
 import { reachClient, reachSession } from './reach';
 import type { UseCase } from './use-case';
 
 const wantsLoad = ({ movement }: SessionItem): boolean => !['body', 'none'].includes(entryOf(movement).load.kind);
+
+/** The newest plain set of a movement with a load, on the side that works. */
+function liftedOf(uc: UseCase, clientId: string, { movement, side }: SessionItem, unit: LoadUnit): LiftedSet | null {
+  const set = readRecent(uc.db, clientId, movement, []).sets.findLast(
+    (s) => s.side === side && s.confirmed && s.reps > 0 && s.loadG > 0 && s.scheme === 'straight',
+  );
+  if (!set) return null;
+  const { loadG, reps, choices, startedAtMs } = set;
+  return {
+    loadG,
+    reps: reps + (choices.reserve ?? 0),
+    says: liftedOn(reps, loadText(loadG, unit), startedAtMs),
+  };
+}
 
 /** A session's plan in its order; null where there is none of that id, or none of a client in somebody's care. */
 export function loadSessionPlan(uc: UseCase, sessionId: string): SessionPlanView | null {
@@ -40,9 +55,9 @@ export function loadSessionPlan(uc: UseCase, sessionId: string): SessionPlanView
     const station = names.stationOf(item.stationId);
     const unit = loadUnit(uc.db, session.gymId, entryOf(item.movement), station);
     const variant = item.variantId === null ? null : (findVariant(uc.db, item.variantId)?.name ?? null);
-    const { sets, reps, tempo, loadG } = item;
-    const says = plannedText(own.map((i) => ({ ...i, load: wantsLoad(i) ? loadText(i.loadG, unit) : null })));
-    const alike = own.every((i) => i.sets === sets && i.reps === reps && i.tempo === tempo && i.loadG === loadG);
+    const { sets, reps, tempo, loadG, aims } = item;
+    const says = plannedText(own.map((i) => ({ ...i, load: wantsLoad(i) ? loadText(i.loadG, unit) : null, unit })));
+    const alike = new Set(own.map((i) => JSON.stringify([i.sets, i.reps, i.tempo, i.loadG, i.aims]))).size === 1;
     const load = wantsLoad(item) ? Number(loadNumber(loadG, unit)) : null;
     return {
       ...b,
@@ -51,7 +66,9 @@ export function loadSessionPlan(uc: UseCase, sessionId: string): SessionPlanView
       station: station?.name ?? null,
       isBegun: b.itemIds.some((id) => begun.has(id)),
       skipped: own.every((i) => i.skipped !== null) ? item.skipped : null,
-      ...{ load, unit, sidesDiffer: !alike },
+      ...{ load, unit, sidesDiffer: !alike, planned: { sets, reps, tempo, aims } },
+      lifted: wantsLoad(item) ? liftedOf(uc, client.id, item, unit) : null,
+      stepsG: wantsLoad(item) ? loadSteps(uc.db, session.gymId, entryOf(item.movement), station) : [],
     };
   };
   return {

@@ -17,6 +17,7 @@ export const SET_PLAN: SetPlan = {
     reps: 10,
     tempo: '3-1-2-1',
     loadG: 10_000,
+    aims: null,
     pairId: null,
     isPinned: false,
     skipped: null,

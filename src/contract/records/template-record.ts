@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { WORKING_SIDES } from '@/core/body/side';
 import { movementSchema } from '../case';
 import type { PlanTemplate } from '../views/plan';
-import { plannedWork } from '../planned-fields';
+import { aimsRecord, plannedWork } from '../planned-fields';
 import { parseJson, type ReadRecord } from './record';
 import { toFieldIssues } from '../field';
 
@@ -12,6 +12,7 @@ const movements = z.array(
     variantId: z.string().nullable(),
     side: z.enum(WORKING_SIDES),
     ...plannedWork,
+    aims: aimsRecord.nullish().transform((a) => a ?? null),
   }),
 );
 

@@ -2,6 +2,7 @@ import type { UnreadableRow } from '../records/record';
 import type { MovementId } from '@/core/book/book';
 import type { WorkingSide } from '@/core/body/side';
 import type { EntryOptions } from '@/core/book/entry-options';
+import type { AimBlock } from '@/core/tempo/set-aims';
 import type { AttachmentKind } from '@/core/kit/attachment';
 import type { LoadUnit } from '@/core/units/mass';
 
@@ -23,6 +24,8 @@ export interface SessionItem {
   readonly reps: number;
   readonly tempo: string;
   readonly loadG: number;
+  /** Blocks of its sets where they are not alike, or something is asked at their end; null for plain sets. */
+  readonly aims: readonly AimBlock[] | null;
   /** The same for two movements, both sides of each, whose sets take turns; null for one alone. */
   readonly pairId: string | null;
   /** It keeps its place when an order is computed. */
@@ -32,8 +35,8 @@ export interface SessionItem {
 }
 
 /** A movement as it is put into a plan; in turns with none and free to be moved where nothing is said. */
-export type NewItem = Omit<SessionItem, 'skipped' | 'pairId' | 'isPinned'> &
-  Partial<Pick<SessionItem, 'pairId' | 'isPinned'>>;
+export type NewItem = Omit<SessionItem, 'skipped' | 'pairId' | 'isPinned' | 'aims'> &
+  Partial<Pick<SessionItem, 'pairId' | 'isPinned' | 'aims'>>;
 
 /** A client's time in the gym, with what is planned for it. */
 export interface Session {
@@ -56,7 +59,8 @@ export interface NewSession extends Pick<Session, 'id' | 'gymId' | 'clientId' | 
 }
 
 /** A movement of a template: what is the same for everybody. */
-export type TemplateMovement = Pick<SessionItem, 'movement' | 'variantId' | 'side' | 'sets' | 'reps' | 'tempo'>;
+export type TemplateMovement = Pick<SessionItem, 'movement' | 'variantId' | 'side' | 'sets' | 'reps' | 'tempo'> &
+  Partial<Pick<SessionItem, 'aims'>>;
 
 /** Movements that are planned together, for any client. */
 export interface PlanTemplate {

@@ -3,6 +3,7 @@ import type { SessionState } from '@/core/plan/day';
 import type { Change, ChangeTimes } from '@/core/plan/session-time';
 import type { CalendarState } from '@/messages/calendar';
 import type { PlanBlock } from '@/core/plan/plan-blocks';
+import type { Aimed } from '@/core/tempo/set-aims';
 import type { LoadUnit } from '@/core/units/mass';
 import type { Choice, PlanTemplate } from './plan';
 
@@ -21,6 +22,20 @@ export interface PlanBlockView extends PlanBlock {
   readonly unit: LoadUnit;
   /** Whether its other side is planned otherwise. */
   readonly sidesDiffer: boolean;
+  /** Its sets, reps and tempo as they are planned, of its first side. */
+  readonly planned: Aimed & { readonly tempo: string };
+  /** The newest plain set on record of it, which loads are suggested by; null where there is none with a load. */
+  readonly lifted: LiftedSet | null;
+  /** Loads that there are for it, integer grams. */
+  readonly stepsG: readonly number[];
+}
+
+/** A set that was lifted: with the reps that were kept, as many as the load would have allowed. */
+export interface LiftedSet {
+  readonly loadG: number;
+  readonly reps: number;
+  /** Which set it was. */
+  readonly says: string;
 }
 
 /** A station of a session that somebody else wants at the same time, with the ways out. */

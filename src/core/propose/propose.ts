@@ -64,7 +64,7 @@ function itemsOf(entry: BookEntry & { readonly id: MovementId }, columnId: strin
   const attachmentId = handleFor(entry, input.gym.attachments)?.kind ?? null;
   return sidesOf(entry).map((side): PlannedMovement => ({
     ...{ id: `${id} ${side}`, movement: id, variantId: null, side, sets: 1, reps: reps.max, tempo },
-    ...{ stationId: columnId, attachmentId, pairId: null, isPinned: false },
+    ...{ stationId: columnId, attachmentId, pairId: null, isPinned: false, aims: null },
   }));
 }
 

@@ -10,7 +10,8 @@ import { inTransaction } from '../in-transaction';
 const ITEM =
   'SELECT i.id, i.session_id AS sessionId, i.position, i.movement, i.variant_id AS variantId, ' +
   'i.side, i.station_id AS stationId, i.attachment_id AS attachmentId, i.band_id AS bandId, i.sets, i.reps, i.tempo, ' +
-  'i.load_g AS loadG, i.pair_id AS pairId, i.pinned AS isPinned, i.skipped FROM session_item i';
+  'i.load_g AS loadG, i.pair_id AS pairId, i.pinned AS isPinned, ' +
+  'i.aims, i.skipped FROM session_item i';
 const SESSION =
   'SELECT s.id, s.gym_id AS gymId, s.client_id AS clientId, s.starts_at_ms AS startsAtMs, s.minutes, ' +
   's.finished_at_ms AS finishedAtMs, s.called_off_at_ms AS calledOffAtMs FROM session s';
@@ -142,12 +143,14 @@ export function setCalledOff(db: Db, id: string, atMs: number | null): void {
 }
 
 /** What may be changed of a planned movement. */
-export type ItemChange = Pick<SessionItem, 'sets' | 'reps' | 'tempo' | 'loadG'>;
+export type ItemChange = Pick<SessionItem, 'sets' | 'reps' | 'tempo' | 'loadG' | 'aims'>;
+
+const aimsText = (aims: SessionItem['aims'] | undefined): string | null => (aims ? JSON.stringify(aims) : null);
 
 /** Change how often and how heavy a planned movement is. */
-export function setItem(db: Db, id: string, { sets, reps, tempo, loadG }: ItemChange): void {
-  prepared(db, 'UPDATE session_item SET sets = ?, reps = ?, tempo = ?, load_g = ? WHERE id = ?').run(
-    ...[sets, reps, tempo, loadG, id],
+export function setItem(db: Db, id: string, { sets, reps, tempo, loadG, aims }: ItemChange): void {
+  prepared(db, 'UPDATE session_item SET sets = ?, reps = ?, tempo = ?, load_g = ?, aims = ? WHERE id = ?').run(
+    ...[sets, reps, tempo, loadG, aimsText(aims), id],
   );
 }
 
@@ -202,11 +205,11 @@ export function addItem(db: Db, i: NewItem, actorId: string): void {
   prepared(
     db,
     `INSERT INTO session_item (id, session_id, position, movement, variant_id, side, station_id, attachment_id, band_id,
-       sets, reps, tempo, load_g, pair_id, pinned, actor_id)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+       sets, reps, tempo, load_g, pair_id, pinned, aims, actor_id)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   ).run(
     ...[i.id, i.sessionId, i.position, i.movement, i.variantId, i.side, i.stationId, i.attachmentId, i.bandId],
-    ...[i.sets, i.reps, i.tempo, i.loadG, i.pairId ?? null, i.isPinned ? 1 : 0, actorId],
+    ...[i.sets, i.reps, i.tempo, i.loadG, i.pairId ?? null, i.isPinned ? 1 : 0, aimsText(i.aims), actorId],
   );
 }
 

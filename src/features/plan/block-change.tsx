@@ -8,8 +8,10 @@ import type { PlanBlockView } from '@/contract/views/session-plan';
 import { canTakeTurns, inTurns } from '@/core/plan/fit-session';
 import type { ChangeTimes } from '@/core/plan/session-time';
 import { blocksSeconds } from '@/core/plan/turns';
+import { aimBlocks } from '@/core/tempo/set-aims';
 import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
+import { AimRows, rowOf } from './aim-rows';
 import { useDeed } from '@/features/shell/use-deed';
 import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
@@ -38,11 +40,11 @@ interface Props {
   readonly onKept: () => void;
 }
 
-/** How often and how heavy a block is planned, as it would be typed. */
-export function plannedOf({ items: [first], load, unit }: PlanBlockView) {
-  const { sets, reps, tempo } = first!;
-  return { sets: sets as number | '', reps: reps as number | '', tempo, load: load ?? ('' as number | ''), unit };
-}
+/** How often and how heavy a block is planned, as it would be typed; `aims`: with other sets than are planned. */
+export const plannedOf = ({ planned, load, unit }: PlanBlockView, aims = aimBlocks(planned)) => ({
+  ...{ tempo: planned.tempo, load: load ?? ('' as number | ''), unit },
+  aims: aims.map((a) => rowOf(a, unit)),
+});
 
 /** How often and how heavy. */
 function Fields({ block, deeds, onKept }: Props) {
@@ -57,8 +59,7 @@ function Fields({ block, deeds, onKept }: Props) {
   );
   return (
     <SheetForm onSubmit={onSubmit} className={forms.grid} onChange={() => undefined}>
-      <NumberInput label={WORDS.sets} {...form.getInputProps('sets')} />
-      <NumberInput label={WORDS.reps} {...form.getInputProps('reps')} />
+      <AimRows block={block} form={form} />
       <TextInput label={WORDS.tempo} {...form.getInputProps('tempo')} />
       {block.load !== null && <NumberInput label={WORDS.load(block.unit)} {...form.getInputProps('load')} />}
       <SaveRow label={WORDS.keep} busy={busy} said={null} trouble={trouble} />

@@ -6,6 +6,7 @@ import { fitSession, type FitStep } from '@/core/plan/fit-session';
 import { useDeed } from '@/features/shell/use-deed';
 import { NO_TIME_LEFT } from '@/messages/plan';
 import { WORDS } from '@/messages/screens/plan';
+import { aimBlocks, oneSetLess } from '@/core/tempo/set-aims';
 import { plannedOf, type BlockDeeds } from './block-change';
 import styles from './plan.module.css';
 
@@ -24,7 +25,7 @@ async function take(steps: readonly FitStep[], blocks: readonly PlanBlockView[],
     const { itemIds } = block;
     if (step.kind === 'take-turns') told = await deeds.takeTurns(step.id, step.withId);
     else if (step.kind === 'leave-out') told = await deeds.skip(itemIds, NO_TIME_LEFT);
-    else told = await deeds.change(itemIds, { ...plannedOf(block), sets: block.items[0]!.sets - 1 });
+    else told = await deeds.change(itemIds, plannedOf(block, oneSetLess(aimBlocks(block.planned)) ?? undefined));
     if (!told.ok) break;
   }
   return told;

@@ -31,6 +31,45 @@ function page(plan = PLAN, state = IDLE) {
 }
 const kinds = (events: readonly FloorEventBody[]): string => events.map((e) => e.kind).join(' ');
 
+describe('sets that are not alike', () => {
+  const aims = [
+    { sets: 2, reps: 20, reserve: null, loadG: null },
+    { sets: 1, reps: 10, reserve: 2, loadG: 20_000 },
+    { sets: 1, reps: 10, reserve: 0, loadG: 20_000 },
+  ];
+  const plan: SetPlan = { ...PLAN, item: { ...PLAN.item, sets: 4, reps: 20, loadG: 10_000, aims } };
+  const asked = ({ view }: ReturnType<typeof page>) => [view().part.reps, view().loadG, view().choices.reserve];
+  it('each asks for what it is planned as; what was lifted stands for the next one that is alike', () => {
+    const p = page(plan);
+    const told: unknown[] = [];
+    [12_500, 12_500, 20_000, 20_000].forEach((loadG, k) => {
+      told.push(asked(p));
+      p.give({ ...START, setId: `S${k}` });
+      p.give({ do: 'end' });
+      p.give({ do: 'confirm', setId: `S${k}`, loadG, reps: 10 });
+    });
+    expect(told).toEqual([
+      [20, 10_000, null],
+      [20, 12_500, null],
+      [10, 20_000, 2],
+      [10, 20_000, 0],
+    ]);
+    expect(p.log().sets.map((s) => [s.targetReps, s.choices.reserve])).toEqual([
+      ...[[20, null]],
+      ...[[20, null]],
+      ...[[10, 2]],
+      ...[[10, 0]],
+    ]);
+    expect(p.view().finished).toBe(true);
+  });
+  it('what a trainer chooses on the floor stands above the plan', () => {
+    const p = page(plan);
+    p.give({ do: 'choose-scheme', scheme: 'straight', choices: { ...AS_IT_COMES, reserve: 3 } });
+    expect(asked(p)).toEqual([20, 10_000, 3]);
+    expect(asked(page(plan, { ...IDLE, chosenLoadG: 15_000 }))).toEqual([20, 15_000, null]);
+  });
+});
+
 describe('a band under the feet', () => {
   const bands = [
     { id: 'light', name: 'Light', handsN: 700 },

@@ -32,6 +32,7 @@ import {
   type SchemeChoices,
   type SchemePart,
 } from '@/core/tempo/scheme';
+import { aimOf, type SetAim } from '@/core/tempo/set-aims';
 import { parseTempo, withSection } from '@/core/tempo/tempo';
 import type { SetView } from '@/contract/views/set';
 import type { Records } from '@/offline/tap-queue';
@@ -178,6 +179,8 @@ function tempoOf({ item }: SetPlan, entry: BookEntry, { slow }: SchemeChoices): 
 
 /** How a set is done, with the tempo that it was begun at; a set to come has the movement's. */
 interface Asked extends ChosenScheme {
+  /** Reps that are planned for it. */
+  readonly aimReps: number;
   readonly tempo?: string;
 }
 
@@ -192,10 +195,10 @@ function partsOf(
   partLoadG: number,
   twentyG: number | null,
 ): SchemePart[] {
-  const { item, stackG, drops, rep } = plan;
+  const { stackG, drops, rep } = plan;
   const { scheme, choices } = asked;
   return buildParts(scheme, {
-    reps: item.reps,
+    reps: asked.aimReps,
     tempo: asked.tempo ?? tempoOf(plan, entry, choices),
     loadG: partLoadG,
     dropsG: dropsInRow(stackG, partLoadG, dropFractions(choices)),
@@ -209,9 +212,23 @@ function partsOf(
 
 const STRAIGHT: ChosenScheme = { scheme: 'straight', choices: AS_IT_COMES };
 
-/** How a set is done: as it was begun, else as chosen for this movement, else as today's set before it. */
-const schemeOf = ({ item }: SetPlan, log: SetLog, open: SetRecord | null, last: SetRecord | null): ChosenScheme =>
-  open ?? log.schemes.findLast((s) => s.itemId === item.id) ?? last ?? STRAIGHT;
+/**
+ * How a set is done: as it was begun, else as chosen for this movement, else as today's set before it. How near to
+ * failure it goes is as planned for this set, where nothing was chosen.
+ */
+function schemeOf({ item }: SetPlan, log: SetLog, open: SetRecord | null, last: SetRecord | null, aim: SetAim) {
+  const chosen: ChosenScheme | undefined = open ?? log.schemes.findLast((s) => s.itemId === item.id);
+  if (chosen) return chosen;
+  const before = last ?? STRAIGHT;
+  return item.aims === null ? before : { ...before, choices: { ...before.choices, reserve: aim.reserve } };
+}
+
+/** What the next set is lifted with: as the one before it where it is planned alike, else as it is planned. */
+function nextLoadG({ item }: SetPlan, last: SetRecord | null, aim: SetAim): number {
+  if (last === null) return aim.loadG ?? item.loadG;
+  const before = aimOf(item, last.setNo);
+  return before.loadG === aim.loadG ? last.loadG : (aim.loadG ?? item.loadG);
+}
 
 /** How the newest set of another day was done, on the side that works, where that was no plain set. */
 function lastSchemeOf({ item }: SetPlan, log: SetLog): ChosenScheme | null {
@@ -262,8 +279,9 @@ export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: Live
   const here = log.sets.filter((s) => s.itemId === item.id);
   const open = openSetOf(log, item.id);
   const last = open ?? here.at(-1) ?? null;
-  const loadG = state.chosenLoadG ?? last?.loadG ?? item.loadG;
-  const chosen = schemeOf(plan, log, open, last);
+  const aim = aimOf(item, open?.setNo ?? here.length + 1);
+  const loadG = state.chosenLoadG ?? (open ? open.loadG : nextLoadG(plan, last, aim));
+  const chosen = schemeOf(plan, log, open, last, aim);
   const { scheme, choices } = chosen;
   // What the trainer chose is lifted, whatever the scheme would propose.
   const free = open === null && state.chosenLoadG === null;
@@ -273,7 +291,7 @@ export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: Live
     const own = partsBy(by);
     return own.length > 0 ? own : partsBy({ ...by, scheme: 'straight', choices: { ...by.choices, reps: [] } });
   };
-  const parts = partsFor(chosen);
+  const parts = partsFor({ ...chosen, aimReps: aim.reps });
   const index = open?.parts.at(-1)?.part ?? 0;
   const part = parts[Math.min(index, parts.length - 1)]!;
   const paceOf = (p: SchemePart): Pace => paceOfPart(p, movement.startsWith, plan.rep.jointDegs)!;
@@ -297,7 +315,7 @@ export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: Live
     choices,
     lastScheme: lastSchemeOf(plan, log),
     tempo: tempoOf(plan, movement, choices),
-    schemes: SCHEMES.filter((s) => partsBy({ scheme: s, choices: AS_IT_COMES }).length > 0),
+    schemes: SCHEMES.filter((s) => partsBy({ scheme: s, choices: AS_IT_COMES, aimReps: aim.reps }).length > 0),
     parts,
     index,
     part,
@@ -307,7 +325,9 @@ export function setNow({ log }: Pick<Records, 'log'>, plan: SetPlan, state: Live
     scale: ownScale(state.pacer),
     paceOfRep: (set, rep) => {
       const begun = set.parts.findLast((p) => p.reps < rep)?.part ?? 0;
-      const asked = partsFor(parseTempo(set.tempo) ? set : { scheme: set.scheme, choices: set.choices });
+      const { scheme: by, choices: of, tempo } = set;
+      const aimReps = aimOf(item, set.setNo).reps;
+      const asked = partsFor({ scheme: by, choices: of, aimReps, ...(parseTempo(tempo) ? { tempo } : {}) });
       return paceOf(asked[Math.min(begun, asked.length - 1)]!);
     },
     // The limit holds for what will be lifted, whatever the scheme.

@@ -98,7 +98,9 @@ function UnderPacer({ plan, control, tracker, phase }: Omit<Props, 'sound'> & { 
     <>
       <p className={styles.breath} data-testid="breath">
         {kind === 'hold' ? HOLD_BREATH : BREATH_TEXT[plan.breathing][lifting ? 'lifting' : 'lowering']}
-        {kind === 'lift' && open && open.reps >= plan.item.reps - LAST_REPS ? `. ${LAST_REPS_TEXT[plan.lastReps]}` : ''}
+        {kind === 'lift' && open && open.reps >= live.parts.reduce((sum, p) => sum + p.reps, 0) - LAST_REPS
+          ? `. ${LAST_REPS_TEXT[plan.lastReps]}`
+          : ''}
       </p>
       {!open && onStack && <SensorBar tracker={tracker} />}
       {open && tracker.link === 'connected' && <StackReadout set={open} live={live} tracker={tracker} />}

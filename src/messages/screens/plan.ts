@@ -1,3 +1,5 @@
+import type { AimPreset } from '@/core/tempo/set-aims';
+
 /** What the plan of a session says. */
 export const WORDS = {
   titled: (client: string, when: string): string => `${client}, ${when}: plan`,
@@ -47,4 +49,23 @@ export const WORDS = {
   nothingPlanned: 'Nothing is planned in this session yet.',
   unreadable: 'A movement here cannot be read by this program, so that the order stays as it is.',
   moved: (name: string, place: number, of: number): string => `${name} is now ${place} of ${of}.`,
+} as const;
+
+/** What the sets of a planned movement say. */
+export const AIMS = {
+  sets: 'Sets',
+  reps: 'Reps',
+  end: 'Their end',
+  load: (unit: string): string => `Load, ${unit}`,
+  same: 'as below',
+  inRow: (what: string, row: number): string => `${what}, row ${row}`,
+  take: (load: string): string => `Take ${load}`,
+  more: 'Then other sets',
+  fewer: 'Without the last row',
+  preset: {
+    'hard-then-failure': 'One hard, one to failure',
+    'many-then-few': '2 × 20, then 3 × 10',
+  } satisfies Record<AimPreset, string>,
+  all: 'Sets of every movement',
+  allIntro: 'Every movement that is still ahead, both its sides; each can be changed by itself afterwards.',
 } as const;

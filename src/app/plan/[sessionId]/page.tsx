@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { PlanFold } from '@/features/floor/plan-fold';
+import { AllAims } from '@/features/plan/all-aims';
 import { SessionPlan } from '@/features/plan/session-plan';
 import { WantedStations } from '@/features/plan/wanted-stations';
 import { SessionSheet } from '@/features/plan/session-sheet';
@@ -68,6 +69,7 @@ export default async function SessionPage({ params }: { readonly params: Params 
       <WantedStations plan={plan} move={moveSessionAction} moveToStation={moveToStationAction} />
       <SessionPlan plan={plan} keep={orderSessionAction} deeds={OF_A_MOVEMENT} />
       <PlanFold choices={listPlanChoices(uc)} action={planTodayAction} asked={null} into={{ sessionId, clientId }} />
+      <AllAims blocks={plan.blocks} change={changeItemAction} />
       <SessionSheet plan={plan} deeds={OF_ALL} />
     </div>
   );

@@ -1,0 +1,26 @@
+import { describe, expect, it } from 'vitest';
+import { AIM_PRESETS, aimBlocks, aimOf, meanReps, oneSetLess, setsOfAims } from './set-aims';
+
+const many = { sets: 5, reps: 20, aims: AIM_PRESETS['many-then-few']() };
+describe('what the sets of a movement are to be', () => {
+  it('two of twenty, then three of ten; a sixth is as the fifth', () => {
+    expect([1, 2, 3, 5, 6].map((n) => aimOf(many, n).reps)).toEqual([20, 20, 10, 10, 10]);
+    expect([setsOfAims(many.aims), meanReps(many)]).toEqual([5, 14]);
+    const back = { sets: 2, reps: 8, aims: AIM_PRESETS['hard-then-failure'](8) };
+    expect([1, 2].map((n) => aimOf(back, n).reserve)).toEqual([2, 0]);
+  });
+  it('without blocks all sets are alike and ask for nothing more', () => {
+    const plain = { sets: 3, reps: 10, aims: null };
+    expect(aimBlocks(plain)).toEqual([{ sets: 3, reps: 10, reserve: null, loadG: null }]);
+    expect([meanReps(plain), aimOf({ ...plain, aims: [] }, 2).reps]).toEqual([10, 10]);
+  });
+  it('a set less is given by the last block that has one to give, down to a single set', () => {
+    let aims: ReturnType<typeof oneSetLess> = many.aims;
+    const left: string[] = [];
+    while (aims) {
+      left.push(aims.map((b) => `${b.sets}x${b.reps}`).join(' '));
+      aims = oneSetLess(aims);
+    }
+    expect(left).toEqual(['2x20 3x10', '2x20 2x10', '2x20 1x10', '1x20 1x10', '1x20']);
+  });
+});
