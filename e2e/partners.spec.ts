@@ -38,3 +38,22 @@ test('two clients share a column: a tap swaps them, each with their own load and
   const [, minutes, seconds] = /(\d+):(\d\d)/.exec(rest)!;
   expect(Number(minutes) * 60 + Number(seconds)).toBeGreaterThanOrEqual(Math.max(1, atLeast));
 });
+
+test('two share a session: one is made for the partner, what is changed between them is listed, and they part again', async ({
+  page,
+  app,
+}) => {
+  const session = itemId('sefina', 0).replace(/-0$/, '');
+  await page.goto(`${app.url}/plan/${session}`);
+  await page.getByText('Train together with somebody').click();
+  await page.getByLabel('With whom').selectOption({ label: 'Wilhelmina Brandstrup-Kjeldgaard' });
+  await page.getByRole('button', { name: 'Train together', exact: true }).dblclick();
+  await page.getByRole('link', { name: 'What is changed between them' }).click();
+  await expect(page.getByRole('heading', { name: 'Cable fly, high to low' })).toBeVisible();
+  await expect(page.getByText(/^hole \d+ to \d+$/).first()).toBeVisible();
+  await expect(page.getByText(/\d+ min of 60/)).toBeVisible();
+  await page.getByRole('link', { name: 'Wilhelmina Brandstrup-Kjeldgaard: plan' }).click();
+  await expect(page.getByText('Together with Sefina Taualofa')).toBeVisible();
+  await page.getByRole('button', { name: 'Train alone again' }).click();
+  await expect(page.getByText('Train together with somebody')).toBeVisible();
+});

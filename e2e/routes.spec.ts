@@ -1,3 +1,4 @@
+import Database from 'better-sqlite3';
 import { readdirSync } from 'node:fs';
 import { sep } from 'node:path';
 import { expect, itemId, test } from './support/app';
@@ -38,6 +39,7 @@ const FOR: Readonly<Record<string, For>> = {
   '/plan/of/[clientId]': 'care',
   '/plan/[sessionId]': 'care',
   '/plan/propose/[sessionId]': 'care',
+  '/plan/together/[sessionId]': 'care',
   '/records': 'owner',
   '/set/[itemId]': 'care',
   '/setup/[itemId]': 'care',
@@ -68,6 +70,12 @@ test('every page, route and stream: nobody is sent to sign in, and a client is s
   app,
 }) => {
   expect([...ROUTES].sort()).toEqual(Object.keys(FOR).sort());
+  const db = new Database(app.database);
+  // A session that is shared has a page of its own.
+  db.prepare("UPDATE session SET together_id = 'both' WHERE id IN (?, ?)").run(
+    ...['anselm', 'sefina'].map((c) => itemId(c, 0).replace(/-0$/, '')),
+  );
+  db.close();
   const tokens = {
     nobody: '',
     relief: app.newToken('relief'),

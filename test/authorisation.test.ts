@@ -27,7 +27,7 @@ import { loadProposing, putProposed } from '@/server/propose';
 import { endTurns, takeTurns } from '@/server/turns';
 import { loadPutAway, putAway } from '@/server/put-away';
 import { loadHandOver, loadSummary } from '@/server/papers';
-import { reachItem, reachSession, reachSessionsOf, reachSessionsWith } from '@/server/reach';
+import { reachItem, reachSession, reachSessionsOf, reachSessionsWith, reachTogether } from '@/server/reach';
 import { recordEvents } from '@/server/record-events';
 import { askedSession, loadSessionPlan, orderSession } from '@/server/session-plan';
 import { callOffSession, finishSession, makeSession, moveSession } from '@/server/sessions';
@@ -37,6 +37,8 @@ import { loadSetup } from '@/server/setup';
 import { keepTemplate } from '@/server/templates';
 import { PLAN_REFUSAL } from '@/messages/plan';
 import type { SaveResult } from '@/contract/save-result';
+import { endSharing, loadTogether, shareSession, togetherChoice } from '@/server/together';
+import { findSession, setTogether } from '@/data/queries/sessions';
 import { loadWeek } from '@/server/week';
 import type { UseCase } from '@/server/use-case';
 import { DEMO_OWNER, DEMO_TRAINER } from '../demo/people';
@@ -117,6 +119,8 @@ const OF_A_CLIENT: Readonly<Record<string, (uc: UseCase) => boolean | Promise<bo
       goals: ['mid-back'],
       movements: [{ movement: 'dumbbell-row-one-arm', sets: 3, reps: 12 }],
     }).ok,
+  'together.togetherChoice': (uc) => togetherChoice(uc, 'anselm-2026-11-24') !== null,
+  'together.endSharing': (uc) => endSharing(uc, 'anselm-2026-11-24').ok,
   'planned-items.takeItemOut': (uc) => takeItemOut(uc, [ITEM], true).ok,
   'templates.keepTemplate': (uc) => keepTemplate(uc, 'anselm-2026-11-24', { name: 'N', forAll: true }).ok,
   'client-week.loadClientWeek': (uc) => loadClientWeek(uc, 'anselm', undefined) !== null,
@@ -137,6 +141,18 @@ const OF_A_CLIENT: Readonly<Record<string, (uc: UseCase) => boolean | Promise<bo
   'reach.reachSessionsWith': (uc) => reachSessionsWith(uc, 'anselm', [ITEM]).length > 0,
   'care.loadCare': (uc) => loadCare(uc, 'anselm') !== null,
   'changes.loadHistory': (uc) => loadHistory(uc, 'anselm').length > 0,
+};
+/** What is of two clients, and only of who sees both. */
+const OF_TWO: typeof OF_A_CLIENT = {
+  'together.shareSession': (uc) => shareSession(uc, 'anselm-2026-11-24', 'sefina').ok,
+  'together.loadTogether': (uc) => {
+    setTogether(uc.db, ['anselm-2026-11-24', 'sefina-2026-11-24'], 'both');
+    return loadTogether(uc, 'anselm-2026-11-24') !== null;
+  },
+  'reach.reachTogether': (uc) => {
+    setTogether(uc.db, ['anselm-2026-11-24', 'sefina-2026-11-24'], 'both');
+    return reachTogether(uc, findSession(uc.db, 'anselm-2026-11-24')!) !== null;
+  },
 };
 /** What only who gives a client away may do. */
 const GIVING: typeof OF_A_CLIENT = {
@@ -179,6 +195,7 @@ describe('who sees and changes what', () => {
   };
   it.each([
     ...matrix(OF_A_CLIENT, { owner: true, 'own trainer': true, 'stands in': true, 'another trainer': false }),
+    ...matrix(OF_TWO, { owner: true, 'own trainer': true, 'stands in': false, 'another trainer': false }),
     ...matrix(GIVING, { owner: true, 'own trainer': true, 'stands in': false, 'another trainer': false }),
     ...matrix(OWNERS, { owner: true, 'own trainer': false, 'stands in': false }),
   ])('%s, %s: %s', async (_, who, allowed, does) => {
@@ -191,7 +208,12 @@ describe('who sees and changes what', () => {
     expect([(await backUpNow(uc)).ok, (await restoreBackup(uc, 'x')).ok]).toEqual([false, false]);
   });
   it('names every use case that takes a client or is the owner’s: a new one is in the matrix or says why not', () => {
-    const COVERED = [...Object.keys(OF_A_CLIENT), ...Object.keys(GIVING), ...Object.keys(OWNERS)];
+    const COVERED = [
+      ...Object.keys(OF_TWO),
+      ...Object.keys(OF_A_CLIENT),
+      ...Object.keys(GIVING),
+      ...Object.keys(OWNERS),
+    ];
     const ELSEWHERE = [
       // Of who asks alone, or of kit and movements that everybody shares.
       ...['accounts.choosePin', 'accounts.loadAccount', 'kit.loadKit', 'kit.savePieceForm', 'kit.saveGymForm'],
@@ -204,7 +226,7 @@ describe('who sees and changes what', () => {
       // Times and stations without names; what is open of whose clients is tested with the floor.
       ...['reach.othersOnFloor', 'reach.reachOpenSets'],
       // Called with what was reached before.
-      ...['client-week.countedIn', 'client-week.countWeek', 'changes.keepChanges'],
+      ...['client-week.countedIn', 'client-week.countWeek', 'sessions.keepMade', 'changes.keepChanges'],
       ...['item-context.loadItem', 'item-context.toContext', 'limits.limitsToday'],
       ...['screening.loadScreening', 'settings.findSettings', 'solved.solveOnce'],
       ...['choosing.choosingFor', 'learned-items.learnItem', 'learned-items.learnItems', 'plan.findLoad'],

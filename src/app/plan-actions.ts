@@ -3,6 +3,7 @@ import type { SaveResult } from '@/contract/save-result';
 import type { CalendarView } from '@/contract/views/session-plan';
 import { acting } from '@/server/open-use-case';
 import { changeItem, moveToStation, pinItem, skipItem, takeItemOut } from '@/server/planned-items';
+import { endSharing, shareSession } from '@/server/together';
 import { endTurns, takeTurns } from '@/server/turns';
 import { callOffSession, finishSession, makeSession, moveSession } from '@/server/sessions';
 import { putProposed } from '@/server/propose';
@@ -82,4 +83,12 @@ export async function endTurnsAction(itemId: unknown): Promise<SaveResult> {
 
 export async function putProposedAction(sessionId: string, typed: unknown, key: string): Promise<SaveResult> {
   return refreshed(await acting([sessionId, key], (uc) => putProposed(uc, sessionId, typed, key)));
+}
+
+export async function shareSessionAction(sessionId: string, clientId: unknown): Promise<SaveResult> {
+  return refreshed(await acting([sessionId, clientId], (uc) => shareSession(uc, sessionId, clientId)));
+}
+
+export async function endSharingAction(sessionId: string): Promise<SaveResult> {
+  return refreshed(await acting([sessionId], (uc) => endSharing(uc, sessionId)));
 }

@@ -11,6 +11,9 @@ const written = ({ value, unit }: Plate): string =>
 /** "Mark, behind" and "Mark, in front" are both a mark. */
 const named = ({ label }: Plate): string => label.split(',')[0]!.toLowerCase();
 
+/** A setting in a line: "hole 16". */
+export const settingLine = (p: Plate): string => `${named(p)} ${written(p)}`;
+
 /** What is set once the client is in place, and not on steel. */
 const NOT_ON_STEEL = ['stops', 'step'];
 /** What is taken off where the next set-up has none. */

@@ -52,6 +52,7 @@ const FIELD: Readonly<Record<string, string>> = {
   skipped: 'Skipped, because',
   pinned: 'Pinned in the order',
   turns: 'Sets in turns',
+  together: 'Trains together with',
   finished: 'Finished before its end',
   calledOff: 'Called off',
   inPlan: 'In the plan',

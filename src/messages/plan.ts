@@ -21,6 +21,7 @@ export const PLAN_REFUSAL = {
   notYours: 'It is dropped by who made it, or by the owner.',
   nothingToKeep: 'expected a session with movements',
   noTurns: 'expected two movements of opposite muscles, both heavy or both of one joint, in turns with no other',
+  sharedAlready: 'It is shared with somebody else already: let them train alone first.',
   noLoad: 'expected a load',
   noReason: 'expected a reason, in up to 200 characters',
   otherVariant: 'expected a variant of this movement',

@@ -5,7 +5,7 @@ import type { OnwardView } from '@/contract/views/set';
 import { changeOver } from '@/messages/change-over';
 import { dayOf } from './clock';
 import { loadItem, type ItemContext } from './item-context';
-import { reachClient, reachSessions } from './reach';
+import { reachClient, reachSessions, reachTogether } from './reach';
 import { findSettings, platesOf } from './settings';
 import type { UseCase } from './use-case';
 
@@ -43,9 +43,21 @@ export function nextOf(uc: UseCase, from: ItemContext, hasSetsLeft: HasSetsLeft)
 const together = (a: Session, b: Session): boolean =>
   a.startsAtMs < b.startsAtMs + b.minutes * 60_000 && b.startsAtMs < a.startsAtMs + a.minutes * 60_000;
 
-/** Another client of the same hour whose next movement is on this column: they take turns on it. */
+/** The same movement of who trains together with this client, as long as sets of it are left. */
+function sharedWith(uc: UseCase, { session, item }: ItemContext, hasSetsLeft: HasSetsLeft): SessionItem | null {
+  const other = reachTogether(uc, session);
+  const same = other?.items.filter((i) => i.movement === item.movement && hasSetsLeft(other, i)) ?? [];
+  return same.find((i) => i.side === item.side) ?? same[0] ?? null;
+}
+
+/**
+ * Who takes turns with this client: who trains together, at the same movement; else another client of the same hour
+ * whose next movement is on this column.
+ */
 export function partnerOf(uc: UseCase, from: ItemContext, hasSetsLeft: HasSetsLeft): OnwardView | null {
   const { session, station } = from;
+  const shared = sharedWith(uc, from, hasSetsLeft);
+  if (shared) return toOnward(uc, from, shared.id);
   if (!station) return null;
   const { fromMs, toMs } = dayOf(session.startsAtMs);
   for (const other of reachSessions(uc, fromMs, toMs)) {

@@ -6,7 +6,14 @@ import type { DaySession } from '@/core/plan/day';
 import { openSets, type OpenSet } from '@/data/queries/read-folds';
 import { findCare, listCare } from '@/data/queries/care';
 import { findClient, listClients } from '@/data/queries/clients';
-import { findItem, findSession, listSessions, listSessionsOf, listSessionsWith } from '@/data/queries/sessions';
+import {
+  findItem,
+  findSession,
+  findTogether,
+  listSessions,
+  listSessionsOf,
+  listSessionsWith,
+} from '@/data/queries/sessions';
 import { dayOf, toLocalDay } from './clock';
 import type { UseCase } from './use-case';
 
@@ -51,10 +58,8 @@ export function reachSessions(uc: UseCase, fromMs: number, toMs: number): Sessio
 }
 
 /** When a session is and which stations it still wants: what is skipped wants none, nor does what is finished. */
-export const toDaySession = ({ id, startsAtMs, minutes, items, finishedAtMs }: Session): DaySession => ({
-  id,
-  startsAtMs,
-  minutes,
+export const toDaySession = ({ id, startsAtMs, minutes, items, finishedAtMs, togetherId }: Session): DaySession => ({
+  ...{ id, startsAtMs, minutes, togetherId },
   stationIds: finishedAtMs === null ? items.flatMap((i) => (i.skipped === null ? (i.stationId ?? []) : [])) : [],
 });
 
@@ -87,6 +92,12 @@ export const reachSessionsWith = (uc: UseCase, clientId: string, itemIds: readon
 export function reachSession(uc: UseCase, id: string): Session | null {
   const session = findSession(uc.db, id);
   return session && reaches(uc, session.clientId, uc.nowMs) ? session : null;
+}
+
+/** The other session of two that are trained together, of a client in somebody's care; null where there is none. */
+export function reachTogether(uc: UseCase, session: Session): Session | null {
+  const other = findTogether(uc.db, session);
+  return other && reaches(uc, other.clientId, uc.nowMs) ? other : null;
 }
 
 /** A planned movement with its session and client. */

@@ -18,7 +18,7 @@ import { PLAN_REFUSAL, whenText } from '@/messages/plan';
 import { keepChanges } from './changes';
 import { idFromKey } from './form-key';
 import { learnItems, type Learned, type Source } from './learned-items';
-import { reachClient, reachSession, reachSessionsOf } from './reach';
+import { reachClient, reachSession, reachSessionsOf, reachTogether } from './reach';
 import { reachTemplates } from './templates';
 import type { UseCase } from './use-case';
 
@@ -62,7 +62,8 @@ const leftOut = (learned: readonly Learned[]): string[] => [
   ),
 ];
 
-const itemsOf = (sessionId: string, learned: readonly Learned[]): NewItem[] =>
+/** What was learned as a session's planned movements; `sessionId`: whose ids theirs follow from. */
+export const itemsOf = (sessionId: string, learned: readonly Learned[]): NewItem[] =>
   learned
     .flatMap((l) => (l.ok ? [l.item] : []))
     .map((item, position) => ({
@@ -77,7 +78,8 @@ export const whenSheet = ({ startsAtMs, minutes }: Pick<Session, 'startsAtMs' | 
   session: whenText(moment(startsAtMs), minutes),
 });
 
-function keepMade(uc: UseCase, client: Client, session: Parameters<typeof addSession>[1]): void {
+/** Add a session with its movements and keep that it was made. */
+export function keepMade(uc: UseCase, client: Client, session: Parameters<typeof addSession>[1]): void {
   addSession(uc.db, session, uc.actor.id);
   const of = { subject: 'plan', clientId: client.id } as const;
   keepChanges(uc, { ...of, subjectId: session.id }, { session: null }, whenSheet(session));
@@ -128,17 +130,25 @@ function changeSession(
 
 const hasBegun = (uc: UseCase, { id, clientId }: Session): boolean => begunItems(uc.db, clientId, id).size > 0;
 
-/** Move a session to another day or time, or give it more or less time; what has begun stays on its day. */
+/**
+ * Move a session to another day or time, or give it more or less time, and with it that of who trains together; what
+ * has begun stays on its day.
+ */
 export function moveSession(uc: UseCase, id: string, typed: unknown): SaveResult {
   const parsed = sessionTimeSchema.safeParse(typed);
   if (!parsed.success) return { ok: false, issues: toFieldIssues(parsed.error) };
   const { day, startsAt, minutes } = parsed.data;
   return changeSession(uc, id, (session) => {
     const startsAtMs = timeOn(day, startsAt);
-    if (hasBegun(uc, session) && !dayjs(startsAtMs).isSame(session.startsAtMs, 'day'))
+    const after = whenSheet({ startsAtMs, minutes });
+    const other = reachTogether(uc, session);
+    const both = other ? [session, other] : [session];
+    if (both.some((s) => hasBegun(uc, s) && !dayjs(startsAtMs).isSame(s.startsAtMs, 'day')))
       return refused('day', PLAN_REFUSAL.begunStays);
-    setTime(uc.db, id, startsAtMs, minutes);
-    return { before: whenSheet(session), after: whenSheet({ startsAtMs, minutes }) };
+    for (const s of both) setTime(uc.db, s.id, startsAtMs, minutes);
+    if (other)
+      keepChanges(uc, { subject: 'plan', subjectId: other.id, clientId: other.clientId }, whenSheet(other), after);
+    return { before: whenSheet(session), after };
   });
 }
 

@@ -49,6 +49,8 @@ export interface Session {
   /** When it was finished by hand; null where it is over when everything in it is. */
   readonly finishedAtMs: number | null;
   readonly calledOffAtMs: number | null;
+  /** The same for two sessions of clients who train together; null for one alone. */
+  readonly togetherId: string | null;
   /** Planned movements that this program cannot read. */
   readonly unreadable: readonly UnreadableRow[];
 }

@@ -7,12 +7,17 @@ export interface DaySession {
   readonly startsAtMs: number;
   readonly minutes: number;
   readonly stationIds: readonly string[];
+  /** The same for two sessions of clients who train together; null or left out for one alone. */
+  readonly togetherId?: string | null;
 }
 
 const endsAtMs = (s: Pick<DaySession, 'startsAtMs' | 'minutes'>): number => s.startsAtMs + s.minutes * 60_000;
 
 /** Whether two sessions share any time; one that begins as the other ends does not. */
 const overlap = (a: DaySession, b: DaySession): boolean => a.startsAtMs < endsAtMs(b) && b.startsAtMs < endsAtMs(a);
+
+/** Who trains together takes turns on a station instead of wanting it from each other. */
+const areTogether = (a: DaySession, b: DaySession): boolean => !!a.togetherId && a.togetherId === b.togetherId;
 
 /** For each session the other ones that want a station of its own at the same time, and which. */
 export function wantedTogether(
@@ -23,7 +28,7 @@ export function wantedTogether(
     sessions.map((a) => [
       a.id,
       sessions
-        .filter((b) => b.id !== a.id && overlap(a, b) && shared(a, b).length > 0)
+        .filter((b) => b.id !== a.id && !areTogether(a, b) && overlap(a, b) && shared(a, b).length > 0)
         .map((b) => ({ otherId: b.id, stationIds: [...new Set(shared(a, b))] })),
     ]),
   );

@@ -32,6 +32,13 @@ const alone = (seconds: number): ChangeTime => ({ seconds, isWhole: false });
 /** Where a gym has no times of its own (our judgement; a busy floor takes longer). */
 export const OUR_TIMES: ChangeTimes = { side: alone(15), hole: alone(30), handle: alone(45), station: alone(75) };
 
+/**
+ * Seconds of a change by itself, while somebody else or another muscle works. What past sessions took holds the rest as
+ * well: the change is no longer than that, and no longer than ours.
+ */
+export const changeAloneS = (change: Change, times: ChangeTimes): number =>
+  times[change].isWhole ? Math.min(times[change].seconds, OUR_TIMES[change].seconds) : times[change].seconds;
+
 /** Where a movement is done, and with which handle. */
 export type Placed = Pick<Timed, 'movement' | 'stationId' | 'attachmentId'>;
 

@@ -3,6 +3,7 @@ import { seeded } from '../../../test/support/fixtures';
 import { drawnBlocks, permutations, PLAIN, timed } from '../../../test/support/order-blocks';
 import { afterSteps, canTakeTurns, fitSession, inTurns } from './fit-session';
 import { bestOrder, brokenRules, isKept, orderCost, type OrderBlock } from './session-order';
+import { OUR_TIMES } from './session-time';
 import { blocksSeconds, savedInTurns, turnsSeconds, unitsOf } from './turns';
 
 const block = (id: string, items: OrderBlock['items'], more: Partial<OrderBlock> = {}): OrderBlock => ({
@@ -20,6 +21,12 @@ describe('sets that take turns, by hand: a set is a minute, its rest another', (
   it('across the floor it takes longer than one after the other', () => {
     const far = block('press', [timed({ movement: 'press', stationId: 'b' })]);
     expect([turnsSeconds(row, far), savedInTurns(row, far)]).toEqual([735, -60]);
+  });
+  it('learned times hold the rest as well: the change alone is at most ours', () => {
+    const whole = { ...OUR_TIMES, hole: { seconds: 118, isWhole: true }, station: { seconds: 40, isWhole: true } };
+    expect(turnsSeconds(row, press, whole)).toBe(510);
+    const far = block('press', [timed({ movement: 'press', stationId: 'b' })]);
+    expect(turnsSeconds(row, far, whole)).toBe(60 + 5 * (40 + 60));
   });
   it('both sides of one are a set of it; what has more sets goes on alone with its own rest', () => {
     const arms = block('arm', [timed({ movement: 'arm', sets: 2 }), timed({ movement: 'arm', sets: 2 })]);

@@ -1,4 +1,12 @@
-import { betweenS, changeBetween, OUR_TIMES, sessionSeconds, type ChangeTimes, type Timed } from './session-time';
+import {
+  betweenS,
+  changeAloneS,
+  changeBetween,
+  OUR_TIMES,
+  sessionSeconds,
+  type ChangeTimes,
+  type Timed,
+} from './session-time';
 
 /** What is done in one go, and the pair that it belongs to. */
 export interface InTurns {
@@ -29,10 +37,14 @@ function setS({ items }: InTurns, k: number, times: ChangeTimes): number {
 
 /**
  * Seconds of two blocks whose sets take turns: each set begins when what is changed is changed and its own muscle has
- * had its rest, while the other one works; where one has more sets it goes on alone.
+ * had its rest, while the other one works; where one has more sets it goes on alone. `changeS`: seconds of a change.
  */
-export function turnsSeconds(a: InTurns, b: InTurns, times: ChangeTimes = OUR_TIMES): number {
-  const changeS = times[changeBetween(a.items.at(-1)!, b.items[0]!)].seconds;
+export function turnsSeconds(
+  a: InTurns,
+  b: InTurns,
+  times: ChangeTimes = OUR_TIMES,
+  changeS: number = changeAloneS(changeBetween(a.items.at(-1)!, b.items[0]!), times),
+): number {
   const rested = new Map<InTurns, number>();
   let now = 0;
   let last: InTurns | null = null;

@@ -14,7 +14,7 @@ const ITEM =
   'i.aims, i.skipped FROM session_item i';
 const SESSION =
   'SELECT s.id, s.gym_id AS gymId, s.client_id AS clientId, s.starts_at_ms AS startsAtMs, s.minutes, ' +
-  's.finished_at_ms AS finishedAtMs, s.called_off_at_ms AS calledOffAtMs FROM session s';
+  's.finished_at_ms AS finishedAtMs, s.called_off_at_ms AS calledOffAtMs, s.together_id AS togetherId FROM session s';
 
 type SessionRow = Omit<Session, 'items' | 'unreadable'>;
 
@@ -66,6 +66,22 @@ export const clientOfItem = (db: Db, itemId: string): string | null =>
 export function findSession(db: Db, id: string): Session | null {
   const s = prepared(db, `${SESSION} WHERE s.id = ?`).get(id) as SessionRow | undefined;
   return s ? withItems(db, [s])[0]! : null;
+}
+
+/** The other session of two that are trained together; null where there is none, or it is called off. */
+export function findTogether(db: Db, { id, togetherId }: Pick<Session, 'id' | 'togetherId'>): Session | null {
+  if (togetherId === null) return null;
+  const s = prepared(db, `${SESSION} WHERE s.together_id = ? AND s.id <> ? AND s.called_off_at_ms IS NULL`).get(
+    togetherId,
+    id,
+  ) as SessionRow | undefined;
+  return s ? withItems(db, [s])[0]! : null;
+}
+
+/** Let two sessions be trained together, or each alone again (null). */
+export function setTogether(db: Db, ids: readonly string[], togetherId: string | null): void {
+  const set = prepared(db, 'UPDATE session SET together_id = ? WHERE id = ?');
+  for (const id of ids) set.run(togetherId, id);
 }
 
 /** A client's newest sessions that begin until a time, with what was planned for them, newest first. */

@@ -4,7 +4,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { IconGripVertical } from '@tabler/icons-react';
 import type { ReactNode } from 'react';
 import type { PlanBlockView } from '@/contract/views/session-plan';
-import { betweenS, changeBetween, sessionSeconds, type ChangeTimes } from '@/core/plan/session-time';
+import { betweenS, changeAloneS, changeBetween, sessionSeconds, type ChangeTimes } from '@/core/plan/session-time';
 import { savedInTurns } from '@/core/plan/turns';
 import { CHANGE_TEXT } from '@/messages/plan';
 import { WORDS } from '@/messages/screens/plan';
@@ -23,7 +23,11 @@ export function Between(props: {
   if (from.pairId !== null && from.pairId === to.pairId)
     return (
       <li className={styles.between} data-turns>
-        {WORDS.inTurns(CHANGE_TEXT[change], times[change].seconds, WORDS.savesText(savedInTurns(from, to, times)))}
+        {WORDS.inTurns(
+          CHANGE_TEXT[change],
+          changeAloneS(change, times),
+          WORDS.savesText(savedInTurns(from, to, times)),
+        )}
       </li>
     );
   return <li className={styles.between}>{WORDS.change(CHANGE_TEXT[change], betweenS(a, b, times))}</li>;

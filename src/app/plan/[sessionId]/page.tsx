@@ -3,6 +3,7 @@ import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { PlanFold } from '@/features/floor/plan-fold';
 import { AllAims } from '@/features/plan/all-aims';
+import { TrainTogether } from '@/features/plan/train-together';
 import { SessionPlan } from '@/features/plan/session-plan';
 import { WantedStations } from '@/features/plan/wanted-stations';
 import { SessionSheet } from '@/features/plan/session-sheet';
@@ -14,6 +15,7 @@ import { CLIENT_WEEK } from '@/messages/screens/week';
 import { openUseCase } from '@/server/open-use-case';
 import { listPlanChoices } from '@/server/plan';
 import { loadSessionPlan } from '@/server/session-plan';
+import { togetherChoice } from '@/server/together';
 import { orderSessionAction, planTodayAction } from '../../actions';
 import {
   callOffSessionAction,
@@ -23,7 +25,9 @@ import {
   keepTemplateAction,
   moveSessionAction,
   moveToStationAction,
+  endSharingAction,
   pinItemAction,
+  shareSessionAction,
   skipItemAction,
   takeItemOutAction,
   takeTurnsAction,
@@ -57,6 +61,7 @@ export default async function SessionPage({ params }: { readonly params: Params 
   const plan = loadSessionPlan(uc, (await params).sessionId);
   if (!plan) notFound();
   const { sessionId, clientId } = plan;
+  const together = togetherChoice(uc, sessionId);
   return (
     <div className="page">
       <div className={forms.head}>
@@ -70,6 +75,9 @@ export default async function SessionPage({ params }: { readonly params: Params 
       <SessionPlan plan={plan} keep={orderSessionAction} deeds={OF_A_MOVEMENT} />
       <PlanFold choices={listPlanChoices(uc)} action={planTodayAction} asked={null} into={{ sessionId, clientId }} />
       <AllAims blocks={plan.blocks} change={changeItemAction} />
+      {together && (
+        <TrainTogether sessionId={sessionId} choice={together} share={shareSessionAction} end={endSharingAction} />
+      )}
       <SessionSheet plan={plan} deeds={OF_ALL} />
     </div>
   );
