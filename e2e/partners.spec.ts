@@ -39,7 +39,7 @@ test('two clients share a column: a tap swaps them, each with their own load and
   expect(Number(minutes) * 60 + Number(seconds)).toBeGreaterThanOrEqual(Math.max(1, atLeast));
 });
 
-test('two share a session: one is made for the partner, what is changed between them is listed, and they part again', async ({
+test('two share a session: the partner’s is made, what is changed between them is listed, they part again', async ({
   page,
   app,
 }) => {

@@ -129,6 +129,10 @@ test('a session is built: proposed for what the week lacks, changed, put, paired
   await page.waitForURL(/\/plan\/[\w-]+$/);
   const ribbon = page.getByRole('list', { name: 'Movements in their order' });
   await expect(ribbon.locator('[data-block]')).toHaveCount(taken.length);
+  // One hard set and one to failure of every movement, in a press.
+  await page.getByText('Sets of every movement').click();
+  await page.getByRole('button', { name: 'One hard, one to failure' }).click();
+  await expect(ribbon.getByText(/^1 × \d+ with 2 in reserve, then 1 × \d+ to failure/)).toHaveCount(taken.length);
   // In turns with an opposite muscle: what that costs or saves is told first, then they stand together.
   await ribbon
     .getByRole('button', { name: /^Change / })

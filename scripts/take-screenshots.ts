@@ -61,6 +61,14 @@ const SHOTS: readonly Shot[] = [
     night: true,
     act: (page) => page.locator('[data-region]').first().waitFor(),
   },
+  {
+    name: 'propose',
+    path: `/plan/propose/${itemId('sefina', 0).replace(/-0$/, '')}`,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Propose a session' }).click();
+      await page.getByRole('button', { name: 'Put it into the plan' }).waitFor();
+    },
+  },
   { name: 'session-plan', path: `/plan/${itemId('wilhelmina', 0).replace(/-0$/, '')}` },
   {
     name: 'spotting',
@@ -102,7 +110,6 @@ const SHOTS: readonly Shot[] = [
         .last()
         .click()),
   },
-  { name: 'course', path: '/ledger/tevita/cable-row-level-one-arm' },
 ];
 
 async function main(): Promise<void> {

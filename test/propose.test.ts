@@ -10,6 +10,7 @@ import { loadProposing, putProposed } from '@/server/propose';
 import { loadSessionPlan } from '@/server/session-plan';
 import { makeSession } from '@/server/sessions';
 import { endTurns, takeTurns } from '@/server/turns';
+import { loadSet } from '@/server/set';
 import { pinItem } from '@/server/planned-items';
 import { toQuestion } from '@/solver/to-question';
 import { BEFORE_TEXT, whyText } from '@/messages/propose';
@@ -140,6 +141,11 @@ describe('movements in turns and pinned', () => {
     expect(inTurns.map((b) => b.movement)).toEqual([row!.movement, push!.movement, curl!.movement]);
     expect(inTurns.map((b) => b.pairId)).toEqual([null, push!.id, push!.id]);
     expect(takeTurns(at(db), push!.id, curl!.id).ok).toBe(false);
+    // Between its sets the floor leads to the other one, with what is changed on the way; nothing else of it does.
+    const led = loadSet(at(db), push!.id)!;
+    expect(led.inTurns).toMatchObject({ itemId: curl!.itemIds[0], movement: 'incline-dumbbell-curl' });
+    expect(led.opposites).toEqual([]);
+    expect(loadSet(at(db), row!.id)!.inTurns).toBeNull();
     pinItem(at(db), [row!.id], true);
     const copied = makeSession(at(db), {
       ...{ clientId: 'sefina', gymId: '', day: '2026-11-26', startsAt: '18:00', minutes: 60 },

@@ -12,6 +12,8 @@ import { loadHandOver, loadSummary } from '@/server/papers';
 import { loadWhatWorks } from '@/server/what-works';
 import { loadSet } from '@/server/set';
 import { loadSetup } from '@/server/setup';
+import { loadProposing } from '@/server/propose';
+import { loadTogether, shareSession } from '@/server/together';
 import { loadSessionPlan } from '@/server/session-plan';
 import { loadSpotting } from '@/server/spotting';
 import { loadWeek } from '@/server/week';
@@ -48,6 +50,9 @@ it('no page reads a table that grows from end to end', { timeout: 120_000 }, () 
     loadClientWeek(uc, 'tevita', undefined)!.used.length > 1,
     writeCalendar(uc).length > 1000,
     loadSessionPlan(uc, item.replace(/-0$/, ''))!.blocks.length > 1,
+    loadProposing(uc, item.replace(/-0$/, ''))!.known.length > 0,
+    shareSession(uc, item.replace(/-0$/, ''), 'sefina').ok,
+    loadTogether(uc, item.replace(/-0$/, ''))!.rows.length > 0,
   ])
     expect(page).toBe(true);
   const asked = askedOf(db).filter((sql) => /^\s*SELECT/i.test(sql));

@@ -3,7 +3,7 @@ import { planBlocks } from '@/core/plan/plan-blocks';
 import { addItem, findSession } from '@/data/queries/sessions';
 import { loadHistory } from '@/server/changes';
 import { loadSessionPlan, orderSession } from '@/server/session-plan';
-import { plannedText } from '@/messages/plan';
+import { plannedText, suggestedText } from '@/messages/plan';
 import { makeLog } from './support/make-log';
 import { at, world } from './support/world';
 
@@ -74,6 +74,15 @@ describe('the order of a planned session', () => {
     });
     expect(plannedText([side('left', '15 kg')])).toBe('3 × 10, 3-1-2-1, 15 kg');
     expect(plannedText([side('left', '15 kg'), side('right', '15 kg')])).toBe('3 × 10, 3-1-2-1, 15 kg, each side');
+    const aims = [
+      { sets: 1, reps: 12, reserve: 2, loadG: null },
+      { sets: 1, reps: 8, reserve: 0, loadG: 17_500 },
+    ];
+    expect(plannedText([{ ...side('left', '15 kg'), aims }])).toBe(
+      '1 × 12 with 2 in reserve, then 1 × 8 at 17.5 kg to failure, 3-1-2-1, 15 kg',
+    );
+    expect(suggestedText('15 kg', '15 kg', '8 × 20 kg on 3 Nov')).toBe('about 15 kg, from 8 × 20 kg on 3 Nov');
+    expect(suggestedText('14 kg', '16.5 kg', '8 × 20 kg on 3 Nov')).toBe('14 kg to 16.5 kg, from 8 × 20 kg on 3 Nov');
     expect(plannedText([side('left', '12.5 kg'), side('right', '15 kg')])).toBe(
       'left 3 × 10, 3-1-2-1, 12.5 kg; right 3 × 10, 3-1-2-1, 15 kg',
     );

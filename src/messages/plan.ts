@@ -61,7 +61,7 @@ const blocksText = (planned: Aimed, unit: LoadUnit): string =>
       [
         `${sets} × ${reps}`,
         loadG === null ? '' : `at ${loadText(loadG, unit)}`,
-        reserve === null ? '' : RESERVE_TEXT[reserve]!,
+        reserve === null ? '' : reserve === 0 ? RESERVE_TEXT[0]! : `with ${RESERVE_TEXT[reserve]!}`,
       ]
         .filter(Boolean)
         .join(' '),

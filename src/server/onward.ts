@@ -39,6 +39,15 @@ export function nextOf(uc: UseCase, from: ItemContext, hasSetsLeft: HasSetsLeft)
   return next ? toOnward(uc, from, next.id) : null;
 }
 
+/** The movement that a planned one takes turns with, as long as sets of it are left; null where it has none. */
+export function inTurnsWith(uc: UseCase, from: ItemContext, hasSetsLeft: HasSetsLeft): OnwardView | null {
+  const { session, item } = from;
+  if (item.pairId === null) return null;
+  const others = session.items.filter((i) => i.pairId === item.pairId && i.movement !== item.movement);
+  const next = others.find((i) => hasSetsLeft(session, i));
+  return next ? toOnward(uc, from, next.id) : null;
+}
+
 /** Whether two sessions are planned for the same time. */
 const together = (a: Session, b: Session): boolean =>
   a.startsAtMs < b.startsAtMs + b.minutes * 60_000 && b.startsAtMs < a.startsAtMs + a.minutes * 60_000;

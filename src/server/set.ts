@@ -20,7 +20,7 @@ import { loadLabel } from '@/messages/loads';
 import { dropTexts } from '@/messages/schemes';
 import { loadItem, practicesIn, sidesAlternate, type ItemContext } from './item-context';
 import { findBar, loadSteps } from './load-steps';
-import { nextOf, partnerOf } from './onward';
+import { inTurnsWith, nextOf, partnerOf } from './onward';
 import { findSettings, settingViews, type FoundSettings } from './settings';
 import type { UseCase } from './use-case';
 
@@ -110,7 +110,9 @@ function othersOf(uc: UseCase, context: ItemContext) {
   // Of two sides the one that has sets left.
   const opposites = withSides(session.items).flatMap((sides) => {
     const left = sides.find((i) => hasSetsLeft(uc, session, i));
-    return left && areOpposite(target, entryOf(left.movement).target) ? [left] : [];
+    // What it takes turns with is led to by itself.
+    const isPaired = item.pairId !== null && left?.pairId === item.pairId;
+    return left && !isPaired && areOpposite(target, entryOf(left.movement).target) ? [left] : [];
   });
   return {
     otherSide: other && toOther(other),
@@ -152,6 +154,7 @@ export function loadSet(uc: UseCase, itemId: string): SetView | null {
     lastReps: practices['last-reps'] ?? 'strict',
     ...othersOf(uc, loaded),
     next: nextOf(uc, loaded, (s, i) => hasSetsLeft(uc, s, i)),
+    inTurns: inTurnsWith(uc, loaded, (s, i) => hasSetsLeft(uc, s, i)),
     partner: partnerOf(uc, loaded, (s, i) => hasSetsLeft(uc, s, i)),
     setupId: loaded.log.setups.findLast((s) => s.itemId === item.id)?.id ?? null,
     column: station?.column ?? null,

@@ -94,6 +94,8 @@ export interface SetView {
   readonly otherSideLeft: boolean;
   /** The sides take turns without rest. */
   readonly alternates: boolean;
+  /** The movement that this one takes turns with, while sets of it are left. */
+  readonly inTurns: OnwardView | null;
   /** The next movement of the session with sets left. */
   readonly next: OnwardView | null;
   /** Another client's movement on the same column in the same hour. */

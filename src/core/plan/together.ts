@@ -1,13 +1,13 @@
 import { OUR_TIMES, betweenS, sessionSeconds, type ChangeTimes } from './session-time';
 import { turnsSeconds, type InTurns } from './turns';
 
-/** A movement of two who train together: of one of them or of both, and the seconds from one's set-up to the other's. */
+/** A movement of two who train together: of one or of both, and the seconds from one's set-up to the other's. */
 export interface Shared {
   readonly blocks: readonly [InTurns] | readonly [InTurns, InTurns];
   readonly changeS: number;
 }
 
-/** Movements of two sessions, those that both have as one, in the order of the first; what only the second has, last. */
+/** Movements of two sessions, those of both as one, in the order of the first; what only the second has, last. */
 export function sharedBlocks<T extends InTurns & { readonly movement: string }>(
   first: readonly T[],
   second: readonly T[],

@@ -29,6 +29,7 @@ export function Resting({ last, plan, control, tracker }: Props) {
           {otherSideLeft && (alternates || finished) ? WORDS.nowTheSide(otherSide.side) : toSideText(otherSide.side)}
         </Link>
       )}
+      {plan.inTurns && <Onward to={plan.inTurns} label={WORDS.inTurns} strong={!otherSideLeft || !alternates} />}
       {plan.partner && <Onward to={plan.partner} label={WORDS.swapTo} />}
       {finished && !otherSideLeft && plan.next && <Onward to={plan.next} label={WORDS.nextMovement} strong />}
       {opposites.length > 0 && (

@@ -126,6 +126,7 @@ export const WORDS = {
   nowTheSide: (side: string): string => `Now the ${side} side`,
   nextMovement: 'Next:',
   swapTo: 'Swap to',
+  inTurns: 'In turns:',
   nothingToChange: 'everything stays as it is',
   oppositeMuscleMeanwhile: 'Opposite muscle meanwhile',
   // set-bar
