@@ -236,7 +236,7 @@ describe('who sees and changes what', () => {
       ...['wanted.wantedTexts', 'wanted.wantedOf', 'client-week.saveWeekRules', 'week.weekOf'],
       // Of movements without a client; who may drop one is tested with sessions.
       ...['templates.reachTemplates', 'templates.dropTemplateOf', 'templates.mayDrop'],
-      ...['setup-book.loadSetupBook', 'reach.reachSessions', 'onward.nextOf', 'onward.partnerOf'],
+      ...['setup-book.loadSetupBook', 'reach.reachSessions', 'onward.inTurnsWith', 'onward.nextOf', 'onward.partnerOf'],
       // Titles find what they name through reach.
       ...['titles.itemTitle', 'titles.clientTitle', 'titles.pieceTitle'],
     ];

@@ -94,7 +94,7 @@ describe('the database guards what core relies on', () => {
     ["DELETE FROM kit_piece WHERE id = 'long-pair'", /FOREIGN KEY/],
     ["INSERT INTO client_range VALUES ('sefina', 'left', 'elbow.flexion', 260)", /CHECK/],
     ["INSERT INTO client_limit VALUES ('sefina', 0, 'load-in-hand', 'both', 8, 'doctor', 20, 10)", /CHECK/],
-    ["INSERT INTO session VALUES ('s', 'tidewater', 'nobody', 1, 60, 'trainer', NULL, NULL)", /FOREIGN KEY/],
+    ["INSERT INTO session VALUES ('s', 'tidewater', 'nobody', 1, 60, 'trainer', NULL, NULL, NULL)", /FOREIGN KEY/],
     ["UPDATE floor_event SET kind = 'rep'", /append-only/],
     ['DELETE FROM floor_event', /append-only/],
   ])('%s', (sql, error) => expect(() => db.exec(sql)).toThrow(error));
