@@ -9,6 +9,7 @@ import { loadHistory } from '@/server/changes';
 import { loadProposing, putProposed } from '@/server/propose';
 import { loadSessionPlan } from '@/server/session-plan';
 import { makeSession } from '@/server/sessions';
+import { keepTemplate, reachTemplates } from '@/server/templates';
 import { endTurns, takeTurns } from '@/server/turns';
 import { loadSet } from '@/server/set';
 import { pinItem } from '@/server/planned-items';
@@ -155,6 +156,19 @@ describe('movements in turns and pinned', () => {
     expect(again.map((b) => b.isPinned)).toEqual([true, false, false]);
     expect(again[1]!.pairId).toBe(again[2]!.pairId);
     expect(again[1]!.pairId).not.toBe(push!.id);
+    // So does a template, for anybody.
+    keepTemplate(at(db), id, { name: 'Arms in turns', forAll: false });
+    const [template] = reachTemplates(at(db)).rows;
+    const applied = makeSession(at(db), {
+      ...{ clientId: 'wilhelmina', gymId: '', day: '2026-11-26', startsAt: '18:00', minutes: 60 },
+      ...{ from: 'template', fromId: template!.id, leaveOut: true },
+    });
+    const theirs = loadSessionPlan(at(db), applied.ok ? applied.id : '')!.blocks;
+    expect(theirs.map((b) => [b.isPinned, b.pairId !== null])).toEqual([
+      [true, false],
+      [false, true],
+      [false, true],
+    ]);
     expect(endTurns(at(db), curl!.id).ok).toBe(true);
     expect(blocks().map((b) => b.pairId)).toEqual([null, null, null]);
     expect(loadHistory(at(db, NOW), 'sefina').map((c) => c.what)).toEqual(

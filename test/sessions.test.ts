@@ -230,6 +230,13 @@ describe('a movement of a session', () => {
     expect(wrong({ load: 31.37 })).toBe('aims.0.load');
     const copy = made(db, { clientId: 'wilhelmina', from: 'session', fromId: 'wilhelmina-2026-11-24' });
     expect(copy.items.find((i) => i.movement === block.movement)!.aims).toHaveLength(2);
+    // On another body's copy the loads of blocks are on the steps that are there, and none over a clinician's limit.
+    const limited = findClient(db, 'wilhelmina')!;
+    const limit = { subject: 'load-in-hand', side: 'both', most: 30, setBy: 'p', fromDay: 0, untilDay: null } as const;
+    saveClient(db, { ...limited, limits: [limit] }, 'marit');
+    const safe = made(db, { clientId: 'wilhelmina', from: 'session', fromId: 'wilhelmina-2026-11-24' });
+    expect(safe.items.find((i) => i.movement === block.movement)!.aims![1]!.loadG).toBe(30_000);
+    saveClient(db, limited, 'marit');
     changeItem(at(db), ROWS, { ...laid, aims: aims.slice(0, 1) });
     expect(findItem(db, ROWS[0]!)).toMatchObject({ sets: 2, reps: 20, aims: null });
     db.prepare('UPDATE session_item SET aims = ? WHERE id = ?').run('[{"sets":0}]', ROWS[0]);

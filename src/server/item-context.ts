@@ -7,6 +7,7 @@ import { usesBand } from '@/core/book/book-entry';
 import type { EntryOptions } from '@/core/book/entry-options';
 import type { StationKit } from '@/core/book/station-kit';
 import { retargetLoad } from '@/core/load/retarget-load';
+import { withLoads } from '@/core/tempo/set-aims';
 import type { FloorEvent } from '@/core/record/floor-event';
 import { foldSetLog, type PlannedItems, type SetLog } from '@/core/record/set-log';
 import type { Placement } from '@/core/setup/setup-problem';
@@ -195,13 +196,15 @@ function onColumn(db: Db, item: SessionItem, station: Station | null): Pick<Item
     item.stationId === null || station === null || station.id === item.stationId
       ? null
       : findStation(db, item.stationId);
-  const there =
+  const onStation = (g: number): number | null =>
     planned && station
-      ? retargetLoad(item.loadG, planned.column.pulleyRatio, station.column.pulleyRatio, station.stackG)
+      ? (retargetLoad(g, planned.column.pulleyRatio, station.column.pulleyRatio, station.stackG)?.loadG ?? null)
       : null;
-  if (!planned || !there || there.loadG === item.loadG) return { item, converted: null };
+  const loadG = onStation(item.loadG);
+  const aims = withLoads(item.aims, (g) => onStation(g) ?? g);
+  if (!planned || loadG === null || loadG === item.loadG) return { item: { ...item, aims }, converted: null };
   return {
-    item: { ...item, loadG: there.loadG },
+    item: { ...item, aims, loadG },
     converted: { plannedG: item.loadG, plannedUnit: planned.stackUnit, plannedOn: planned.name },
   };
 }

@@ -6,6 +6,7 @@ import { correctionFits } from '@/core/fault/correction-fits';
 import { sessionResults } from '@/core/fault/judge-set';
 import { nextLoad } from '@/core/load/progress';
 import { findNearestStep } from '@/core/load/stack-steps';
+import { withLoads } from '@/core/tempo/set-aims';
 import type { Client } from '@/contract/views/client';
 import type { NewItem, TemplateMovement } from '@/contract/views/plan';
 import { findStation, listAttachments, listBands, listStations } from '@/data/queries/kit';
@@ -47,8 +48,11 @@ interface Placed {
   readonly item: Omit<NewItem, 'loadG'>;
 }
 
-/** The load to begin with: what the sessions before say, else as it was planned, else the lightest that is there. */
-function loadOf(uc: UseCase, at: Placed, log: Log, plannedG: number | undefined): number {
+/**
+ * The load to begin with: what the sessions before say, else as it was planned, else the lightest that is there; and
+ * those of its blocks on the steps that are there, none over a clinician's limit.
+ */
+function loadsOf(uc: UseCase, at: Placed, log: Log, plannedG: number | undefined): Pick<NewItem, 'loadG' | 'aims'> {
   const { client, gymId, item } = at;
   const entry = entryOf(item.movement);
   const station = item.stationId === null ? null : findStation(uc.db, item.stationId);
@@ -58,7 +62,11 @@ function loadOf(uc: UseCase, at: Placed, log: Log, plannedG: number | undefined)
   const own = (log?.sets ?? []).filter((s) => s.side === item.side);
   const results = sessionResults(own, '', (c) => correctionFits(entry, c));
   const { loadG } = nextLoad(results, planned, steps, mostLoadG);
-  return findNearestStep(mostLoadG === null ? steps : steps.filter((s) => s <= mostLoadG), loadG) ?? loadG;
+  const allowed = mostLoadG === null ? steps : steps.filter((s) => s <= mostLoadG);
+  return {
+    loadG: findNearestStep(allowed, loadG) ?? loadG,
+    aims: withLoads(item.aims ?? null, (g) => findNearestStep(allowed, g)),
+  };
 }
 
 /**
@@ -85,7 +93,7 @@ function learnItem(uc: UseCase, client: Client, gymId: string, source: Source, i
     tempo: log?.sets.findLast((s) => s.side === side && s.endedAtMs !== null)?.tempo ?? source.tempo,
   };
   const at = { client, gymId, item: { ...item, id: '', sessionId: '', position: 0 } };
-  return { ok: true, item: { ...item, loadG: loadOf(uc, at, log, source.loadG) } };
+  return { ok: true, item: { ...item, ...loadsOf(uc, at, log, source.loadG) } };
 }
 
 /** Movements as they are planned for a client in a gym, each with what was learned of it. */

@@ -1,7 +1,7 @@
 import 'server-only';
 import { z } from 'zod';
 import { entryOf } from '@/core/book/book';
-import type { AimBlock } from '@/core/tempo/set-aims';
+import { withLoads, type AimBlock } from '@/core/tempo/set-aims';
 import { retargetLoad } from '@/core/load/retarget-load';
 import { toFieldIssues } from '@/contract/field';
 import { refused, type Refused, type SaveResult } from '@/contract/save-result';
@@ -93,11 +93,12 @@ export function moveToStation(uc: UseCase, itemIds: unknown, stationId: unknown)
     const from = item.stationId === null ? null : findStation(uc.db, item.stationId);
     if (!from || !to || to.gymId !== session.gymId || to.outOfOrder)
       return refused('stationId', PLAN_REFUSAL.notListed);
-    const there = retargetLoad(item.loadG, from.column.pulleyRatio, to.column.pulleyRatio, to.stackG);
-    const loadG = there?.loadG ?? item.loadG;
+    const onTo = (g: number): number =>
+      retargetLoad(g, from.column.pulleyRatio, to.column.pulleyRatio, to.stackG)?.loadG ?? g;
+    const loadG = onTo(item.loadG);
     const says = (on: Station, g: number): string => `${on.name}, ${loadText(g, on.stackUnit)}`;
     return {
-      apply: () => setStation(uc.db, item.id, to.id, loadG),
+      apply: () => setStation(uc.db, item.id, to.id, loadG, withLoads(item.aims, onTo)),
       before: { column: says(from, item.loadG) },
       after: { column: says(to, loadG) },
     };

@@ -16,6 +16,7 @@ import type { Session } from '@/contract/views/plan';
 import type { ProposeView } from '@/contract/views/propose';
 import { inTransaction } from '@/data/in-transaction';
 import { listGoals, saveGoals } from '@/data/queries/client-goals';
+import { listAttachments } from '@/data/queries/kit';
 import { begunItems } from '@/data/queries/read-folds';
 import { addItem, clientOfItem, nextPosition, reorderItems, setFinished } from '@/data/queries/sessions';
 import { listWeekRules } from '@/data/queries/week-rules';
@@ -83,6 +84,7 @@ export function loadProposing(uc: UseCase, sessionId: string): ProposeView | nul
     goals: listGoals(uc.db, client.id),
     weeks: { week: sets, recent, rules, sessionsLeft: toBePlanned(sessions, session) },
     choosing: choosingFor(uc, client, session.gymId),
+    handleKinds: Object.fromEntries(listAttachments(uc.db).map((a) => [a.id, a.kind])),
     unfelt: client.unfelt,
   };
 }

@@ -1,5 +1,6 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
+import { withLoads } from '@/core/tempo/set-aims';
 import { toFieldIssues } from '@/contract/field';
 import type { ReadRows } from '@/contract/records/record';
 import { refused, type SaveResult } from '@/contract/save-result';
@@ -25,10 +26,10 @@ export function keepTemplate(uc: UseCase, sessionId: string, typed: unknown): Sa
   if (!session || session.items.length === 0) return refused('name', PLAN_REFUSAL.nothingToKeep);
   if (reachTemplates(uc).rows.some((t) => t.name.toLowerCase() === name.toLowerCase()))
     return refused('name', EXPECTED.freshName);
-  const movements = session.items.map(({ movement, variantId, side, sets, reps, tempo, aims }) => ({
-    ...{ movement, variantId, side, sets, reps, tempo },
+  const movements = session.items.map(({ movement, variantId, side, sets, reps, tempo, aims, ...i }) => ({
+    ...{ movement, variantId, side, sets, reps, tempo, pairId: i.pairId, isPinned: i.isPinned },
     // Loads are each client's own.
-    aims: aims && aims.map((b) => ({ ...b, loadG: null })),
+    aims: withLoads(aims, () => null),
   }));
   const template: PlanTemplate = {
     ...{ id: randomUUID(), name, accountId: uc.actor.id, forAll, minutes: session.minutes, movements },

@@ -4,6 +4,7 @@ import { planBlocks, type PlanBlock } from '@/core/plan/plan-blocks';
 import { changeAloneS, type Change, type ChangeTimes } from '@/core/plan/session-time';
 import { sharedBlocks, togetherSeconds, type Shared } from '@/core/plan/together';
 import { blocksSeconds } from '@/core/plan/turns';
+import { withLoads } from '@/core/tempo/set-aims';
 import { refused, type SaveResult } from '@/contract/save-result';
 import type { Client } from '@/contract/views/client';
 import type { Session } from '@/contract/views/plan';
@@ -37,7 +38,7 @@ function sessionFor(uc: UseCase, session: Session, other: Client): Session['id']
   // What cannot be done for their body is left out: the two share what they can.
   const sources = session.items.map(({ movement, variantId, side, sets, reps, tempo, aims }): Source => {
     // Loads are each one's own.
-    const own = aims && aims.map((a) => ({ ...a, loadG: null }));
+    const own = withLoads(aims, () => null);
     return { movement, variantId, side, sets, reps, tempo, aims: own };
   });
   const learned = learnItems(uc, other, session.gymId, sources);

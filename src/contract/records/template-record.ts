@@ -13,6 +13,12 @@ const movements = z.array(
     side: z.enum(WORKING_SIDES),
     ...plannedWork,
     aims: aimsRecord.nullish().transform((a) => a ?? null),
+    pairId: z
+      .string()
+      .max(64)
+      .nullish()
+      .transform((id) => id ?? null),
+    isPinned: z.boolean().default(false),
   }),
 );
 

@@ -62,7 +62,7 @@ export interface NewSession extends Pick<Session, 'id' | 'gymId' | 'clientId' | 
 
 /** A movement of a template: what is the same for everybody. */
 export type TemplateMovement = Pick<SessionItem, 'movement' | 'variantId' | 'side' | 'sets' | 'reps' | 'tempo'> &
-  Partial<Pick<SessionItem, 'aims'>>;
+  Partial<Pick<SessionItem, 'aims' | 'pairId' | 'isPinned'>>;
 
 /** Movements that are planned together, for any client. */
 export interface PlanTemplate {

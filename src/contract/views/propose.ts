@@ -12,6 +12,8 @@ export interface ProposeView {
   readonly weeks: WeeksSoFar;
   readonly used: readonly UsedView[];
   readonly choosing: ChooseInput;
+  /** Handles of what is planned already, by their kind, which is what proposed movements are known by. */
+  readonly handleKinds: Readonly<Record<string, string>>;
   /** Movements that the client has done in the weeks before. */
   readonly known: readonly string[];
   readonly unfelt: readonly Region[];

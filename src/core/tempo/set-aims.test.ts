@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { AIM_PRESETS, aimBlocks, aimOf, meanReps, oneSetLess, setsOfAims } from './set-aims';
+import { AIM_PRESETS, aimBlocks, aimOf, meanReps, oneSetLess, setsOfAims, withLoads } from './set-aims';
 
 const many = { sets: 5, reps: 20, aims: AIM_PRESETS['many-then-few']() };
 describe('what the sets of a movement are to be', () => {
@@ -13,6 +13,12 @@ describe('what the sets of a movement are to be', () => {
     const plain = { sets: 3, reps: 10, aims: null };
     expect(aimBlocks(plain)).toEqual([{ sets: 3, reps: 10, reserve: null, loadG: null }]);
     expect([meanReps(plain), aimOf({ ...plain, aims: [] }, 2).reps]).toEqual([10, 10]);
+  });
+  it('loads of their own become others, and those that can no longer be lifted the movement’s own', () => {
+    const aims = AIM_PRESETS['hard-then-failure'](8).with(1, { sets: 1, reps: 8, reserve: 0, loadG: 20_000 });
+    expect(withLoads(aims, (g) => g / 2)!.map((a) => a.loadG)).toEqual([null, 10_000]);
+    expect(withLoads(aims, () => null)!.map((a) => a.loadG)).toEqual([null, null]);
+    expect(withLoads(null, () => 1)).toBeNull();
   });
   it('a set less is given by the last block that has one to give, down to a single set', () => {
     let aims: ReturnType<typeof oneSetLess> = many.aims;

@@ -36,6 +36,12 @@ export function aimOf(planned: Aimed, setNo: number): SetAim {
   return blocks.at(-1)!;
 }
 
+/** Blocks with other loads where they have loads of their own; what becomes null is lifted with the movement's. */
+export const withLoads = (
+  aims: readonly AimBlock[] | null,
+  loadOf: (loadG: number) => number | null,
+): readonly AimBlock[] | null => aims && aims.map((a) => (a.loadG === null ? a : { ...a, loadG: loadOf(a.loadG) }));
+
 /** Sets of some blocks. */
 export const setsOfAims = (aims: readonly Pick<AimBlock, 'sets'>[]): number => aims.reduce((sum, b) => sum + b.sets, 0);
 

@@ -171,8 +171,10 @@ export function setItem(db: Db, id: string, { sets, reps, tempo, loadG, aims }: 
 }
 
 /** Plan a movement on another column, with what is lifted there. */
-export function setStation(db: Db, id: string, stationId: string, loadG: number): void {
-  prepared(db, 'UPDATE session_item SET station_id = ?, load_g = ? WHERE id = ?').run(stationId, loadG, id);
+export function setStation(db: Db, id: string, stationId: string, loadG: number, aims: SessionItem['aims']): void {
+  prepared(db, 'UPDATE session_item SET station_id = ?, load_g = ?, aims = ? WHERE id = ?').run(
+    ...[stationId, loadG, aimsText(aims), id],
+  );
 }
 
 /** Let the sets of planned movements take turns, or no longer (null). */

@@ -30,13 +30,20 @@ export const rowOf = ({ sets, reps, reserve, loadG }: AimBlock, unit: LoadUnit):
 });
 
 /** What a form of planned sets holds. */
-export interface PlannedValues {
+export type PlannedValues = {
   readonly tempo: string;
   readonly load: number | '';
   readonly unit: LoadUnit;
   readonly aims: readonly AimRow[];
-}
+};
 type Form = UseFormReturnType<PlannedValues>;
+
+/** Rows as they are shown: a single one has the movement's load, which is its own where it had one. */
+export function oneLoad(rows: readonly AimRow[], load: number | ''): Pick<PlannedValues, 'aims' | 'load'> {
+  const [only] = rows;
+  if (rows.length !== 1 || only!.load === '') return { aims: [...rows], load };
+  return { aims: [{ ...only!, load: '' }], load: only!.load };
+}
 
 /** What the newest set says of the load for some sets: its spread, and the nearest load that is there. */
 function Suggested(props: {
@@ -95,7 +102,7 @@ function Row({ block, form, k }: { readonly block: PlanBlockView; readonly form:
 /** Sets in rows that are alike, each with what it aims at; common ways to lay them out are a press away. */
 export function AimRows({ block, form }: { readonly block: PlanBlockView; readonly form: Form }) {
   const { aims } = form.values;
-  const put = (rows: readonly AimRow[]): void => form.setFieldValue('aims', [...rows]);
+  const put = (rows: readonly AimRow[]): void => form.setValues(oneLoad(rows, form.values.load));
   const preset = (blocks: readonly AimBlock[]): void => put(blocks.map((b) => rowOf(b, block.unit)));
   const reps = Number(aims[0]?.reps) || entryOf(block.movement).reps.max;
   return (

@@ -11,7 +11,7 @@ import { blocksSeconds } from '@/core/plan/turns';
 import { aimBlocks } from '@/core/tempo/set-aims';
 import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
-import { AimRows, rowOf } from './aim-rows';
+import { AimRows, oneLoad, rowOf, type PlannedValues } from './aim-rows';
 import { useDeed } from '@/features/shell/use-deed';
 import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
@@ -41,10 +41,10 @@ interface Props {
 }
 
 /** How often and how heavy a block is planned, as it would be typed; `aims`: with other sets than are planned. */
-export const plannedOf = ({ planned, load, unit }: PlanBlockView, aims = aimBlocks(planned)) => ({
-  ...{ tempo: planned.tempo, load: load ?? ('' as number | ''), unit },
-  aims: aims.map((a) => rowOf(a, unit)),
-});
+export function plannedOf({ planned, load, unit }: PlanBlockView, aims = aimBlocks(planned)): PlannedValues {
+  const rows = aims.map((a) => rowOf(a, unit));
+  return { tempo: planned.tempo, unit, ...oneLoad(rows, load ?? '') };
+}
 
 /** How often and how heavy. */
 function Fields({ block, deeds, onKept }: Props) {

@@ -19,6 +19,7 @@ export const WORDS = {
   pin: 'Pin it here',
   unpin: 'Let it be moved',
   pinned: 'Pinned',
+  notLifted: 'Not lifted yet: begin light',
   turnsWith: (other: string, saves: string): string => `In turns with ${other}, ${saves}`,
   endTurns: 'One after the other again',
   savesText: (seconds: number): string =>
