@@ -1,3 +1,4 @@
+import { clock } from '@/messages/day';
 import { describe, expect, it } from 'vitest';
 import type { FloorEvent } from '@/core/record/floor-event';
 import { slowOf } from '@/core/tempo/pace';
@@ -156,6 +157,11 @@ describe('what the day asks for besides', () => {
       'Long pair by the window is wanted at the same time by Iolana Brzezicki.',
       'Long pair by the window is wanted at the same time by another trainer’s client.',
     ]);
+    // Before it begins there is a way out: an hour and a half earlier, until the first of the others comes.
+    const early = loadFloor(at(db, before!.startsAtMs - 3 * HOUR_MS)).sessions.find((s) => s.id === before!.id)!;
+    expect(early.wanted.at(-1)).toBe(
+      `At ${clock(before!.startsAtMs - 1.5 * HOUR_MS)} nobody else would want it: the plan can be moved there.`,
+    );
     expect(named.get(before!.id)!.lane).not.toBe(named.get('own')!.lane);
   });
   it('a limit that ends', () => {

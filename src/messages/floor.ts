@@ -55,6 +55,10 @@ export const lastHandleText = (name: string): string => `last time ${name}`;
 export const wantedText = (station: string, who: string | null): string =>
   `${station} is wanted at the same time by ${who ?? 'another trainer’s client'}.`;
 
+/** When nobody else would want it. */
+export const freeAtText = (start: string): string =>
+  `At ${start} nobody else would want it: the plan can be moved there.`;
+
 /** A set of an earlier day that nobody ended. */
 export const unfinishedText = (who: string, movement: string, setNo: number, date: string): string =>
   `${who}, ${movement}: set ${setNo} of ${date} was never ended`;

@@ -16,7 +16,7 @@ export const NOTE_TEXT: Readonly<Record<ClientNote, { readonly name: string; rea
   'does-not-feel': { name: 'Does not feel a region yet', does: 'One arm at a time, light, before the heavy work.' },
   'left-weaker': { name: 'Left side weaker', does: 'The left side goes first where sides work one at a time.' },
   'rounded-shoulders': {
-    name: 'Shoulders rounded forward',
+    name: 'Rounded shoulders',
     does: 'A chest stretch is proposed before heavy rows.',
   },
   'right-weaker': { name: 'Right side weaker', does: 'The right side goes first where sides work one at a time.' },

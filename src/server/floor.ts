@@ -6,6 +6,7 @@ import type { FloorItemView, FloorSessionView, FloorView } from '@/contract/view
 import type { Session } from '@/contract/views/plan';
 import { clock, dayIn } from '@/messages/day';
 import {
+  freeAtText,
   dueText,
   lastHandleText,
   lastLoadText,
@@ -18,7 +19,8 @@ import { doneName } from '@/messages/book';
 import { loadText } from '@/messages/loads';
 import { dueOn } from '@/core/body/due';
 import type { MovementId } from '@/core/book/book';
-import { lanesOf, wantedTogether } from '@/core/plan/day';
+import { freeStart } from '@/core/plan/conflict';
+import { lanesOf, wantedTogether, type DaySession } from '@/core/plan/day';
 import type { Client, ScreeningView } from '@/contract/views/client';
 import { lastChanged } from '@/data/queries/changes';
 import { findAttachment } from '@/data/queries/kit';
@@ -140,6 +142,8 @@ function toItem(uc: UseCase, sides: readonly ItemContext[]): FloorItemView {
 interface Day {
   readonly lanes: ReadonlyMap<string, number>;
   readonly wanted: ReturnType<typeof wantedTogether>;
+  /** Everybody's sessions of the day: when, and on which stations. */
+  readonly everybody: readonly DaySession[];
   /** The client of each session in the care of who asks. */
   readonly clients: ReadonlyMap<string, Client>;
 }
@@ -150,6 +154,18 @@ function dueTexts({ db, nowMs }: UseCase, client: Client, screening: ScreeningVi
   const changedMs = measured ? lastChanged(db, client.id, 'range') : null;
   const rangesDay = changedMs === null ? null : toLocalDay(changedMs);
   return dueOn(toLocalDay(nowMs), { limits: client.limits, screening: screening.state, rangesDay }).map(dueText);
+}
+
+/** Stations that somebody else wants meanwhile, and when nobody would; the plan has that and other ways out in a tap. */
+function wantedIn(uc: UseCase, session: Session, isBegun: boolean, { wanted, everybody, clients }: Day): string[] {
+  const own = wanted.get(session.id) ?? [];
+  const texts = wantedTexts(uc, own, (other) => clients.get(other)?.name ?? null);
+  if (texts.length === 0 || isBegun) return texts;
+  const others = everybody.filter((s) => s.id !== session.id);
+  const start = freeStart(toDaySession(session), others, uc.nowMs);
+  return start !== null && toLocalDay(start) === toLocalDay(session.startsAtMs)
+    ? [...texts, freeAtText(clock(start))]
+    : texts;
 }
 
 function toSession(uc: UseCase, session: Session, today: Day): FloorSessionView {
@@ -176,7 +192,12 @@ function toSession(uc: UseCase, session: Session, today: Day): FloorSessionView 
     done: session.finishedAtMs !== null || (items.length > 0 && items.every((i) => FINISHED.includes(i.state))),
     screening,
     due: client ? dueTexts(uc, client, screening) : [],
-    wanted: wantedTexts(uc, today.wanted.get(id) ?? [], (other) => today.clients.get(other)?.name ?? null),
+    wanted: wantedIn(
+      uc,
+      session,
+      items.some((i) => i.state !== 'to-do'),
+      today,
+    ),
     lane: today.lanes.get(id) ?? 0,
     items,
   };
@@ -189,9 +210,10 @@ export function loadFloor(uc: UseCase): FloorView {
   const today = floorSessions(uc);
   const late = today.filter((s) => s.startsAtMs < fromMs);
   const goOn = new Set(late.flatMap((s) => s.items.map((i) => i.id)));
+  const everybody = [...today.map(toDaySession), ...othersOnFloor(uc, fromMs, toMs)];
   const day: Day = {
     lanes: lanesOf(today),
-    wanted: wantedTogether([...today.map(toDaySession), ...othersOnFloor(uc, fromMs, toMs)]),
+    ...{ everybody, wanted: wantedTogether(everybody) },
     clients: new Map(
       today.flatMap((s) => {
         const c = reachClient(uc, s.clientId);

@@ -5,6 +5,7 @@ import type { ProposeView } from '@/contract/views/propose';
 import { REGION_NAME } from '@/messages/movements';
 import { PROPOSE as WORDS } from '@/messages/screens/propose';
 import { MUSCLE_NAME, setsText } from '@/messages/week';
+import weekStyles from './client-week.module.css';
 import styles from './propose.module.css';
 
 /** Muscles that are lacking most, where nobody has said what is trained for. */
@@ -45,7 +46,7 @@ export function GoalPicker({ goals, weeks, disabled, onChange }: Props) {
   return (
     <section aria-label={WORDS.goals}>
       <h2>{WORDS.goals}</h2>
-      <p className={styles.quiet}>{WORDS.goalsIntro}</p>
+      <p className={weekStyles.quiet}>{WORDS.goalsIntro}</p>
       <div className={styles.goals}>
         {MUSCLES.map((m) => (
           <button

@@ -9,6 +9,8 @@ import { usePropose } from '@/workers/use-propose';
 import { firstGoals, GoalPicker } from './goal-picker';
 import { Proposed, type PutProposed } from './proposed';
 import { usedMovements } from './used-movements';
+import weekStyles from './client-week.module.css';
+import planStyles from './plan.module.css';
 import styles from './propose.module.css';
 
 /** What a session is proposed from for some goals. */
@@ -34,12 +36,12 @@ export function ProposeSession({ view, put }: { readonly view: ProposeView; read
   const input = useMemo(() => asked && inputOf(view, asked), [view, asked]);
   const { proposal, progress, failed } = usePropose(input);
   return (
-    <div className={styles.columns}>
+    <div className={weekStyles.columns}>
       <div>
         <GoalPicker goals={goals} weeks={view.weeks} disabled={!listening} onChange={setGoals} />
         <button
           type="button"
-          className={styles.take}
+          className={`${planStyles.take} ${styles.put}`}
           disabled={!listening || goals.length === 0 || progress !== null}
           onClick={() => setAsked([...goals])}
         >

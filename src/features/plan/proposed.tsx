@@ -16,6 +16,8 @@ import { BEFORE_TEXT, whyText } from '@/messages/propose';
 import { WORDS as PLAN } from '@/messages/screens/plan';
 import { PROPOSE as WORDS } from '@/messages/screens/propose';
 import { MUSCLE_NAME, setsText } from '@/messages/week';
+import weekStyles from './client-week.module.css';
+import planStyles from './plan.module.css';
 import styles from './propose.module.css';
 
 /** Puts what was taken of a proposal into its session; `key`: sent twice it is put once. */
@@ -57,7 +59,7 @@ function Otherwise(props: {
     <>
       <button
         type="button"
-        className={styles.deed}
+        className={planStyles.deed}
         aria-expanded={isOpen}
         aria-label={WORDS.otherwiseName(name)}
         onClick={() => setOpen(!isOpen)}
@@ -79,7 +81,7 @@ function Otherwise(props: {
           )}
           <button
             type="button"
-            className={styles.deed}
+            className={planStyles.deed}
             aria-label={WORDS.leaveOutName(name)}
             onClick={() => onSwap(null)}
           >
@@ -209,7 +211,7 @@ export function Proposed({ input, proposal, view, put }: Props) {
       <h2>
         <span data-estimated>{WORDS.time(minutes, input.minutes)}</span>
       </h2>
-      <p className={styles.quiet}>
+      <p className={weekStyles.quiet}>
         {spare < 0 ? PLAN.over(-spare) : PLAN.fits(spare)} {WORDS.timeIntro}
       </p>
       {movements.length === 0 && <p>{WORDS.nothing}</p>}
@@ -237,7 +239,7 @@ export function Proposed({ input, proposal, view, put }: Props) {
       <Add left={left} onAdd={(id) => setSets(id, SETS.fewest)} />
       <button
         type="button"
-        className={styles.take}
+        className={`${planStyles.take} ${styles.put}`}
         disabled={busy || movements.length === 0}
         onClick={() =>
           run(

@@ -3,6 +3,7 @@ import Link from 'next/link';
 import type { TogetherRow, TogetherSide, TogetherView } from '@/contract/views/together';
 import forms from '@/features/shell/forms.module.css';
 import { TOGETHER as WORDS } from '@/messages/screens/together';
+import planStyles from './plan.module.css';
 import styles from './together.module.css';
 
 /** What one of the two is set up with. */
@@ -54,7 +55,7 @@ export function Together({ view }: { readonly view: TogetherView }) {
           </Link>
         ))}
       </div>
-      <div className={styles.time}>
+      <div className={planStyles.time}>
         <b data-estimated>{WORDS.minutes(minutes, of)}</b>
         <p>{WORDS.alone(names, alone)}</p>
       </div>
@@ -64,7 +65,7 @@ export function Together({ view }: { readonly view: TogetherView }) {
           <Row key={(row.sides[0] ?? row.sides[1])!.itemId} row={row} names={names} />
         ))}
       </ol>
-      <button type="button" className={styles.print} onClick={() => window.print()}>
+      <button type="button" className={planStyles.deed} onClick={() => window.print()}>
         {WORDS.print}
       </button>
     </div>
