@@ -156,7 +156,7 @@ function dueTexts({ db, nowMs }: UseCase, client: Client, screening: ScreeningVi
   return dueOn(toLocalDay(nowMs), { limits: client.limits, screening: screening.state, rangesDay }).map(dueText);
 }
 
-/** Stations that somebody else wants meanwhile, and when nobody would; the plan has that and other ways out in a tap. */
+/** Stations that somebody else wants meanwhile, and when nobody would; the plan has all the ways out in a tap. */
 function wantedIn(uc: UseCase, session: Session, isBegun: boolean, { wanted, everybody, clients }: Day): string[] {
   const own = wanted.get(session.id) ?? [];
   const texts = wantedTexts(uc, own, (other) => clients.get(other)?.name ?? null);
