@@ -19,7 +19,7 @@ export const WORDS = {
   pin: 'Pin it here',
   unpin: 'Let it be moved',
   pinned: 'Pinned',
-  notLifted: 'Not lifted yet: begin light',
+  notLifted: 'No set on record yet',
   turnsWith: (other: string, saves: string): string => `In turns with ${other}, ${saves}`,
   endTurns: 'One after the other again',
   savesText: (seconds: number): string =>
