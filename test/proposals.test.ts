@@ -74,7 +74,7 @@ describe('proposals of every kind', () => {
     }
     expect(proposed).toBeGreaterThan(30);
   });
-  it('more time is never worth less, and what was there stays in front of it by its muscle', () => {
+  it('more time holds no fewer sets', () => {
     const goals = [...MUSCLE_REGIONS.chest, ...MUSCLE_REGIONS.triceps];
     const setsIn = (minutes: number): number =>
       proposeSession(ask({ goals, minutes })).movements.reduce((sum, m) => sum + m.sets, 0);
@@ -90,7 +90,7 @@ describe('proposals of every kind', () => {
         .reduce((sum, m) => sum + m.sets, 0);
     const full = weekWith([{ done: 20 }]);
     expect(sets(full, 'chest-upper')).toBeLessThan(sets(weekWith([]), 'chest-upper'));
-    expect(sets(full, 'deltoid-side')).toBeGreaterThan(sets(weekWith([]), 'deltoid-side') - 1);
+    expect(sets(full, 'deltoid-side')).toBeGreaterThanOrEqual(sets(weekWith([]), 'deltoid-side'));
     expect(sets(weekWith([{ target: 'deltoid-side', done: 16 }]), 'chest-upper')).toBeGreaterThan(2);
   });
   it('common practice: one region is worked over more than one third of its range', () => {

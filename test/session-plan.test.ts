@@ -3,6 +3,7 @@ import { planBlocks } from '@/core/plan/plan-blocks';
 import { addItem, findSession } from '@/data/queries/sessions';
 import { loadHistory } from '@/server/changes';
 import { loadSessionPlan, orderSession } from '@/server/session-plan';
+import { spreadText } from '@/messages/loads';
 import { plannedText, suggestedText } from '@/messages/plan';
 import { makeLog } from './support/make-log';
 import { at, world } from './support/world';
@@ -81,8 +82,9 @@ describe('the order of a planned session', () => {
     expect(plannedText([{ ...side('left', '15 kg'), aims }])).toBe(
       '1 × 12 with 2 in reserve, then 1 × 8 at 17.5 kg to failure, 3-1-2-1, 15 kg',
     );
-    expect(suggestedText('15 kg', '15 kg', '8 × 20 kg on 3 Nov')).toBe('about 15 kg, from 8 × 20 kg on 3 Nov');
-    expect(suggestedText('14 kg', '16.5 kg', '8 × 20 kg on 3 Nov')).toBe('14 kg to 16.5 kg, from 8 × 20 kg on 3 Nov');
+    const by = '8 × 20 kg on 3 Nov';
+    expect(suggestedText(spreadText({ least: 14_020, most: 16_480 }, 'kg'), by)).toBe(`14.0 to 16.5 kg, from ${by}`);
+    expect(suggestedText(spreadText({ least: 11_340, most: 11_340 }, 'lb'), by)).toBe(`about 25.0 lb, from ${by}`);
     expect(plannedText([side('left', '12.5 kg'), side('right', '15 kg')])).toBe(
       'left 3 × 10, 3-1-2-1, 12.5 kg; right 3 × 10, 3-1-2-1, 15 kg',
     );

@@ -5,6 +5,7 @@ import { findItem, findSession } from '@/data/queries/sessions';
 import { findAttachment, findKit, findStation, saveKit } from '@/data/queries/kit';
 import { findClient, saveClient } from '@/data/queries/clients';
 import { saveChangeTimes } from '@/server/change-times';
+import { itemSeconds } from '@/core/plan/session-time';
 import { loadHistory } from '@/server/changes';
 import { loadFloor } from '@/server/floor';
 import { planToday } from '@/server/plan';
@@ -222,7 +223,8 @@ describe('a movement of a session', () => {
     });
     expect(loadHistory(at(db), 'wilhelmina')[0]!.after).toBe('2 × 20, then 1 × 8 at 35 kg to failure, 3-1-2-1, 25 kg');
     const block = loadSessionPlan(at(db), 'wilhelmina-2026-11-24')!.blocks.find((b) => b.itemIds.includes(ROWS[0]!))!;
-    expect(block.items[0]!.reps).toBe(16);
+    // 48 reps of 7 s and two rests.
+    expect(itemSeconds(block.items[0]!)).toBe(48 * 7 + 2 * block.items[0]!.restS);
     const wrong = (more: object) =>
       issueOf(changeItem(at(db), ROWS, { ...laid, aims: [{ ...aims[0], ...more }] }))?.path;
     expect(wrong({ reps: 0 })).toBe('aims.0.reps');

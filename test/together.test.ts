@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { togetherSeconds } from '@/core/plan/together';
 import { findSession, listSessionsOf } from '@/data/queries/sessions';
 import { loadHistory } from '@/server/changes';
-import { finishSession, moveSession } from '@/server/sessions';
+import { callOffSession, finishSession, moveSession } from '@/server/sessions';
 import { loadSet } from '@/server/set';
 import { endSharing, loadTogether, shareSession, togetherChoice } from '@/server/together';
 import { loadSessionPlan } from '@/server/session-plan';
@@ -44,7 +44,7 @@ describe('two who share a session', () => {
       expect(row.changes.join()).toMatch(/hole \d+ to \d+/);
       expect(row.seconds).toBeGreaterThan(20);
     }
-    expect(findSession(db, otherId)).toMatchObject({ clientId: 'wilhelmina', minutes: 60, togetherId: HERS });
+    expect(findSession(db, otherId)).toMatchObject({ clientId: 'wilhelmina', minutes: 60 });
     // Together it takes longer than for one of them, and less than for both one after the other.
     expect(view.minutes).toBeGreaterThan(Math.max(...view.alone));
     expect(view.minutes).toBeLessThan(view.alone[0] + view.alone[1]);
@@ -69,6 +69,15 @@ describe('two who share a session', () => {
     expect(shareSession(at(db), HERS, 'sefina').ok).toBe(false);
     expect(shareSession(at(db), HERS, null).ok).toBe(false);
     expect(togetherChoice(at(db), his)!.partner).toBe('Sefina Taualofa');
+  });
+  it('who called off is no third: shared with another one, it stays the two when the first comes again', () => {
+    const { db, otherId } = shared();
+    callOffSession(at(db), otherId, true);
+    expect(loadTogether(at(db), HERS)).toBeNull();
+    expect(shareSession(at(db), HERS, 'anselm').ok).toBe(true);
+    callOffSession(at(db), otherId, false);
+    expect(loadTogether(at(db), HERS)!.names[1]).toBe('Anselm Okparaeke');
+    expect(loadTogether(at(db), otherId)).toBeNull();
   });
   it('they want no station from each other, move together, lead to each other’s sets, and part again', () => {
     const { db, otherId } = shared();

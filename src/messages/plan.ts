@@ -78,9 +78,8 @@ export function plannedText(sides: readonly Planned[]): string {
     : `${first.side} ${says(first)}; ${second.side} ${says(second)}`;
 }
 
-/** Why a load is suggested for some reps: the set that says so, and between what the formulas lie. */
-export const suggestedText = (least: string, most: string, by: string): string =>
-  least === most ? `about ${least}, from ${by}` : `${least} to ${most}, from ${by}`;
+/** Why a load is suggested: between what the formulas lie, and the set that says so. */
+export const suggestedText = (between: string, by: string): string => `${between}, from ${by}`;
 
 /** A set that was lifted, and the day: "12 × 15 kg on 3 Nov". */
 export const liftedOn = (reps: number, load: string, atMs: number): string =>

@@ -17,8 +17,7 @@ import { loadSteps } from './load-steps';
 import type { UseCase } from './use-case';
 
 /** A movement before it is planned: what a template has of it, and what another session had. */
-export type Source = TemplateMovement &
-  Partial<Pick<NewItem, 'stationId' | 'attachmentId' | 'bandId' | 'loadG' | 'pairId' | 'isPinned'>>;
+export type Source = TemplateMovement & Partial<Pick<NewItem, 'stationId' | 'attachmentId' | 'bandId' | 'loadG'>>;
 
 /** A movement as it is planned for a client in a gym, or what speaks against it there. */
 export type Learned =

@@ -30,9 +30,10 @@ import type { UseCase } from './use-case';
 function sessionFor(uc: UseCase, session: Session, other: Client): Session['id'] {
   const { fromMs, toMs } = dayOf(session.startsAtMs);
   const meets = (s: Session): boolean =>
+    s.gymId === session.gymId &&
     s.startsAtMs < session.startsAtMs + session.minutes * 60_000 &&
     session.startsAtMs < s.startsAtMs + s.minutes * 60_000;
-  const own = reachSessions(uc, fromMs, toMs).find((s) => s.clientId === other.id && s.togetherId === null && meets(s));
+  const own = reachSessions(uc, fromMs, toMs).find((s) => s.clientId === other.id && meets(s) && !reachTogether(uc, s));
   if (own) return own.id;
   const id = randomUUID();
   // What cannot be done for their body is left out: the two share what they can.
@@ -61,7 +62,8 @@ export function shareSession(uc: UseCase, sessionId: string, clientId: unknown):
     if (now?.clientId === other.id) return { ok: true, id: sessionId };
     if (now) return refused('clientId', PLAN_REFUSAL.sharedAlready);
     const otherId = sessionFor(uc, session, other);
-    setTogether(uc.db, [session.id, otherId], session.id);
+    // A mark of their own: who shared one of them before and called it off is none of the two.
+    setTogether(uc.db, [session.id, otherId], randomUUID());
     const own = reachClient(uc, session.clientId)!;
     const told = (id: string, of: Client, partner: Client): void =>
       keepChanges(

@@ -1,4 +1,5 @@
 import 'server-only';
+import { randomUUID } from 'node:crypto';
 import { canTakeTurns } from '@/core/plan/fit-session';
 import { planBlocks, type PlanBlock } from '@/core/plan/plan-blocks';
 import { refused, type SaveResult } from '@/contract/save-result';
@@ -41,7 +42,7 @@ export function takeTurns(uc: UseCase, itemId: unknown, withId: unknown): SaveRe
     if (!stands && (session.unreadable.length > 0 || b.block.itemIds.some((id) => begun.has(id))))
       return refused('item', PLAN_REFUSAL.otherPlan);
     if (!stands) reorderItems(uc.db, session.id, ids);
-    setPair(uc.db, [...a.block.itemIds, ...b.block.itemIds], a.block.id);
+    setPair(uc.db, [...a.block.itemIds, ...b.block.itemIds], randomUUID());
     const of = { subject: 'plan', subjectId: a.block.id, clientId: client.id } as const;
     keepChanges(uc, of, { turns: null }, { turns: namesOf([a.block, b.block]) });
     return { ok: true, id: session.id };

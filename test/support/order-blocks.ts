@@ -3,7 +3,7 @@ import type { Timed } from '@/core/plan/session-time';
 
 /** Three sets of ten at six seconds, a minute of rest, on a column. */
 export const timed = (more: Partial<Timed> = {}): Timed => ({
-  ...{ sets: 3, reps: 10, tempo: '3-1-2-0', restS: 60, stationId: 'a', attachmentId: 'd', movement: 'm' },
+  ...{ sets: 3, reps: 10, aims: null, tempo: '3-1-2-0', restS: 60, stationId: 'a', attachmentId: 'd', movement: 'm' },
   ...more,
 });
 

@@ -1,6 +1,7 @@
 import { areOpposite } from '@/core/body/opposite';
 import type { OrderBlock } from './session-order';
 import { OUR_TIMES, type ChangeTimes, type Timed } from './session-time';
+import { oneSetLess } from '@/core/tempo/set-aims';
 import { blocksSeconds } from './turns';
 
 /**
@@ -21,7 +22,7 @@ const secondsIn =
 type SecondsOf = ReturnType<typeof secondsIn>;
 const oneLess = <T extends OrderBlock>(b: T): T => ({
   ...b,
-  items: b.items.map((i): Timed => ({ ...i, sets: i.sets - 1 })),
+  items: b.items.map((i): Timed => ({ ...i, sets: i.sets - 1, aims: i.aims && oneSetLess(i.aims) })),
 });
 const hasSetToGive = (b: OrderBlock): boolean => b.items.every((i) => i.sets > 1);
 

@@ -5,7 +5,6 @@ import type { BookEntry } from '@/core/book/book-entry';
 import type { CautionCode } from '@/core/book/caution-code';
 import { isCompound } from '@/core/book/compound';
 import { cautionsOf } from '@/core/book/entry-cautions';
-import { meanReps, type AimBlock } from '@/core/tempo/set-aims';
 import { withSides } from '@/core/record/side-pair';
 import type { OrderBlock, OrderRank } from './session-order';
 import type { Timed } from './session-time';
@@ -16,7 +15,6 @@ export interface PlannedMovement extends Omit<Timed, 'restS'> {
   readonly movement: MovementId;
   readonly variantId: string | null;
   readonly side: WorkingSide;
-  readonly aims: readonly AimBlock[] | null;
   readonly pairId: string | null;
   readonly isPinned: boolean;
 }
@@ -33,8 +31,7 @@ function rankOf(entry: BookEntry): OrderRank {
 }
 
 const timedOf = ({ sets, reps, aims, tempo, stationId, attachmentId, movement }: PlannedMovement): Timed => ({
-  // Sets of many and of few reps take as long as so many of their mean.
-  ...{ sets, reps: meanReps({ sets, reps, aims }), tempo, stationId, attachmentId, movement },
+  ...{ sets, reps, aims, tempo, stationId, attachmentId, movement },
   restS: entryOf(movement).restS,
 });
 

@@ -1,10 +1,9 @@
 import { repSeconds, wholePace } from '@/core/tempo/pace';
+import { aimBlocks, type Aimed } from '@/core/tempo/set-aims';
 import { parseTempo } from '@/core/tempo/tempo';
 
 /** What a planned movement's time follows from. */
-export interface Timed {
-  readonly sets: number;
-  readonly reps: number;
+export interface Timed extends Aimed {
   readonly tempo: string;
   /** Rest between its sets, seconds. */
   readonly restS: number;
@@ -57,10 +56,11 @@ export const betweenS = (from: Timed, to: Timed, times: ChangeTimes = OUR_TIMES)
 };
 
 /** Seconds from a movement's first rep to its last one: sets x reps x tempo, and the rests between its sets. */
-export function itemSeconds({ sets, reps, tempo, restS }: Timed): number {
+export function itemSeconds({ tempo, restS, ...planned }: Timed): number {
   const pace = parseTempo(tempo);
   const repS = pace ? repSeconds(wholePace(pace, 'lifting')) : 0;
-  return sets * reps * repS + (sets - 1) * restS;
+  const reps = aimBlocks(planned).reduce((sum, b) => sum + b.sets * b.reps, 0);
+  return reps * repS + (planned.sets - 1) * restS;
 }
 
 /** Seconds of movements in the order given, with what lies between them. */

@@ -68,6 +68,24 @@ describe('what fits the time by turns', () => {
   });
 });
 
+describe('sets that are not alike', () => {
+  const aims = [
+    { sets: 1, reps: 20, reserve: null, loadG: null },
+    { sets: 2, reps: 10, reserve: 0, loadG: null },
+  ];
+  const uneven = block('uneven', [timed({ movement: 'uneven', aims })]);
+  it('take their own time, alone and in turns: two minutes for the first, one for the others', () => {
+    expect(blocksSeconds([uneven])).toBe(240 + 120);
+    // 120, then 30 + 60 of the other, and so on.
+    expect(turnsSeconds(uneven, press)).toBe(570);
+  });
+  it('the set that is given up is the one that is told: of the last block that has one to give', () => {
+    const [step] = fitSession([uneven], 359, () => true);
+    expect(step).toEqual({ kind: 'a-set-less', id: 'uneven', savesS: 60 + 60 });
+    expect(afterSteps([uneven], [step!])[0]!.items[0]!.aims!.map((a) => a.sets)).toEqual([1, 1]);
+  });
+});
+
 describe('the order with pairs and pins', () => {
   it('is the cheapest of all that leave the pinned where they stand and pairs together (seeded)', () => {
     const random = seeded(17);

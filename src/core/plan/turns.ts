@@ -1,3 +1,4 @@
+import { aimOf } from '@/core/tempo/set-aims';
 import {
   betweenS,
   changeAloneS,
@@ -31,7 +32,9 @@ const setsOf = ({ items }: InTurns): number => Math.max(...items.map((i) => i.se
 
 /** Seconds of a block's k-th set, of both its sides one after the other where it has two. */
 function setS({ items }: InTurns, k: number, times: ChangeTimes): number {
-  const own = items.filter((i) => i.sets > k).map((i) => ({ ...i, sets: 1 }));
+  const own = items
+    .filter((i) => i.sets > k)
+    .map((i): Timed => ({ ...i, sets: 1, reps: aimOf(i, k + 1).reps, aims: null }));
   return sessionSeconds(own, times);
 }
 

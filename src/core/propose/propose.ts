@@ -1,6 +1,6 @@
 import type { ClientNote } from '@/core/body/client-note';
 import type { Region } from '@/core/body/region-line';
-import { BOOK, type MovementId } from '@/core/book/book';
+import { BOOK, entryOf, type MovementId } from '@/core/book/book';
 import { sidesOf, type BookEntry } from '@/core/book/book-entry';
 import { handleFor, serveHere, workOf, type ChooseInput } from '@/core/book/choose';
 import { planBlocks, type PlanBlock, type PlannedMovement } from '@/core/plan/plan-blocks';
@@ -91,9 +91,9 @@ function offerOf(entry: (typeof BOOK)[number], input: ProposeInput): Found | nul
   return { ...base, spans: spansOf(target, from, samples.load) };
 }
 
-/** Muscles that are worked one arm at a time only: what is not felt yet, in about the first month. */
-function oneArmMuscles({ goals, unfelt, choosing, isFirstMonth }: ProposeInput): ReadonlySet<Muscle> {
-  if (!isFirstMonth || !choosing.notes.includes('does-not-feel')) return new Set();
+/** Muscles that are trained for and not felt yet: those of the noted regions, or all where none is named. */
+function notFelt({ goals, unfelt, choosing }: ProposeInput): ReadonlySet<Muscle> {
+  if (!choosing.notes.includes('does-not-feel')) return new Set();
   return new Set(goals.filter((r) => unfelt.length === 0 || unfelt.includes(r)).map(muscleOf));
 }
 
@@ -111,8 +111,9 @@ function offersFor(input: ProposeInput, onOne: () => void): Offer[] {
     onOne();
     return offer ?? [];
   });
-  const oneArm = oneArmMuscles(input);
-  const isOneArm = ({ id }: Found): boolean => BOOK.find((e) => e.id === id)!.hands === 'one';
+  // In about the first month that is worked one arm at a time only.
+  const oneArm = input.isFirstMonth ? notFelt(input) : new Set<Muscle>();
+  const isOneArm = ({ id }: Found): boolean => entryOf(id).hands === 'one';
   const canBe = new Set(found.filter(isOneArm).map((o) => muscleOf(o.target)));
   const open = found.filter((o) => {
     const muscle = muscleOf(o.target);
@@ -123,16 +124,14 @@ function offersFor(input: ProposeInput, onOne: () => void): Offer[] {
 
 /** What is done before the work: what wakes up a muscle that is not felt, and a chest stretch before rows. */
 function beforeWork(input: ProposeInput, offers: readonly Offer[]): Offer[] {
-  const { choosing, unfelt, goals, planned } = input;
-  const has = (n: ClientNote): boolean => choosing.notes.includes(n);
-  const rows = [...offers.map((o) => BOOK.find((e) => e.id === o.id)!), ...planned].some((b) => b.group === 'rows');
-  const asleep = has('does-not-feel') ? goals.filter((r) => unfelt.length === 0 || unfelt.includes(r)) : [];
+  const { choosing, planned } = input;
+  const rows = [...offers.map((o) => entryOf(o.id)), ...planned].some((b) => b.group === 'rows');
   const wanted = new Set<MovementId>();
-  if (has('rounded-shoulders') && rows) {
+  if (choosing.notes.includes('rounded-shoulders') && rows) {
     const stretch = BOOK.find((e) => e.work === 'hold' && muscleOf(e.target) === 'chest');
     if (stretch) wanted.add(stretch.id);
   }
-  for (const muscle of new Set(asleep.map(muscleOf))) {
+  for (const muscle of notFelt(input)) {
     const drill = BOOK.find((e) => e.work === 'drill' && muscleOf(e.target) === muscle);
     if (drill) wanted.add(drill.id);
   }
@@ -140,10 +139,8 @@ function beforeWork(input: ProposeInput, offers: readonly Offer[]): Offer[] {
   return BOOK.filter((e) => wanted.has(e.id) && !isPlanned(e.id)).flatMap((e) => offerOf(e, input) ?? []);
 }
 
-const workOfId = (id: string): BookEntry['work'] => BOOK.find((e) => e.id === id)!.work;
-
 /** Sets of what is done before the work: a stretch's holds are one, a drill is done twice (common practice). */
-const setsBefore = ({ id }: Offer): number => (workOfId(id) === 'hold' ? 1 : 2);
+const setsBefore = ({ id }: Offer): number => (entryOf(id).work === 'hold' ? 1 : 2);
 
 /** Seconds of an offer's sets, all its sides, with their rests. */
 const ownSeconds = (offer: Offer, sets: number, { times, choosing }: ProposeInput): number =>
@@ -174,6 +171,10 @@ const roomsOf = ({ weeks }: ProposeInput): Readonly<Record<Muscle, number>> =>
     MUSCLES.map((m) => [m, weeks.rules[m].most - (weeks.week.find((w) => w.muscle === m)?.all ?? 0)]),
   ) as Record<Muscle, number>;
 
+/** What is chosen of some offers, as blocks. */
+const blocksOf = (chosen: Chosen, offers: readonly Offer[], notes: readonly ClientNote[]): PlanBlock[] =>
+  offers.flatMap((o) => (chosen.has(o.id) ? [blockOf(o, chosen.get(o.id)!, notes)] : []));
+
 /** A session's movements in their order, those that it holds already among them. */
 export function inOrder(
   input: Pick<ProposeInput, 'planned' | 'times' | 'choosing'>,
@@ -181,7 +182,7 @@ export function inOrder(
   offers: readonly Offer[],
 ): readonly PlanBlock[] {
   const { planned, times, choosing } = input;
-  const blocks = offers.flatMap((o) => (chosen.has(o.id) ? [blockOf(o, chosen.get(o.id)!, choosing.notes)] : []));
+  const blocks = blocksOf(chosen, offers, choosing.notes);
   const begun = new Set(planned.filter((b) => b.isBegun).map((b) => b.id));
   return bestOrder<PlanBlock>([...planned, ...blocks], (b) => begun.has(b.id), times);
 }
@@ -193,7 +194,7 @@ function roughSeconds(
   offers: readonly Offer[],
   { times, choosing }: ProposeInput,
 ): number {
-  const blocks = offers.flatMap((o) => (chosen.has(o.id) ? [blockOf(o, chosen.get(o.id)!, choosing.notes)] : []));
+  const blocks = blocksOf(chosen, offers, choosing.notes);
   const known = order.map((b) => blocks.find((own) => own.id === b.id) ?? b);
   const placed = blocks
     .filter((b) => !known.some((k) => k.id === b.id))
@@ -237,10 +238,10 @@ export function proposeSession(input: ProposeInput, onOne: (done: number, of: nu
   const order = inOrder(input, new Map([...begins, ...first]), all);
   const more = extended(first, wanted, (c) => roughSeconds(order, c, offers, input) <= minutes * 60);
   const chosen = secondsWith(more) <= minutes * 60 ? more : first;
-  const rows = [...offers.filter((o) => chosen.has(o.id)).map((o) => blockOf(o, 1, [])), ...planned];
   // A stretch stands ahead of rows, and is left out where there are none.
-  const isNeeded = (id: string): boolean => workOfId(id) !== 'hold' || rows.some((b) => b.group === 'rows');
-  const kept = new Map([...[...begins].filter(([id]) => isNeeded(id)), ...chosen]);
+  const hasRows = [...blocksOf(chosen, offers, []), ...planned].some((b) => b.group === 'rows');
+  const needed = before.filter((o) => hasRows || entryOf(o.id).work !== 'hold');
+  const kept = new Map([...needed.map((o) => [o.id, setsBefore(o)] as const), ...chosen]);
   const movements = inOrder(input, kept, all).flatMap((b): ProposedMovement[] => {
     const sets = kept.get(b.movement);
     if (sets === undefined || planned.includes(b as (typeof planned)[number])) return [];

@@ -45,12 +45,6 @@ export const withLoads = (
 /** Sets of some blocks. */
 export const setsOfAims = (aims: readonly Pick<AimBlock, 'sets'>[]): number => aims.reduce((sum, b) => sum + b.sets, 0);
 
-/** Reps of a set on average, which is what a movement's time follows from. */
-export function meanReps(planned: Aimed): number {
-  const blocks = aimBlocks(planned);
-  return blocks.reduce((sum, b) => sum + b.sets * b.reps, 0) / Math.max(1, setsOfAims(blocks));
-}
-
 /** Blocks with a set less: of the last one that has more than one to give, else without the last; null with one set. */
 export function oneSetLess(aims: readonly AimBlock[]): readonly AimBlock[] | null {
   const at = aims.findLastIndex((b) => b.sets > 1);

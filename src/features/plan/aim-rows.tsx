@@ -7,7 +7,7 @@ import { loadForReps } from '@/core/load/one-rep-max';
 import { findNearestStep } from '@/core/load/stack-steps';
 import { AIM_PRESETS, MOST_AIMS, type AimBlock } from '@/core/tempo/set-aims';
 import type { LoadUnit } from '@/core/units/mass';
-import { loadNumber, loadText } from '@/messages/loads';
+import { loadNumber, loadText, spreadText } from '@/messages/loads';
 import { suggestedText } from '@/messages/plan';
 import { RESERVE_TEXT } from '@/messages/schemes';
 import { AIMS as WORDS } from '@/messages/screens/plan';
@@ -58,10 +58,9 @@ function Suggested(props: {
   const fitting = good ? stepsG.filter((s) => s <= good.most) : [];
   const nearest = good && findNearestStep(fitting.length > 0 ? fitting : stepsG, good.middle);
   if (!lifted || !good || nearest === null) return null;
-  const round = (g: number): string => loadText(Math.round(g / 500) * 500, unit);
   return (
     <div className={styles.suggested}>
-      <span data-estimated>{suggestedText(round(good.least), round(good.most), lifted.says)}</span>
+      <span data-estimated>{suggestedText(spreadText(good, unit), lifted.says)}</span>
       <button type="button" className={styles.deed} onClick={() => onTake(Number(loadNumber(nearest, unit)))}>
         {WORDS.take(loadText(nearest, unit))}
       </button>

@@ -1,6 +1,6 @@
 'use client';
 import { useMounted } from '@mantine/hooks';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import type { ProposeView } from '@/contract/views/propose';
 import type { Region } from '@/core/body/region-line';
 import type { ProposeInput } from '@/core/propose/propose';
@@ -32,8 +32,8 @@ function inputOf(view: ProposeView, goals: readonly Region[]): ProposeInput {
 export function ProposeSession({ view, put }: { readonly view: ProposeView; readonly put: PutProposed }) {
   const listening = useMounted();
   const [goals, setGoals] = useState(() => firstGoals(view));
-  const [asked, setAsked] = useState<readonly Region[] | null>(null);
-  const input = useMemo(() => asked && inputOf(view, asked), [view, asked]);
+  // As it was asked: what is changed of the proposal stands, whatever else is drawn anew.
+  const [input, setInput] = useState<ProposeInput | null>(null);
   const { proposal, progress, failed } = usePropose(input);
   return (
     <div className={weekStyles.columns}>
@@ -43,9 +43,9 @@ export function ProposeSession({ view, put }: { readonly view: ProposeView; read
           type="button"
           className={`${planStyles.take} ${styles.put}`}
           disabled={!listening || goals.length === 0 || progress !== null}
-          onClick={() => setAsked([...goals])}
+          onClick={() => setInput(inputOf(view, goals))}
         >
-          {asked ? WORDS.again : WORDS.propose}
+          {input ? WORDS.again : WORDS.propose}
         </button>
       </div>
       <div aria-live="polite">

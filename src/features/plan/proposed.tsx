@@ -3,10 +3,12 @@ import { NativeSelect } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { v4 as newKey } from 'uuid';
+import { MOST_SETS } from '@/contract/planned-fields';
 import type { SaveResult } from '@/contract/save-result';
 import type { ProposeView } from '@/contract/views/propose';
 import { entryOf, type MovementId } from '@/core/book/book';
 import { inOrder, type Offer, type Proposal, type ProposeInput } from '@/core/propose/propose';
+import { needsOf } from '@/core/propose/session-need';
 import { SETS, type Chosen } from '@/core/propose/session-value';
 import { blocksSeconds } from '@/core/plan/turns';
 import { weekSets } from '@/core/week/week-sets';
@@ -39,11 +41,12 @@ interface Taken {
 
 const nameOf = (id: MovementId): string => doneName(id, 'both');
 
-/** Why a movement is there; one that was put there by hand says what it is for. */
-function Why({ proposal, id }: { readonly proposal: Proposal; readonly id: MovementId }) {
+/** Why a movement is there; one that was put there by hand says what its region wants. */
+function Why({ input, proposal, id }: Pick<Props, 'input' | 'proposal'> & { readonly id: MovementId }) {
   const { work, target } = entryOf(id);
   if (work !== 'lift') return <span>{BEFORE_TEXT[work]}</span>;
-  const why = proposal.movements.find((m) => m.id === id)?.why ?? { region: target, want: 0, fills: [] };
+  const want = needsOf(input.goals, input.weeks).find((n) => n.region === target)?.want ?? 0;
+  const why = proposal.movements.find((m) => m.id === id)?.why ?? { region: target, want, fills: [] };
   return <span>{whyText(why)}</span>;
 }
 
@@ -97,18 +100,19 @@ function Otherwise(props: {
 function Row(props: {
   readonly offer: Offer;
   readonly sets: number;
+  readonly input: ProposeInput;
   readonly proposal: Proposal;
   readonly others: readonly Offer[];
   readonly onSets: (sets: number) => void;
   readonly onSwap: (id: MovementId | null) => void;
 }) {
-  const { offer, sets, proposal, others, onSets, onSwap } = props;
+  const { offer, sets, input, proposal, others, onSets, onSwap } = props;
   const name = nameOf(offer.id);
   return (
     <li data-movement={offer.id}>
       <div>
         <b>{name}</b>
-        <Why proposal={proposal} id={offer.id} />
+        <Why input={input} proposal={proposal} id={offer.id} />
       </div>
       <div className={styles.stepper}>
         <button type="button" aria-label={WORDS.fewer(name)} disabled={sets <= 1} onClick={() => onSets(sets - 1)}>
@@ -120,7 +124,7 @@ function Row(props: {
         <button
           type="button"
           aria-label={WORDS.more(name)}
-          disabled={sets > SETS.most}
+          disabled={sets >= MOST_SETS}
           onClick={() => onSets(sets + 1)}
         >
           +
@@ -221,7 +225,7 @@ export function Proposed({ input, proposal, view, put }: Props) {
           offer ? (
             <Row
               key={id}
-              {...{ offer, proposal, sets: setsOf(offer.id) }}
+              {...{ offer, input, proposal, sets: setsOf(offer.id) }}
               others={left.filter((o) => o.target === offer.target && entryOf(o.id).work === 'lift')}
               onSets={(sets) => setSets(offer.id, sets)}
               onSwap={(other) => swap(offer.id, other)}

@@ -10,8 +10,7 @@ import type { CorrectionMark, SetRecord } from '@/core/record/set-log';
 import { timeUnderTensionS } from '@/core/tempo/pace';
 import type { SetView } from '@/contract/views/set';
 import { CORRECTION_TEXT, FAULT_TEXT, OUTCOME_TEXT } from '@/messages/faults';
-import { spanText } from '@/messages/numbers';
-import { loadNumber, loadText } from '@/messages/loads';
+import { loadText, spreadText } from '@/messages/loads';
 import { ConfirmSet } from './confirm-set';
 import { FaultToCorrect } from './fault-to-correct';
 import type { LiveSet } from './live-set-view';
@@ -85,10 +84,6 @@ function countedText(set: SetRecord, { movement, paceOfRep }: LiveSet): string {
 /** A confirmed set in one line, and what it would mean if it was the limit. */
 function DoneSet({ set, live, plan }: { readonly set: SetRecord; readonly live: LiveSet; readonly plan: SetView }) {
   const { unit, rep } = plan;
-  /** An estimate has no more digits than it is good for. */
-  const whole = (g: number): string => Number(loadNumber(g, unit)).toFixed(1);
-  const between = ({ least, most }: { readonly least: number; readonly most: number }): string =>
-    spanText(whole(least), whole(most), unit);
   // A set to its limit speaks for other reps too; one without a load does not.
   const most = set.loadG > 0 ? estimateMax(set.loadG, set.reps) : null;
   const twenty = set.loadG > 0 ? loadForReps(set.loadG, set.reps, 20) : null;
@@ -107,7 +102,7 @@ function DoneSet({ set, live, plan }: { readonly set: SetRecord; readonly live: 
       {hasLoad(live) ? WORDS.sUnderTensionAsPaced(tension, clean) : `.${clean}`}
       {most && twenty && (
         <span className={styles.estimate} data-testid="estimate">
-          {WORDS.ifThatWasTheLimit(between(most), between(twenty))}
+          {WORDS.ifThatWasTheLimit(spreadText(most, unit), spreadText(twenty, unit))}
         </span>
       )}
     </p>
