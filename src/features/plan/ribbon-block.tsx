@@ -112,7 +112,7 @@ export function Block(
         <span>
           {block.says}
           {block.station && `. ${block.station}`}
-          {block.load !== null && !block.lifted && `. ${WORDS.notLifted}`}
+          {block.load !== null && !block.lifted && !block.isBegun && `. ${WORDS.notLifted}`}
           {block.isPinned && `. ${WORDS.pinned}`}
         </span>
       </div>
