@@ -1,6 +1,7 @@
 import type { Region } from '@/core/body/region-line';
 import { BOOK } from '@/core/book/book';
 import { serveHere } from '@/core/book/choose';
+import { NO_STANDING, planPractice } from '@/core/book/standing-practice';
 import { OUR_TIMES } from '@/core/plan/session-time';
 import { proposeSession, type ProposeInput } from '@/core/propose/propose';
 import { MUSCLE_REGIONS, MUSCLES, USUAL_RULES } from '@/core/week/muscle';
@@ -12,7 +13,14 @@ const NONE = Object.fromEntries(MUSCLES.map((m) => [m, 0])) as ProposeInput['wee
 const ask = (goals: readonly Region[], choosing = EVERYTHING): ProposeInput => ({
   ...{ goals, choosing, used: [], known: [], unfelt: [], isFirstMonth: false, planned: [], minutes: 60 },
   times: OUR_TIMES,
-  weeks: { week: weekSets([], USUAL_RULES), recent: NONE, rules: USUAL_RULES, sessionsLeft: 1 },
+  weeks: {
+    week: weekSets([], USUAL_RULES),
+    recent: NONE,
+    rules: USUAL_RULES,
+    sessionsLeft: 1,
+    deltoidShare: 'half-side',
+  },
+  practice: planPractice(NO_STANDING),
 });
 
 /** A whole session proposed, every movement of its regions solved, beside solving those movements alone. */

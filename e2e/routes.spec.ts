@@ -19,10 +19,12 @@ type For = 'all' | 'care' | 'owner' | 'open';
 const FOR: Readonly<Record<string, For>> = {
   '/': 'all',
   '/account': 'all',
+  '/account/practice': 'all',
   '/clients': 'all',
   '/clients/new': 'all',
   '/clients/[clientId]': 'care',
   '/clients/[clientId]/hand-over': 'care',
+  '/clients/[clientId]/practice': 'care',
   '/kit': 'all',
   '/kit/new': 'all',
   '/kit/[pieceId]': 'all',

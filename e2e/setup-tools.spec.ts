@@ -255,3 +255,21 @@ test('the station card opens as a PDF', async ({ page, app }) => {
   expect((await card.body()).subarray(0, 5).toString()).toBe('%PDF-');
   expect((await page.request.get(`${app.url}/api/v1/cards/nothing`)).status()).toBe(404);
 });
+
+test('a side taken once: what it changes in numbers, and every movement of the client has it from then on', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/clients/wilhelmina/practice`);
+  const asked = page.locator('li[data-question="range-top"]');
+  await asked.getByText(/^What each changes for/).click();
+  await expect(asked).toContainText('Stop at about 90 %:');
+  const choose = page.getByLabel('How far to the top of the range');
+  await expect(choose).toBeEnabled();
+  await choose.selectOption('stop-at-ninety');
+  await expect(asked).toHaveAttribute('data-chosen', 'true');
+  await page.goto(`${app.url}/setup/${itemId('wilhelmina', 2)}`);
+  await openSection(page, 'Choices');
+  await expect(page.getByLabel('How far up', { exact: true })).toHaveValue('stop-at-ninety');
+  await expect(page.getByText('Chosen on this client’s sheet, for every movement.')).toBeVisible();
+});

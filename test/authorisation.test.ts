@@ -22,6 +22,7 @@ import { listLedgers, loadLedger } from '@/server/ledger';
 import { loadCourse } from '@/server/movement-course';
 import { loadMeasuringGuide } from '@/server/measuring-guide';
 import { listPlanChoices, planToday } from '@/server/plan';
+import { keepClientPractice, loadClientPractice, loadOwnPractice } from '@/server/practice';
 import { changeItem, moveToStation, pinItem, skipItem, takeItemOut } from '@/server/planned-items';
 import { loadProposing, putProposed } from '@/server/propose';
 import { endTurns, takeTurns } from '@/server/turns';
@@ -112,6 +113,9 @@ const OF_A_CLIENT: Readonly<Record<string, (uc: UseCase) => boolean | Promise<bo
   'planned-items.skipItem': (uc) => skipItem(uc, [ITEM], 'no time').ok,
   // Who may is told what speaks against it; to nobody else the movement is there at all.
   'turns.takeTurns': (uc) => isTold(takeTurns(uc, ITEM, ITEM), PLAN_REFUSAL.noTurns),
+  'practice.loadClientPractice': (uc) => loadClientPractice(uc, 'anselm') !== null,
+  'practice.loadOwnPractice': (uc) => hasAnselm(loadOwnPractice(uc, undefined).clients),
+  'practice.keepClientPractice': (uc) => keepClientPractice(uc, 'anselm', { question: 'kickbacks', side: '' }).ok,
   'turns.endTurns': (uc) => endTurns(uc, ITEM).ok,
   'propose.loadProposing': (uc) => loadProposing(uc, 'anselm-2026-11-24') !== null,
   'propose.putProposed': (uc) =>
@@ -216,7 +220,14 @@ describe('who sees and changes what', () => {
     ];
     const ELSEWHERE = [
       // Of who asks alone, or of kit and movements that everybody shares.
-      ...['accounts.choosePin', 'accounts.loadAccount', 'kit.loadKit', 'kit.savePieceForm', 'kit.saveGymForm'],
+      ...[
+        'accounts.choosePin',
+        'accounts.loadAccount',
+        'practice.keepOwnPractice',
+        'kit.loadKit',
+        'kit.savePieceForm',
+        'kit.saveGymForm',
+      ],
       ...['variants.keepVariant', 'clients.loadNewClient', 'spotting.loadSpotting', 'spotting.keepSpotting'],
       // Tested above and at the door.
       ...['backups.backUpNow', 'backups.restoreBackup', 'deliveries.answerDelivery', 'deliveries.takeDelivery'],
@@ -226,7 +237,13 @@ describe('who sees and changes what', () => {
       // Times and stations without names; what is open of whose clients is tested with the floor.
       ...['reach.othersOnFloor', 'reach.reachOpenSets'],
       // Called with what was reached before.
-      ...['client-week.countedIn', 'client-week.countWeek', 'sessions.keepMade', 'changes.keepChanges'],
+      ...[
+        'client-week.countedIn',
+        'client-week.countWeek',
+        'client-week.usedIn',
+        'sessions.keepMade',
+        'changes.keepChanges',
+      ],
       ...['item-context.loadItem', 'item-context.toContext', 'limits.limitsToday'],
       ...['screening.loadScreening', 'settings.findSettings', 'solved.solveOnce'],
       ...['choosing.choosingFor', 'learned-items.learnItem', 'learned-items.learnItems', 'plan.findLoad'],

@@ -3,6 +3,7 @@ import { REGIONS, type Region } from '@/core/body/region-line';
 import { CLIENT_NOTES, type ClientNote } from '@/core/body/client-note';
 import { BOOK, entryOf } from '@/core/book/book';
 import { needsOf as kitNeeds } from '@/core/book/choose';
+import { NO_STANDING, planPractice } from '@/core/book/standing-practice';
 import { OUR_TIMES } from '@/core/plan/session-time';
 import { brokenRules, isKept } from '@/core/plan/session-order';
 import { blocksSeconds } from '@/core/plan/turns';
@@ -18,7 +19,14 @@ const NONE = Object.fromEntries(MUSCLES.map((m) => [m, 0])) as ProposeInput['wee
 const ask = (more: Partial<ProposeInput> = {}): ProposeInput => ({
   ...{ goals: ['chest-upper'], choosing: EVERYTHING, used: [], known: [], unfelt: [], isFirstMonth: false },
   ...{ planned: [], minutes: 60, times: OUR_TIMES },
-  weeks: { week: weekSets([], USUAL_RULES), recent: NONE, rules: USUAL_RULES, sessionsLeft: 1 },
+  weeks: {
+    week: weekSets([], USUAL_RULES),
+    recent: NONE,
+    rules: USUAL_RULES,
+    sessionsLeft: 1,
+    deltoidShare: 'half-side',
+  },
+  practice: planPractice(NO_STANDING),
   ...more,
 });
 const orderOf = (input: ProposeInput, p: ReturnType<typeof proposeSession>) =>

@@ -27,6 +27,8 @@ export const PLACES = [
   '/ledger/tevita/cable-row-level-one-arm',
   '/clients/tevita/hand-over',
   '/account',
+  '/account/practice',
+  '/clients/sefina/practice',
   '/people',
   '/plan?day=2026-12-02',
   '/plan/of/tevita',

@@ -8,6 +8,7 @@ import { saveClientForm } from '@/server/clients';
 import { saveGymForm, savePieceForm } from '@/server/kit';
 import { acting } from '@/server/open-use-case';
 import { putAway } from '@/server/put-away';
+import { keepClientPractice, keepOwnPractice } from '@/server/practice';
 import { planToday } from '@/server/plan';
 import { saveScreening } from '@/server/screening';
 import { orderSession } from '@/server/session-plan';
@@ -65,4 +66,12 @@ export async function putAwayAction(kind: PutAwayKind, id: string, away: boolean
 
 export async function planTodayAction(typed: unknown, key: string): Promise<SaveResult> {
   return refreshed(await acting([], (uc) => planToday(uc, typed, key)));
+}
+
+export async function keepClientPracticeAction(clientId: string, typed: unknown): Promise<SaveResult> {
+  return refreshed(await acting([clientId], (uc) => keepClientPractice(uc, clientId, typed)));
+}
+
+export async function keepOwnPracticeAction(typed: unknown): Promise<SaveResult> {
+  return refreshed(await acting([], (uc) => keepOwnPractice(uc, typed)));
 }

@@ -4,12 +4,14 @@ import type { RangeName } from '@/core/body/active-range';
 import type { Region } from '@/core/body/region-line';
 import type { MeasureName } from '@/core/body/segment-ratios';
 import type { Placement } from '@/core/setup/setup-problem';
+import type { StandingQuestion } from '@/core/book/standing-practice';
 import type { Muscle } from '@/core/week/muscle';
 import { movementName } from './book';
 import { dateOf, moment } from './day';
 import { limitMostText, MEASURE_LABEL, RANGE_LABEL } from './measures';
 import { REGION_NAME } from './movements';
 import { NOTE_TEXT } from './notes';
+import { practiceName, STANDING_TEXT } from './practices';
 import { setupPlaceText } from './setup-book';
 import { MUSCLE_NAME } from './week';
 
@@ -97,6 +99,7 @@ function valueText({ keys, subject }: PlaceChange, value: unknown, people: Reado
   if (first === 'massKg') return `${String(value)} kg`;
   if (first === 'cover' && isRecord(value))
     return `${people.get(String(value.accountId)) ?? String(value.accountId)}, ${dateOf(Number(value.untilDay))}`;
+  if (first === 'practices') return STANDING_TEXT[keys[1] as StandingQuestion]?.options[String(value)] ?? String(value);
   if (first === 'backup') return moment(Number(value));
   if (first === 'movement' && isRecord(value)) return setupPlaceText(value.placement as Placement | null, null);
   if (first === 'trainerId') return people.get(String(value)) ?? String(value);
@@ -121,6 +124,7 @@ function placeText({ subject, keys }: PlaceChange): string {
     return third === undefined ? 'Range' : `${RANGE_LABEL[third as RangeName] ?? third}, ${second}`;
   if (first === 'armPath') return `Arm path${second === undefined ? '' : `, ${second}`}`;
   if (first === 'movement') return movementName(second ?? '');
+  if (first === 'practices') return practiceName(second as StandingQuestion);
   if (first === 'weekRules') return [FIELD.weekRules, MUSCLE_NAME[second as Muscle], third].filter(Boolean).join(', ');
   return FIELD[first] ?? first;
 }

@@ -1,15 +1,21 @@
 import type { PracticeQuestion } from '@/core/book/practice';
+import type { ChosenBy, PlanQuestion, StandingQuestion } from '@/core/book/standing-practice';
 import { FELT, isFelt, type AnswerChange } from '@/core/book/practice-effect';
 
-/** What practitioners differ on, the sides, and why ours is ours. */
-export const PRACTICE_TEXT: Readonly<
-  Record<
-    PracticeQuestion,
-    { readonly asks: string; readonly options: Readonly<Record<string, string>>; readonly why: string }
-  >
-> = {
+/** A question as it is asked, its sides, and why ours is ours. */
+interface PracticeText {
+  readonly asks: string;
+  /** The same where no movement stands beside it. */
+  readonly asksOfAll?: string;
+  readonly options: Readonly<Record<string, string>>;
+  readonly why: string;
+}
+
+/** What practitioners differ on in a movement, the sides, and why ours is ours. */
+export const PRACTICE_TEXT: Readonly<Record<PracticeQuestion, PracticeText>> = {
   'row-base': {
     asks: 'Base',
+    asksOfAll: 'Base of a one-arm row',
     options: {
       'both-feet-down': 'both feet down, hand on the bench',
       'knee-on-bench': 'opposite knee and hand on the bench',
@@ -21,16 +27,19 @@ export const PRACTICE_TEXT: Readonly<
   },
   'heavy-row-brace': {
     asks: 'Brace',
+    asksOfAll: 'Brace of a heavy one-arm row',
     options: { 'own-thigh': 'own thigh', bench: 'a bench' },
     why: 'Own thigh; a bench if the trunk turns.',
   },
   'row-bottom': {
     asks: 'Blade in the stretch',
+    asksOfAll: 'Blade in the stretch of a row',
     options: { 'keep-set': 'blade stays set', reach: 'let it reach' },
     why: 'Reaching is allowed unless a shoulder is noted or it is the first month.',
   },
   'lat-aim': {
     asks: 'Grip and aim',
+    asksOfAll: 'Grip and aim of a row for the lats',
     options: {
       'neutral-to-hip': 'neutral, to the hip',
       'supinated-tight': 'supinated, tight to the side',
@@ -40,26 +49,31 @@ export const PRACTICE_TEXT: Readonly<
   },
   'range-top': {
     asks: 'How far up',
+    asksOfAll: 'How far to the top of the range',
     options: { full: 'all the way, squeezed', 'stop-at-ninety': 'stop at about 90 %' },
     why: 'The curve decides: where it falls under a quarter of its peak, stop.',
   },
   'rear-delt-elbows': {
     asks: 'Elbows',
+    asksOfAll: 'Elbows in a rear deltoid fly',
     options: { soft: 'softly bent', locked: 'locked' },
     why: 'Soft, unless the trainer wants them locked.',
   },
   'side-raise-hand': {
     asks: 'Hand',
+    asksOfAll: 'Hand in a side raise',
     options: { level: 'level', 'little-finger-up': 'little finger up', 'thumb-up': 'thumb slightly up' },
     why: 'Level; thumb up where a shoulder is noted.',
   },
   'blades-in-lat-pull': {
     asks: 'Blades in the pull',
+    asksOfAll: 'Blades in a pull for the lats',
     options: { quiet: 'kept quiet', 'retract-first': 'drawn back first' },
     why: 'Quiet for the lats; drawn back first belongs to the mid back.',
   },
   'stretch-depth': {
     asks: 'Stretch',
+    asksOfAll: 'How far to stretch',
     options: {
       'to-active-range': 'to the client’s own range',
       'deep-paused': 'deep, with a pause',
@@ -69,6 +83,7 @@ export const PRACTICE_TEXT: Readonly<
   },
   'pulldown-legs': {
     asks: 'Legs',
+    asksOfAll: 'Legs in a pulldown',
     options: { locked: 'locked under the pad', free: 'free, so the load stays honest' },
     why: 'Locked for slow work; free when it is light.',
   },
@@ -84,6 +99,7 @@ export const PRACTICE_TEXT: Readonly<
   },
   'handle-place': {
     asks: 'Hand on the handle',
+    asksOfAll: 'Hand on a dumbbell’s handle',
     options: {
       middle: 'in the middle',
       'thumb-side': 'thumb against the bell',
@@ -93,14 +109,62 @@ export const PRACTICE_TEXT: Readonly<
   },
   'set-order': {
     asks: 'Sides',
+    asksOfAll: 'Sides of one-arm work',
     options: { straight: 'one side first', alternate: 'alternate, no rest' },
     why: 'One side first; alternate when time is short.',
   },
   'elbow-past-body': {
     asks: 'Elbow',
+    asksOfAll: 'Elbow at the end of a pull for the lats',
     options: { beside: 'stops beside the body', 'slightly-behind': 'slightly behind it' },
     why: 'Slightly behind while the loaded share holds; beside when the last part rests.',
   },
+};
+
+/** Whose choice a side is that stands. */
+export const CHOSEN_BY_TEXT = {
+  client: 'Chosen on this client’s sheet, for every movement.',
+  trainer: 'Chosen by this client’s trainer, for all their clients.',
+} as const satisfies Readonly<Record<Exclude<ChosenBy, null>, string>>;
+
+/** What a kind of movement is held to be worth. */
+const WORTH_SIDES = {
+  'as-measured': 'as measured',
+  'worth-it': 'worth it',
+  'not-worth-it': 'not worth it',
+};
+const WORTH_WHY =
+  'As measured: proposals weigh it by what it loads. Worth it: as much as the best. Not: never proposed.';
+
+/** What practitioners differ on for a whole plan, the sides, and why ours is ours. */
+export const PLAN_PRACTICE_TEXT: Readonly<Record<PlanQuestion, PracticeText>> = {
+  'deltoid-share': {
+    asks: 'Side deltoid’s share of the deltoid’s sets',
+    options: {
+      'half-side': 'about half',
+      'mostly-side': 'nearly all, 70 to 90 %',
+      'spread-evenly': 'even over the three heads',
+    },
+    why: 'About half: pressing and rowing serve the other two heads already.',
+  },
+  'opposite-muscles': {
+    asks: 'Opposite muscles',
+    options: {
+      'when-short': 'in turns when time is short',
+      'one-first': 'one muscle first',
+      'in-turns': 'in turns wherever it saves time',
+    },
+    why: 'One muscle first while the time allows; turns save the rests when it does not.',
+  },
+  kickbacks: { asks: 'Kickbacks', options: WORTH_SIDES, why: WORTH_WHY },
+  'neutral-curls': { asks: 'Neutral curls', options: WORTH_SIDES, why: WORTH_WHY },
+  'squeeze-presses': { asks: 'Squeeze presses', options: WORTH_SIDES, why: WORTH_WHY },
+};
+
+/** Every question that can be answered once, with its sides and why ours is ours. */
+export const STANDING_TEXT: Readonly<Record<StandingQuestion, PracticeText>> = {
+  ...PLAN_PRACTICE_TEXT,
+  ...PRACTICE_TEXT,
 };
 
 const percent = (by: number, what: string): string =>
@@ -123,3 +187,9 @@ export function effectText(option: string, c: AnswerChange | null): string {
   ];
   return `${side}: ${parts.join(', ')}.`;
 }
+
+/** What a question is called where no movement stands beside it. */
+export const practiceName = (question: StandingQuestion): string => {
+  const text = STANDING_TEXT[question];
+  return text?.asksOfAll ?? text?.asks ?? 'Practice';
+};

@@ -33,6 +33,7 @@ describe('a week in words', () => {
       'Nothing loads it where it is stretched. What would: Pullover, or Strap row.',
     );
     expect(duplicateText('A', 'B', 'finish')).toBe('A and B load the same, where it is shortened.');
-    expect(sideShareText(0.384)).toMatch(/^The side head has 38 % of the deltoid’s sets/);
+    expect(sideShareText(0.384, 'half-side')).toMatch(/^The side head has 38 % .*: less than that\. .* about half\.$/);
+    expect(sideShareText(0.384, 'spread-evenly')).toMatch(/: as it should be\./);
   });
 });

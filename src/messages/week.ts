@@ -1,6 +1,7 @@
 import type { Muscle, WeekRule } from '@/core/week/muscle';
-import type { MuscleSets } from '@/core/week/week-sets';
+import { SIDE_SHARE, type DeltoidShare, type MuscleSets } from '@/core/week/week-sets';
 import type { Third } from '@/core/week/range-coverage';
+import { PLAN_PRACTICE_TEXT } from './practices';
 
 /** Muscles by name. */
 export const MUSCLE_NAME: Readonly<Record<Muscle, string>> = {
@@ -45,10 +46,16 @@ export function standsText({ stands, all }: MuscleSets, { least, most }: WeekRul
     : `${plural(all - most, 'set')} over ${most}`;
 }
 
-/** The side head's part of the deltoid's sets, beside our default. */
-export const sideShareText = (share: number): string =>
-  `The side head has ${Math.round(100 * share)} % of the deltoid’s sets, own and beside others. Our default is half: ` +
-  'presses and rows give the front and the rear head a part of theirs; other trainers give it nearly all.';
+/** The side head's part of the deltoid's sets, beside the practice that stands for the client. */
+export function sideShareText(share: number, practice: DeltoidShare): string {
+  const { least, most } = SIDE_SHARE[practice];
+  const { options } = PLAN_PRACTICE_TEXT['deltoid-share'];
+  const stands = share < least ? 'less than that' : share > most ? 'more than that' : 'as it should be';
+  return (
+    `The side head has ${Math.round(100 * share)} % of the deltoid’s sets, own and beside others: ${stands}. ` +
+    `What stands here is ${options[practice]}.`
+  );
+}
 
 /** Where in a region's range. */
 export const THIRD_TEXT: Readonly<Record<Third, string>> = {

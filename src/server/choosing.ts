@@ -3,12 +3,14 @@ import { buildBody, type BodyInput } from '@/core/body/body-model';
 import { noteDefaults } from '@/core/body/client-note';
 import { limitRange, limitsOn } from '@/core/body/clinician-limit';
 import type { ChooseInput } from '@/core/book/choose';
+import { NO_STANDING } from '@/core/book/standing-practice';
 import { NO_FIT } from '@/core/book/client-fit';
 import type { Question } from '@/core/book/question';
 import type { Client } from '@/contract/views/client';
 import type { ChoosingView } from '@/contract/views/choosing';
 import { listGyms } from '@/data/queries/gyms';
 import { listKit } from '@/data/queries/kit';
+import { standingOf } from '@/data/queries/practice-choices';
 import { listVariants } from '@/data/queries/variants';
 import { fitOf } from './client-fit';
 import { toLocalDay } from './clock';
@@ -56,6 +58,7 @@ export function loadChoosing(
     body: buildBody(client ?? ANYBODY),
     range: rangeOf(uc, client),
     notes: client?.notes ?? [],
+    standing: client ? standingOf(db, client.id) : NO_STANDING,
     kit: stationKit(db, gymId),
     gym: gymKit(db, gymId),
     variants: variants.rows,

@@ -1,5 +1,6 @@
 import 'server-only';
 import { entryOf } from '@/core/book/book';
+import { planSide } from '@/core/book/standing-practice';
 import { MUSCLES } from '@/core/week/muscle';
 import { sideDeltoidShare, weekSets, type MovementSets } from '@/core/week/week-sets';
 import { toFieldIssues } from '@/contract/field';
@@ -9,6 +10,7 @@ import type { ClientWeekView } from '@/contract/views/client-week';
 import type { Session, SessionItem } from '@/contract/views/plan';
 import { weekRulesSchema } from '@/contract/week-rules-form';
 import { inTransaction } from '@/data/in-transaction';
+import { standingOf } from '@/data/queries/practice-choices';
 import { progressOf, type ItemProgress } from '@/data/queries/read-folds';
 import { listWeekRules, saveWeekRule } from '@/data/queries/week-rules';
 import { keepChanges } from './changes';
@@ -34,8 +36,8 @@ function setsOf(
   return { target, secondary, side: item.side, done, planned };
 }
 
-/** The movements of the week as they were set up, each once: the newest of each. */
-function usedIn(uc: UseCase, client: Client, sessions: readonly Session[], counted: ReadonlySet<string>) {
+/** The counted movements of some sessions, oldest first, as they were set up, each once: the newest of each. */
+export function usedIn(uc: UseCase, client: Client, sessions: readonly Session[], counted: ReadonlySet<string>) {
   const newest = new Map(
     sessions.flatMap((session) =>
       session.items.filter((i) => counted.has(i.id)).map((item) => [item.movement, { item, session, client }] as const),
@@ -81,6 +83,7 @@ export function loadClientWeek(uc: UseCase, clientId: string, day: string | unde
     ...week,
     ...{ clientId, clientName: client.name, sessions: sessions.length, rules, sets, used },
     sideShare: sideDeltoidShare(sets),
+    deltoidShare: planSide('deltoid-share', standingOf(uc.db, clientId)),
     choosing: gymId === undefined ? null : choosingFor(uc, client, gymId),
   };
 }

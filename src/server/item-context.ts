@@ -3,6 +3,7 @@ import { noteDefaults } from '@/core/body/client-note';
 import { limitRange, limitsOn } from '@/core/body/clinician-limit';
 import { entryOf, type MovementId } from '@/core/book/book';
 import type { PracticeChoice } from '@/core/book/practice';
+import { standingPractices, type StandingPractices } from '@/core/book/standing-practice';
 import { usesBand } from '@/core/book/book-entry';
 import type { EntryOptions } from '@/core/book/entry-options';
 import type { StationKit } from '@/core/book/station-kit';
@@ -25,6 +26,7 @@ import type { Db } from '@/data/open-db';
 import { listEventsOf } from '@/data/queries/floor-events';
 import { readRecent, recentItems } from '@/data/queries/read-folds';
 import { findAttachment, findKit, findStation, listAttachments, listBands, listStations } from '@/data/queries/kit';
+import { standingOf } from '@/data/queries/practice-choices';
 import { plannedItems } from '@/data/queries/sessions';
 import { findVariant } from '@/data/queries/variants';
 import { fitOf } from './client-fit';
@@ -61,6 +63,8 @@ export interface ItemContext {
   /** What the records tell. */
   readonly log: SetLog;
   readonly setupCase: CaseInput;
+  /** Whose choice the sides are that stand where practitioners differ. */
+  readonly chosenBy: StandingPractices['by'];
   readonly limits: LimitsView;
   readonly screening: ScreeningView;
 }
@@ -86,14 +90,20 @@ export function findLastUsed(log: SetLog, stationId: string | null): Placement |
   return log.setups.findLast((s) => s.stationId === stationId)?.placement ?? null;
 }
 
+interface ChosenAt {
+  readonly variant: Variant | null;
+  readonly log: SetLog;
+  readonly stationId: string | null;
+}
+
 interface CaseParts {
   readonly client: Client;
   readonly station: Station | null;
   readonly attachment: Attachment | null;
   readonly item: SessionItem;
-  readonly variant: Variant | null;
   readonly kit: StationKit;
   readonly limits: LimitsView;
+  readonly options: Partial<EntryOptions>;
 }
 
 /** Choices that were kept before a note of the client ruled one of them out. */
@@ -102,12 +112,23 @@ function allowedOptions(options: Partial<EntryOptions>, { notes }: Client): Part
   return { ...options, practices: { ...options.practices, 'row-base': 'both-feet-down' } };
 }
 
+/** The choices that a movement is set up with: the newest set-up's, a variant's, and what stands for its client. */
+function optionsOf({ db }: UseCase, client: Client, { movement }: SessionItem, at: ChosenAt) {
+  const { variant, log, stationId } = at;
+  const kept = log.setups.findLast((s) => s.stationId === stationId);
+  const own = variant?.options.practices ?? {};
+  const of = kept?.options && { practices: kept.options.practices, atMs: kept.atMs };
+  const stands = standingPractices(entryOf(movement), client.notes, standingOf(db, client.id), of ?? null, own);
+  const options: Partial<EntryOptions> = kept?.options ?? variant?.options ?? {};
+  const isOpen = Object.keys(stands.practices).length === 0 && !options.practices;
+  return { options: isOpen ? options : { ...options, practices: stands.practices }, by: stands.by };
+}
+
 /** The solver's case for a planned movement on a day: the same open format as the command line. */
 function toCase(parts: CaseParts, log: SetLog, day: number): CaseInput {
-  const { client, station, attachment, item, variant, kit, limits } = parts;
+  const { client, station, attachment, item, kit, limits, options } = parts;
   const { load } = entryOf(item.movement);
   const lastUsed = findLastUsed(log, station?.id ?? null);
-  const chosen = log.setups.findLast((s) => s.stationId === (station?.id ?? null))?.options;
   const fit = fitOf(client);
   const { hand, leg, spine } = limits.limitsKg;
   return {
@@ -140,7 +161,7 @@ function toCase(parts: CaseParts, log: SetLog, day: number): CaseInput {
       : {}),
     movement: item.movement,
     side: item.side,
-    options: allowedOptions(chosen ?? variant?.options ?? {}, client),
+    options: allowedOptions(options, client),
     loadKg: item.loadG / 1000,
     ...(lastUsed ? { lastUsed } : {}),
   };
@@ -258,6 +279,7 @@ export function toContext(
   const gymId = station?.gymId ?? session.gymId;
   const band = findBand(db, gymId, log, item);
   const kit = stationKit(db, gymId, band?.id);
+  const { options, by } = optionsOf(uc, client, item, { variant, log, stationId: station?.id ?? null });
   return {
     client,
     session,
@@ -271,7 +293,8 @@ export function toContext(
     planned,
     unreadable,
     log,
-    setupCase: toCase({ client, item, variant, kit, limits, ...kitFor }, log, toLocalDay(nowMs)),
+    setupCase: toCase({ client, item, kit, limits, options, ...kitFor }, log, toLocalDay(nowMs)),
+    chosenBy: by,
     limits,
     screening,
   };

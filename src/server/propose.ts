@@ -1,10 +1,13 @@
 import 'server-only';
+import { randomUUID } from 'node:crypto';
 import { v5 as uuidFrom } from 'uuid';
 import { DAY_MS } from '@/core/body/clinician-limit';
 import { noteDefaults } from '@/core/body/client-note';
 import { entryOf, type MovementId } from '@/core/book/book';
+import { planPractice, planSide } from '@/core/book/standing-practice';
+import { bestOrderBy } from '@/core/plan/fit-session';
 import { planBlocks } from '@/core/plan/plan-blocks';
-import { bestOrder } from '@/core/plan/session-order';
+import { unitsOf } from '@/core/plan/turns';
 import { sideOrder } from '@/core/record/side-pair';
 import { weekSets } from '@/core/week/week-sets';
 import { MUSCLES, type Muscle } from '@/core/week/muscle';
@@ -17,8 +20,9 @@ import type { ProposeView } from '@/contract/views/propose';
 import { inTransaction } from '@/data/in-transaction';
 import { listGoals, saveGoals } from '@/data/queries/client-goals';
 import { listAttachments } from '@/data/queries/kit';
+import { standingOf } from '@/data/queries/practice-choices';
 import { begunItems } from '@/data/queries/read-folds';
-import { addItem, clientOfItem, nextPosition, reorderItems, setFinished } from '@/data/queries/sessions';
+import { addItem, clientOfItem, nextPosition, reorderItems, setFinished, setPair } from '@/data/queries/sessions';
 import { listWeekRules } from '@/data/queries/week-rules';
 import { doneName } from '@/messages/book';
 import { objectionText } from '@/messages/choosing';
@@ -77,12 +81,20 @@ export function loadProposing(uc: UseCase, sessionId: string): ProposeView | nul
   if (!plan) return null;
   const { fromMs, toMs } = weekOf(uc, dayText(session.startsAtMs));
   const { sessions, sets, rules, used } = countWeek(uc, client, fromMs, toMs);
+  const practice = planPractice(standingOf(uc.db, client.id));
   const { recent, known, isFirstMonth } = weeksBefore(uc, client, fromMs);
   return {
     plan,
     ...{ used, known, isFirstMonth },
     goals: listGoals(uc.db, client.id),
-    weeks: { week: sets, recent, rules, sessionsLeft: toBePlanned(sessions, session) },
+    weeks: {
+      week: sets,
+      recent,
+      rules,
+      sessionsLeft: toBePlanned(sessions, session),
+      deltoidShare: practice['deltoid-share'],
+    },
+    practice,
     choosing: choosingFor(uc, client, session.gymId),
     handleKinds: Object.fromEntries(listAttachments(uc.db).map((a) => [a.id, a.kind])),
     unfelt: client.unfelt,
@@ -96,13 +108,25 @@ function sourcesOf(client: Client, movement: MovementId, sets: number, reps: num
   return sides.map((side) => ({ movement, variantId: null, side, sets, reps, tempo }));
 }
 
-/** Puts a session's movements in their computed order, what was begun or pinned where it stands. */
+/**
+ * Puts a session's movements in their computed order, what was begun or pinned where it stands; opposite muscles in
+ * turns where they always are for this client.
+ */
 function putInOrder(uc: UseCase, sessionId: string, client: Client): void {
   const { items, unreadable, gymId } = reachSession(uc, sessionId)!;
   if (unreadable.length > 0) return;
   const begun = begunItems(uc.db, client.id, sessionId);
   const blocks = planBlocks(items, client.notes);
-  const best = bestOrder(blocks, (b) => b.itemIds.some((id) => begun.has(id)), changeTimesAt(uc, gymId));
+  const opposites = planSide('opposite-muscles', standingOf(uc.db, client.id));
+  const isBegun = (b: (typeof blocks)[number]): boolean => b.itemIds.some((id) => begun.has(id));
+  const best = bestOrderBy(opposites, blocks, isBegun, changeTimesAt(uc, gymId));
+  const had = new Set(blocks.flatMap((b) => b.pairId ?? []));
+  for (const pair of unitsOf(best).filter(([b]) => b!.pairId !== null && !had.has(b!.pairId)))
+    setPair(
+      uc.db,
+      pair.flatMap((b) => b.itemIds),
+      randomUUID(),
+    );
   reorderItems(
     uc.db,
     sessionId,

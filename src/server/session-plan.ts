@@ -1,6 +1,7 @@
 import 'server-only';
 import dayjs from 'dayjs';
 import { entryOf } from '@/core/book/book';
+import { planSide } from '@/core/book/standing-practice';
 import { planBlocks } from '@/core/plan/plan-blocks';
 import type { LoadUnit } from '@/core/units/mass';
 import { refused, type SaveResult } from '@/contract/save-result';
@@ -9,6 +10,7 @@ import { dayText as dayTextSchema } from '@/contract/client-form';
 import { SESSION_MINUTES } from '@/contract/session-form';
 import type { AskedSession, LiftedSet, PlanBlockView, SessionPlanView } from '@/contract/views/session-plan';
 import { inTransaction } from '@/data/in-transaction';
+import { standingOf } from '@/data/queries/practice-choices';
 import { begunItems, readRecent } from '@/data/queries/read-folds';
 import { reorderItems } from '@/data/queries/sessions';
 import { findVariant } from '@/data/queries/variants';
@@ -80,6 +82,7 @@ export function loadSessionPlan(uc: UseCase, sessionId: string): SessionPlanView
     startsAt: clock(session.startsAtMs),
     minutes: session.minutes,
     times: changeTimesAt(uc, session.gymId),
+    opposites: planSide('opposite-muscles', standingOf(uc.db, client.id)),
     isFinished: session.finishedAtMs !== null,
     isCalledOff: session.calledOffAtMs !== null,
     wanted: wantedOf(uc, session, client, begun.size > 0),

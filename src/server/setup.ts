@@ -40,6 +40,7 @@ export function loadSetup(uc: UseCase, itemId: string, stationId?: string): Plan
       replaced,
       screening,
       limits,
+      chosenBy: loaded.chosenBy,
       station: station && { id: station.id, name: station.name },
       stations: station ? stationChoices(uc.db, station.gymId) : [],
       stackG: station?.stackG ?? [],

@@ -1,3 +1,6 @@
+import { entryOf } from '@/core/book/book';
+import { usualOptions } from '@/core/book/entry-options';
+import type { PracticeChoice } from '@/core/book/practice';
 import type { Db } from '@/data/open-db';
 import { findItem, findSession } from '@/data/queries/sessions';
 import { recordEvents } from '@/server/record-events';
@@ -40,7 +43,15 @@ export function makeLog(db: Db, itemId: string, atMs = NOW) {
     tap({ kind: 'set-ended', setId, reps });
     tap({ kind: 'set-confirmed', setId, loadG, reps });
   };
+  /** Set up with some sides of what practitioners differ on. */
+  const setUp = (practices: PracticeChoice, afterMs = 0): void => {
+    lag = afterMs;
+    const options = { ...usualOptions(entryOf(item.movement)), practices };
+    const { side, stationId, attachmentId } = item;
+    tap({ kind: 'setup-saved', placement: null, solved: null, off: false, stationId, attachmentId, side, options });
+  };
   /** Stopped for pain. */
   const stop = (): string => tap({ kind: 'pain', setId: null, rep: 0 });
-  return { stop, begin: () => start('begun', {}), set, undo: (eventId: string) => tap({ kind: 'undo', eventId }) };
+  const undo = (eventId: string): string => tap({ kind: 'undo', eventId });
+  return { stop, setUp, begin: () => start('begun', {}), set, undo };
 }

@@ -1,6 +1,7 @@
 import type { Body } from '@/core/body/body-model';
 import type { ClientNote } from '@/core/body/client-note';
 import type { GymKit } from '@/core/book/choose';
+import type { Standing } from '@/core/book/standing-practice';
 import type { UnreadableRow } from '../records/record';
 import type { Variant } from './plan';
 import type { EntryRange } from '@/core/book/pose-entry';
@@ -15,6 +16,8 @@ export interface ChoosingView {
   readonly body: Body;
   readonly range: EntryRange;
   readonly notes: readonly ClientNote[];
+  /** Sides that stand for the client; nobody's where there is none. */
+  readonly standing: Standing;
   readonly kit: StationKit;
   readonly gym: GymKit;
   readonly variants: readonly Variant[];

@@ -1,7 +1,7 @@
 import type { ChooseInput } from '@/core/book/choose';
 import type { Placement } from '@/core/setup/setup-problem';
 import type { Muscle, WeekRule } from '@/core/week/muscle';
-import type { MuscleSets } from '@/core/week/week-sets';
+import type { DeltoidShare, MuscleSets } from '@/core/week/week-sets';
 import type { CaseInput } from '../case';
 
 /** A movement of the week as it was set up: its case, and where it stood. */
@@ -24,6 +24,8 @@ export interface ClientWeekView {
   readonly sets: readonly MuscleSets[];
   /** Side head's part of the deltoid's sets; null where there are none. */
   readonly sideShare: number | null;
+  /** How much of it the side head should have. */
+  readonly deltoidShare: DeltoidShare;
   readonly used: readonly UsedView[];
   readonly choosing: ChooseInput | null;
 }

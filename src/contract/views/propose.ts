@@ -1,4 +1,5 @@
 import type { Region } from '@/core/body/region-line';
+import type { PlanPractice } from '@/core/book/standing-practice';
 import type { ChooseInput } from '@/core/book/choose';
 import type { WeeksSoFar } from '@/core/propose/session-need';
 import type { UsedView } from './client-week';
@@ -18,4 +19,6 @@ export interface ProposeView {
   readonly known: readonly string[];
   readonly unfelt: readonly Region[];
   readonly isFirstMonth: boolean;
+  /** Where practitioners differ on a plan: what stands for this client. */
+  readonly practice: PlanPractice;
 }

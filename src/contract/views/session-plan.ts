@@ -1,5 +1,6 @@
 import type { LearnedTime } from '@/core/plan/change-times';
 import type { SessionState } from '@/core/plan/day';
+import type { Opposites } from '@/core/plan/fit-session';
 import type { Change, ChangeTimes } from '@/core/plan/session-time';
 import type { CalendarState } from '@/messages/calendar';
 import type { PlanBlock } from '@/core/plan/plan-blocks';
@@ -64,6 +65,8 @@ export interface SessionPlanView {
   /** The time there is, and what changes between movements take at its gym. */
   readonly minutes: number;
   readonly times: ChangeTimes;
+  /** When opposite muscles take turns for this client. */
+  readonly opposites: Opposites;
   readonly isFinished: boolean;
   readonly isCalledOff: boolean;
   /** Stations that somebody else wants at the same time, in words. */

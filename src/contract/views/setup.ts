@@ -1,3 +1,4 @@
+import type { StandingPractices } from '@/core/book/standing-practice';
 import type { FloorEvent } from '@/core/record/floor-event';
 import type { PlannedItems } from '@/core/record/set-log';
 import type { LoadUnit } from '@/core/units/mass';
@@ -32,6 +33,8 @@ export interface SetupBenchView {
   readonly replaced: readonly ReplacedKit[];
   readonly screening: ScreeningView;
   readonly limits: LimitsView;
+  /** Whose choice the sides are that stand where practitioners differ. */
+  readonly chosenBy: StandingPractices['by'];
   /** A stand-in takes the place of the device's tilt sensor. */
   readonly simulatedTilt: boolean;
   /** Loads of the column in use, grams. */

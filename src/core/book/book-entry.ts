@@ -145,8 +145,10 @@ export interface EntryText {
   readonly cue: string;
 }
 
+/** Kinds of movement that practitioners hold to be worth it or not. */
+export const WORTH_PRACTICES = ['kickbacks', 'neutral-curls', 'squeeze-presses'] as const;
 /** Questions of practice that a movement raises by itself; others follow from what it is done with. */
-export const RAISED_PRACTICES = ['row-base', 'rear-delt-elbows'] as const;
+export const RAISED_PRACTICES = ['row-base', 'rear-delt-elbows', ...WORTH_PRACTICES] as const;
 
 /** A movement of the book, as data. Adding one touches one file. */
 export interface BookEntry {

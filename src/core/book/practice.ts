@@ -227,6 +227,12 @@ export const sidesOfPractice = (question: PracticeQuestion): readonly string[] =
 export const ownSideOf = (question: PracticeQuestion): string =>
   Object.entries(ruleOf(question).sides).find(([, change]) => change === own)![0];
 
+/** Our sides of a question for a client's notes: one, or two where the curve of the movement decides between them. */
+export function presetsOf(question: PracticeQuestion, notes: readonly ClientNote[]): readonly string[] {
+  const { preset } = ruleOf(question);
+  return [...new Set([0, 1].map((finishShare) => preset(noteDefaults(notes), finishShare)))];
+}
+
 /** Whether a question is worth asking whatever it changes in the numbers. */
 export const asksBeyondNumbers = (question: PracticeQuestion): boolean => ruleOf(question).beyondNumbers === true;
 

@@ -1,5 +1,5 @@
 import { areOpposite } from '@/core/body/opposite';
-import type { OrderBlock } from './session-order';
+import { bestOrder, type OrderBlock } from './session-order';
 import { OUR_TIMES, type ChangeTimes, type Timed } from './session-time';
 import { oneSetLess } from '@/core/tempo/set-aims';
 import { blocksSeconds } from './turns';
@@ -69,16 +69,51 @@ function bestPair(blocks: readonly OrderBlock[], may: (b: OrderBlock) => boolean
   return best ? { kind: 'take-turns', id: best.a.id, withId: best.b.id } : null;
 }
 
+/** When opposite muscles take turns: to fit the time, never, or wherever it saves some. */
+export type Opposites = 'when-short' | 'one-first' | 'in-turns';
+
+/** Blocks with every two that save time by taking turns as a pair, those that save most first. */
+export function allInTurns<T extends OrderBlock>(
+  blocks: readonly T[],
+  may: (block: T) => boolean = () => true,
+  times: ChangeTimes = OUR_TIMES,
+): readonly T[] {
+  const open = new Set(blocks.filter(may).map((b) => b.id));
+  const secondsOf = secondsIn(times);
+  const next = (now: readonly T[]): Step | null => bestPair(now, (b) => open.has(b.id), secondsOf);
+  let now = blocks;
+  for (let pair = next(now); pair; pair = next(now)) now = applied(now, pair);
+  return now;
+}
+
+/** The best order of a session; where opposite muscles always take turns, all that was neither begun nor pinned. */
+export function bestOrderBy<T extends OrderBlock>(
+  opposites: Opposites,
+  blocks: readonly T[],
+  isBegun: (block: T) => boolean,
+  times: ChangeTimes = OUR_TIMES,
+): readonly T[] {
+  const order = bestOrder(blocks, isBegun, times);
+  if (opposites !== 'in-turns') return order;
+  return bestOrder(
+    allInTurns(order, (b) => !isBegun(b) && !b.isPinned, times),
+    isBegun,
+    times,
+  );
+}
+
 /**
  * What to do so that a session takes no more than `mostS`: opposite muscles in turns, which costs no set; then a set of
  * one movement after the other, then whole movements; no step that is not needed. Empty where it fits, or where
- * everything that is left was begun. `canGive`: whether a block may be changed.
+ * everything that is left was begun. `canGive`: whether a block may be changed; who has one muscle done first is
+ * proposed no turns.
  */
 export function fitSession<T extends OrderBlock>(
   blocks: readonly T[],
   mostS: number,
   canGive: (block: T) => boolean,
   times: ChangeTimes = OUR_TIMES,
+  opposites: Opposites = 'when-short',
 ): readonly FitStep[] {
   const secondsOf = secondsIn(times);
   const may = new Set(blocks.filter(canGive).map((b) => b.id));
@@ -89,10 +124,9 @@ export function fitSession<T extends OrderBlock>(
     steps.push(step);
     now = applied(now, step);
   };
-  for (let pair = bestPair(now, (b) => may.has(b.id), secondsOf); isOver() && pair;) {
-    take(pair);
-    pair = bestPair(now, (b) => may.has(b.id), secondsOf);
-  }
+  const nextPair = (): Step | null =>
+    opposites === 'one-first' ? null : bestPair(now, (b) => may.has(b.id), secondsOf);
+  for (let pair = nextPair(); isOver() && pair; pair = nextPair()) take(pair);
   const order = sacrifice(blocks.filter(canGive)).map((b) => b.id);
   for (const id of order) if (isOver() && hasSetToGive(now.find((b) => b.id === id)!)) take({ kind: 'a-set-less', id });
   for (const id of order) if (isOver()) take({ kind: 'leave-out', id });

@@ -93,6 +93,7 @@ describe('what a session should give', () => {
   );
   const so = (more: Partial<WeeksSoFar> = {}): WeeksSoFar => ({
     ...{ week, recent: { ...NONE, 'upper-back': 10, biceps: 4 }, rules: USUAL_RULES, sessionsLeft: 2 },
+    deltoidShare: 'half-side' as const,
     ...more,
   });
   it('by hand: upper back lacks 4 of 10, shared by two sessions; biceps lagged by half and has three beside', () => {

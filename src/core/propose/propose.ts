@@ -3,8 +3,10 @@ import type { Region } from '@/core/body/region-line';
 import { BOOK, entryOf, type MovementId } from '@/core/book/book';
 import { sidesOf, type BookEntry } from '@/core/book/book-entry';
 import { handleFor, serveHere, workOf, type ChooseInput } from '@/core/book/choose';
+import { worthOfKind, type PlanPractice } from '@/core/book/standing-practice';
+import { bestOrderBy } from '@/core/plan/fit-session';
 import { planBlocks, type PlanBlock, type PlannedMovement } from '@/core/plan/plan-blocks';
-import { bestOrder, brokenRules, isKept } from '@/core/plan/session-order';
+import { brokenRules, isKept } from '@/core/plan/session-order';
 import { betweenS, type ChangeTimes } from '@/core/plan/session-time';
 import { blocksSeconds } from '@/core/plan/turns';
 import { MUSCLES, muscleOf, type Muscle } from '@/core/week/muscle';
@@ -26,6 +28,8 @@ export interface ProposeInput {
   /** Regions that the client does not feel yet. */
   readonly unfelt: readonly Region[];
   readonly isFirstMonth: boolean;
+  /** Where practitioners differ on a plan: what stands for this client. */
+  readonly practice: PlanPractice;
   /** What the session holds already: it stays. */
   readonly planned: readonly (PlanBlock & { readonly isBegun: boolean })[];
   readonly minutes: number;
@@ -75,19 +79,20 @@ const blockOf = ({ items }: Pick<Offer, 'items'>, sets: number, notes: readonly 
     notes,
   )[0]!;
 
-/** An offer with what it makes its target do. */
-type Found = Offer & { readonly score: number };
+/** An offer with what it makes its target do, and whether its kind is held to be worth as much as the best. */
+type Found = Offer & { readonly score: number; readonly isHeldWorth: boolean };
 
 /** A movement as it is offered with this gym's kit; null where it cannot be done here. */
 function offerOf(entry: (typeof BOOK)[number], input: ProposeInput): Found | null {
-  const { choosing, known } = input;
+  const { choosing, known, practice } = input;
   const served = serveHere(entry, choosing);
   if (served.objection) return null;
   const { target, secondary, id, reps } = entry;
   const { from, samples } = served.answer;
   const score = workOf(target, served.answer, choosing).score * (known.includes(id) ? 1 : NEW_TO_THEM);
+  const isHeldWorth = worthOfKind(entry, practice) === 'worth-it';
   const items = itemsOf(entry, served.columnId, choosing);
-  const base = { id, target, secondary, items, reps: reps.max, worth: 1, score };
+  const base = { id, target, secondary, items, reps: reps.max, worth: 1, score, isHeldWorth };
   return { ...base, spans: spansOf(target, from, samples.load) };
 }
 
@@ -99,14 +104,21 @@ function notFelt({ goals, unfelt, choosing }: ProposeInput): ReadonlySet<Muscle>
 
 /** What a region can be worked by here, best first, each by its share of the best. */
 function bestFirst(found: readonly Found[]): Offer[] {
-  const sorted = found.toSorted((a, b) => b.score - a.score);
-  const best = sorted[0]?.score ?? 0;
-  return sorted.slice(0, LOOKED_AT).map(({ score, ...o }) => ({ ...o, worth: best > 0 ? score / best : 1 }));
+  const best = Math.max(0, ...found.map((o) => o.score));
+  const worth = ({ score, isHeldWorth }: Found): number => (best > 0 && !isHeldWorth ? score / best : 1);
+  return found
+    .map(({ score, isHeldWorth, ...o }) => ({ ...o, worth: worth({ ...o, score, isHeldWorth }) }))
+    .toSorted((a, b) => b.worth - a.worth)
+    .slice(0, LOOKED_AT);
 }
+
+/** Movements of the regions that are trained for, without those whose kind is held to be worth nothing. */
+const lookedAt = ({ goals, practice }: ProposeInput): readonly (typeof BOOK)[number][] =>
+  BOOK.filter((e) => e.group !== 'before' && goals.includes(e.target) && worthOfKind(e, practice) !== 'not-worth-it');
 
 /** What the regions that are trained for can be worked by here. */
 function offersFor(input: ProposeInput, onOne: () => void): Offer[] {
-  const found = BOOK.filter((e) => e.group !== 'before' && input.goals.includes(e.target)).flatMap((entry) => {
+  const found = lookedAt(input).flatMap((entry) => {
     const offer = offerOf(entry, input);
     onOne();
     return offer ?? [];
@@ -175,16 +187,17 @@ const roomsOf = ({ weeks }: ProposeInput): Readonly<Record<Muscle, number>> =>
 const blocksOf = (chosen: Chosen, offers: readonly Offer[], notes: readonly ClientNote[]): PlanBlock[] =>
   offers.flatMap((o) => (chosen.has(o.id) ? [blockOf(o, chosen.get(o.id)!, notes)] : []));
 
-/** A session's movements in their order, those that it holds already among them. */
+/** A session's movements in their order, those that it holds already among them, in turns where they always are. */
 export function inOrder(
-  input: Pick<ProposeInput, 'planned' | 'times' | 'choosing'>,
+  input: Pick<ProposeInput, 'planned' | 'times' | 'choosing' | 'practice'>,
   chosen: Chosen,
   offers: readonly Offer[],
 ): readonly PlanBlock[] {
-  const { planned, times, choosing } = input;
+  const { planned, times, choosing, practice } = input;
   const blocks = blocksOf(chosen, offers, choosing.notes);
   const begun = new Set(planned.filter((b) => b.isBegun).map((b) => b.id));
-  return bestOrder<PlanBlock>([...planned, ...blocks], (b) => begun.has(b.id), times);
+  const all: readonly PlanBlock[] = [...planned, ...blocks];
+  return bestOrderBy(practice['opposite-muscles'], all, (b) => begun.has(b.id), times);
 }
 
 /** Seconds of a session whose order is known, with other sets and more movements, each where it takes least. */
@@ -216,7 +229,7 @@ function roughSeconds(
  */
 export function proposeSession(input: ProposeInput, onOne: (done: number, of: number) => void = () => {}): Proposal {
   const { goals, planned, minutes, times, weeks } = input;
-  const of = BOOK.filter((e) => e.group !== 'before' && goals.includes(e.target)).length;
+  const of = lookedAt(input).length;
   let done = 0;
   const offers = offersFor(input, () => onOne((done += 1), of)).filter(
     (o) => !planned.some((b) => b.movement === o.id),
@@ -244,7 +257,7 @@ export function proposeSession(input: ProposeInput, onOne: (done: number, of: nu
   const kept = new Map([...needed.map((o) => [o.id, setsBefore(o)] as const), ...chosen]);
   const movements = inOrder(input, kept, all).flatMap((b): ProposedMovement[] => {
     const sets = kept.get(b.movement);
-    if (sets === undefined || planned.includes(b as (typeof planned)[number])) return [];
+    if (sets === undefined || planned.some((p) => p.id === b.id)) return [];
     return [{ id: b.movement, sets, why: chosen.has(b.movement) ? whyOf(b.movement, chosen, wanted) : null }];
   });
   return { movements, offers: all };

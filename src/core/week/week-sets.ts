@@ -86,3 +86,23 @@ export function sideDeltoidShare(sets: readonly MuscleSets[]): number | null {
   const all = of('deltoid-front') + of('deltoid-side') + of('deltoid-rear');
   return all > 0 ? of('deltoid-side') / all : null;
 }
+
+/** The part of the deltoid's sets that its side head should have, by the practice taken, and from where to where. */
+export const SIDE_SHARE = {
+  'half-side': { aim: 0.5, least: 0.4, most: 0.6 },
+  'mostly-side': { aim: 0.8, least: 0.7, most: 0.9 },
+  'spread-evenly': { aim: 1 / 3, least: 0.25, most: 0.42 },
+} as const;
+
+/** How the deltoid's sets are shared between its heads. */
+export type DeltoidShare = keyof typeof SIDE_SHARE;
+
+/**
+ * Sets of the side deltoid that make its part of the deltoid's sets what it should be beside what the front and the
+ * rear head have anyway: s / (s + others) = aim.
+ */
+export function sideSetsFor(share: DeltoidShare, sets: readonly MuscleSets[]): number {
+  const of = (m: Muscle): number => sets.find((s) => s.muscle === m)?.all ?? 0;
+  const { aim } = SIDE_SHARE[share];
+  return (aim / (1 - aim)) * (of('deltoid-front') + of('deltoid-rear'));
+}

@@ -11,6 +11,7 @@ import { useSavedForm } from '@/features/shell/use-saved-form';
 import { useOutboxState } from '@/offline/use-outbox';
 import { forgetPages } from '@/offline/who-is-here';
 import { WORDS } from '@/messages/screens/account';
+import { PRACTICE } from '@/messages/screens/practice';
 import { DeviceList } from './device-list';
 import { PassphraseForm } from './passphrase-form';
 import styles from '@/features/shell/lists.module.css';
@@ -66,6 +67,11 @@ export function AccountPage({ view, signOut, choosePin, changePassphrase, endDev
   return (
     <>
       <p>{WORDS.signedInAs(view.name, WORDS[view.role])}</p>
+      <p>
+        <Link className={styles.link} href="/account/practice">
+          {PRACTICE.link}
+        </Link>
+      </p>
       {view.role === 'owner' && (
         <p>
           {WORDS.ownersPlaces}{' '}

@@ -4,6 +4,8 @@ import { entryOf, findEntry, type MovementId } from '@/core/book/book';
 import { sidesOf, worksOn, type BookEntry } from '@/core/book/book-entry';
 import { usualOptions, type EntryOptions } from '@/core/book/entry-options';
 import { practicesOn, withOurSides } from '@/core/book/practice-effect';
+import type { PracticeQuestion } from '@/core/book/practice';
+import { standingPractices, type ChosenBy } from '@/core/book/standing-practice';
 import { askQuestion, type Question } from '@/core/book/question';
 import { regionOf, settingsOf } from '@/core/book/question-settings';
 import { USUAL_ATTACHMENT, type AttachmentKind, type AttachmentShape } from '@/core/kit/attachment';
@@ -60,12 +62,15 @@ export function answerAsChosen(entryId: MovementId, data: ChoosingView, side: Wo
   // What the top of the range asks is judged on the movement as it is in the book.
   const plain = answerOn(own, usualOptions(own, data.range.fit), data, side).answer;
   const practices = practicesOn(own, data.notes, plain);
-  const taken = withOurSides(options, practices);
+  const stands = standingPractices(own, data.notes, data.standing);
+  const taken = withOurSides({ ...options, practices: { ...stands.practices, ...options.practices } }, practices);
   const { answer, column } = answerOn(own, taken, data, side);
   return {
     own,
     practices,
     chosen: taken.practices,
+    /** Whose choice a side is that was not taken on this page. */
+    chosenBy: (q: PracticeQuestion): ChosenBy => (options.practices[q] === undefined ? (stands.by[q] ?? null) : null),
     answer,
     column,
     settings: answer.ok ? settingsOf(answer.from) : [],

@@ -102,7 +102,7 @@ function Practices(props: {
   readonly disabled: boolean;
   readonly onChange: (choice: PracticeChoice) => void;
 }) {
-  const { practices, chosen, answer } = props.movement;
+  const { practices, chosen, chosenBy, answer } = props.movement;
   if (practices.length === 0) return null;
   return (
     <section aria-label={WORDS.wherePractitionersDiffer}>
@@ -110,6 +110,7 @@ function Practices(props: {
         <PracticeFields
           practices={practices}
           chosen={chosen}
+          chosenBy={chosenBy}
           question={answer.ok ? answer.from.question : null}
           onChoose={props.onChange}
         />

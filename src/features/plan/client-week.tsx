@@ -53,7 +53,7 @@ function Sets({ week }: { readonly week: ClientWeekView }) {
           </li>
         ))}
       </ul>
-      {week.sideShare !== null && <p className={styles.quiet}>{sideShareText(week.sideShare)}</p>}
+      {week.sideShare !== null && <p className={styles.quiet}>{sideShareText(week.sideShare, week.deltoidShare)}</p>}
     </section>
   );
 }

@@ -12,7 +12,7 @@ import styles from './plan.module.css';
 
 interface Props {
   readonly blocks: readonly PlanBlockView[];
-  readonly plan: Pick<SessionPlanView, 'minutes' | 'times'>;
+  readonly plan: Pick<SessionPlanView, 'minutes' | 'times' | 'opposites'>;
   readonly deeds: BlockDeeds;
   readonly disabled: boolean;
 }
@@ -33,11 +33,11 @@ async function take(steps: readonly FitStep[], blocks: readonly PlanBlockView[],
 
 /** What makes a session fit the time there is, done with one press; nothing where it fits. */
 export function FitAdvice({ blocks, plan, deeds, disabled }: Props) {
-  const { minutes, times } = plan;
+  const { minutes, times, opposites } = plan;
   const { busy, trouble, run } = useDeed();
   const steps = useMemo(
-    () => fitSession(blocks, minutes * 60, (b) => !b.isBegun && !b.sidesDiffer, times),
-    [blocks, minutes, times],
+    () => fitSession(blocks, minutes * 60, (b) => !b.isBegun && !b.sidesDiffer, times, opposites),
+    [blocks, minutes, times, opposites],
   );
   if (steps.length === 0) return null;
   const nameOf = (id: string): string => blocks.find((b) => b.id === id)!.name;

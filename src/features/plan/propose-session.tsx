@@ -15,14 +15,14 @@ import styles from './propose.module.css';
 
 /** What a session is proposed from for some goals. */
 function inputOf(view: ProposeView, goals: readonly Region[]): ProposeInput {
-  const { choosing, weeks, known, unfelt, isFirstMonth, plan, used, handleKinds } = view;
+  const { choosing, weeks, known, unfelt, isFirstMonth, practice, plan, used, handleKinds } = view;
   const byKind = <T extends { readonly attachmentId: string | null }>(i: T): T => ({
     ...i,
     attachmentId: i.attachmentId && (handleKinds[i.attachmentId] ?? i.attachmentId),
   });
   const { blocks, minutes, times } = plan;
   return {
-    ...{ goals, choosing, weeks, known, unfelt, isFirstMonth, minutes, times },
+    ...{ goals, choosing, weeks, known, unfelt, isFirstMonth, practice, minutes, times },
     used: usedMovements(used),
     planned: blocks.filter((b) => b.skipped === null).map((b) => ({ ...b, items: b.items.map(byKind) })),
   };

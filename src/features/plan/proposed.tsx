@@ -10,7 +10,7 @@ import { entryOf, type MovementId } from '@/core/book/book';
 import { inOrder, type Offer, type Proposal, type ProposeInput } from '@/core/propose/propose';
 import { needsOf } from '@/core/propose/session-need';
 import { SETS, type Chosen } from '@/core/propose/session-value';
-import { blocksSeconds } from '@/core/plan/turns';
+import { blocksSeconds, unitsOf } from '@/core/plan/turns';
 import { weekSets } from '@/core/week/week-sets';
 import { useDeed } from '@/features/shell/use-deed';
 import { doneName, movementName } from '@/messages/book';
@@ -102,17 +102,20 @@ function Row(props: {
   readonly sets: number;
   readonly input: ProposeInput;
   readonly proposal: Proposal;
+  /** The movement whose sets its own take turns with; null for none. */
+  readonly turnsWith: MovementId | null;
   readonly others: readonly Offer[];
   readonly onSets: (sets: number) => void;
   readonly onSwap: (id: MovementId | null) => void;
 }) {
-  const { offer, sets, input, proposal, others, onSets, onSwap } = props;
+  const { offer, sets, input, proposal, turnsWith, others, onSets, onSwap } = props;
   const name = nameOf(offer.id);
   return (
     <li data-movement={offer.id}>
       <div>
         <b>{name}</b>
         <Why input={input} proposal={proposal} id={offer.id} />
+        {turnsWith && <span>{WORDS.inTurnsWith(nameOf(turnsWith))}</span>}
       </div>
       <div className={styles.stepper}>
         <button type="button" aria-label={WORDS.fewer(name)} disabled={sets <= 1} onClick={() => onSets(sets - 1)}>
@@ -141,8 +144,9 @@ function useChosen({ input, proposal }: Pick<Props, 'input' | 'proposal'>) {
   const [chosen, setChosen] = useState<Chosen>(() => new Map(proposal.movements.map((m) => [m.id, m.sets])));
   const order = useMemo(() => inOrder(input, chosen, offers), [input, chosen, offers]);
   const planned = new Set(input.planned.map((b) => b.id));
+  const partner = new Map(unitsOf(order).flatMap(([a, b]) => (a && b ? [[a.id, b] as const, [b.id, a] as const] : [])));
   const rows = order.map((b) => ({
-    ...{ id: b.id, movement: b.movement },
+    ...{ id: b.id, movement: b.movement, turnsWith: partner.get(b.id)?.movement ?? null },
     offer: planned.has(b.id) ? undefined : offers.find((o) => o.id === b.movement),
   }));
   return {
@@ -221,11 +225,11 @@ export function Proposed({ input, proposal, view, put }: Props) {
       {movements.length === 0 && <p>{WORDS.nothing}</p>}
       <WeekAfter input={input} movements={movements} />
       <ol className={styles.proposed}>
-        {rows.map(({ id, movement, offer }) =>
+        {rows.map(({ id, movement, offer, turnsWith }) =>
           offer ? (
             <Row
               key={id}
-              {...{ offer, input, proposal, sets: setsOf(offer.id) }}
+              {...{ offer, input, proposal, turnsWith, sets: setsOf(offer.id) }}
               others={left.filter((o) => o.target === offer.target && entryOf(o.id).work === 'lift')}
               onSets={(sets) => setSets(offer.id, sets)}
               onSwap={(other) => swap(offer.id, other)}

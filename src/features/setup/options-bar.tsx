@@ -9,7 +9,8 @@ import type { Grip } from '@/core/book/book-entry';
 import { hasFeet } from '@/core/book/entry-options';
 import { FOOT_PLACES, type FootPlace } from '@/core/book/foot-place';
 import { FOOT_PLACE } from '@/messages/settings';
-import type { Practice } from '@/core/book/practice';
+import type { Practice, PracticeQuestion } from '@/core/book/practice';
+import type { ChosenBy } from '@/core/book/standing-practice';
 import { PEAK_TARGETS, type PeakTarget } from '@/core/movement/peak-target';
 import { FRONT_FEET, type FrontFoot } from '@/core/movement/sweep-path';
 import { GRIP_NAME, PEAK_NAME } from '@/messages/movements';
@@ -149,6 +150,9 @@ export const OptionsBar = memo(function OptionsBar({ context, question, options,
   const { own } = question;
   const choose: Choose = (change) => dispatch({ type: 'options-chosen', options: change });
   const asked = { question, options, side, choose };
+  // A side that was changed by hand is nobody's standing choice.
+  const chosenBy = (q: PracticeQuestion): ChosenBy =>
+    question.options.practices[q] === options.practices[q] ? (context.chosenBy[q] ?? null) : null;
   const stands = useMemo(() => withChoices(question, options, side), [question, options, side]);
   return (
     <fieldset className={styles.options} disabled={!listening}>
@@ -176,6 +180,7 @@ export const OptionsBar = memo(function OptionsBar({ context, question, options,
         <PracticeFields
           practices={practices}
           chosen={options.practices}
+          chosenBy={chosenBy}
           question={stands}
           onChoose={(c) => choose({ practices: { ...options.practices, ...c } })}
         />

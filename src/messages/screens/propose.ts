@@ -15,6 +15,7 @@ export const PROPOSE = {
   nothing: 'Nothing fits: the time is full, or nothing here can be done for these regions.',
   time: (minutes: number, of: number): string => `${minutes} min of ${of}`,
   timeIntro: 'Estimated, with what is in the plan already, in the computed order.',
+  inTurnsWith: (name: string): string => `in turns with ${name}`,
   stays: 'in the plan already',
   fewer: (name: string): string => `One set less, ${name}`,
   more: (name: string): string => `One set more, ${name}`,

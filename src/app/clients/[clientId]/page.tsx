@@ -17,6 +17,7 @@ import { endCoverAction, giveClientAction } from '../../account-actions';
 import { putAwayAction, saveClientAction, saveScreeningAction } from '../../actions';
 import { WORDS as RECORDS_WORDS } from '@/messages/screens/records';
 import { WORDS } from '@/messages/screens/pages';
+import { PRACTICE } from '@/messages/screens/practice';
 
 /** What the page is called: whose, and which place. */
 export async function generateMetadata({
@@ -37,6 +38,7 @@ export default async function ClientPage({ params }: { readonly params: Promise<
       <div className={forms.head}>
         <h1>{client.name}</h1>
         <Link href={`/clients/${client.id}/hand-over`}>{WORDS.handOver}</Link>
+        <Link href={`/clients/${client.id}/practice`}>{PRACTICE.link}</Link>
         <Link href={`/ledger/${client.id}`}>{WORDS.ledger}</Link>
       </div>
       <ClientSheet

@@ -267,6 +267,7 @@ export const CHEST = [
     tempo: '3-1-2-1',
     reps: { min: 10, max: 15 },
     standIns: ['close-dumbbell-squeeze-press'],
+    raises: ['squeeze-presses'],
   }),
   entry({
     id: 'close-dumbbell-squeeze-press',
@@ -290,6 +291,7 @@ export const CHEST = [
     reps: { min: 6, max: 10 },
     place: 'early',
     standIns: ['cable-squeeze-press', 'close-push-up'],
+    raises: ['squeeze-presses'],
   }),
   entry({
     id: 'close-push-up',

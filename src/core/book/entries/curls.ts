@@ -58,6 +58,7 @@ export const BICEPS = [
     hands: 'one',
     target: 'brachialis',
     secondary: ['brachioradialis', 'biceps-long'],
+    raises: ['neutral-curls'],
   }),
   preacher({
     id: 'preacher-curl-pressed-together',
@@ -175,6 +176,7 @@ export const BICEPS = [
     target: 'brachialis',
     secondary: ['brachioradialis', 'biceps-long'],
     standIns: ['preacher-curl-neutral'],
+    raises: ['neutral-curls'],
   }),
   curl({
     id: 'barbell-curl',

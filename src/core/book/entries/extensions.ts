@@ -130,5 +130,6 @@ export const TRICEPS = [
     peakTarget: 'contracted',
     reps: { min: 12, max: 15 },
     standIns: ['rope-pushdown'],
+    raises: ['kickbacks'],
   }),
 ];
