@@ -101,6 +101,11 @@ test('a session is made as the last one was, changed, moved, repeated, kept as a
   const buffer = Buffer.from(out.replace('END:VCALENDAR', foreign));
   await (await chosen).setFiles({ name: 'sessions.ics', mimeType: 'text/calendar', buffer });
   await expect(page.getByRole('cell', { name: 'new', exact: true })).toHaveCount(1);
+  // Left out by its tick nothing of it is kept.
+  const tick = page.getByRole('checkbox', { name: /^Keep Anselm Okparaeke/ });
+  await tick.uncheck();
+  await expect(page.getByRole('button', { name: /^Keep \d/ })).toHaveCount(0);
+  await tick.check();
   const anselms = sessionsOf(app, 'anselm').length;
   await page.getByRole('button', { name: 'Keep 1 session' }).click();
   await expect(page.getByText('Kept.', { exact: true })).toBeVisible();
@@ -144,4 +149,25 @@ test('a session is cut short on the floor: what is skipped says why, and finishe
   await expect(page.getByText('Finished before everything was done.')).toBeVisible();
   await page.goto(`${app.url}/`);
   await expect(page.locator(`nav a[href="#${TODAY}"]`)).toContainText('done');
+});
+
+test('two want one column at once: begun when the other one has left it, with a tap', async ({ page, app }) => {
+  const plan = async (client: string): Promise<void> => {
+    await page.goto(`${app.url}/plan?day=${dayFromNow(6)}#new`);
+    await page.getByLabel('Client', { exact: true }).selectOption(client);
+    await page.getByLabel('Starts', { exact: true }).fill('12:00');
+    await page.getByLabel('Begins as', { exact: true }).selectOption({ label: 'the same as last time' });
+    await page.getByRole('button', { name: 'Plan it', exact: true }).click();
+    await expect(page.locator('[data-block]').first()).toBeVisible();
+  };
+  await plan('sefina');
+  await plan('anselm');
+  const wanted = page.getByRole('region', { name: 'Stations that are wanted twice' });
+  await expect(wanted).toContainText('Long pair by the window is wanted by Sefina Taualofa too, from about 12:00.');
+  await expect(wanted.getByRole('button', { name: /^Use / }).first()).toBeVisible();
+  const begin = wanted.getByRole('button', { name: /^Begin at/ });
+  const start = (await begin.innerText()).slice(-5);
+  await begin.click();
+  await expect(wanted).toHaveCount(0);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(start);
 });

@@ -27,9 +27,9 @@ const PORT = { demo: 4391 + OWN_PORTS, empty: 4392 + OWN_PORTS } as const;
 /** Where the journeys' own stand-in for the sensors listens, once one of them starts it. */
 const TRACKER_AT = 4393 + OWN_PORTS;
 
-/** The demo database, written once and copied from then on; whoever runs all tests has one already. */
 let demoFile: string | null = process.env.JORVIX_DEMO_FILE ?? null;
-function demoDatabase(): string {
+/** The demo database, written once and copied from then on; whoever runs all tests has one already. */
+export function demoDatabase(): string {
   if (demoFile !== null) return demoFile;
   const file = join(mkdtempSync(join(tmpdir(), 'jorvix-demo-')), 'app.db');
   const made = spawnSync('node_modules/.bin/tsx', ['--conditions=react-server', 'scripts/load-demo.ts', file], {
@@ -46,10 +46,11 @@ export class App {
   readonly database: string;
   private child: ChildProcess | null = null;
 
-  /** `file`: a database that is there already, served as it is. */
+  /** `file`: a database that is there already, served as it is; `env`: what its processes are told besides. */
   constructor(
     readonly demo: boolean,
     file?: string,
+    readonly env: Record<string, string> = {},
   ) {
     this.port = demo ? PORT.demo : PORT.empty;
     this.url = `http://127.0.0.1:${this.port}`;
@@ -77,6 +78,7 @@ export class App {
         JORVIX_HOSTS: `jorvix.test:${this.port}`,
         JORVIX_TRACKER: `http://127.0.0.1:${TRACKER_AT}`,
         ...(this.demo ? { JORVIX_TILT: 'simulated', JORVIX_DEMO: 'yes' } : { JORVIX_NEW: 'yes' }),
+        ...this.env,
       },
       stdio: ['ignore', 'pipe', 'ignore'],
       detached: true,
@@ -89,21 +91,21 @@ export class App {
   }
 
   /** The token of a device that is signed in from now on as one of the demo's people. */
-  newToken(accountId = 'marit'): string {
+  newToken(accountId = 'marit', nowMs = Date.now()): string {
     const token = randomBytes(32).toString('base64url');
     const db = new Database(this.database);
     const digest = createHash('sha256').update(token).digest('hex');
     db.prepare(
       `INSERT INTO account_session (id, account_id, token_hash, device, begun_at_ms, rotated_at_ms, seen_at_ms)
        VALUES (?, ?, ?, 'Journey', ?, ?, ?)`,
-    ).run(token.slice(0, 20), accountId, digest, Date.now(), Date.now(), Date.now());
+    ).run(token.slice(0, 20), accountId, digest, nowMs, nowMs, nowMs);
     db.close();
     return token;
   }
 
   /** Sign a browser in, without the pages that it is done on. */
-  async signIn(browser: BrowserContext, accountId?: string): Promise<void> {
-    const value = this.newToken(accountId);
+  async signIn(browser: BrowserContext, accountId?: string, nowMs?: number): Promise<void> {
+    const value = this.newToken(accountId, nowMs);
     await browser.addCookies([{ name: 'jorvix', value, url: this.url, httpOnly: true, sameSite: 'Lax' }]);
   }
 

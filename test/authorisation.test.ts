@@ -235,7 +235,7 @@ describe('who sees and changes what', () => {
       // Counts over all clients, without names.
       'what-works.loadWhatWorks',
       // Times and stations without names; what is open of whose clients is tested with the floor.
-      ...['reach.othersOnFloor', 'reach.reachOpenSets'],
+      ...['reach.othersOnFloor', 'day-sessions.othersSessions', 'reach.reachOpenSets'],
       // Called with what was reached before.
       ...[
         'client-week.countedIn',
@@ -244,13 +244,14 @@ describe('who sees and changes what', () => {
         'sessions.keepMade',
         'changes.keepChanges',
       ],
+      ...['day-sessions.progressIn', 'day-sessions.daySessions', 'day-sessions.otherOrder'],
       ...['item-context.loadItem', 'item-context.toContext', 'limits.limitsToday'],
       ...['screening.loadScreening', 'settings.findSettings', 'solved.solveOnce'],
       ...['choosing.choosingFor', 'learned-items.learnItem', 'learned-items.learnItems', 'plan.findLoad'],
       // Of one's own clients: tested with calendars.
       ...['calendar.writeCalendar', 'calendar.previewCalendar', 'calendar.takeCalendar'],
       ...['change-times.changeTimesAt', 'change-times.listChangeTimes', 'change-times.saveChangeTimes'],
-      ...['wanted.wantedTexts', 'wanted.wantedOf', 'client-week.saveWeekRules', 'week.weekOf'],
+      ...['wanted.wantedOnFloor', 'wanted.wantedOf', 'client-week.saveWeekRules', 'week.weekOf'],
       // Of movements without a client; who may drop one is tested with sessions.
       ...['templates.reachTemplates', 'templates.dropTemplateOf', 'templates.mayDrop'],
       ...['setup-book.loadSetupBook', 'reach.reachSessions', 'onward.inTurnsWith', 'onward.nextOf', 'onward.partnerOf'],

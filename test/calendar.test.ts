@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { Db } from '@/data/open-db';
 import { findSession, listSessions } from '@/data/queries/sessions';
 import { previewCalendar, takeCalendar, writeCalendar } from '@/server/calendar';
+import type { UseCase } from '@/server/use-case';
 import { callOffSession, makeSession } from '@/server/sessions';
 import { RELIEF } from '../demo/people';
 import { at, NOW, world } from './support/world';
@@ -18,6 +19,11 @@ function ahead(): { db: Db; id: string } {
 const states = (db: Db, text: unknown) => {
   const seen = previewCalendar(at(db), text);
   return seen.ok ? seen.kept!.lines.map((l) => [l.state, l.why]) : seen.issues.map((i) => i.path);
+};
+/** Every line that a file has. */
+const takeAll = (uc: UseCase, text: string) => {
+  const seen = previewCalendar(uc, text);
+  return takeCalendar(uc, text, seen.ok ? seen.kept!.lines.map((l) => l.id) : []);
 };
 const file = (...events: string[]) => ['BEGIN:VCALENDAR', 'VERSION:2.0', ...events, 'END:VCALENDAR', ''].join('\r\n');
 const event = (...lines: string[]) => ['BEGIN:VEVENT', 'DTSTAMP:20261120T080000Z', ...lines, 'END:VEVENT'].join('\r\n');
@@ -51,7 +57,7 @@ describe('sessions in', () => {
     const later = text.replaceAll(utc(startsAtMs), utc(startsAtMs + HOUR / 2));
     expect(states(db, later).filter(([s]) => s !== 'same')).toEqual([['moved', '']]);
     expect(findSession(db, id)!.startsAtMs).toBe(startsAtMs);
-    expect(takeCalendar(at(db), later)).toMatchObject({ ok: true });
+    expect(takeAll(at(db), later)).toMatchObject({ ok: true });
     expect(findSession(db, id)).toMatchObject({ startsAtMs: startsAtMs + HOUR / 2, minutes: 15 });
     callOffSession(at(db), id, true);
     expect(states(db, later).filter(([s]) => s === 'rejected')).toEqual([['rejected', 'is called off here']]);
@@ -67,7 +73,7 @@ describe('sessions in', () => {
       ),
     );
     expect(states(db, weekly)).toEqual(Array.from({ length: 3 }, () => ['new', '']));
-    for (let twice = 0; twice < 2; twice++) takeCalendar(at(db), weekly);
+    for (let twice = 0; twice < 2; twice++) takeAll(at(db), weekly);
     const made = listSessions(db, NOW + 24 * HOUR, NOW + 60 * 24 * HOUR);
     expect(made.map((s) => [s.clientId, new Date(s.startsAtMs).toISOString(), s.minutes])).toEqual(
       [1, 8, 15].map((day) => ['anselm', `2026-12-${String(day).padStart(2, '0')}T09:00:00.000Z`, 50]),
@@ -87,14 +93,14 @@ describe('sessions in', () => {
       'DTSTART:20261208T110000Z',
       'DURATION:PT50M',
     ];
-    takeCalendar(at(db), file(event('UID:a', ...base), event('UID:a', ...moved)));
+    takeAll(at(db), file(event('UID:a', ...base), event('UID:a', ...moved)));
     const hours = () =>
       listSessions(db, NOW + 24 * HOUR, NOW + 60 * 24 * HOUR).map((s) => new Date(s.startsAtMs).getUTCHours());
     expect(hours()).toEqual([9, 11]);
     // Another event of the same times keeps its own; a moved time without its event stands by itself.
     const sefina = base.map((l) => l.replace('Anselm Okparaeke', 'Sefina Taualofa'));
     const other = world();
-    takeCalendar(at(other), file(event('UID:b', ...sefina), event('UID:a', ...base), event('UID:a', ...moved)));
+    takeAll(at(other), file(event('UID:b', ...sefina), event('UID:a', ...base), event('UID:a', ...moved)));
     const of = (id: string) =>
       listSessions(other, NOW + 24 * HOUR, NOW + 60 * 24 * HOUR).filter((s) => s.clientId === id);
     expect(of('sefina').map((s) => new Date(s.startsAtMs).getUTCHours())).toEqual([9, 9]);
@@ -118,7 +124,7 @@ describe('sessions in', () => {
       ['rejected', 'is over'],
       ['rejected', 'its title is no client of yours'],
     ]);
-    takeCalendar(at(db), mixed);
+    takeAll(at(db), mixed);
     expect(listSessions(db, NOW + 24 * HOUR, NOW + 48 * HOUR)).toHaveLength(1);
   });
   it.each([['BEGIN:NOTHING'], [''], ['{"a":1}'], [null], [7], ['BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nUID:x']])(
@@ -128,7 +134,16 @@ describe('sessions in', () => {
   it('somebody else’s session is not moved by a file that has it', () => {
     const { db, id } = ahead();
     const { startsAtMs } = findSession(db, id)!;
-    takeCalendar(at(db, NOW, RELIEF), file(once(`${id}@jorvix`, 'Sefina Taualofa', startsAtMs + HOUR)));
+    takeAll(at(db, NOW, RELIEF), file(once(`${id}@jorvix`, 'Sefina Taualofa', startsAtMs + HOUR)));
     expect(findSession(db, id)!.startsAtMs).toBe(startsAtMs);
+  });
+  it('line by line: what is not kept is planned nowhere, and is still new the next time', () => {
+    const db = world();
+    const two = file(once('a', 'Sefina Taualofa', NOW + 30 * HOUR), once('b', 'Sefina Taualofa', NOW + 54 * HOUR));
+    const seen = previewCalendar(at(db), two);
+    const [a] = seen.ok ? seen.kept!.lines : [];
+    expect(takeCalendar(at(db), two, [a!.id, 'nothing'])).toMatchObject({ ok: true });
+    expect(states(db, two).map(([s]) => s)).toEqual(['same', 'new']);
+    expect(takeCalendar(at(db), two, 'all')).toMatchObject({ ok: false });
   });
 });

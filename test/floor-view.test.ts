@@ -149,19 +149,17 @@ describe('what the day asks for besides', () => {
         'marit',
       );
     const [before] = view(db).sessions;
-    expect(before!.wanted).toEqual([]);
-    plan('theirs', 'corvin', before!.startsAtMs + 0.5 * HOUR_MS);
-    plan('own', 'iolana', before!.startsAtMs - 0.5 * HOUR_MS);
+    expect(before!.wanted).toBeNull();
+    plan('theirs', 'corvin', before!.startsAtMs + HOUR_MS / 12);
+    plan('own', 'iolana', before!.startsAtMs - HOUR_MS / 12);
     const named = new Map(view(db).sessions.map((s) => [s.id, s]));
-    expect(named.get(before!.id)!.wanted).toEqual([
-      'Long pair by the window is wanted at the same time by Iolana Brzezicki.',
-      'Long pair by the window is wanted at the same time by another trainer’s client.',
+    expect(named.get(before!.id)!.wanted!.says).toEqual([
+      'Long pair by the window is wanted by Iolana Brzezicki too, from about 09:20.',
+      'Long pair by the window is wanted by another trainer’s client too, from about 09:20.',
     ]);
-    // Before it begins there is a way out: an hour and a half earlier, until the first of the others comes.
+    // Before it begins there is a way out: twenty minutes later both have left the column.
     const early = loadFloor(at(db, before!.startsAtMs - 3 * HOUR_MS)).sessions.find((s) => s.id === before!.id)!;
-    expect(early.wanted.at(-1)).toBe(
-      `At ${clock(before!.startsAtMs - 1.5 * HOUR_MS)} nobody else would want it: the plan can be moved there.`,
-    );
+    expect(early.wanted!.start).toBe(clock(before!.startsAtMs + HOUR_MS / 3));
     expect(named.get(before!.id)!.lane).not.toBe(named.get('own')!.lane);
   });
   it('a limit that ends', () => {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { makeLog } from './support/make-log';
 import type { Db } from '@/data/open-db';
-import { findItem, findSession } from '@/data/queries/sessions';
+import { addSession, findItem, findSession } from '@/data/queries/sessions';
 import { findAttachment, findKit, findStation, saveKit } from '@/data/queries/kit';
 import { findClient, saveClient } from '@/data/queries/clients';
 import { saveChangeTimes } from '@/server/change-times';
@@ -10,7 +10,7 @@ import { loadHistory } from '@/server/changes';
 import { loadFloor } from '@/server/floor';
 import { planToday } from '@/server/plan';
 import { changeItem, moveToStation, skipItem, takeItemOut } from '@/server/planned-items';
-import { loadSessionPlan } from '@/server/session-plan';
+import { loadSessionPlan, orderSession } from '@/server/session-plan';
 import { callOffSession, finishSession, makeSession, moveSession } from '@/server/sessions';
 import { loadSet } from '@/server/set';
 import { dropTemplateOf, keepTemplate, reachTemplates } from '@/server/templates';
@@ -286,14 +286,16 @@ describe('a station that two want at once', () => {
     const db = world();
     moveSession(at(db), ANSELM, { day: '2026-11-24', startsAt: '9:00', minutes: 60 });
     const of = (id: string) => loadSessionPlan(at(db), id)!.wanted;
-    expect(of(ANSELM)).toMatchObject([
-      { stationId: 'long-pair', start: '10:00', says: expect.stringContaining('Sefina') },
-    ]);
-    const [standIn] = of(ANSELM)[0]!.standIns;
+    const wanted = of(ANSELM)!;
+    expect(wanted).toMatchObject({
+      says: [expect.stringMatching(/^Long pair.* is wanted by Sefina .* from about 09:20/)],
+    });
+    expect(wanted.start).toBe('09:40');
+    const [standIn] = wanted.standIns;
     expect(standIn!.stationId).not.toBe('long-pair');
     // On the other column the hand feels the same: the stack goes by the pulleys, and the set can be done there.
     expect(moveToStation(at(db), standIn!.itemIds, standIn!.stationId).ok).toBe(true);
-    expect(of(ANSELM)).toEqual([]);
+    expect(of(ANSELM)).toBeNull();
     for (const id of standIn!.itemIds) {
       expect(findItem(db, id)!.stationId).toBe(standIn!.stationId);
       expect(loadSet(at(db), id)!.blocked).toBeNull();
@@ -304,7 +306,58 @@ describe('a station that two want at once', () => {
     moveSession(at(db), TODAY, { day: '2026-11-24', startsAt: '9:15', minutes: 60 });
     moveToStation(at(db), standIn!.itemIds, 'long-pair');
     makeLog(db, `${ANSELM}-0`).begin();
-    expect(of(ANSELM)[0]).toMatchObject({ start: null, standIns: [] });
+    expect(of(ANSELM)).toMatchObject({ start: null, standIns: [] });
+  });
+});
+
+describe('another order as a way out', () => {
+  const LATER = NOW + 6 * 3_600_000;
+  const plan = (db: Db, id: string, clientId: string, movements: readonly (readonly [string, string | null])[]) => {
+    const like = findItem(db, `${TODAY}-0`)!;
+    const items = movements.map(([movement, stationId], k) => ({
+      ...{
+        ...like,
+        movement: movement as typeof like.movement,
+        stationId,
+        id: `${id}-${k}`,
+        sessionId: id,
+        position: k,
+      },
+      attachmentId: stationId && like.attachmentId,
+    }));
+    const session = { id, clientId, startsAtMs: LATER, gymId: 'tidewater', minutes: 60, items };
+    addSession(db, session, 'marit');
+  };
+  const FLY = ['cable-fly-level', 'long-pair'] as const;
+  it('what needs no station first, then the column that the other one has left; taken, nobody wants it', () => {
+    const db = world();
+    plan(db, 'own', 'anselm', [FLY, ['dumbbell-fly-incline', null], ['door-frame-chest-stretch', null]]);
+    plan(db, 'theirs', 'sefina', [FLY]);
+    const wanted = () => loadSessionPlan(at(db), 'own')!.wanted;
+    const { order } = wanted()!;
+    // The stretch wakes up and stays ahead of what is lifted.
+    expect(order!.itemIds).toEqual(['own-2', 'own-1', 'own-0']);
+    expect(order!.says).toMatch(/stretch, .*, Cable fly, level$/);
+    expect(loadFloor(at(db)).sessions.find((s) => s.id === 'own')!.wanted!.order).toEqual(order);
+    expect(orderSession(at(db), 'own', order!.itemIds).ok).toBe(true);
+    expect(wanted()).toBeNull();
+    // Hers alone cannot be put otherwise.
+    expect(loadSessionPlan(at(db), 'theirs')!.wanted).toBeNull();
+  });
+  it('a column is free again as soon as its sets are done, or what was on it is skipped', () => {
+    const db = world();
+    plan(db, 'own', 'anselm', [FLY]);
+    plan(db, 'theirs', 'sefina', [FLY]);
+    const wanted = () => loadSessionPlan(at(db, LATER + 100_000), 'theirs')!.wanted;
+    expect(wanted()).not.toBeNull();
+    const log = makeLog(db, 'own-0', LATER);
+    for (let k = 0; k < findItem(db, 'own-0')!.sets; k++) log.set({});
+    expect(wanted()).toBeNull();
+    const other = world();
+    plan(other, 'own', 'anselm', [FLY]);
+    plan(other, 'theirs', 'sefina', [FLY]);
+    expect(skipItem(at(other), ['own-0'], 'no time').ok).toBe(true);
+    expect(loadSessionPlan(at(other), 'theirs')!.wanted).toBeNull();
   });
 });
 

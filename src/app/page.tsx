@@ -7,12 +7,15 @@ import { PlanFold } from '@/features/floor/plan-fold';
 import { loadFloor } from '@/server/floor';
 import { listPlanChoices } from '@/server/plan';
 import { openUseCase } from '@/server/open-use-case';
-import { planTodayAction } from './actions';
+import { orderSessionAction, planTodayAction } from './actions';
+import { moveSessionAction, moveToStationAction } from './plan-actions';
 import { WORDS } from '@/messages/screens/pages';
 import { readAsked, type Asked } from './asked';
 
 // The layout's own form of titles is not taken by the page beside it.
 export const metadata: Metadata = { title: { absolute: WORDS.titled.replace('%s', WORDS.floor) } };
+
+const OF_WANTED = { move: moveSessionAction, reorder: orderSessionAction, moveToStation: moveToStationAction };
 
 export default async function FloorPage({ searchParams }: { readonly searchParams: Asked }) {
   await connection();
@@ -24,7 +27,7 @@ export default async function FloorPage({ searchParams }: { readonly searchParam
   return (
     <>
       <h1 className="visually-hidden">{WORDS.floor}</h1>
-      <FloorBoard view={floor} />
+      <FloorBoard view={floor} deeds={OF_WANTED} />
       <div className="page">
         <UnreadableNote rows={floor.unreadable} />
         <PlanFold

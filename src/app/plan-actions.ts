@@ -57,8 +57,8 @@ export async function previewCalendarAction(text: unknown): Promise<SaveResult<C
   return acting([], (uc) => previewCalendar(uc, text));
 }
 
-export async function takeCalendarAction(text: unknown): Promise<SaveResult<CalendarView>> {
-  return refreshed(await acting([], (uc) => takeCalendar(uc, text)));
+export async function takeCalendarAction(text: unknown, ids: unknown): Promise<SaveResult<CalendarView>> {
+  return refreshed(await acting([], (uc) => takeCalendar(uc, text, ids)));
 }
 
 export async function moveToStationAction(itemIds: unknown, stationId: unknown): Promise<SaveResult> {

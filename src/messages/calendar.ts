@@ -4,6 +4,7 @@ export type CalendarState = 'new' | 'moved' | 'same' | 'rejected';
 /** Why an event of a calendar file is not taken. */
 export const CALENDAR_REFUSAL = {
   noCalendar: 'expected an iCalendar file',
+  noLines: 'expected the lines to keep',
   allDay: 'has no time of day',
   minutes: (least: number, most: number): string => `is not ${least} to ${most} minutes long`,
   nobody: 'its title is no client of yours',
@@ -29,10 +30,12 @@ export const CALENDAR = {
     same: 'as it is here',
     rejected: 'left out',
   } satisfies Record<CalendarState, string>,
+  keep: 'Keep',
   when: 'When',
   minutes: 'Minutes',
   who: 'Title',
   what: 'What becomes of it',
+  takeLine: (who: string, when: string): string => `Keep ${who}, ${when}`,
   take: (n: number): string => (n === 1 ? 'Keep 1 session' : `Keep ${n} sessions`),
   taken: 'Kept.',
 } as const;

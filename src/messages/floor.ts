@@ -52,12 +52,8 @@ export const lastLoadText = (load: string): string => `last time ${load}`;
 export const lastHandleText = (name: string): string => `last time ${name}`;
 
 /** A station that somebody else wants at the same time; nobody's name where the client is another trainer's. */
-export const wantedText = (station: string, who: string | null): string =>
-  `${station} is wanted at the same time by ${who ?? 'another trainer’s client'}.`;
-
-/** When nobody else would want it. */
-export const freeAtText = (start: string): string =>
-  `At ${start} nobody else would want it: the plan can be moved there.`;
+export const wantedText = (station: string, from: string, who: string | null): string =>
+  `${station} is wanted by ${who ?? 'another trainer’s client'} too, from about ${from}.`;
 
 /** A set of an earlier day that nobody ended. */
 export const unfinishedText = (who: string, movement: string, setNo: number, date: string): string =>

@@ -111,7 +111,7 @@ function readCalendar(text: string, untilMs: number): Occurrence[] | null {
   }
 }
 
-type Line = CalendarLine & { readonly id: string; readonly startsAtMs: number; readonly clientId: string | null };
+type Line = CalendarLine & { readonly startsAtMs: number; readonly clientId: string | null };
 
 /** What becomes of an occurrence: whose it is by its name, and whether it is there already. */
 function lineOf(uc: UseCase, names: ReadonlyMap<string, string>, o: Occurrence): Line {
@@ -147,19 +147,23 @@ const isRefused = (lines: readonly Line[] | Refused): lines is Refused => 'ok' i
 export function previewCalendar(uc: UseCase, text: unknown): SaveResult<CalendarView> {
   const lines = linesOf(uc, text);
   if (isRefused(lines)) return lines;
-  const shown = lines.map(({ when, minutes, summary, state, why }) => ({ when, minutes, summary, state, why }));
+  const shown = lines.map(({ id, when, minutes, summary, state, why }) => ({ id, when, minutes, summary, state, why }));
   return { ok: true, id: '', kept: { lines: shown } };
 }
 
-/** Take a calendar file: what is new is planned, empty, and what was moved is moved; all of it, or nothing. */
-export function takeCalendar(uc: UseCase, text: unknown): SaveResult<CalendarView> {
+/**
+ * Take lines of a calendar file, by their ids: what is new is planned, empty, and what was moved is moved; all of them,
+ * or nothing.
+ */
+export function takeCalendar(uc: UseCase, text: unknown, ids: unknown): SaveResult<CalendarView> {
   const lines = linesOf(uc, text);
   if (isRefused(lines)) return lines;
+  if (!Array.isArray(ids)) return refused('file', CALENDAR_REFUSAL.noLines);
   const gyms = listGyms(uc.db).map((g) => g.id);
   if (gyms.length === 0) return refused('file', PLAN_REFUSAL.noGym);
   inTransaction(uc.db, () => {
     for (const { id, state, clientId, startsAtMs, minutes } of lines) {
-      if (clientId === null || (state !== 'new' && state !== 'moved')) continue;
+      if (!ids.includes(id) || clientId === null || (state !== 'new' && state !== 'moved')) continue;
       const of = { subject: 'plan', subjectId: id, clientId } as const;
       const before = reachSession(uc, id);
       if (before) setTime(uc.db, id, startsAtMs, minutes);

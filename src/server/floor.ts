@@ -6,7 +6,6 @@ import type { FloorItemView, FloorSessionView, FloorView } from '@/contract/view
 import type { Session } from '@/contract/views/plan';
 import { clock, dayIn } from '@/messages/day';
 import {
-  freeAtText,
   dueText,
   lastHandleText,
   lastLoadText,
@@ -19,20 +18,20 @@ import { doneName } from '@/messages/book';
 import { loadText } from '@/messages/loads';
 import { dueOn } from '@/core/body/due';
 import type { MovementId } from '@/core/book/book';
-import { freeStart } from '@/core/plan/conflict';
-import { lanesOf, wantedTogether, type DaySession } from '@/core/plan/day';
+import { lanesOf, type DaySession } from '@/core/plan/day';
 import type { Client, ScreeningView } from '@/contract/views/client';
 import { lastChanged } from '@/data/queries/changes';
 import { findAttachment } from '@/data/queries/kit';
 import { replacedText } from '@/messages/replaced';
-import { dayOf, toLocalDay } from './clock';
+import { dayOf, dayText, toLocalDay } from './clock';
 import { findLastUsed, sidesAlternate, toContext, type ItemContext } from './item-context';
 import { floorSessions } from './floor-sessions';
-import { othersOnFloor, reachClient, reachOpenSets, toDaySession } from './reach';
+import { daySessions, othersSessions } from './day-sessions';
+import { reachClient, reachOpenSets } from './reach';
 import { loadScreening } from './screening';
 import { findSettings, platesOf, type FoundSettings } from './settings';
 import type { UseCase } from './use-case';
-import { wantedTexts } from './wanted';
+import { wantedOnFloor } from './wanted';
 
 const FINISHED: readonly FloorItemView['state'][] = ['done', 'stopped', 'skipped'];
 
@@ -141,7 +140,6 @@ function toItem(uc: UseCase, sides: readonly ItemContext[]): FloorItemView {
 /** What the day is told with beside the session itself. */
 interface Day {
   readonly lanes: ReadonlyMap<string, number>;
-  readonly wanted: ReturnType<typeof wantedTogether>;
   /** Everybody's sessions of the day: when, and on which stations. */
   readonly everybody: readonly DaySession[];
   /** The client of each session in the care of who asks. */
@@ -156,18 +154,6 @@ function dueTexts({ db, nowMs }: UseCase, client: Client, screening: ScreeningVi
   return dueOn(toLocalDay(nowMs), { limits: client.limits, screening: screening.state, rangesDay }).map(dueText);
 }
 
-/** Stations that somebody else wants meanwhile, and when nobody would; the plan has all the ways out in a tap. */
-function wantedIn(uc: UseCase, session: Session, isBegun: boolean, { wanted, everybody, clients }: Day): string[] {
-  const own = wanted.get(session.id) ?? [];
-  const texts = wantedTexts(uc, own, (other) => clients.get(other)?.name ?? null);
-  if (texts.length === 0 || isBegun) return texts;
-  const others = everybody.filter((s) => s.id !== session.id);
-  const start = freeStart(toDaySession(session), others, uc.nowMs);
-  return start !== null && toLocalDay(start) === toLocalDay(session.startsAtMs)
-    ? [...texts, freeAtText(clock(start))]
-    : texts;
-}
-
 function toSession(uc: UseCase, session: Session, today: Day): FloorSessionView {
   const { id, clientId, gymId, startsAtMs, minutes } = session;
   const client = today.clients.get(id) ?? null;
@@ -180,6 +166,10 @@ function toSession(uc: UseCase, session: Session, today: Day): FloorSessionView 
         ),
       )
     : [];
+  const isBegun = items.some((i) => i.state !== 'to-do');
+  const own = today.everybody.find((s) => s.id === id);
+  const others = today.everybody.filter((s) => s.id !== id);
+  const nameOf = (other: string): string | null => today.clients.get(other)?.name ?? null;
   return {
     id,
     clientId,
@@ -188,16 +178,12 @@ function toSession(uc: UseCase, session: Session, today: Day): FloorSessionView 
     starts: clock(startsAtMs),
     ends: clock(startsAtMs + minutes * 60_000),
     startsAtMs,
+    day: dayText(startsAtMs),
     minutes,
     done: session.finishedAtMs !== null || (items.length > 0 && items.every((i) => FINISHED.includes(i.state))),
     screening,
     due: client ? dueTexts(uc, client, screening) : [],
-    wanted: wantedIn(
-      uc,
-      session,
-      items.some((i) => i.state !== 'to-do'),
-      today,
-    ),
+    wanted: client && own ? wantedOnFloor(uc, { session, client, isBegun }, { own, others, nameOf }) : null,
     lane: today.lanes.get(id) ?? 0,
     items,
   };
@@ -210,10 +196,10 @@ export function loadFloor(uc: UseCase): FloorView {
   const today = floorSessions(uc);
   const late = today.filter((s) => s.startsAtMs < fromMs);
   const goOn = new Set(late.flatMap((s) => s.items.map((i) => i.id)));
-  const everybody = [...today.map(toDaySession), ...othersOnFloor(uc, fromMs, toMs)];
+  const everybody = [...daySessions(uc, today), ...othersSessions(uc, fromMs, toMs)];
   const day: Day = {
     lanes: lanesOf(today),
-    ...{ everybody, wanted: wantedTogether(everybody) },
+    everybody,
     clients: new Map(
       today.flatMap((s) => {
         const c = reachClient(uc, s.clientId);

@@ -2,7 +2,6 @@ import 'server-only';
 import { mayHandOver, reachesClient, type Care } from '@/core/account/care';
 import type { Client } from '@/contract/views/client';
 import type { Session, SessionItem } from '@/contract/views/plan';
-import type { DaySession } from '@/core/plan/day';
 import { openSets, type OpenSet } from '@/data/queries/read-folds';
 import { findCare, listCare } from '@/data/queries/care';
 import { findClient, listClients } from '@/data/queries/clients';
@@ -57,21 +56,13 @@ export function reachSessions(uc: UseCase, fromMs: number, toMs: number): Sessio
   return listSessions(uc.db, fromMs, toMs).filter((s) => own(s.clientId));
 }
 
-/** When a session is and which stations it still wants: what is skipped wants none, nor does what is finished. */
-export const toDaySession = ({ id, startsAtMs, minutes, items, finishedAtMs, togetherId }: Session): DaySession => ({
-  ...{ id, startsAtMs, minutes, togetherId },
-  stationIds: finishedAtMs === null ? items.flatMap((i) => (i.skipped === null ? (i.stationId ?? []) : [])) : [],
-});
-
 /**
- * Sessions of clients in nobody's care who asks that start in [fromMs, toMs): only when and on which stations, which
- * everybody on the floor sees anyway.
+ * What is seen of the sessions of clients in nobody's care who asks that start in [fromMs, toMs): only when and on which
+ * stations, which everybody on the floor sees anyway.
  */
-export function othersOnFloor(uc: UseCase, fromMs: number, toMs: number): DaySession[] {
+export function othersOnFloor<T>(uc: UseCase, fromMs: number, toMs: number, see: (sessions: Session[]) => T): T {
   const own = ownIds(uc);
-  return listSessions(uc.db, fromMs, toMs)
-    .filter((s) => !own(s.clientId))
-    .map(toDaySession);
+  return see(listSessions(uc.db, fromMs, toMs).filter((s) => !own(s.clientId)));
 }
 
 /** Sets of clients in somebody's care that were begun before a time and not ended, newest first. */

@@ -2,31 +2,58 @@ import 'server-only';
 import { entryOf } from '@/core/book/book';
 import { serveHere } from '@/core/book/choose';
 import { freeStart, freeStations } from '@/core/plan/conflict';
-import { wantedTogether, type DaySession } from '@/core/plan/day';
+import type { DaySession, WantedStation } from '@/core/plan/day';
 import type { Client } from '@/contract/views/client';
-import type { WantedView } from '@/contract/views/session-plan';
+import type { WantedView, WaysOut } from '@/contract/views/session-plan';
 import type { Session } from '@/contract/views/plan';
 import { findStation } from '@/data/queries/kit';
 import { clock } from '@/messages/day';
+import { movementName } from '@/messages/book';
 import { wantedText } from '@/messages/floor';
 import { choosingFor } from './choosing';
 import { dayOf, dayText } from './clock';
-import { othersOnFloor, reachClient, reachSessions, toDaySession } from './reach';
+import { daySessions, otherOrder, othersSessions, wantedWith } from './day-sessions';
+import { reachClient, reachSessions } from './reach';
 import type { UseCase } from './use-case';
 
-/** Who wants a station at the same time, and which: one entry of `wantedTogether`. */
-type Wanted = ReturnType<typeof wantedTogether> extends ReadonlyMap<string, infer V> ? V : never;
+/** Whose session it is; null of a client of somebody else's. */
+type NameOf = (sessionId: string) => string | null;
+
+const saysOf = (uc: UseCase, { stationId, otherId, fromMs }: WantedStation, nameOf: NameOf): string =>
+  wantedText(findStation(uc.db, stationId)?.name ?? '', clock(fromMs), nameOf(otherId));
+
+/** When nobody else would want a station of a session, on its day; null where it has begun, or there is no such time. */
+function startFor(uc: UseCase, session: Session, day: DaySession, others: readonly DaySession[]): string | null {
+  const start = freeStart(day, others, uc.nowMs);
+  return start !== null && dayText(start) === dayText(session.startsAtMs) ? clock(start) : null;
+}
+
+/** The order in which nobody else wants a station of a session, in words too. */
+function orderFor(uc: UseCase, session: Session, client: Client, others: readonly DaySession[]): WaysOut['order'] {
+  const found = session.unreadable.length > 0 ? null : otherOrder(uc, session, client, others);
+  if (!found || found.itemIds.every((id, k) => session.items[k]!.id === id)) return null;
+  return { itemIds: found.itemIds, says: found.movements.map((m) => movementName(m)).join(', ') };
+}
 
 /**
- * Stations that somebody else wants at the same time, in words; `nameOf`: whose session it is, null of a client of
- * somebody else's.
+ * What the floor says of a session's stations that others want at the same time, and the ways out that are known at
+ * once: another start where it has not begun, another order of what is left.
  */
-export const wantedTexts = (uc: UseCase, wanted: Wanted, nameOf: (sessionId: string) => string | null): string[] =>
-  wanted.flatMap(({ otherId, stationIds }) =>
-    stationIds
-      .flatMap((id) => findStation(uc.db, id)?.name ?? [])
-      .map((station) => wantedText(station, nameOf(otherId))),
-  );
+export function wantedOnFloor(
+  uc: UseCase,
+  of: { readonly session: Session; readonly client: Client; readonly isBegun: boolean },
+  day: { readonly own: DaySession; readonly others: readonly DaySession[]; readonly nameOf: NameOf },
+): WaysOut | null {
+  const { session, client, isBegun } = of;
+  const { own, others, nameOf } = day;
+  const wanted = wantedWith(own, others);
+  if (wanted.length === 0) return null;
+  return {
+    says: wanted.map((w) => saysOf(uc, w, nameOf)),
+    start: isBegun ? null : startFor(uc, session, own, others),
+    order: orderFor(uc, session, client, others),
+  };
+}
 
 /** Who else trains on a session's day, when and where; and whose sessions they are. */
 function othersOn(uc: UseCase, session: Session) {
@@ -36,18 +63,15 @@ function othersOn(uc: UseCase, session: Session) {
     const other = own.find((s) => s.id === id);
     return (other && reachClient(uc, other.clientId)?.name) ?? null;
   };
-  return { others: [...own.map(toDaySession), ...othersOnFloor(uc, fromMs, toMs)], nameOf };
+  return { others: [...daySessions(uc, own), ...othersSessions(uc, fromMs, toMs)], nameOf };
 }
 
 /** Columns that nobody wants meanwhile and that serve every movement of a session on a wanted one. */
-function standInsFor(uc: UseCase, session: Session, client: Client, stationId: string, others: readonly DaySession[]) {
+function standInsFor(uc: UseCase, { session, client, own, others }: Wanting, stationId: string) {
   const items = session.items.filter((i) => i.stationId === stationId && i.skipped === null);
   const input = choosingFor(uc, client, session.gymId);
-  const free = freeStations(
-    toDaySession(session),
-    others,
-    input.gym.columns.map((c) => c.id),
-  );
+  const columns = input.gym.columns.map((c) => c.id);
+  const free = freeStations(own, others, stationId, columns);
   const serves = (id: string): boolean => {
     const gym = { ...input.gym, columns: input.gym.columns.filter((c) => c.id === id) };
     return items.every((i) => serveHere(entryOf(i.movement), { ...input, gym }).objection === null);
@@ -59,21 +83,22 @@ function standInsFor(uc: UseCase, session: Session, client: Client, stationId: s
   }));
 }
 
+interface Wanting {
+  readonly session: Session;
+  readonly client: Client;
+  readonly own: DaySession;
+  readonly others: readonly DaySession[];
+}
+
 /**
- * Stations of a session that somebody else wants at the same time, with the ways out: another column, another start.
- * Where it has begun there are none.
+ * Stations of a session that somebody else wants at the same time, with the ways out: another start, another order,
+ * another column. Where it has begun it neither starts at another time nor on another column.
  */
-export function wantedOf(uc: UseCase, session: Session, client: Client, isBegun: boolean): WantedView[] {
+export function wantedOf(uc: UseCase, session: Session, client: Client, isBegun: boolean): WantedView | null {
   const { others, nameOf } = othersOn(uc, session);
-  const day = toDaySession(session);
-  const wanted = wantedTogether([day, ...others]).get(session.id) ?? [];
-  const start = isBegun || wanted.length === 0 ? null : freeStart(day, others, uc.nowMs);
-  return wanted.flatMap((w) =>
-    w.stationIds.map((stationId) => ({
-      stationId,
-      says: wantedTexts(uc, [{ ...w, stationIds: [stationId] }], nameOf).join(' '),
-      start: start !== null && dayText(start) === dayText(session.startsAtMs) ? clock(start) : null,
-      standIns: isBegun ? [] : standInsFor(uc, session, client, stationId, others),
-    })),
-  );
+  const [own] = daySessions(uc, [session]);
+  const ways = own ? wantedOnFloor(uc, { session, client, isBegun }, { own, others, nameOf }) : null;
+  if (!own || !ways) return null;
+  const stations = isBegun ? [] : [...new Set(wantedWith(own, others).map((w) => w.stationId))];
+  return { ...ways, standIns: stations.flatMap((id) => standInsFor(uc, { session, client, own, others }, id)) };
 }

@@ -5,12 +5,13 @@ import { withSides } from '@/core/record/side-pair';
 import type { Session, SessionItem } from '@/contract/views/plan';
 import type { WeekSessionView, WeekView } from '@/contract/views/session-plan';
 import { listGyms } from '@/data/queries/gyms';
-import { progressOf, type ItemProgress } from '@/data/queries/read-folds';
+import type { ItemProgress } from '@/data/queries/read-folds';
 import { clock } from '@/messages/day';
 import { dayTitle, weekTitle } from '@/messages/plan';
 import { listChangeTimes } from './change-times';
 import { dayText } from './clock';
-import { othersOnFloor, reachClients, reachSessions, toDaySession } from './reach';
+import { daySessions, othersSessions, progressIn } from './day-sessions';
+import { reachClients, reachSessions } from './reach';
 import { mayDrop, reachTemplates } from './templates';
 import type { UseCase } from './use-case';
 
@@ -55,12 +56,8 @@ export function loadWeek(uc: UseCase, day: string | undefined): WeekView {
   const sessions = reachSessions(uc, fromMs, toMs);
   const clients = reachClients(uc);
   const names = new Map(clients.map((c) => [c.id, c.name]));
-  const progress = progressOf(
-    uc.db,
-    sessions.map((s) => s.clientId),
-    sessions.flatMap((s) => s.items.map((i) => i.id)),
-  );
-  const wanted = wantedTogether([...sessions.map(toDaySession), ...othersOnFloor(uc, fromMs, toMs)]);
+  const progress = progressIn(uc, sessions);
+  const wanted = wantedTogether([...daySessions(uc, sessions), ...othersSessions(uc, fromMs, toMs)]);
   const toView = (s: Session): WeekSessionView => ({
     id: s.id,
     clientName: names.get(s.clientId) ?? '',

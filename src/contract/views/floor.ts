@@ -1,5 +1,6 @@
 import type { MovementId } from '@/core/book/book';
 import type { UnreadableRow } from '../records/record';
+import type { WaysOut } from './session-plan';
 import type { SettingView } from './setting';
 import type { ScreeningView } from './client';
 import type { WorkingSide } from '@/core/body/side';
@@ -40,13 +41,15 @@ export interface FloorSessionView {
   readonly starts: string;
   readonly ends: string;
   readonly startsAtMs: number;
+  /** Its day like 2026-11-24. */
+  readonly day: string;
   readonly minutes: number;
   readonly done: boolean;
   readonly screening: ScreeningView;
   /** What is due for the client about now, in words. */
   readonly due: readonly string[];
-  /** Stations that somebody else wants at the same time, in words. */
-  readonly wanted: readonly string[];
+  /** Stations that somebody else wants at the same time, with the ways out; null where nobody does. */
+  readonly wanted: WaysOut | null;
   /** Row of the day's strip: nobody lies over another. */
   readonly lane: number;
   readonly items: readonly FloorItemView[];

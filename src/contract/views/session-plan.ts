@@ -39,13 +39,17 @@ export interface LiftedSet {
   readonly says: string;
 }
 
-/** A station of a session that somebody else wants at the same time, with the ways out. */
-export interface WantedView {
-  readonly stationId: string;
-  readonly says: string;
-  /** The nearest start on its day at which nobody does; null where there is none. */
+/** Stations of a session that somebody else wants at the same time, and what is known at once to get round it. */
+export interface WaysOut {
+  readonly says: readonly string[];
+  /** The nearest start on its day at which nobody does; null where there is none, or it has begun. */
   readonly start: string | null;
-  /** Columns that nobody wants meanwhile and that serve its movements. */
+  /** An order of what is left in which nobody does: every planned movement, and what is left in words. */
+  readonly order: { readonly itemIds: readonly string[]; readonly says: string } | null;
+}
+
+/** The same with the columns that nobody wants meanwhile and that serve the movements. */
+export interface WantedView extends WaysOut {
   readonly standIns: readonly {
     readonly stationId: string;
     readonly name: string;
@@ -69,8 +73,8 @@ export interface SessionPlanView {
   readonly opposites: Opposites;
   readonly isFinished: boolean;
   readonly isCalledOff: boolean;
-  /** Stations that somebody else wants at the same time, in words. */
-  readonly wanted: readonly WantedView[];
+  /** Stations that somebody else wants at the same time; null where nobody does. */
+  readonly wanted: WantedView | null;
   readonly blocks: readonly PlanBlockView[];
   /** Movements that this program cannot read: then nothing is moved. */
   readonly unreadable: number;
@@ -125,6 +129,8 @@ export interface AskedSession {
 
 /** An event of a calendar file, and what becomes of it. */
 export interface CalendarLine {
+  /** The session that it is, or would be. */
+  readonly id: string;
   readonly when: string;
   readonly minutes: number;
   readonly summary: string;

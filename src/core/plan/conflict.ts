@@ -4,6 +4,13 @@ import { wantedTogether, type DaySession } from './day';
 const STEP_MS = 5 * 60_000;
 const FARTHEST = 24;
 
+/** The same session at another start. */
+const startingAt = (session: DaySession, startsAtMs: number): DaySession => {
+  const by = startsAtMs - session.fromMs;
+  const uses = session.uses.map((u) => ({ ...u, fromMs: u.fromMs + by, toMs: u.toMs + by }));
+  return { ...session, startsAtMs, fromMs: startsAtMs, uses };
+};
+
 const isFree = (session: DaySession, others: readonly DaySession[]): boolean =>
   wantedTogether([session, ...others]).get(session.id)!.length === 0;
 
@@ -15,15 +22,19 @@ export function freeStart(session: DaySession, others: readonly DaySession[], no
   for (let k = 1; k <= FARTHEST; k++)
     for (const way of [1, -1]) {
       const startsAtMs = session.startsAtMs + way * k * STEP_MS;
-      if (startsAtMs >= notBeforeMs && isFree({ ...session, startsAtMs }, others)) return startsAtMs;
+      if (startsAtMs >= notBeforeMs && isFree(startingAt(session, startsAtMs), others)) return startsAtMs;
     }
   return null;
 }
 
-/** Which of some stations nobody wants while a session lasts, and the session itself does not either. */
-export const freeStations = (
+/** Which of some stations nobody wants while a session uses one of its own, and the session itself does not either. */
+export function freeStations(
   session: DaySession,
   others: readonly DaySession[],
+  insteadOf: string,
   stationIds: readonly string[],
-): string[] =>
-  stationIds.filter((id) => !session.stationIds.includes(id) && isFree({ ...session, stationIds: [id] }, others));
+): string[] {
+  const own = session.uses.filter((u) => u.stationId === insteadOf);
+  const on = (stationId: string): DaySession => ({ ...session, uses: own.map((u) => ({ ...u, stationId })) });
+  return stationIds.filter((id) => !session.uses.some((u) => u.stationId === id) && isFree(on(id), others));
+}

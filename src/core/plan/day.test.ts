@@ -3,11 +3,13 @@ import { seeded } from '../../../test/support/fixtures';
 import { freeStart, freeStations } from './conflict';
 import { lanesOf, wantedTogether, type DaySession } from './day';
 
+const HOUR_MS = 3_600_000;
+/** A session that uses its stations all the time. */
 const at = (id: string, hour: number, minutes: number, ...stationIds: string[]): DaySession => ({
-  id,
-  startsAtMs: hour * 3_600_000,
-  minutes,
-  stationIds,
+  ...{ id, startsAtMs: hour * HOUR_MS, minutes, fromMs: hour * HOUR_MS },
+  uses: stationIds.map((stationId) => ({
+    ...{ stationId, fromMs: hour * HOUR_MS, toMs: hour * HOUR_MS + minutes * 60_000 },
+  })),
 });
 
 describe('stations wanted by two at once', () => {
@@ -18,8 +20,8 @@ describe('stations wanted by two at once', () => {
       at('c', 10.5, 60, 'pair'),
       at('d', 9, 60, 'rack'),
     ]);
-    expect(wanted.get('a')).toEqual([{ otherId: 'b', stationIds: ['pair'] }]);
-    expect(wanted.get('b')).toEqual([{ otherId: 'a', stationIds: ['pair'] }]);
+    expect(wanted.get('a')).toEqual([{ otherId: 'b', stationId: 'pair', fromMs: 9.5 * HOUR_MS }]);
+    expect(wanted.get('b')).toEqual([{ otherId: 'a', stationId: 'pair', fromMs: 9.5 * HOUR_MS }]);
     // One begins as the other ends.
     expect(wanted.get('c')).toEqual([]);
     expect(wanted.get('d')).toEqual([]);
@@ -30,13 +32,17 @@ describe('a station that two want', () => {
   const day = [at('a', 9, 60, 'pair', 'rack'), at('b', 9.5, 60, 'pair'), at('c', 10, 60, 'lone')];
   const [a, ...others] = day as [DaySession, ...DaySession[]];
   it('the nearest start that is free: half an hour earlier, or where it is too late for that later', () => {
-    expect(freeStart(a, others, 0)! / 3_600_000).toBe(8.5);
-    expect(freeStart(a, others, 9 * 3_600_000)! / 3_600_000).toBe(10.5);
-    expect(freeStart({ ...a, minutes: 240 }, [at('b', 8, 600, 'pair')], 0)).toBeNull();
+    expect(freeStart(a, others, 0)! / HOUR_MS).toBe(8.5);
+    expect(freeStart(a, others, 9 * HOUR_MS)! / HOUR_MS).toBe(10.5);
+    expect(freeStart(at('a', 9, 240, 'pair'), [at('b', 8, 600, 'pair')], 0)).toBeNull();
+  });
+  it('is reckoned from now where the session is late', () => {
+    const late = { ...at('a', 9.25, 20, 'pair'), startsAtMs: 9 * HOUR_MS };
+    expect(freeStart(late, [at('b', 9, 30, 'pair')], 9.25 * HOUR_MS)! / HOUR_MS).toBe(9.5);
   });
   it('stations that nobody wants meanwhile', () => {
-    expect(freeStations(a, others, ['pair', 'lone', 'rack', 'other'])).toEqual(['lone', 'other']);
-    expect(freeStations({ ...a, minutes: 61 }, others, ['lone', 'other'])).toEqual(['other']);
+    expect(freeStations(a, others, 'pair', ['pair', 'lone', 'rack', 'other'])).toEqual(['lone', 'other']);
+    expect(freeStations(at('a', 9, 61, 'pair'), others, 'pair', ['lone', 'other'])).toEqual(['other']);
   });
   it('a start that is proposed is free (seeded)', () => {
     const random = seeded(9);
@@ -47,7 +53,8 @@ describe('a station that two want', () => {
       const [own, ...rest] = some as [DaySession, ...DaySession[]];
       const start = freeStart(own, rest, 0);
       if (start === null) continue;
-      expect(wantedTogether([{ ...own, startsAtMs: start }, ...rest]).get('0')).toEqual([]);
+      const moved = at('0', start / HOUR_MS, own.minutes, ...own.uses.map((u) => u.stationId));
+      expect(wantedTogether([moved, ...rest]).get('0')).toEqual([]);
     }
   });
 });

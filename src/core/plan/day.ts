@@ -1,38 +1,52 @@
+import { collide, type StationUse } from './station-use';
+
 /** How far a session has come. */
 export type SessionState = 'planned' | 'under-way' | 'done';
 
-/** A session on the day: when, in milliseconds, and the stations that are planned in it. */
+/** A session on the day: when, in milliseconds, and when it uses which stations. */
 export interface DaySession {
   readonly id: string;
   readonly startsAtMs: number;
   readonly minutes: number;
-  readonly stationIds: readonly string[];
+  /** From when its uses are reckoned: its start, or now where it is late. */
+  readonly fromMs: number;
+  readonly uses: readonly StationUse[];
   /** The same for two sessions of clients who train together; null or left out for one alone. */
   readonly togetherId?: string | null;
 }
 
 const endsAtMs = (s: Pick<DaySession, 'startsAtMs' | 'minutes'>): number => s.startsAtMs + s.minutes * 60_000;
 
-/** Whether two sessions share any time; one that begins as the other ends does not. */
-const overlap = (a: DaySession, b: DaySession): boolean => a.startsAtMs < endsAtMs(b) && b.startsAtMs < endsAtMs(a);
-
 /** Who trains together takes turns on a station instead of wanting it from each other. */
 const areTogether = (a: DaySession, b: DaySession): boolean => !!a.togetherId && a.togetherId === b.togetherId;
 
-/** For each session the other ones that want a station of its own at the same time, and which. */
-export function wantedTogether(
-  sessions: readonly DaySession[],
-): ReadonlyMap<string, readonly { readonly otherId: string; readonly stationIds: readonly string[] }[]> {
-  const shared = (a: DaySession, b: DaySession): string[] => a.stationIds.filter((id) => b.stationIds.includes(id));
-  return new Map(
+/** A station that another session wants at the same time as one's own, and from when. */
+export interface WantedStation {
+  readonly otherId: string;
+  readonly stationId: string;
+  readonly fromMs: number;
+}
+
+/** Stations that two sessions want at the same time, each once, from when it first happens. */
+function wantedOfTwo(a: DaySession, b: DaySession): WantedStation[] {
+  const first = new Map<string, number>();
+  for (const own of a.uses)
+    for (const theirs of b.uses)
+      if (collide(own, theirs)) {
+        const fromMs = Math.max(own.fromMs, theirs.fromMs);
+        first.set(own.stationId, Math.min(fromMs, first.get(own.stationId) ?? Infinity));
+      }
+  return [...first].map(([stationId, fromMs]) => ({ otherId: b.id, stationId, fromMs }));
+}
+
+/** For each session the other ones that want a station of its own at the same time, and which from when. */
+export const wantedTogether = (sessions: readonly DaySession[]): ReadonlyMap<string, readonly WantedStation[]> =>
+  new Map(
     sessions.map((a) => [
       a.id,
-      sessions
-        .filter((b) => b.id !== a.id && !areTogether(a, b) && overlap(a, b) && shared(a, b).length > 0)
-        .map((b) => ({ otherId: b.id, stationIds: [...new Set(shared(a, b))] })),
+      sessions.flatMap((b) => (b.id !== a.id && !areTogether(a, b) ? wantedOfTwo(a, b) : [])),
     ]),
   );
-}
 
 /**
  * Lanes for sessions drawn along the day: each in the first lane that is free when it begins, so that none lies over

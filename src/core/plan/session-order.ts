@@ -84,13 +84,14 @@ export const orderCost = (order: readonly OrderBlock[], times: ChangeTimes = OUR
   order.reduce((sum, b, k) => sum + (k > 0 ? gapBetween(order[k - 1]!, b, times) : 0), weighed(brokenRules(order)));
 
 /** What is ordered as one in the search: a block, or a pair that takes turns, and where it is pinned. */
-interface Unit<T> {
+export interface Unit<T> {
   readonly blocks: readonly T[];
   /** The place of its first block where that may not change, from 0; null where it may. */
   readonly pinnedAt: number | null;
 }
 
-function toUnits<T extends OrderBlock>(free: readonly T[]): readonly Unit<T>[] {
+/** Blocks as they are ordered: a pair that takes turns as one, and where each is pinned. */
+export function toUnits<T extends OrderBlock>(free: readonly T[]): readonly Unit<T>[] {
   let place = 0;
   return unitsOf(free).map((blocks) => {
     const at = place;
@@ -106,7 +107,7 @@ const rulesBetween = (first: Unit<OrderBlock>, then: Unit<OrderBlock>): BrokenRu
   );
 
 /** What the search asks of its units, each against each. */
-function table<T extends OrderBlock>(units: readonly Unit<T>[], times: ChangeTimes) {
+export function orderTable<T extends OrderBlock>(units: readonly Unit<T>[], times: ChangeTimes) {
   const each = <R>(of: (own: Unit<T>, other: Unit<T>) => R): R[][] => units.map((a) => units.map((b) => of(a, b)));
   return {
     sizes: units.map((u) => u.blocks.length),
@@ -124,7 +125,7 @@ function table<T extends OrderBlock>(units: readonly Unit<T>[], times: ChangeTim
 }
 
 /** Whether a unit can stand at a place: at its own where it is pinned, else clear of what is. */
-function fitsAt(units: readonly Unit<unknown>[], j: number, place: number): boolean {
+export function fitsAt(units: readonly Unit<unknown>[], j: number, place: number): boolean {
   const { pinnedAt, blocks } = units[j]!;
   if (pinnedAt !== null) return pinnedAt === place;
   return units.every((p) => p.pinnedAt === null || p.pinnedAt >= place + blocks.length || p.pinnedAt < place);
@@ -146,7 +147,7 @@ export function bestOrder<T extends OrderBlock>(
   const units = toUnits(free);
   const n = units.length;
   if (n < 2 || n > MOST_ORDERED) return blocks;
-  const { sizes, gaps, early, needs } = table(units, times);
+  const { sizes, gaps, early, needs } = orderTable(units, times);
   const states = 1 << n;
   const least = new Float64Array(states * n).fill(Infinity);
   const from = new Int8Array(states * n).fill(-1);

@@ -61,7 +61,8 @@ export function turnsSeconds(
   return now;
 }
 
-const unitSeconds = ([a, b]: readonly InTurns[], times: ChangeTimes): number =>
+/** Seconds of what is done together: a block, or a pair in turns. */
+export const unitSeconds = ([a, b]: readonly InTurns[], times: ChangeTimes): number =>
   b ? turnsSeconds(a!, b, times) : sessionSeconds(a!.items, times);
 
 /** Seconds of blocks in the order given, pairs in turns, with what lies between them. */

@@ -5,6 +5,7 @@ import { settingInLine } from '@/messages/settings';
 import { FAULT_TEXT } from '@/messages/faults';
 import { doneName, toSideText } from '@/messages/book';
 import { KeepAhead } from '@/offline/keep-pages';
+import { WantedStations, type WantedDeeds } from '@/features/plan/wanted-stations';
 import { ScreeningWarning } from '@/features/shell/screening-warning';
 import type { FloorItemView, FloorSessionView, FloorView } from '@/contract/views/floor';
 import type { SettingKind } from '@/contract/views/setting';
@@ -172,7 +173,12 @@ function LaterItem({ item }: { readonly item: FloorItemView }) {
   );
 }
 
-function SessionBlock({ session, isNext }: { readonly session: FloorSessionView; readonly isNext: boolean }) {
+function SessionBlock(props: {
+  readonly session: FloorSessionView;
+  readonly isNext: boolean;
+  readonly deeds: WantedDeeds;
+}) {
+  const { session, isNext, deeds } = props;
   const first =
     session.items.find((i) => i.state === 'under-way') ??
     session.items.find((i) => i.state === 'to-do') ??
@@ -185,11 +191,12 @@ function SessionBlock({ session, isNext }: { readonly session: FloorSessionView;
         <p className={styles.quiet}>{WORDS.fromTo(session.starts, session.ends)}</p>
         {session.note && <p className={styles.note}>{session.note}</p>}
         <ScreeningWarning screening={session.screening} clientId={session.clientId} />
-        {[...session.due, ...session.wanted].map((text) => (
+        {session.due.map((text) => (
           <p key={text} className={styles.note}>
             {text}
           </p>
         ))}
+        {session.wanted && <WantedStations session={session} wanted={session.wanted} deeds={deeds} />}
         <Link href={`/clients/${session.clientId}`}>{WORDS.clientSheet}</Link>
         <Link href={`/ledger/${session.clientId}`}>{WORDS.ledger}</Link>
         <Link href={`/plan/${session.id}`}>{WORDS.planOf}</Link>
@@ -224,7 +231,7 @@ function Unfinished({ sets }: { readonly sets: FloorView['unfinished'] }) {
 }
 
 /** Who is next, what to set first, what to watch. */
-export function FloorBoard({ view }: { readonly view: FloorView }) {
+export function FloorBoard({ view, deeds }: { readonly view: FloorView; readonly deeds: WantedDeeds }) {
   if (view.sessions.length === 0) {
     return (
       <>
@@ -247,7 +254,7 @@ export function FloorBoard({ view }: { readonly view: FloorView }) {
       <DayStrip view={view} />
       <Unfinished sets={view.unfinished} />
       {ordered.map((s) => (
-        <SessionBlock key={s.id} session={s} isNext={s.id === view.nextId} />
+        <SessionBlock key={s.id} session={s} isNext={s.id === view.nextId} deeds={deeds} />
       ))}
     </div>
   );

@@ -1,5 +1,5 @@
 'use client';
-import { FileButton, Table } from '@mantine/core';
+import { Checkbox, FileButton, Table } from '@mantine/core';
 import { useState } from 'react';
 import type { SaveResult } from '@/contract/save-result';
 import type { CalendarView } from '@/contract/views/session-plan';
@@ -11,15 +11,19 @@ import styles from './week.module.css';
 /** Most that is sent, bytes. */
 const MOST_BYTES = 900_000;
 
-type Deed = (text: string) => Promise<SaveResult<CalendarView>>;
+type Told = Promise<SaveResult<CalendarView>>;
 
-function Lines({ lines }: CalendarView) {
+const canBeTaken = ({ state }: CalendarView['lines'][number]): boolean => state === 'new' || state === 'moved';
+
+/** A file line by line; what would be kept is ticked, and is left out where it is not. */
+function Lines(props: CalendarView & { readonly out: ReadonlySet<string>; readonly onOut: (id: string) => void }) {
+  const { lines, out, onOut } = props;
   return (
     <Table.ScrollContainer minWidth={520}>
       <Table>
         <Table.Thead>
           <Table.Tr>
-            {[WORDS.when, WORDS.minutes, WORDS.who, WORDS.what].map((w) => (
+            {[WORDS.keep, WORDS.when, WORDS.minutes, WORDS.who, WORDS.what].map((w) => (
               <Table.Th key={w}>{w}</Table.Th>
             ))}
           </Table.Tr>
@@ -27,6 +31,16 @@ function Lines({ lines }: CalendarView) {
         <Table.Tbody>
           {lines.map((l, k) => (
             <Table.Tr key={k}>
+              <Table.Td>
+                {canBeTaken(l) && (
+                  <Checkbox
+                    size="lg"
+                    aria-label={WORDS.takeLine(l.summary, l.when)}
+                    checked={!out.has(l.id)}
+                    onChange={() => onOut(l.id)}
+                  />
+                )}
+              </Table.Td>
               <Table.Td>{l.when}</Table.Td>
               <Table.Td>{l.minutes}</Table.Td>
               <Table.Td>{l.summary}</Table.Td>
@@ -39,15 +53,21 @@ function Lines({ lines }: CalendarView) {
   );
 }
 
-/** Sessions out as a calendar file, and in from one: looked at first, kept with a press. */
-export function CalendarPanel({ look, take }: { readonly look: Deed; readonly take: Deed }) {
+interface Props {
+  readonly look: (text: string) => Told;
+  readonly take: (text: string, ids: readonly string[]) => Told;
+}
+
+/** A file that is looked at: its lines, which of them are left out, and what is done with it. */
+function useCalendarFile({ look, take }: Props) {
   const { busy, trouble, run } = useDeed();
   const [text, setText] = useState('');
   const [view, setView] = useState<CalendarView | null>(null);
   const [said, setSaid] = useState('');
-  const ask = (deed: Deed, of: string, says: string): void =>
+  const [out, setOut] = useState<ReadonlySet<string>>(new Set());
+  const ask = (deed: () => Told, says: string): void =>
     run(async () => {
-      const done = await deed(of);
+      const done = await deed();
       setView(done.ok ? (done.kept ?? null) : null);
       setSaid(done.ok ? says : '');
       return done.ok
@@ -61,9 +81,18 @@ export function CalendarPanel({ look, take }: { readonly look: Deed; readonly ta
     const read = await file.text().catch(() => null);
     if (read === null) return setSaid(WORDS.unread);
     setText(read);
-    ask(look, read, '');
+    setOut(new Set());
+    ask(() => look(read), '');
   };
-  const taken = view?.lines.filter((l) => l.state === 'new' || l.state === 'moved').length ?? 0;
+  const taken = view?.lines.filter((l) => canBeTaken(l) && !out.has(l.id)).map((l) => l.id) ?? [];
+  const toggle = (id: string): void =>
+    setOut(out.has(id) ? new Set([...out].filter((o) => o !== id)) : new Set([...out, id]));
+  return { busy, trouble, said, view, out, toggle, open, taken, keep: () => ask(() => take(text, taken), WORDS.taken) };
+}
+
+/** Sessions out as a calendar file, and in from one: looked at first, kept line by line with a press. */
+export function CalendarPanel(props: Props) {
+  const { busy, trouble, said, view, out, toggle, open, taken, keep } = useCalendarFile(props);
   return (
     <details className={forms.fold}>
       <summary>{WORDS.title}</summary>
@@ -80,10 +109,11 @@ export function CalendarPanel({ look, take }: { readonly look: Deed; readonly ta
           </button>
         )}
       </FileButton>
-      {view && (view.lines.length === 0 ? <p>{WORDS.nothing}</p> : <Lines lines={view.lines} />)}
-      {view && taken > 0 && (
-        <button type="button" className={styles.drop} disabled={busy} onClick={() => ask(take, text, WORDS.taken)}>
-          {WORDS.take(taken)}
+      {view &&
+        (view.lines.length === 0 ? <p>{WORDS.nothing}</p> : <Lines lines={view.lines} out={out} onOut={toggle} />)}
+      {taken.length > 0 && (
+        <button type="button" className={styles.drop} disabled={busy} onClick={keep}>
+          {WORDS.take(taken.length)}
         </button>
       )}
       <p role="status">{said}</p>

@@ -1,36 +1,46 @@
 'use client';
+import { Button } from '@mantine/core';
 import type { SaveResult } from '@/contract/save-result';
-import type { SessionPlanView } from '@/contract/views/session-plan';
+import type { WantedView, WaysOut } from '@/contract/views/session-plan';
 import { useDeed } from '@/features/shell/use-deed';
 import { WORDS } from '@/messages/screens/week';
-import styles from './plan.module.css';
+import styles from './wanted-stations.module.css';
 
-interface Props {
-  readonly plan: SessionPlanView;
+/** How a session gets round a station that somebody else wants. */
+export interface WantedDeeds {
   readonly move: (id: string, typed: unknown) => Promise<SaveResult>;
+  readonly reorder: (id: string, itemIds: unknown) => Promise<SaveResult>;
   readonly moveToStation: (itemIds: unknown, stationId: unknown) => Promise<SaveResult>;
 }
 
-/** Stations that somebody else wants at the same time, each with its ways out in a tap. */
-export function WantedStations({ plan, move, moveToStation }: Props) {
+interface Props {
+  readonly session: { readonly id: string; readonly day: string; readonly minutes: number };
+  readonly wanted: WaysOut & Partial<Pick<WantedView, 'standIns'>>;
+  readonly deeds: WantedDeeds;
+}
+
+/** Stations that somebody else wants at the same time, with the ways out in a tap. */
+export function WantedStations({ session, wanted, deeds }: Props) {
   const { busy, trouble, run } = useDeed();
-  const { sessionId, day, minutes } = plan;
-  if (plan.wanted.length === 0) return null;
+  const { id, day, minutes } = session;
+  const { says, start, order, standIns = [] } = wanted;
   const button = (label: string, does: () => Promise<SaveResult>) => (
-    <button key={label} type="button" className={styles.deed} disabled={busy} onClick={() => run(does)}>
+    <Button key={label} variant="outline" disabled={busy} onClick={() => run(does)}>
       {label}
-    </button>
+    </Button>
   );
   return (
-    <ul className={styles.wanted} aria-label={WORDS.wantedTwice}>
-      {plan.wanted.map(({ stationId, says, start, standIns }) => (
-        <li key={`${stationId} ${says}`}>
-          <span>{says}</span>
-          {start !== null && button(WORDS.beginAt(start), () => move(sessionId, { day, startsAt: start, minutes }))}
-          {standIns.map((s) => button(WORDS.instead(s.name), () => moveToStation(s.itemIds, s.stationId)))}
-        </li>
+    <section className={styles.wanted} aria-label={WORDS.wantedTwice}>
+      {says.map((text) => (
+        <p key={text}>{text}</p>
       ))}
-      {trouble && <li role="alert">{trouble}</li>}
-    </ul>
+      <div>
+        {order && button(WORDS.otherOrder, () => deeds.reorder(id, order.itemIds))}
+        {start !== null && button(WORDS.beginAt(start), () => deeds.move(id, { day, startsAt: start, minutes }))}
+        {standIns.map((s) => button(WORDS.instead(s.name), () => deeds.moveToStation(s.itemIds, s.stationId)))}
+      </div>
+      {order && <p>{WORDS.otherOrderIs(order.says)}</p>}
+      {trouble && <p role="alert">{trouble}</p>}
+    </section>
   );
 }

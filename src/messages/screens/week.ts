@@ -17,6 +17,8 @@ export const WORDS = {
   wanted: 'a station is wanted twice',
   wantedTwice: 'Stations that are wanted twice',
   beginAt: (clock: string): string => `Begin at ${clock}`,
+  otherOrder: 'Take another order',
+  otherOrderIs: (movements: string): string => `Nobody wants it meanwhile in this order: ${movements}.`,
   instead: (station: string): string => `Use ${station}`,
   print: 'Print',
   // A session is made

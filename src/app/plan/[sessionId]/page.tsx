@@ -49,6 +49,7 @@ const OF_A_MOVEMENT = {
   takeTurns: takeTurnsAction,
   endTurns: endTurnsAction,
 };
+const OF_WANTED = { move: moveSessionAction, reorder: orderSessionAction, moveToStation: moveToStationAction };
 const OF_ALL = {
   move: moveSessionAction,
   finish: finishSessionAction,
@@ -71,7 +72,7 @@ export default async function SessionPage({ params }: { readonly params: Params 
         <Link href={`/plan?week=${plan.day}`}>{WORDS.week}</Link>
         <Link href="/">{WORDS.floor}</Link>
       </div>
-      <WantedStations plan={plan} move={moveSessionAction} moveToStation={moveToStationAction} />
+      {plan.wanted && <WantedStations session={{ ...plan, id: sessionId }} wanted={plan.wanted} deeds={OF_WANTED} />}
       <SessionPlan plan={plan} keep={orderSessionAction} deeds={OF_A_MOVEMENT} />
       <PlanFold choices={listPlanChoices(uc)} action={planTodayAction} asked={null} into={{ sessionId, clientId }} />
       <AllAims blocks={plan.blocks} change={changeItemAction} />
