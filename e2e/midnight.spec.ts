@@ -2,7 +2,7 @@ import { copyFileSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import type { Browser, Page } from '@playwright/test';
-import { App, demoDatabase } from '../scripts/launch-app';
+import { App, demoDatabase, ONE_MORE_PORT } from '../scripts/launch-app';
 import { expect, test } from './support/app';
 
 const [HOUR_MS, MINUTE_MS] = [3_600_000, 60_000];
@@ -24,7 +24,8 @@ test.afterAll(async () => {
 /** The application and a tablet in a zone, both with their clocks off by so much. */
 async function openAt(browser: Browser, file: string, zone: string, byMs: number) {
   const shift = `--import=${resolve('e2e/support/shift-clock.mjs')}`;
-  const app = new App(false, file, { TZ: zone, SHIFT_CLOCK_MS: String(byMs), NODE_OPTIONS: shift });
+  const clock = { TZ: zone, SHIFT_CLOCK_MS: String(byMs), NODE_OPTIONS: shift };
+  const app = new App(false, file, { ...clock, PORT: String(ONE_MORE_PORT) });
   open.push(app);
   await app.start();
   const context = await browser.newContext({ timezoneId: zone });

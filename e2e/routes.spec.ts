@@ -13,6 +13,7 @@ const NAMES: Readonly<Record<string, string>> = {
   '[entryId]': 'cable-fly-level',
   '[movement]': 'cable-fly-level',
   '[...path]': 'sensors',
+  '[name]': 'sets',
 };
 /** Who may open it beside the owner: everybody who is signed in, who cares for the client, or nobody else. */
 type For = 'all' | 'care' | 'owner' | 'open';
@@ -51,6 +52,9 @@ const FOR: Readonly<Record<string, For>> = {
   '/api/v1/cards/[itemId]': 'care',
   '/api/v1/papers/hand-over/[clientId]': 'care',
   '/api/v1/papers/summary/[sessionId]': 'care',
+  '/api/v1/records': 'owner',
+  '/api/v1/records/[clientId]': 'care',
+  '/api/v1/tables/[name]': 'owner',
   '/api/v1/calendar': 'all',
   '/api/v1/floor-events': 'all',
   '/api/v1/solve': 'all',

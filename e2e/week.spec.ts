@@ -162,7 +162,7 @@ test('two want one column at once: begun when the other one has left it, with a 
   };
   await plan('sefina');
   await plan('anselm');
-  const wanted = page.getByRole('region', { name: 'Stations that are wanted twice' });
+  const wanted = page.getByRole('group', { name: 'Stations that are wanted twice' });
   await expect(wanted).toContainText('Long pair by the window is wanted by Sefina Taualofa too, from about 12:00.');
   await expect(wanted.getByRole('button', { name: /^Use / }).first()).toBeVisible();
   const begin = wanted.getByRole('button', { name: /^Begin at/ });

@@ -12,7 +12,13 @@ const options = {
   external: ['better-sqlite3', '@node-rs/argon2'],
   alias: { 'server-only': join(root, 'test/support/empty.ts') },
 };
-for (const source of ['src/server/door', 'src/server/solve-worker', 'src/server/backup-worker', 'demo/day'])
+for (const source of [
+  'src/server/door',
+  'src/server/solve-worker',
+  'src/server/backup-worker',
+  'src/server/records-worker',
+  'demo/day',
+])
   await build({
     ...options,
     entryPoints: [join(root, `${source}.ts`)],

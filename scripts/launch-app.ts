@@ -24,6 +24,8 @@ export const BROWSER_ARGS = [
 /** Journeys that run side by side have an application, a database and sensors each, on ports of their own. */
 const OWN_PORTS = 10 * Number(process.env.TEST_PARALLEL_INDEX ?? 0);
 const PORT = { demo: 4391 + OWN_PORTS, empty: 4392 + OWN_PORTS } as const;
+/** A port for one more application beside those. */
+export const ONE_MORE_PORT = 4394 + OWN_PORTS;
 /** Where the journeys' own stand-in for the sensors listens, once one of them starts it. */
 const TRACKER_AT = 4393 + OWN_PORTS;
 
@@ -46,13 +48,16 @@ export class App {
   readonly database: string;
   private child: ChildProcess | null = null;
 
-  /** `file`: a database that is there already, served as it is; `env`: what its processes are told besides. */
+  /**
+   * `file`: a database that is there already, served as it is; `env`: what its processes are told besides, such as
+   * another PORT beside an application that runs already.
+   */
   constructor(
     readonly demo: boolean,
     file?: string,
     readonly env: Record<string, string> = {},
   ) {
-    this.port = demo ? PORT.demo : PORT.empty;
+    this.port = Number(env.PORT ?? (demo ? PORT.demo : PORT.empty));
     this.url = `http://127.0.0.1:${this.port}`;
     this.database = file ?? join(mkdtempSync(join(tmpdir(), 'jorvix-e2e-')), 'app.db');
     if (demo && file === undefined) copyFileSync(demoDatabase(), this.database);

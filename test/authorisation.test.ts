@@ -32,6 +32,7 @@ import { reachItem, reachSession, reachSessionsOf, reachSessionsWith, reachToget
 import { recordEvents } from '@/server/record-events';
 import { askedSession, loadSessionPlan, orderSession } from '@/server/session-plan';
 import { callOffSession, finishSession, makeSession, moveSession } from '@/server/sessions';
+import { writeRecords, writeTable } from '@/server/records-flow';
 import { saveScreening } from '@/server/screening';
 import { loadSet } from '@/server/set';
 import { loadSetup } from '@/server/setup';
@@ -143,6 +144,7 @@ const OF_A_CLIENT: Readonly<Record<string, (uc: UseCase) => boolean | Promise<bo
   'reach.reachItem': (uc) => reachItem(uc, ITEM) !== null,
   'reach.reachSessionsOf': (uc) => reachSessionsOf(uc, 'anselm', 9).length > 0,
   'reach.reachSessionsWith': (uc) => reachSessionsWith(uc, 'anselm', [ITEM]).length > 0,
+  'records-flow.writeRecords': (uc) => writeRecords(uc, 'anselm') !== null,
   'care.loadCare': (uc) => loadCare(uc, 'anselm') !== null,
   'changes.loadHistory': (uc) => loadHistory(uc, 'anselm').length > 0,
 };
@@ -173,6 +175,7 @@ const OWNERS: typeof OF_A_CLIENT = {
   'accounts.endDevice': (uc) => endDevice(uc, listAccountSessions(uc.db, 'keyed')[0]!.id).ok,
   'backups.loadRecords': (uc) => loadRecords(uc, null) !== null,
   'changes.loadChanges': (uc) => loadChanges(uc, null) !== null,
+  'records-flow.writeTable': (uc) => writeTable(uc, 'sets') !== null,
 };
 
 function gym(): Db {
@@ -230,7 +233,14 @@ describe('who sees and changes what', () => {
       ],
       ...['variants.keepVariant', 'clients.loadNewClient', 'spotting.loadSpotting', 'spotting.keepSpotting'],
       // Tested above and at the door.
-      ...['backups.backUpNow', 'backups.restoreBackup', 'deliveries.answerDelivery', 'deliveries.takeDelivery'],
+      ...[
+        'backups.backUpNow',
+        'backups.restoreBackup',
+        'records-flow.lookAtRecords',
+        'records-flow.takeRecords',
+        'deliveries.answerDelivery',
+        'deliveries.takeDelivery',
+      ],
       ...['event-line.openLine', 'reach.reaches', 'reach.handsOver', 'reach.reachClient', 'reach.reachClients'],
       // Counts over all clients, without names.
       'what-works.loadWhatWorks',

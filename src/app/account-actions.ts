@@ -16,6 +16,7 @@ import {
   type Entry,
 } from '@/server/accounts';
 import { backUpNow, restoreBackup } from '@/server/backups';
+import { takeRecords } from '@/server/records-flow';
 import { COOKIE, cookieOptions } from '@/server/session-cookie';
 import { endCoverOf, giveClient } from '@/server/care';
 import { acting, requestToken } from '@/server/open-use-case';
@@ -88,6 +89,10 @@ export async function endCoverAction(clientId: string, coverId: string): Promise
 
 export async function backUpNowAction(): Promise<SaveResult> {
   return refreshed(await acting([], backUpNow));
+}
+
+export async function takeRecordsAction(id: string): Promise<SaveResult> {
+  return refreshed(await acting([id], (uc) => takeRecords(uc, id)));
 }
 
 export async function restoreBackupAction(name: string): Promise<SaveResult> {

@@ -73,6 +73,8 @@ const FIELD: Readonly<Record<string, string>> = {
   device: 'Device signed out',
   backup: 'Backup',
   restored: 'Restored',
+  sentOut: 'Records sent out as a file',
+  takenIn: 'Records taken in from a file',
   cue: 'Cue',
   options: 'Choices',
   spec: 'Measured',
@@ -100,7 +102,7 @@ function valueText({ keys, subject }: PlaceChange, value: unknown, people: Reado
   if (first === 'cover' && isRecord(value))
     return `${people.get(String(value.accountId)) ?? String(value.accountId)}, ${dateOf(Number(value.untilDay))}`;
   if (first === 'practices') return STANDING_TEXT[keys[1] as StandingQuestion]?.options[String(value)] ?? String(value);
-  if (first === 'backup') return moment(Number(value));
+  if (first === 'backup' || first === 'sentOut' || first === 'takenIn') return moment(Number(value));
   if (first === 'movement' && isRecord(value)) return setupPlaceText(value.placement as Placement | null, null);
   if (first === 'trainerId') return people.get(String(value)) ?? String(value);
   if (subject === 'screening' && isRecord(value))

@@ -57,8 +57,8 @@ export function reachSessions(uc: UseCase, fromMs: number, toMs: number): Sessio
 }
 
 /**
- * What is seen of the sessions of clients in nobody's care who asks that start in [fromMs, toMs): only when and on which
- * stations, which everybody on the floor sees anyway.
+ * What is seen of the sessions of clients in nobody's care who asks that start in [fromMs, toMs): only when and on
+ * which stations, which everybody on the floor sees anyway.
  */
 export function othersOnFloor<T>(uc: UseCase, fromMs: number, toMs: number, see: (sessions: Session[]) => T): T {
   const own = ownIds(uc);

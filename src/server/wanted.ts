@@ -22,7 +22,7 @@ type NameOf = (sessionId: string) => string | null;
 const saysOf = (uc: UseCase, { stationId, otherId, fromMs }: WantedStation, nameOf: NameOf): string =>
   wantedText(findStation(uc.db, stationId)?.name ?? '', clock(fromMs), nameOf(otherId));
 
-/** When nobody else would want a station of a session, on its day; null where it has begun, or there is no such time. */
+/** When nobody else would want a station of a session, on its day; null where there is no such time. */
 function startFor(uc: UseCase, session: Session, day: DaySession, others: readonly DaySession[]): string | null {
   const start = freeStart(day, others, uc.nowMs);
   return start !== null && dayText(start) === dayText(session.startsAtMs) ? clock(start) : null;

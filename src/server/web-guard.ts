@@ -15,6 +15,10 @@ const FIXED_HEADERS = {
 
 /** Largest body of a write, bytes. */
 const MOST_BYTES = 2_000_000;
+/** The same of a file of records, which is read bit by bit. */
+const MOST_RECORDS_BYTES = 4_000_000_000;
+/** Where files of records come in. */
+const RECORDS_PATH = '/api/v1/records';
 
 /** A request that is not served, and what is said of it. */
 export interface Refusal {
@@ -49,7 +53,8 @@ export function refusalOf(
   if (method === 'GET' || method === 'HEAD' || method === 'OPTIONS') return null;
   if (fromElsewhere(headers)) return { status: 403, says: REFUSED_REQUEST.origin };
   if (headers['content-length'] === undefined) return { status: 411, says: REFUSED_REQUEST.length };
-  if (!(Number(headers['content-length']) <= MOST_BYTES)) return { status: 413, says: REFUSED_REQUEST.size };
+  const most = url === RECORDS_PATH ? MOST_RECORDS_BYTES : MOST_BYTES;
+  if (!(Number(headers['content-length']) <= most)) return { status: 413, says: REFUSED_REQUEST.size };
   const json = /^application\/json\b/i.test(headers['content-type'] ?? '');
   return url.startsWith('/api/') && !json ? { status: 415, says: REFUSED_REQUEST.json } : null;
 }

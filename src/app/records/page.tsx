@@ -3,11 +3,13 @@ import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import lists from '@/features/shell/lists.module.css';
 import { Backups } from '@/features/records/backups';
+import { RecordsFile } from '@/features/records/records-file';
 import { ChangeTable } from '@/features/records/change-table';
 import { loadRecords } from '@/server/backups';
 import { openUseCase } from '@/server/open-use-case';
+import { RECORDS_FILE } from '@/messages/records-file';
 import { WORDS } from '@/messages/screens/records';
-import { backUpNowAction, restoreBackupAction } from '../account-actions';
+import { backUpNowAction, restoreBackupAction, takeRecordsAction } from '../account-actions';
 import { readAsked, type Asked } from '../asked';
 
 export const metadata: Metadata = { title: WORDS.records };
@@ -29,6 +31,10 @@ export default async function Records({ searchParams }: { readonly searchParams:
       <section className={lists.section}>
         <h2>{WORDS.backups}</h2>
         <Backups backups={view.backups} backUpNow={backUpNowAction} restore={restoreBackupAction} />
+      </section>
+      <section className={lists.section} aria-label={RECORDS_FILE.title}>
+        <h2>{RECORDS_FILE.title}</h2>
+        <RecordsFile take={takeRecordsAction} />
       </section>
       <section className={lists.section} id="changes">
         <h2>{WORDS.changes}</h2>

@@ -1,3 +1,4 @@
+import type { TableCount } from '@/core/record/records-file';
 import type { ChangeView } from './account';
 
 /** A backup as it lies there. */
@@ -17,3 +18,19 @@ export interface RecordsView {
   /** Where the next page of changes begins; null at the end. */
   readonly next: number | null;
 }
+
+/** What a file of records would do. */
+export interface LookedView {
+  readonly id: string;
+  readonly tables: readonly (TableCount & { readonly holds: string })[];
+  /** The first of the rows that are not taken. */
+  readonly rejected: readonly {
+    readonly table: string;
+    readonly row: number;
+    readonly column: string;
+    readonly why: string;
+  }[];
+}
+
+/** A line of what is told while a file is looked at. */
+export type LookLine = { readonly share: number } | { readonly looked: LookedView } | { readonly trouble: string };

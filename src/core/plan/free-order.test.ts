@@ -17,7 +17,7 @@ const none = () => false;
 
 describe('when a session uses which stations, by hand', () => {
   const day = [on('row', 'a'), on('press', null), on('fly', 'b')];
-  it('five minutes each and 75 s between them, three minutes longer on both ends, from its start and to its end', () => {
+  it('five minutes each and 75 s between them, three minutes longer on both ends, but for its start and end', () => {
     expect(stationUses(day, hour)).toEqual([use('a', 0, 8), use('b', 9.5, 20.5)]);
     expect(stationUses(day, { ...hour, endsAtMs: 19 * MIN_MS })[1]).toEqual(use('b', 9.5, 19));
     // What runs over its end uses its station as long as it takes.
@@ -42,7 +42,7 @@ describe('an order in which nobody else wants a station meanwhile', () => {
     const pinned = day.map((b) => ({ ...b, isPinned: b.id === 'press' }));
     expect(freeOrder(pinned, none, taken(use('a', 0, 9)))!.map((b) => b.id)).toEqual(['fly', 'press', 'row']);
   });
-  it('is the cheapest of all orders that are free and keep the rules, or there is none (seeded, every order tried)', () => {
+  it('is the cheapest of all that are free and keep the rules, or there is none (seeded, every order tried)', () => {
     const random = seeded(12);
     let found = 0;
     for (let k = 0; k < 250; k++) {

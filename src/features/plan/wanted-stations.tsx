@@ -30,7 +30,7 @@ export function WantedStations({ session, wanted, deeds }: Props) {
     </Button>
   );
   return (
-    <section className={styles.wanted} aria-label={WORDS.wantedTwice}>
+    <div className={styles.wanted} role="group" aria-label={WORDS.wantedTwice}>
       {says.map((text) => (
         <p key={text}>{text}</p>
       ))}
@@ -41,6 +41,6 @@ export function WantedStations({ session, wanted, deeds }: Props) {
       </div>
       {order && <p>{WORDS.otherOrderIs(order.says)}</p>}
       {trouble && <p role="alert">{trouble}</p>}
-    </section>
+    </div>
   );
 }

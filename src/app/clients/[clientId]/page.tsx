@@ -16,6 +16,7 @@ import { openUseCase } from '@/server/open-use-case';
 import { endCoverAction, giveClientAction } from '../../account-actions';
 import { putAwayAction, saveClientAction, saveScreeningAction } from '../../actions';
 import { WORDS as RECORDS_WORDS } from '@/messages/screens/records';
+import { RECORDS_FILE } from '@/messages/records-file';
 import { WORDS } from '@/messages/screens/pages';
 import { PRACTICE } from '@/messages/screens/practice';
 
@@ -67,6 +68,11 @@ export default async function ClientPage({ params }: { readonly params: Promise<
         />
       )}
       <PutAwayButton thing={{ kind: 'client', id: client.id, name: client.name }} act={putAwayAction} list="/clients" />
+      <p>
+        <a className={lists.link} href={`/api/v1/records/${client.id}`} download>
+          {RECORDS_FILE.outClient}
+        </a>
+      </p>
       <details className={`${forms.fold} ${lists.history}`}>
         <summary>{RECORDS_WORDS.history}</summary>
         <p>{RECORDS_WORDS.historyText}</p>

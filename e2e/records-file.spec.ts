@@ -1,0 +1,48 @@
+import Database from 'better-sqlite3';
+import { readFileSync } from 'node:fs';
+import { expect, test } from './support/app';
+
+test('records leave as a file and as tables; a file with a wrong row is looked at, told where, and taken without it', async ({
+  browser,
+  app,
+}) => {
+  const context = await browser.newContext();
+  await app.signIn(context, 'owner');
+  const page = await context.newPage();
+  await page.goto(`${app.url}/records`);
+  const saved = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Take the records along' }).click();
+  const text = readFileSync(await (await saved).path(), 'utf8');
+  const doc = JSON.parse(text) as { tables: Record<string, Record<string, unknown>[]> };
+  expect(doc.tables.client!.length).toBeGreaterThan(5);
+  const table = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Sets', exact: true }).click();
+  expect(readFileSync(await (await table).path(), 'utf8')).toMatch(/^client,client id,movement,/);
+
+  const look = async (file: string, name: string): Promise<void> => {
+    const chosen = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Look at a file of records' }).click();
+    await (await chosen).setFiles({ name, mimeType: 'application/json', buffer: Buffer.from(file) });
+  };
+  await look('{"a": 1}', 'other.json');
+  await expect(page.getByText(/^Expected a file of records/)).toBeVisible();
+  const [first, second] = doc.tables.client! as [Record<string, unknown>, Record<string, unknown>];
+  first.note = 'Came back from a file';
+  second.stature_m = 9;
+  await look(JSON.stringify(doc), 'records.json');
+  const clients = page.locator('tr[data-table="client"]');
+  await expect(clients.locator('td')).toHaveText([/^client /, '0', '1', /^\d+$/, '1']);
+  await expect(page.getByRole('cell', { name: 'stature_m', exact: true })).toBeVisible();
+  const noteOf = (): unknown => {
+    const db = new Database(app.database, { readonly: true });
+    const note = db.prepare('SELECT note FROM client WHERE id = ?').pluck().get(first.id);
+    db.close();
+    return note;
+  };
+  expect(noteOf()).not.toBe(first.note);
+  await page.getByRole('button', { name: 'Take 1 row', exact: true }).click();
+  await expect(page.getByText('Taken. What it did is with the changes.')).toBeVisible();
+  expect(noteOf()).toBe(first.note);
+  await expect(page.getByRole('cell', { name: 'Records taken in from a file' })).toBeVisible();
+  await context.close();
+});
