@@ -44,5 +44,22 @@ test('records leave as a file and as tables; a file with a wrong row is looked a
   await expect(page.getByText('Taken. What it did is with the changes.')).toBeVisible();
   expect(noteOf()).toBe(first.note);
   await expect(page.getByRole('cell', { name: 'Records taken in from a file' })).toBeVisible();
+
+  // One client's alone, and then erased for good: their name has to be typed.
+  await page.goto(`${app.url}/clients/iolana`);
+  const alone = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Take this client’s records along' }).click();
+  const own = JSON.parse(readFileSync(await (await alone).path(), 'utf8')) as typeof doc;
+  expect(own.tables.client!.map((c) => c.id)).toEqual(['iolana']);
+  await page.getByText('Erase for good', { exact: true }).first().click();
+  const erase = page.getByRole('button', { name: 'Erase for good' });
+  await page.getByLabel('Type the client’s name to erase').fill('Iolana');
+  await erase.click();
+  await expect(page.getByText('expected the client’s name as it stands above')).toBeVisible();
+  await page.getByLabel('Type the client’s name to erase').fill('Iolana Brzezicki');
+  await erase.click();
+  await expect(page).toHaveURL(/\/clients$/);
+  await expect(page.getByText('Iolana Brzezicki')).toHaveCount(0);
+  expect((await page.request.get(`${app.url}/clients/iolana`)).status()).toBe(404);
   await context.close();
 });

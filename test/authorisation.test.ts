@@ -32,6 +32,7 @@ import { reachItem, reachSession, reachSessionsOf, reachSessionsWith, reachToget
 import { recordEvents } from '@/server/record-events';
 import { askedSession, loadSessionPlan, orderSession } from '@/server/session-plan';
 import { callOffSession, finishSession, makeSession, moveSession } from '@/server/sessions';
+import { eraseClientForGood } from '@/server/erase';
 import { writeRecords, writeTable } from '@/server/records-flow';
 import { saveScreening } from '@/server/screening';
 import { loadSet } from '@/server/set';
@@ -175,6 +176,7 @@ const OWNERS: typeof OF_A_CLIENT = {
   'accounts.endDevice': (uc) => endDevice(uc, listAccountSessions(uc.db, 'keyed')[0]!.id).ok,
   'backups.loadRecords': (uc) => loadRecords(uc, null) !== null,
   'changes.loadChanges': (uc) => loadChanges(uc, null) !== null,
+  'erase.eraseClientForGood': (uc) => eraseClientForGood(uc, 'anselm', 'Anselm Okparaeke').ok,
   'records-flow.writeTable': (uc) => writeTable(uc, 'sets') !== null,
 };
 

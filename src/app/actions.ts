@@ -5,6 +5,7 @@ import type { PutAwayKind } from '@/contract/views/put-away';
 import type { Gym, KitPiece } from '@/contract/views/kit';
 import type { SpottingKept } from '@/contract/views/spotting';
 import { saveClientForm } from '@/server/clients';
+import { eraseClientForGood } from '@/server/erase';
 import { saveGymForm, savePieceForm } from '@/server/kit';
 import { acting } from '@/server/open-use-case';
 import { putAway } from '@/server/put-away';
@@ -74,4 +75,8 @@ export async function keepClientPracticeAction(clientId: string, typed: unknown)
 
 export async function keepOwnPracticeAction(typed: unknown): Promise<SaveResult> {
   return refreshed(await acting([], (uc) => keepOwnPractice(uc, typed)));
+}
+
+export async function eraseClientAction(clientId: string, name: unknown): Promise<SaveResult> {
+  return acting([clientId], (uc) => eraseClientForGood(uc, clientId, name));
 }

@@ -74,6 +74,7 @@ const FIELD: Readonly<Record<string, string>> = {
   backup: 'Backup',
   restored: 'Restored',
   sentOut: 'Records sent out as a file',
+  erased: 'Erased for good',
   takenIn: 'Records taken in from a file',
   cue: 'Cue',
   options: 'Choices',

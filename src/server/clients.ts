@@ -113,6 +113,7 @@ export function loadClient(uc: UseCase, id: string): ClientView | null {
     setupBook: pages,
     screening: loadScreening(uc, id, null),
     care: loadCare(uc, id),
+    mayErase: uc.actor.role === 'owner',
     history: loadHistory(uc, id),
     today: dayText(uc.nowMs),
     gymSaidIn: saidInGym(uc.db),

@@ -50,6 +50,8 @@ export interface ClientView {
   readonly setupBook: readonly SetupPageView[];
   readonly screening: ScreeningView;
   readonly care: CareView | null;
+  /** Whether who asks may erase the client for good. */
+  readonly mayErase: boolean;
   readonly history: readonly ChangeView[];
   /** Like 2026-11-24, where the server stands. */
   readonly today: string;

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import lists from '@/features/shell/lists.module.css';
 import { CarePanel } from '@/features/client/care-panel';
+import { EraseClient } from '@/features/client/erase-client';
 import { ClientSheet } from '@/features/client/client-sheet';
 import { ScreeningForm } from '@/features/client/screening-form';
 import { ChangeTable } from '@/features/records/change-table';
@@ -14,7 +15,7 @@ import { PutAwayButton } from '@/features/shell/put-away';
 import { loadClient } from '@/server/clients';
 import { openUseCase } from '@/server/open-use-case';
 import { endCoverAction, giveClientAction } from '../../account-actions';
-import { putAwayAction, saveClientAction, saveScreeningAction } from '../../actions';
+import { eraseClientAction, putAwayAction, saveClientAction, saveScreeningAction } from '../../actions';
 import { WORDS as RECORDS_WORDS } from '@/messages/screens/records';
 import { RECORDS_FILE } from '@/messages/records-file';
 import { WORDS } from '@/messages/screens/pages';
@@ -33,7 +34,7 @@ export default async function ClientPage({ params }: { readonly params: Promise<
   const { clientId } = await params;
   const sheet = loadClient(await openUseCase(), clientId);
   if (!sheet) notFound();
-  const { client, guide, setupBook, screening, today, gymSaidIn, unreadable, care, history } = sheet;
+  const { client, guide, setupBook, screening, today, gymSaidIn, unreadable, care, history, mayErase } = sheet;
   return (
     <div className="page">
       <div className={forms.head}>
@@ -68,6 +69,7 @@ export default async function ClientPage({ params }: { readonly params: Promise<
         />
       )}
       <PutAwayButton thing={{ kind: 'client', id: client.id, name: client.name }} act={putAwayAction} list="/clients" />
+      {mayErase && <EraseClient client={client} erase={eraseClientAction.bind(null, client.id)} />}
       <p>
         <a className={lists.link} href={`/api/v1/records/${client.id}`} download>
           {RECORDS_FILE.outClient}
