@@ -261,3 +261,27 @@ test('back to a backup from the interface: what came since is kept aside, and ev
   expect(readdirSync(join(dirname(app.database), 'backups'))).toHaveLength(3);
   await page.context().close();
 });
+
+test('a program is given a token, asks with it, and no more once it is ended', async ({ page, app, playwright }) => {
+  await page.goto(`${app.url}/account`);
+  const programs = page.getByRole('region', { name: 'Programs' });
+  await programs.getByRole('button', { name: 'Make a token' }).click();
+  await expect(programs.getByText(/expected 1 to 60 characters/)).toBeVisible();
+  await programs.getByLabel('Name of the program').fill('Front desk');
+  await programs.getByLabel('see clients').check();
+  await programs.getByRole('button', { name: 'Make a token' }).click();
+  const token = await programs.getByLabel('Token', { exact: true }).inputValue();
+  expect(token).toMatch(/^[\w-]{43}$/);
+  const program = await playwright.request.newContext({ extraHTTPHeaders: { authorization: `Bearer ${token}` } });
+  const clients = await program.get(`${app.url}/api/v1/clients`);
+  expect([clients.status(), JSON.stringify(await clients.json()).includes('Sefina')]).toEqual([200, true]);
+  expect((await program.get(`${app.url}/api/v1/kit`)).status()).toBe(403);
+  expect((await program.get(`${app.url}/api/v1/openapi.json`)).status()).toBe(200);
+  // Pages are not for programs.
+  expect((await program.get(`${app.url}/clients`, { maxRedirects: 0 })).status()).toBe(303);
+  expect((await program.get(`${app.url}/api/v1/records`, { maxRedirects: 0 })).status()).not.toBe(200);
+  await programs.getByRole('button', { name: 'End the token of Front desk' }).click();
+  await expect(programs.getByText('No program has a token.')).toBeVisible();
+  expect((await program.get(`${app.url}/api/v1/clients`)).status()).toBe(401);
+  await program.dispose();
+});

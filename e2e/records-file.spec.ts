@@ -2,7 +2,7 @@ import Database from 'better-sqlite3';
 import { readFileSync } from 'node:fs';
 import { expect, test } from './support/app';
 
-test('records leave as a file and as tables; a file with a wrong row is looked at, told where, and taken without it', async ({
+test('records leave as a file and tables; a file with a wrong row is looked at and taken without it', async ({
   browser,
   app,
 }) => {

@@ -14,6 +14,7 @@ const NAMES: Readonly<Record<string, string>> = {
   '[movement]': 'cable-fly-level',
   '[...path]': 'sensors',
   '[name]': 'sets',
+  '[...rest]': 'openapi.json',
 };
 /** Who may open it beside the owner: everybody who is signed in, who cares for the client, or nobody else. */
 type For = 'all' | 'care' | 'owner' | 'open';
@@ -52,6 +53,7 @@ const FOR: Readonly<Record<string, For>> = {
   '/api/v1/cards/[itemId]': 'care',
   '/api/v1/papers/hand-over/[clientId]': 'care',
   '/api/v1/papers/summary/[sessionId]': 'care',
+  '/api/v1/[...rest]': 'all',
   '/api/v1/records': 'owner',
   '/api/v1/records/[clientId]': 'care',
   '/api/v1/tables/[name]': 'owner',

@@ -234,6 +234,8 @@ describe('who sees and changes what', () => {
         'kit.saveGymForm',
       ],
       ...['variants.keepVariant', 'clients.loadNewClient', 'spotting.loadSpotting', 'spotting.keepSpotting'],
+      // One's own programs: tested with their calls.
+      ...['tokens.loadTokens', 'tokens.makeToken', 'tokens.endToken'],
       // Tested above and at the door.
       ...[
         'backups.backUpNow',

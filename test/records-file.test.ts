@@ -63,7 +63,16 @@ describe('records as a file', () => {
       'pain_fold',
       'fold_state',
     ];
-    const HERE = ['migration', 'identity', 'account_session', 'sign_in_try', 'kept_solve', 'fold_stamp', 'kit_stamp'];
+    const HERE = [
+      'migration',
+      'identity',
+      'account_session',
+      'sign_in_try',
+      'api_token',
+      'kept_solve',
+      'fold_stamp',
+      'kit_stamp',
+    ];
     const all = db.prepare("SELECT name FROM sqlite_master WHERE type = 'table' ORDER BY name").pluck().all();
     expect(all).toEqual([...RECORD_TABLES.map((t) => t.name), ...WORKED_OUT, ...HERE, 'stale_fold'].toSorted());
     for (const t of RECORD_TABLES) expect(columnsOf(db, t)).toEqual(expect.arrayContaining([...t.key]));

@@ -21,6 +21,7 @@ import { COOKIE, cookieOptions } from '@/server/session-cookie';
 import { endCoverOf, giveClient } from '@/server/care';
 import { acting, requestToken } from '@/server/open-use-case';
 import { sharedRecords } from '@/server/records-file';
+import { endToken, makeToken } from '@/server/tokens';
 import { refreshed } from './refreshed';
 
 const atDoor = async (): Promise<AtDoor> => ({
@@ -89,6 +90,14 @@ export async function endCoverAction(clientId: string, coverId: string): Promise
 
 export async function backUpNowAction(): Promise<SaveResult> {
   return refreshed(await acting([], backUpNow));
+}
+
+export async function makeTokenAction(typed: unknown): Promise<SaveResult<string>> {
+  return acting([], (uc) => makeToken(uc, typed));
+}
+
+export async function endTokenAction(id: string): Promise<SaveResult> {
+  return refreshed(await acting([id], (uc) => endToken(uc, id)));
 }
 
 export async function takeRecordsAction(id: string): Promise<SaveResult> {

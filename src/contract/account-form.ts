@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { API_SCOPES } from '@/core/account/api-scope';
 import { weakPassphrase, weakPin, type WeakSecret } from '@/core/account/passphrase';
 import { EXPECTED } from '@/messages/expected';
 import { dayText } from './client-form';
@@ -42,4 +43,10 @@ export const pinFormSchema = z.strictObject({ pin: z.string() }).check(({ value,
 export const careFormSchema = z.strictObject({
   accountId: text(1, 64),
   until: dayText.nullable(),
+});
+
+/** A program's token as it is asked for: a name, and at least one thing that it may do. */
+export const tokenFormSchema = z.object({
+  name: text(1, 60),
+  scopes: z.array(z.enum(API_SCOPES)).min(1, { error: EXPECTED.choice }),
 });

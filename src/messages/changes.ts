@@ -75,6 +75,7 @@ const FIELD: Readonly<Record<string, string>> = {
   restored: 'Restored',
   sentOut: 'Records sent out as a file',
   erased: 'Erased for good',
+  program: 'Program with a token',
   takenIn: 'Records taken in from a file',
   cue: 'Cue',
   options: 'Choices',

@@ -41,6 +41,7 @@ import { moment } from '@/messages/day';
 import { authenticate } from './authenticate';
 import { keepChanges } from './changes';
 import { hashSecret, newToken, secretFits, tokenDigest } from './secrets';
+import { loadTokens } from './tokens';
 import type { UseCase } from './use-case';
 
 /** The door lets somebody in: what their device is known by from now on. */
@@ -167,8 +168,10 @@ const deviceView = (s: AccountSession, here: string | null | undefined): DeviceV
 });
 
 /** One's own account. */
-export function loadAccount({ db, actor, sessionId }: UseCase): AccountView {
+export function loadAccount(uc: UseCase): AccountView {
+  const { db, actor, sessionId } = uc;
   return {
+    tokens: loadTokens(uc),
     name: actor.name,
     role: actor.role,
     demo: findAccount(db, actor.id)?.passphraseHash === null,

@@ -43,6 +43,9 @@ export function gateOf({ method, url, headers }: IncomingMessage, nowMs: number)
     const token = headers['sec-fetch-mode'] === 'navigate' ? rotate(db, signedIn, nowMs) : null;
     return { do: 'serve', signedIn, cookie: token === null ? null : setCookie(token) };
   }
+  // A program's token is looked at where it is answered.
+  if (path.startsWith('/api/v1/') && headers.authorization?.startsWith('Bearer '))
+    return { do: 'serve', signedIn: null, cookie: null };
   if (path.startsWith('/api/')) {
     const reason = signedIn ? 'locked' : 'signed-out';
     return { do: 'refuse', status: 401, body: { reason, issues: [] } };

@@ -1,6 +1,8 @@
 import 'server-only';
+import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
+import { solveText } from '@/solver/solve-text';
 import { SOLVER_BUSY } from '@/messages/web';
 
 interface Reply {
@@ -66,6 +68,15 @@ class SolverThread {
 
 const shared = globalThis as typeof globalThis & { jorvixSolver?: SolverThread };
 
+/** On this thread, where nothing was built. */
+function solveHere(text: string): Reply {
+  const { status, text: answer } = solveText(text);
+  return { status, bytes: new TextEncoder().encode(answer) };
+}
+
 /** Answer cases on the solver's own thread: a body's text to the bytes of an answer. */
-export const solveApart = (text: string): Promise<Reply> =>
-  (shared.jorvixSolver ??= new SolverThread(join(process.cwd(), '.next/solve-worker.mjs'))).solve(text);
+export function solveApart(text: string): Promise<Reply> {
+  const script = join(process.cwd(), '.next/solve-worker.mjs');
+  if (!existsSync(script)) return Promise.resolve(solveHere(text));
+  return (shared.jorvixSolver ??= new SolverThread(script)).solve(text);
+}

@@ -3,7 +3,14 @@ import { AccountPage } from '@/features/account/account-page';
 import { loadAccount } from '@/server/accounts';
 import { openUseCase } from '@/server/open-use-case';
 import { WORDS } from '@/messages/screens/account';
-import { changePassphraseAction, choosePinAction, endDeviceAction, signOutAction } from '../account-actions';
+import {
+  changePassphraseAction,
+  choosePinAction,
+  endDeviceAction,
+  endTokenAction,
+  makeTokenAction,
+  signOutAction,
+} from '../account-actions';
 
 export const metadata: Metadata = { title: WORDS.account };
 
@@ -19,6 +26,8 @@ export default async function Account() {
         choosePin={choosePinAction}
         changePassphrase={changePassphraseAction.bind(null, null)}
         endDevice={endDeviceAction}
+        makeToken={makeTokenAction}
+        endToken={endTokenAction}
       />
     </div>
   );

@@ -23,6 +23,8 @@ export interface PersonView {
 
 /** The page of one's own account. */
 export interface AccountView {
+  /** Programs that act as this account. */
+  readonly tokens: readonly TokenView[];
   readonly name: string;
   readonly role: Role;
   /** Signed in with a tap: there is no passphrase to change. */
@@ -60,4 +62,11 @@ export interface ChangeView {
   readonly what: string;
   readonly before: string;
   readonly after: string;
+}
+
+/** A program's token as it is listed. */
+export interface TokenView {
+  readonly id: string;
+  readonly name: string;
+  readonly facts: string;
 }

@@ -12,8 +12,10 @@ import { useOutboxState } from '@/offline/use-outbox';
 import { forgetPages } from '@/offline/who-is-here';
 import { WORDS } from '@/messages/screens/account';
 import { PRACTICE } from '@/messages/screens/practice';
+import { API_TOKENS } from '@/messages/api';
 import { DeviceList } from './device-list';
 import { PassphraseForm } from './passphrase-form';
+import { TokenList } from './token-list';
 import styles from '@/features/shell/lists.module.css';
 
 type Save = (typed: unknown) => Promise<SaveResult>;
@@ -24,6 +26,8 @@ interface Props {
   readonly choosePin: Save;
   readonly changePassphrase: Save;
   readonly endDevice: (id: string) => Promise<SaveResult>;
+  readonly makeToken: (typed: unknown) => Promise<SaveResult<string>>;
+  readonly endToken: (id: string) => Promise<SaveResult>;
 }
 
 function PinForm({ choosePin, hasPin }: Pick<Props, 'choosePin'> & { readonly hasPin: boolean }) {
@@ -58,7 +62,8 @@ function PinForm({ choosePin, hasPin }: Pick<Props, 'choosePin'> & { readonly ha
 }
 
 /** One's own account: out, PIN, devices, passphrase. */
-export function AccountPage({ view, signOut, choosePin, changePassphrase, endDevice }: Props) {
+export function AccountPage(props: Props) {
+  const { view, signOut, choosePin, changePassphrase, endDevice, makeToken, endToken } = props;
   const { waiting } = useOutboxState();
   const { toggleColorScheme } = useMantineColorScheme();
   const { busy, trouble, run } = useDeed();
@@ -103,6 +108,10 @@ export function AccountPage({ view, signOut, choosePin, changePassphrase, endDev
       <section className={styles.section} aria-label={WORDS.devices}>
         <h2>{WORDS.devices}</h2>
         <DeviceList devices={view.devices} endDevice={endDevice} />
+      </section>
+      <section className={styles.section} aria-label={API_TOKENS.title}>
+        <h2>{API_TOKENS.title}</h2>
+        <TokenList tokens={view.tokens} make={makeToken} end={endToken} />
       </section>
       {!view.demo && (
         <section className={styles.section} aria-label={WORDS.changePassphrase}>

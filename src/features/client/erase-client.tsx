@@ -34,9 +34,9 @@ export function EraseClient(props: {
           onChange={(e) => setName(e.currentTarget.value)}
         />
         <Button
-          color="red"
           variant="outline"
-          disabled={busy || name === ''}
+          className={styles.eraseIt}
+          disabled={busy}
           onClick={() => run(() => erase(name), leave)}
         >
           {WORDS.erase}

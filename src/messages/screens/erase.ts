@@ -4,8 +4,8 @@ const many = (n: number, one: string): string => `${n} ${n === 1 ? one : `${one}
 export const ERASE = {
   title: 'Erase for good',
   text: (client: string): string =>
-    `Takes everything of ${client} out of the records: sheet, sessions, sets, faults, history. Nothing brings it back. ` +
-    'How much there was is kept, without a name. Take their records along first where they want them.',
+    `Takes everything of ${client} out of the records: sheet, sessions, sets, faults, history. Nothing brings it ` +
+    'back. How much there was is kept, without a name. Take their records along first where they want them.',
   backups:
     'Backups made before still hold them: the last of each day for two weeks. They go by themselves; to put one back ' +
     'is to have the client back, to be erased again.',

@@ -68,18 +68,18 @@ export default async function ClientPage({ params }: { readonly params: Promise<
           callOff={endCoverAction.bind(null, client.id)}
         />
       )}
-      <PutAwayButton thing={{ kind: 'client', id: client.id, name: client.name }} act={putAwayAction} list="/clients" />
-      {mayErase && <EraseClient client={client} erase={eraseClientAction.bind(null, client.id)} />}
       <p>
         <a className={lists.link} href={`/api/v1/records/${client.id}`} download>
           {RECORDS_FILE.outClient}
         </a>
       </p>
+      <PutAwayButton thing={{ kind: 'client', id: client.id, name: client.name }} act={putAwayAction} list="/clients" />
       <details className={`${forms.fold} ${lists.history}`}>
         <summary>{RECORDS_WORDS.history}</summary>
         <p>{RECORDS_WORDS.historyText}</p>
         <ChangeTable changes={history} named={false} label={RECORDS_WORDS.history} />
       </details>
+      {mayErase && <EraseClient client={client} erase={eraseClientAction.bind(null, client.id)} />}
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { answerCall } from '@/server/answer-call';
 import { openUseCase } from '@/server/open-use-case';
 import { solveApart } from '@/server/solve-apart';
 
@@ -6,6 +7,7 @@ import { solveApart } from '@/server/solve-apart';
  * (`scripts/serve-app.mjs`).
  */
 export async function POST(request: Request): Promise<Response> {
+  if (request.headers.has('authorization')) return answerCall(request);
   await openUseCase();
   const { status, bytes } = await solveApart(await request.text());
   return new Response(bytes, { status, headers: { 'content-type': 'application/json' } });
