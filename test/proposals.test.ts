@@ -3,8 +3,6 @@ import { REGIONS, type Region } from '@/core/body/region-line';
 import { CLIENT_NOTES, type ClientNote } from '@/core/body/client-note';
 import { BOOK, entryOf } from '@/core/book/book';
 import { needsOf as kitNeeds } from '@/core/book/choose';
-import { NO_STANDING, planPractice } from '@/core/book/standing-practice';
-import { OUR_TIMES } from '@/core/plan/session-time';
 import { brokenRules, isKept } from '@/core/plan/session-order';
 import { blocksSeconds } from '@/core/plan/turns';
 import { inOrder, proposeSession, type ProposeInput } from '@/core/propose/propose';
@@ -13,27 +11,14 @@ import { MUSCLE_REGIONS, MUSCLES, muscleOf, USUAL_RULES } from '@/core/week/musc
 import { weekSets, type MovementSets } from '@/core/week/week-sets';
 import { firstGoals } from '@/features/plan/goal-picker';
 import { seeded } from './support/fixtures';
+import { askProposal } from './support/ask-proposal';
 import { EVERYTHING } from './support/everything';
 
-const NONE = Object.fromEntries(MUSCLES.map((m) => [m, 0])) as ProposeInput['weeks']['recent'];
-const ask = (more: Partial<ProposeInput> = {}): ProposeInput => ({
-  ...{ goals: ['chest-upper'], choosing: EVERYTHING, used: [], known: [], unfelt: [], isFirstMonth: false },
-  ...{ planned: [], minutes: 60, times: OUR_TIMES },
-  weeks: {
-    week: weekSets([], USUAL_RULES),
-    recent: NONE,
-    rules: USUAL_RULES,
-    sessionsLeft: 1,
-    deltoidShare: 'half-side',
-  },
-  practice: planPractice(NO_STANDING),
-  ...more,
-});
 const orderOf = (input: ProposeInput, p: ReturnType<typeof proposeSession>) =>
   inOrder(input, new Map(p.movements.map((m) => [m.id, m.sets])), p.offers);
 const trained = REGIONS.filter((r) => BOOK.some((e) => e.target === r && e.group !== 'before'));
 const weekWith = (sets: readonly Partial<MovementSets>[]): ProposeInput['weeks'] => ({
-  ...ask().weeks,
+  ...askProposal().weeks,
   week: weekSets(
     sets.map((s) => ({ target: 'chest-upper', secondary: [], side: 'both', done: 6, planned: 0, ...s })),
     USUAL_RULES,
@@ -52,7 +37,7 @@ describe('proposals of every kind', () => {
       const machines = some(EVERYTHING.gym.machines, 0.6);
       const notes: ClientNote[] = some(CLIENT_NOTES, 0.2);
       const gym = { ...EVERYTHING.gym, kinds, machines, columns: random() < 0.2 ? [] : EVERYTHING.gym.columns };
-      const input = ask({
+      const input = askProposal({
         ...{ goals, minutes: 20 + Math.floor(random() * 70), isFirstMonth: random() < 0.4 },
         unfelt: some(goals, 0.3),
         choosing: { ...EVERYTHING, notes, gym },
@@ -85,7 +70,7 @@ describe('proposals of every kind', () => {
   it('more time holds no fewer sets', () => {
     const goals = [...MUSCLE_REGIONS.chest, ...MUSCLE_REGIONS.triceps];
     const setsIn = (minutes: number): number =>
-      proposeSession(ask({ goals, minutes })).movements.reduce((sum, m) => sum + m.sets, 0);
+      proposeSession(askProposal({ goals, minutes })).movements.reduce((sum, m) => sum + m.sets, 0);
     const by = [15, 25, 40, 60].map(setsIn);
     expect(by).toEqual(by.toSorted((a, b) => a - b));
     expect(by[0]).toBeGreaterThan(0);
@@ -93,7 +78,7 @@ describe('proposals of every kind', () => {
   it('common practice: what the week has had enough of gives way to what it lacks', () => {
     const goals: readonly Region[] = ['chest-upper', 'deltoid-side'];
     const sets = (weeks: ProposeInput['weeks'], region: Region): number =>
-      proposeSession(ask({ goals, weeks, minutes: 20 }))
+      proposeSession(askProposal({ goals, weeks, minutes: 20 }))
         .movements.filter((m) => entryOf(m.id).target === region)
         .reduce((sum, m) => sum + m.sets, 0);
     const full = weekWith([{ done: 20 }]);
@@ -103,7 +88,7 @@ describe('proposals of every kind', () => {
   });
   it('common practice: one region is worked over more than one third of its range', () => {
     const goals: readonly Region[] = ['chest-mid'];
-    const p = proposeSession(ask({ goals, minutes: 30 }));
+    const p = proposeSession(askProposal({ goals, minutes: 30 }));
     const spans = p.movements.map((m) => p.offers.find((o) => o.id === m.id)!.spans);
     const third = (k: number): boolean => spans.some((s) => s.some((x) => x.from < (k + 1) / 3 && x.to > k / 3));
     expect([third(0), third(1), third(2)].filter(Boolean).length).toBeGreaterThan(1);
@@ -112,7 +97,7 @@ describe('proposals of every kind', () => {
 
 describe('what is trained for, before anybody has said', () => {
   it('what was chosen last; else the muscles that the week lacks most of, all their parts', () => {
-    const { weeks } = ask();
+    const { weeks } = askProposal();
     expect(firstGoals({ goals: ['core'], weeks })).toEqual(['core']);
     const lacking = firstGoals({ goals: [], weeks: weekWith([{ target: 'chest-upper', done: 20 }]) });
     expect(new Set(lacking.map(muscleOf)).size).toBe(4);
