@@ -1,6 +1,6 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { existsSync, mkdtempSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { createHash } from 'node:crypto';
 import { createServer, type IncomingMessage } from 'node:http';
 import { get } from 'node:https';
@@ -8,6 +8,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { generate } from 'selfsigned';
+import { App, demoDatabase } from '../scripts/launch-app';
 import { expect, test } from './support/app';
 
 const PORT = 4396 + 10 * Number(process.env.TEST_PARALLEL_INDEX ?? 0);
@@ -18,10 +19,15 @@ interface Run {
   readonly ended: Promise<number | null>;
 }
 
+const running: ChildProcess[] = [];
+// Where a journey failed its server is not left to the next one.
+test.afterEach(() => running.splice(0).forEach((child) => child.kill('SIGKILL')));
+
 function run(script: string, database: string, more: Record<string, string> = {}): Run {
   const child = spawn(process.execPath, [script], {
     env: { ...process.env, PORT: String(PORT), JORVIX_DB: database, ...more },
   });
+  running.push(child);
   let said = '';
   for (const stream of [child.stdout!, child.stderr!]) stream.on('data', (text) => (said += String(text)));
   return { child, said: () => said, ended: once(child, 'exit').then(([code]) => code as number | null) };
@@ -143,4 +149,51 @@ test('pages that die take no tap along and come again; told to stop meanwhile it
   r.child.kill('SIGTERM');
   expect(await r.ended).toBe(0);
   expect(existsSync(`${file}-wal`)).toBe(false);
+});
+
+test('tells whether it is well, what it counted, and of every call a line without a name or an id', async () => {
+  const file = join(mkdtempSync(join(tmpdir(), 'jorvix-watch-')), 'gym.db');
+  copyFileSync(demoDatabase(), file);
+  const served = run('scripts/serve-app.mjs', file, { JORVIX_LOG: 'yes' });
+  await open(served);
+  const url = `http://127.0.0.1:${PORT}`;
+  const well = await fetch(`${url}/healthz`);
+  expect([well.status, await well.text()]).toEqual([200, 'well\n']);
+  const cookie = `jorvix=${new App(false, file).newToken('owner')}`;
+  for (const path of [
+    '/clients/sefina',
+    '/clients/sefina/practice',
+    '/ledger/tevita/cable-fly-level',
+    '/api/v1/records/anselm',
+  ])
+    expect((await (await fetch(url + path, { headers: { cookie } })).text()).length, path).toBeGreaterThan(1000);
+  expect((await fetch(`${url}/api/v1/clients`, { headers: { authorization: 'Bearer nobody' } })).status).toBe(401);
+  const counted = async (): Promise<string> => (await fetch(`${url}/metrics`)).text();
+  await expect.poll(counted).toMatch(/jorvix_call_seconds_count\{kind="page",status="200"\} [3-9]/);
+  const metrics = await counted();
+  expect(metrics).toMatch(/jorvix_call_seconds_count\{kind="program",status="401"\} 1/);
+  expect(metrics).toMatch(/jorvix_records_bytes [1-9]\d{5}/);
+  // Only to this machine itself, not through a proxy.
+  const far = { headers: { 'x-forwarded-for': '10.0.0.9' }, redirect: 'manual' } as const;
+  expect((await fetch(`${url}/metrics`, far)).status).toBe(303);
+  await expect.poll(served.said).toContain('"route":"/ledger/:/:"');
+  served.child.kill('SIGTERM');
+  expect(await served.ended).toBe(0);
+  const db = new Database(file, { readonly: true });
+  const names = db
+    .prepare(
+      'SELECT id FROM client UNION SELECT name FROM client UNION SELECT id FROM account UNION SELECT name FROM account',
+    )
+    .pluck()
+    .all() as string[];
+  db.close();
+  const lines = served
+    .said()
+    .split('\n')
+    .filter((l) => l.startsWith('{'));
+  expect(lines.length).toBeGreaterThan(5);
+  for (const line of lines) {
+    expect(Object.keys(JSON.parse(line) as object)).toEqual(['at', 'method', 'route', 'status', 'ms']);
+    expect(names.filter((n) => line.toLowerCase().includes(n.toLowerCase()))).toEqual([]);
+  }
 });

@@ -9,7 +9,7 @@ const options = {
   target: 'node20',
   platform: 'node',
   logLevel: 'error',
-  external: ['better-sqlite3', '@node-rs/argon2'],
+  external: ['better-sqlite3', '@node-rs/argon2', 'prom-client'],
   alias: { 'server-only': join(root, 'test/support/empty.ts') },
 };
 for (const source of [

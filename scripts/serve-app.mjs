@@ -71,7 +71,8 @@ function serve(request, response) {
     });
 }
 
-function answer(request, response) {
+async function answer(request, response) {
+  door.watchCall(request, response);
   const { nonce, policy, headers } = door.headersOf();
   for (const [name, value] of Object.entries(headers)) response.setHeader(name, value);
   // Next reads the policy of the request and gives its own scripts the word in it.
@@ -86,6 +87,7 @@ function answer(request, response) {
     response.end(refused.says);
     return;
   }
+  if (await door.answerWatch(request, response, away)) return;
   if (away) {
     notNow(response);
     return;

@@ -7,6 +7,7 @@ export { gateOf } from './gate';
 export { closeRecords, keepBackups, keepFolding, keepTidy, openRecords } from './records-file';
 export { readServing } from './serving';
 export { toUseCase } from './signed-in-use-case';
+export { answerWatch, watchCall } from './watch';
 export { headersOf, refusalOf } from './web-guard';
 export { portTaken } from '@/messages/database';
 export { NOT_NOW } from '@/messages/web';
