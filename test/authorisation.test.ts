@@ -42,6 +42,7 @@ import { PLAN_REFUSAL } from '@/messages/plan';
 import type { SaveResult } from '@/contract/save-result';
 import { endSharing, loadTogether, shareSession, togetherChoice } from '@/server/together';
 import { findSession, setTogether } from '@/data/queries/sessions';
+import { findStandIns } from '@/server/wanted';
 import { loadWeek } from '@/server/week';
 import type { UseCase } from '@/server/use-case';
 import { DEMO_OWNER, DEMO_TRAINER } from '../demo/people';
@@ -130,6 +131,7 @@ const OF_A_CLIENT: Readonly<Record<string, (uc: UseCase) => boolean | Promise<bo
   'planned-items.takeItemOut': (uc) => takeItemOut(uc, [ITEM], true).ok,
   'templates.keepTemplate': (uc) => keepTemplate(uc, 'anselm-2026-11-24', { name: 'N', forAll: true }).ok,
   'client-week.loadClientWeek': (uc) => loadClientWeek(uc, 'anselm', undefined) !== null,
+  'wanted.findStandIns': (uc) => findStandIns(uc, 'anselm-2026-11-24').ok,
   'week.loadWeek': (uc) => loadWeek(uc, '2026-11-24').days.some((d) => d.sessions.length > 0),
   'floor-sessions.floorSessions': (uc) => floorSessions(uc).length > 0,
   'session-plan.askedSession': (uc) => askedSession(uc, { day: undefined, from: 'anselm-2026-11-24' }).isAsked,

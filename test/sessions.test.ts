@@ -14,6 +14,7 @@ import { loadSessionPlan } from '@/server/session-plan';
 import { callOffSession, finishSession, makeSession, moveSession } from '@/server/sessions';
 import { loadSet } from '@/server/set';
 import { dropTemplateOf, keepTemplate, reachTemplates } from '@/server/templates';
+import { findStandIns } from '@/server/wanted';
 import { loadWeek } from '@/server/week';
 import { RELIEF } from '../demo/people';
 import { asOwner, at, NOW, world } from './support/world';
@@ -292,6 +293,8 @@ describe('a station that two want at once', () => {
     });
     expect(wanted.start).toBe('09:40');
     const [standIn] = wanted.standIns;
+    // The floor solves them when it is asked to.
+    expect(findStandIns(at(db), ANSELM)).toMatchObject({ ok: true, kept: wanted.standIns });
     expect(standIn!.stationId).not.toBe('long-pair');
     // On the other column the hand feels the same: the stack goes by the pulleys, and the set can be done there.
     expect(moveToStation(at(db), standIn!.itemIds, standIn!.stationId).ok).toBe(true);

@@ -8,14 +8,19 @@ import { loadFloor } from '@/server/floor';
 import { listPlanChoices } from '@/server/plan';
 import { openUseCase } from '@/server/open-use-case';
 import { orderSessionAction, planTodayAction } from './actions';
-import { moveSessionAction, moveToStationAction } from './plan-actions';
+import { findStandInsAction, moveSessionAction, moveToStationAction } from './plan-actions';
 import { WORDS } from '@/messages/screens/pages';
 import { readAsked, type Asked } from './asked';
 
 // The layout's own form of titles is not taken by the page beside it.
 export const metadata: Metadata = { title: { absolute: WORDS.titled.replace('%s', WORDS.floor) } };
 
-const OF_WANTED = { move: moveSessionAction, reorder: orderSessionAction, moveToStation: moveToStationAction };
+const OF_WANTED = {
+  move: moveSessionAction,
+  reorder: orderSessionAction,
+  moveToStation: moveToStationAction,
+  findStandIns: findStandInsAction,
+};
 
 export default async function FloorPage({ searchParams }: { readonly searchParams: Asked }) {
   await connection();

@@ -1,6 +1,6 @@
 'use server';
 import type { SaveResult } from '@/contract/save-result';
-import type { CalendarView } from '@/contract/views/session-plan';
+import type { CalendarView, StandInColumn } from '@/contract/views/session-plan';
 import { acting } from '@/server/open-use-case';
 import { changeItem, moveToStation, pinItem, skipItem, takeItemOut } from '@/server/planned-items';
 import { endSharing, shareSession } from '@/server/together';
@@ -9,6 +9,7 @@ import { callOffSession, finishSession, makeSession, moveSession } from '@/serve
 import { putProposed } from '@/server/propose';
 import { previewCalendar, takeCalendar } from '@/server/calendar';
 import { saveChangeTimes } from '@/server/change-times';
+import { findStandIns } from '@/server/wanted';
 import { saveWeekRules } from '@/server/client-week';
 import { dropTemplateOf, keepTemplate } from '@/server/templates';
 import { refreshed } from './refreshed';
@@ -91,4 +92,8 @@ export async function shareSessionAction(sessionId: string, clientId: unknown): 
 
 export async function endSharingAction(sessionId: string): Promise<SaveResult> {
   return refreshed(await acting([sessionId], (uc) => endSharing(uc, sessionId)));
+}
+
+export async function findStandInsAction(sessionId: string): Promise<SaveResult<readonly StandInColumn[]>> {
+  return acting([sessionId], (uc) => findStandIns(uc, sessionId));
 }

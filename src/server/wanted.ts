@@ -4,16 +4,18 @@ import { serveHere } from '@/core/book/choose';
 import { freeStart, freeStations } from '@/core/plan/conflict';
 import type { DaySession, WantedStation } from '@/core/plan/day';
 import type { Client } from '@/contract/views/client';
-import type { WantedView, WaysOut } from '@/contract/views/session-plan';
+import { refused, type SaveResult } from '@/contract/save-result';
+import type { StandInColumn, WantedView, WaysOut } from '@/contract/views/session-plan';
 import type { Session } from '@/contract/views/plan';
 import { findStation } from '@/data/queries/kit';
 import { clock } from '@/messages/day';
 import { movementName } from '@/messages/book';
 import { wantedText } from '@/messages/floor';
+import { PLAN_REFUSAL } from '@/messages/plan';
 import { choosingFor } from './choosing';
 import { dayOf, dayText } from './clock';
 import { daySessions, otherOrder, othersSessions, wantedWith } from './day-sessions';
-import { reachClient, reachSessions } from './reach';
+import { reachClient, reachSession, reachSessions } from './reach';
 import type { UseCase } from './use-case';
 
 /** Whose session it is; null of a client of somebody else's. */
@@ -50,6 +52,7 @@ export function wantedOnFloor(
   if (wanted.length === 0) return null;
   return {
     says: wanted.map((w) => saysOf(uc, w, nameOf)),
+    isBegun,
     start: isBegun ? null : startFor(uc, session, own, others),
     order: orderFor(uc, session, client, others),
   };
@@ -67,7 +70,7 @@ function othersOn(uc: UseCase, session: Session) {
 }
 
 /** Columns that nobody wants meanwhile and that serve every movement of a session on a wanted one. */
-function standInsFor(uc: UseCase, { session, client, own, others }: Wanting, stationId: string) {
+function standInsFor(uc: UseCase, { session, client, own, others }: Wanting, stationId: string): StandInColumn[] {
   const items = session.items.filter((i) => i.stationId === stationId && i.skipped === null);
   const input = choosingFor(uc, client, session.gymId);
   const columns = input.gym.columns.map((c) => c.id);
@@ -90,6 +93,12 @@ interface Wanting {
   readonly others: readonly DaySession[];
 }
 
+/** Columns that serve instead of each wanted one. */
+function standInsOf(uc: UseCase, wanting: Wanting): StandInColumn[] {
+  const stations = new Set(wantedWith(wanting.own, wanting.others).map((w) => w.stationId));
+  return [...stations].flatMap((id) => standInsFor(uc, wanting, id));
+}
+
 /**
  * Stations of a session that somebody else wants at the same time, with the ways out: another start, another order,
  * another column. Where it has begun it neither starts at another time nor on another column.
@@ -99,6 +108,15 @@ export function wantedOf(uc: UseCase, session: Session, client: Client, isBegun:
   const [own] = daySessions(uc, [session]);
   const ways = own ? wantedOnFloor(uc, { session, client, isBegun }, { own, others, nameOf }) : null;
   if (!own || !ways) return null;
-  const stations = isBegun ? [] : [...new Set(wantedWith(own, others).map((w) => w.stationId))];
-  return { ...ways, standIns: stations.flatMap((id) => standInsFor(uc, { session, client, own, others }, id)) };
+  return { ...ways, standIns: isBegun ? [] : standInsOf(uc, { session, client, own, others }) };
+}
+
+/** The columns alone, for the floor, where they are solved when they are asked for. */
+export function findStandIns(uc: UseCase, sessionId: string): SaveResult<readonly StandInColumn[]> {
+  const session = reachSession(uc, sessionId);
+  const client = session && reachClient(uc, session.clientId);
+  if (!session || !client) return refused('session', PLAN_REFUSAL.notListed);
+  const [own] = daySessions(uc, [session]);
+  const kept = own ? standInsOf(uc, { session, client, own, others: othersOn(uc, session).others }) : [];
+  return { ok: true, id: sessionId, kept };
 }

@@ -42,6 +42,8 @@ export interface LiftedSet {
 /** Stations of a session that somebody else wants at the same time, and what is known at once to get round it. */
 export interface WaysOut {
   readonly says: readonly string[];
+  /** Whether a set was begun: then it neither starts at another time nor on another column. */
+  readonly isBegun: boolean;
   /** The nearest start on its day at which nobody does; null where there is none, or it has begun. */
   readonly start: string | null;
   /** An order of what is left in which nobody does: every planned movement, and what is left in words. */
@@ -50,11 +52,14 @@ export interface WaysOut {
 
 /** The same with the columns that nobody wants meanwhile and that serve the movements. */
 export interface WantedView extends WaysOut {
-  readonly standIns: readonly {
-    readonly stationId: string;
-    readonly name: string;
-    readonly itemIds: readonly string[];
-  }[];
+  readonly standIns: readonly StandInColumn[];
+}
+
+/** A column that nobody wants meanwhile and that serves what is planned on a wanted one. */
+export interface StandInColumn {
+  readonly stationId: string;
+  readonly name: string;
+  readonly itemIds: readonly string[];
 }
 
 /** A session in its order. */

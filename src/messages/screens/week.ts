@@ -19,6 +19,8 @@ export const WORDS = {
   beginAt: (clock: string): string => `Begin at ${clock}`,
   otherOrder: 'Take another order',
   otherOrderIs: (movements: string): string => `Nobody wants it meanwhile in this order: ${movements}.`,
+  otherColumn: 'Another column',
+  noOtherColumn: 'No other column here serves meanwhile.',
   instead: (station: string): string => `Use ${station}`,
   print: 'Print',
   // A session is made
