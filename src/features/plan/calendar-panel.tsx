@@ -6,6 +6,7 @@ import type { CalendarView } from '@/contract/views/session-plan';
 import { useDeed } from '@/features/shell/use-deed';
 import forms from '@/features/shell/forms.module.css';
 import { CALENDAR as WORDS } from '@/messages/calendar';
+import { TableHead } from '@/features/shell/table-head';
 import styles from './week.module.css';
 
 /** Most that is sent, bytes. */
@@ -21,13 +22,7 @@ function Lines(props: CalendarView & { readonly out: ReadonlySet<string>; readon
   return (
     <Table.ScrollContainer minWidth={520}>
       <Table>
-        <Table.Thead>
-          <Table.Tr>
-            {[WORDS.keep, WORDS.when, WORDS.minutes, WORDS.who, WORDS.what].map((w) => (
-              <Table.Th key={w}>{w}</Table.Th>
-            ))}
-          </Table.Tr>
-        </Table.Thead>
+        <TableHead words={[WORDS.keep, WORDS.when, WORDS.minutes, WORDS.who, WORDS.what]} />
         <Table.Tbody>
           {lines.map((l, k) => (
             <Table.Tr key={k}>

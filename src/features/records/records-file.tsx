@@ -7,6 +7,7 @@ import type { LookedView, LookLine } from '@/contract/views/records';
 import { CSV_NAMES } from '@/contract/csv-names';
 import { useDeed } from '@/features/shell/use-deed';
 import styles from '@/features/shell/lists.module.css';
+import { TableHead } from '@/features/shell/table-head';
 import { CSV_TABLE_NAME, RECORDS_FILE as WORDS } from '@/messages/records-file';
 
 type Take = (id: string) => Promise<SaveResult>;
@@ -61,13 +62,7 @@ function Counts({ looked }: { readonly looked: LookedView }) {
   return (
     <Table.ScrollContainer minWidth={560}>
       <Table>
-        <Table.Thead>
-          <Table.Tr>
-            {[WORDS.table, WORDS.fresh, WORDS.changed, WORDS.same, WORDS.rejected].map((w) => (
-              <Table.Th key={w}>{w}</Table.Th>
-            ))}
-          </Table.Tr>
-        </Table.Thead>
+        <TableHead words={[WORDS.table, WORDS.fresh, WORDS.changed, WORDS.same, WORDS.rejected]} />
         <Table.Tbody>
           {looked.tables.map((t) => (
             <Table.Tr key={t.table} data-table={t.table}>
@@ -93,13 +88,7 @@ function Rejected({ looked }: { readonly looked: LookedView }) {
   return (
     <Table.ScrollContainer minWidth={560}>
       <Table>
-        <Table.Thead>
-          <Table.Tr>
-            {[WORDS.table, WORDS.row, WORDS.column, WORDS.why].map((w) => (
-              <Table.Th key={w}>{w}</Table.Th>
-            ))}
-          </Table.Tr>
-        </Table.Thead>
+        <TableHead words={[WORDS.table, WORDS.row, WORDS.column, WORDS.why]} />
         <Table.Tbody>
           {looked.rejected.map((r, k) => (
             <Table.Tr key={k}>
