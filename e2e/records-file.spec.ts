@@ -63,3 +63,60 @@ test('records leave as a file and tables; a file with a wrong row is looked at a
   expect((await page.request.get(`${app.url}/clients/iolana`)).status()).toBe(404);
   await context.close();
 });
+
+test('a stranger’s spreadsheet: columns and names matched by hand, wrong rows told; the next is known', async ({
+  browser,
+  app,
+}) => {
+  const context = await browser.newContext();
+  await app.signIn(context, 'owner');
+  const page = await context.newPage();
+  await page.goto(`${app.url}/records`);
+  const lines = [
+    'How it felt;Kilos;Did;Lift;When;Whom',
+    'easy;12,5;3x10;Fly from below;3.9.2026;Sefina T.',
+    ';15;9/8;Fly from below;10.9.2026;Sefina T.',
+    ';fifteen;8;Fly from below;11.9.2026;Sefina T.',
+    ';20;8;Something else;11.9.2026;Sefina T.',
+  ];
+  const choose = async (text: string): Promise<void> => {
+    const chosen = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: /Choose a CSV file|Another file/ }).click();
+    await (await chosen).setFiles({ name: 'past.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  };
+  await choose('nothing');
+  await expect(page.getByText(/^Expected a table saved as CSV/)).toBeVisible();
+  await choose(lines.join('\r\n'));
+  const part = page.getByRole('region', { name: 'From a spreadsheet' });
+  await part.getByLabel('Movement').selectOption('Lift');
+  await part.getByRole('button', { name: 'Go on' }).click();
+  await expect(part.getByText('choose the column that holds it', { exact: true }).first()).toBeVisible();
+  for (const [field, header] of [
+    ['Client', 'Whom'],
+    ['Day', 'When'],
+    ['Load', 'Kilos'],
+    ['Reps', 'Did'],
+    ['Note', 'How it felt'],
+  ] as const)
+    await part.getByRole('combobox', { name: field, exact: true }).selectOption(header);
+  await part.getByLabel('Days are written like').selectOption('24.11.2026');
+  await part.getByRole('button', { name: 'Go on' }).click();
+  await part.getByLabel('Here that is: Fly from below').selectOption('Cable fly, low to high');
+  await part
+    .getByRole('listitem')
+    .filter({ hasText: 'Sefina T.' })
+    .getByRole('button', { name: 'Sefina Taualofa' })
+    .click();
+  await part.getByRole('button', { name: 'Look at what it would do' }).click();
+  await expect(part.locator('tr[data-table="sets"] td')).toHaveText(['sets', '5', '0', '0', '2']);
+  await expect(part.getByText('“fifteen”: expected a load')).toBeVisible();
+  await part.getByRole('button', { name: 'Take 5 sets, 2 sessions' }).click();
+  await expect(part.getByText('Taken. What it did is with the changes.')).toBeVisible();
+  await choose([...lines, ';17,5;8;Fly from below;17.9.2026;Sefina T.'].join('\r\n'));
+  await expect(part.getByText('Read as the last one with these headers.')).toBeVisible();
+  await part.getByRole('button', { name: 'Go on' }).click();
+  await expect(part.getByText('1 name is left out.')).toBeVisible();
+  await part.getByRole('button', { name: 'Look at what it would do' }).click();
+  await expect(part.locator('tr[data-table="sets"] td')).toHaveText(['sets', '1', '0', '5', '2']);
+  await context.close();
+});

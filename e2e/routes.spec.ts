@@ -14,6 +14,7 @@ const NAMES: Readonly<Record<string, string>> = {
   '[movement]': 'cable-fly-level',
   '[...path]': 'sensors',
   '[name]': 'sets',
+  '[id]': 'x',
   '[...rest]': 'openapi.json',
 };
 /** Who may open it beside the owner: everybody who is signed in, who cares for the client, or nobody else. */
@@ -57,6 +58,9 @@ const FOR: Readonly<Record<string, For>> = {
   '/api/v1/records': 'owner',
   '/api/v1/records/[clientId]': 'care',
   '/api/v1/tables/[name]': 'owner',
+  // Only sent to, as is the solver.
+  '/api/v1/sheets': 'all',
+  '/api/v1/sheets/[id]': 'all',
   '/api/v1/calendar': 'all',
   '/api/v1/floor-events': 'all',
   '/api/v1/solve': 'all',

@@ -10,6 +10,8 @@ const options = {
   platform: 'node',
   logLevel: 'error',
   external: ['better-sqlite3', '@node-rs/argon2', 'prom-client'],
+  // Packages that ask for what they need while they run.
+  banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
   alias: { 'server-only': join(root, 'test/support/empty.ts') },
 };
 for (const source of [

@@ -17,6 +17,7 @@ it.each<[string, string, Record<string, string>, number | null]>([
   ['a page of another port of this machine', 'POST', { ...OWN, origin: 'http://127.0.0.1:8080' }, 403],
   ['a sandboxed page', 'POST', { ...OWN, origin: 'null' }, 403],
   ['a foreign form', 'POST', { ...OWN, 'content-type': 'text/plain' }, 415],
+  ['a spreadsheet', 'POST', { ...OWN, 'content-type': 'text/csv' }, null],
   ['no length', 'POST', { host: OWN.host, 'content-type': 'application/json' }, 411],
   ['too long', 'POST', { ...OWN, 'content-length': '2000001' }, 413],
   ['a length that is none', 'POST', { ...OWN, 'content-length': 'x' }, 413],

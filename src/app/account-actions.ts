@@ -1,6 +1,7 @@
 'use server';
 import { cookies, headers } from 'next/headers';
 import type { SaveResult } from '@/contract/save-result';
+import type { SheetNamesView } from '@/contract/views/records';
 import {
   addTrainer,
   changePassphrase,
@@ -17,6 +18,7 @@ import {
 } from '@/server/accounts';
 import { backUpNow, restoreBackup } from '@/server/backups';
 import { takeRecords } from '@/server/records-flow';
+import { matchSheet } from '@/server/spreadsheets';
 import { COOKIE, cookieOptions } from '@/server/session-cookie';
 import { endCoverOf, giveClient } from '@/server/care';
 import { acting, requestToken } from '@/server/open-use-case';
@@ -102,6 +104,10 @@ export async function endTokenAction(id: string): Promise<SaveResult> {
 
 export async function takeRecordsAction(id: string): Promise<SaveResult> {
   return refreshed(await acting([id], (uc) => takeRecords(uc, id)));
+}
+
+export async function matchSheetAction(id: string, reading: unknown): Promise<SaveResult<SheetNamesView>> {
+  return acting([id], (uc) => matchSheet(uc, id, reading));
 }
 
 export async function restoreBackupAction(name: string): Promise<SaveResult> {

@@ -63,7 +63,7 @@ export const CSV_TABLES = {
       'session, UTC': utc('n.starts_at_ms'),
       set: 's.set_no',
       'started, UTC': utc('s.started_at_ms'),
-      'took, s': '(s.ended_at_ms - s.started_at_ms) / 1000.0',
+      'took, s': 'nullif(s.ended_at_ms - s.started_at_ms, 0) / 1000.0',
       'load, kg': 's.load_g / 1000.0',
       reps: 's.reps',
       'reps asked for': 's.target_reps',

@@ -65,6 +65,8 @@ export const RECORD_TABLES: readonly RecordTable[] = [
     ofClient: OWN,
   },
   { name: 'screening', holds: 'Screenings.', key: ['id'], isLog: true, ofClient: OWN },
+  { name: 'sheet_reading', holds: 'How spreadsheets were read, by their headers; as JSON.', key: ['headers'] },
+  { name: 'sheet_name', holds: 'What names in spreadsheets stand for.', key: ['said', 'movement', 'client_id'] },
   { name: 'client_cover', holds: 'Who stands in for whom.', key: ['id'] },
   { name: 'session', holds: 'Sessions; times in milliseconds since 1970, UTC.', key: ['id'], ofClient: OWN },
   {

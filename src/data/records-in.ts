@@ -5,7 +5,9 @@ import { migrationsFolder, type Db } from './open-db';
 import { columnsOf, RECORD_TABLES, type RecordTable } from './record-tables';
 
 /** Rows that are told one by one; of more only how many there are. */
-const MOST_TOLD = 200;
+export const MOST_TOLD = 200;
+/** Indexes that are made for reading: those that keep keys apart have no text of their own. */
+const INDEXES = "SELECT name FROM sqlite_master WHERE type = 'index' AND sql NOT LIKE 'CREATE UNIQUE%'";
 const same = (a: string, b: string, columns: readonly string[]): string =>
   columns.map((c) => `${a}.${c} IS ${b}.${c}`).join(' AND ');
 
@@ -33,6 +35,8 @@ export class StagedRecords {
     this.db.pragma('journal_mode = OFF');
     this.db.pragma('synchronous = OFF');
     migrate(this.db, readMigrations(migrationsFolder()), Date.now());
+    // Nothing is looked up here but by keys.
+    for (const index of this.db.prepare(INDEXES).pluck().all()) this.db.exec(`DROP INDEX ${String(index)}`);
     // Rows come in any order: what they refer to is looked for when all are there.
     this.db.pragma('foreign_keys = OFF');
     this.db.exec('CREATE TABLE row_no (name TEXT, at INTEGER, no INTEGER, PRIMARY KEY (name, at)) WITHOUT ROWID');
@@ -93,6 +97,24 @@ export class StagedRecords {
     }
   }
 
+  /**
+   * Adds rows that were made here to a table, their values in the order of its columns: they are read by nobody before,
+   * and judged by none after. What is given back takes a row, with the number that it is told by where it cannot be.
+   */
+  into(name: string, columns: readonly string[]): (values: readonly (string | number | null)[], no: number) => void {
+    const insert = this.db.prepare(
+      `INSERT INTO ${name} (${columns.join(', ')}) VALUES (${columns.map(() => '?').join(', ')})`,
+    );
+    this.counts.set(name, { row: 0, rejected: 0 });
+    return (values, no) => {
+      try {
+        insert.run(values);
+      } catch (error) {
+        this.refuse(name, no, reasonOf((error as Error).message, columns));
+      }
+    };
+  }
+
   /** Takes rows out that fit a condition, each told with its reason. */
   private takeOut(table: string, where: string, why: Pick<RejectedRow, 'column' | 'why'>): void {
     const rows = this.db
@@ -108,12 +130,45 @@ export class StagedRecords {
     }
   }
 
+  /** How many rows were not taken in all. */
+  get refusals(): number {
+    return [...this.counts.values()].reduce((sum, { rejected }) => sum + rejected, 0);
+  }
+
+  /** Rows that are left of those that were added. */
+  count(table: string, where = '1'): number {
+    return this.db.prepare(`SELECT count(*) FROM main.${table} WHERE ${where}`).pluck().get() as number;
+  }
+
+  /**
+   * Leaves out what is on record by its key, whatever it says there: nothing on record is changed. Movements that are
+   * new in a session that is on record stand after its own.
+   */
+  leaveKnown(recordsFile: string): void {
+    this.db.exec('COMMIT');
+    this.dropKeepers();
+    this.db.prepare('ATTACH ? AS records').run(recordsFile);
+    for (const { name, key } of RECORD_TABLES)
+      this.db.exec(
+        `DELETE FROM main.${name} AS s WHERE EXISTS (SELECT 1 FROM records.${name} t WHERE ${same('t', 's', key)})`,
+      );
+    const last = '(SELECT max(position) FROM records.session_item r WHERE r.session_id = s.session_id)';
+    this.db.exec(`UPDATE main.session_item AS s SET position = -2 - position - ${last} WHERE ${last} IS NOT NULL`);
+    this.db.exec('UPDATE main.session_item SET position = -1 - position WHERE position < 0');
+    this.db.exec('DETACH records');
+    this.db.exec('BEGIN');
+  }
+
+  /** Log rows may not be taken out of a database of records; here they are only looked at. */
+  private dropKeepers(): void {
+    for (const trigger of this.db.prepare("SELECT name FROM sqlite_master WHERE type = 'trigger'").pluck().all())
+      this.db.exec(`DROP TRIGGER ${String(trigger)}`);
+  }
+
   /** Judges what was added against the records: what refers to nothing, or is on record otherwise, is taken out. */
   judge(recordsFile: string): readonly TableCount[] {
     this.db.exec('COMMIT');
-    // Log rows may not be taken out of a database of records; here they are only looked at.
-    for (const trigger of this.db.prepare("SELECT name FROM sqlite_master WHERE type = 'trigger'").pluck().all())
-      this.db.exec(`DROP TRIGGER ${String(trigger)}`);
+    this.dropKeepers();
     this.db.prepare('ATTACH ? AS records').run(recordsFile);
     this.db.exec('BEGIN');
     const counts = RECORD_TABLES.map((table) => this.judgeTable(table));

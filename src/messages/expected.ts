@@ -27,6 +27,8 @@ export const EXPECTED = {
   id: 'expected something that is here',
   atMostSets: (most: number): string => `expected at most ${most} sets in all`,
   overLeast: 'expected no less than the least',
+  column: 'choose the column that holds it',
+  columnOrClient: 'choose the column that holds it, or whose they all are',
   day: 'expected a day like 2026-11-24',
   dayOnOrAfter: 'expected a day on or after the first',
   dayNotAhead: 'expected today or a day before',

@@ -1,6 +1,7 @@
 import type { FileTrouble, RowTrouble } from '@/core/record/records-file';
+import { cellText } from './spreadsheet';
 
-const ROW_TROUBLE: Readonly<Record<Exclude<RowTrouble['kind'], 'no-such' | 'rule'>, string>> = {
+const ROW_TROUBLE: Readonly<Record<Exclude<RowTrouble['kind'], 'no-such' | 'rule' | 'cell'>, string>> = {
   'unknown-table': 'there is no such table here',
   'unknown-column': 'there is no such column here',
   'no-object': 'expected an object with its columns',
@@ -13,6 +14,7 @@ const ROW_TROUBLE: Readonly<Record<Exclude<RowTrouble['kind'], 'no-such' | 'rule
 /** Why a row of a file is not taken. */
 export function rejectedText(why: RowTrouble): string {
   if (why.kind === 'no-such') return `expected one that is in ${why.table}, here or in the file`;
+  if (why.kind === 'cell') return cellText(why.trouble, why.said);
   if (why.kind === 'rule') return `expected what fits ${why.rule}`;
   return ROW_TROUBLE[why.kind];
 }
@@ -28,6 +30,10 @@ export function fileTroubleText(trouble: FileTrouble): string {
       return 'This file ends before it is whole: fetch it again.';
     case 'gone':
       return 'This file is no longer at hand: look at it again.';
+    case 'no-table':
+      return 'Expected a table saved as CSV, with headers in its first row and a row below them.';
+    case 'quotes':
+      return 'A quote is opened in this file and never closed, so that its end cannot be told apart.';
     case 'collides':
       return `Its rows cannot stand beside what is on record (${trouble.says}). Nothing was taken.`;
   }

@@ -4,7 +4,7 @@ export const REFUSED_REQUEST = {
   origin: 'Only pages of this application may write here.',
   length: 'A write says how long it is (content-length).',
   size: 'Expected at most two megabytes.',
-  json: 'Expected application/json.',
+  json: 'Expected application/json, or text/csv for a spreadsheet.',
 } as const;
 
 /** That the solver has too much to do. */

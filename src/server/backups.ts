@@ -8,12 +8,14 @@ import { backupFolder, contentsOf, listBackups, restore } from '@/data/backup';
 import { readMigrations } from '@/data/migrate';
 import { closeSharedDb, databaseFile, migrationsFolder, sharedDb } from '@/data/open-db';
 import { endAllSessions } from '@/data/queries/accounts';
+import { listGyms } from '@/data/queries/gyms';
 import { ACCOUNT_REFUSAL } from '@/messages/accounts';
 import { contentsText, DB_TROUBLE, RESTORE } from '@/messages/database';
 import { moment } from '@/messages/day';
 import { backUpApart } from './backup-apart';
 import { keepChanges, loadChanges } from './changes';
 import { whileLetGo } from './let-go';
+import { reachClients } from './reach';
 import type { UseCase } from './use-case';
 
 function toView(folder: string, name: string): BackupView {
@@ -39,6 +41,10 @@ export function loadRecords(uc: UseCase, beforeId: number | null): RecordsView |
   const folder = backupFolder(databaseFile());
   return {
     ...changes,
+    choices: {
+      gyms: listGyms(uc.db).map(({ id, name }) => ({ id, name })),
+      clients: reachClients(uc).map(({ id, name }) => ({ id, name })),
+    },
     holds: contentsText(contentsOf(uc.db)),
     backups: listBackups(folder).map((name) => toView(folder, name)),
   };

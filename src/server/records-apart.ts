@@ -4,23 +4,22 @@ import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import Database from 'better-sqlite3';
 import { schemaOf } from '@/data/records-out';
-import type { FileTrouble, RejectedRow, TableCount } from '@/core/record/records-file';
+import type { Looked, TableCount } from '@/core/record/records-file';
 import { StagedRecords, takeStaged } from '@/data/records-in';
+import type { SheetPlan } from './past-sets';
 import { readRecords } from './records-reader';
+import { stageSheet } from './stage-spreadsheet';
 
-/** A file of records to be looked at, or what was looked at to be taken. */
+/** A file of records, or a spreadsheet by a plan, to be looked at; or what was looked at to be taken. */
 export interface RecordsOrder {
   readonly does: 'look' | 'take';
+  /** How a spreadsheet is read; none where the file is one of records. */
+  readonly sheet?: SheetPlan;
   /** The file that came; the database that its rows are staged in; that of the records. */
   readonly file: string;
   readonly staged: string;
   readonly records: string;
 }
-
-/** What a file would do, table by table; or why it cannot be taken. */
-export type Looked =
-  | { readonly ok: true; readonly counts: readonly TableCount[]; readonly rejected: readonly RejectedRow[] }
-  | { readonly ok: false; readonly trouble: FileTrouble };
 
 /** What a thread tells while it works, and at its end. */
 export type RecordsReply =
@@ -29,12 +28,20 @@ export type RecordsReply =
 const PATIENCE_MS = 5000;
 const PROGRESS_EACH = 0.01;
 
-async function* bitsOf(file: string, onShare: (share: number) => void): AsyncGenerator<Uint8Array> {
+/** Tells how much of a file was read, given the bytes as they are read; not more often than a hundred times. */
+function throttled(file: string, onShare: (share: number) => void): (bytes: number) => void {
   const { size } = statSync(file);
   let [read, told] = [0, 0];
-  for await (const bit of createReadStream(file) as AsyncIterable<Buffer>) {
-    read += bit.length;
+  return (bytes) => {
+    read += bytes;
     if (read / size - told >= PROGRESS_EACH) onShare((told = read / size));
+  };
+}
+
+async function* bitsOf(file: string, onShare: (share: number) => void): AsyncGenerator<Uint8Array> {
+  const onRead = throttled(file, onShare);
+  for await (const bit of createReadStream(file) as AsyncIterable<Buffer>) {
+    onRead(bit.length);
     yield bit;
   }
 }
@@ -61,7 +68,11 @@ function take({ staged, records }: RecordsOrder, isTrial: boolean): Extract<Look
 }
 
 async function look(order: RecordsOrder, onShare: (share: number) => void): Promise<Looked> {
-  const { file, staged, records } = order;
+  const { file, staged, records, sheet } = order;
+  if (sheet) {
+    // Its rows are new and made here: that they stand beside what is there is not tried first.
+    return stageSheet(sheet, { file, staged, records }, throttled(file, onShare));
+  }
   const schema = writing(records, schemaOf);
   const stage = new StagedRecords(staged);
   let counts: readonly TableCount[];

@@ -7,6 +7,7 @@ import { pipeline } from 'node:stream/promises';
 import type { ReadableStream as WebStream } from 'node:stream/web';
 import Database from 'better-sqlite3';
 import Papa from 'papaparse';
+import type { Looked } from '@/core/record/records-file';
 import { refused, type SaveResult } from '@/contract/save-result';
 import type { LookedView, LookLine } from '@/contract/views/records';
 import type { Db } from '@/data/open-db';
@@ -19,7 +20,7 @@ import { ACCOUNT_REFUSAL } from '@/messages/accounts';
 import { fileTroubleText, rejectedText } from '@/messages/records-file';
 import { keepChanges } from './changes';
 import { reachClient, reachClients } from './reach';
-import { recordsApart, type Looked } from './records-apart';
+import { recordsApart, type RecordsOrder } from './records-apart';
 import type { UseCase } from './use-case';
 
 /** Files that were looked at and not taken are let go after a day. */
@@ -77,15 +78,22 @@ export function writeTable(uc: UseCase, name: string): ReadableStream<Uint8Array
   return streamOf(csvBits(db, name as CsvName), end);
 }
 
+/** A file of records, a spreadsheet, and what was staged of either. */
+const KINDS = ['json', 'csv', 'staged'] as const;
 const folderOf = (db: Db): string => join(dirname(db.name), 'imports');
-const fileIn = (db: Db, id: string, kind: 'json' | 'staged'): string => join(folderOf(db), `${id}.${kind}`);
+/** Files that came in lie here until they are taken or let go, beside the records. */
+export const fileIn = (db: Db, id: string, kind: (typeof KINDS)[number]): string => join(folderOf(db), `${id}.${kind}`);
 
-function letGo(db: Db, id: string): void {
-  for (const kind of ['json', 'staged'] as const) rmSync(fileIn(db, id, kind), { force: true });
+/** Whether it is the name of a file that came in. */
+export const isFileId = (id: unknown): id is string => typeof id === 'string' && ID.test(id);
+
+/** Lets go a file that came in. */
+export function letGo(db: Db, id: string): void {
+  for (const kind of KINDS) rmSync(fileIn(db, id, kind), { force: true });
 }
 
 /** Lets go what was left lying. */
-function tidy(db: Db, nowMs: number): void {
+export function tidy(db: Db, nowMs: number): void {
   const folder = folderOf(db);
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   for (const name of readdirSync(folder))
@@ -119,6 +127,27 @@ export function lookAtRecords(
   tidy(db, uc.nowMs);
   const id = randomUUID();
   const [file, staged] = [fileIn(db, id, 'json'), fileIn(db, id, 'staged')];
+  const arrives = (of: AbortSignal): Promise<void> =>
+    pipeline(Readable.fromWeb(body as WebStream), createWriteStream(file, { mode: 0o600 }), { signal: of });
+  return tellLooked(db, { does: 'look', file, staged, records: db.name }, id, signal, arrives);
+}
+
+/**
+ * A file is looked at, told line by line as JSON. `arrives`: what is waited for first. Left before its end nothing of a
+ * file of records stays, and of a spreadsheet what came, which may be read otherwise.
+ */
+export function tellLooked(
+  db: Db,
+  order: RecordsOrder,
+  id: string,
+  signal: AbortSignal,
+  arrives: (signal: AbortSignal) => Promise<void> = async () => {},
+): ReadableStream<Uint8Array> {
+  const end = (): void => {
+    if (!order.sheet) return letGo(db, id);
+    rmSync(order.staged, { force: true });
+  };
+  rmSync(order.staged, { force: true });
   const left = new AbortController();
   const stop = (): void => left.abort();
   signal.addEventListener('abort', stop);
@@ -129,17 +158,14 @@ export function lookAtRecords(
         if (!left.signal.aborted) to.enqueue(encoder.encode(`${JSON.stringify(of)}\n`));
       };
       try {
-        await pipeline(Readable.fromWeb(body as WebStream), createWriteStream(file, { mode: 0o600 }), {
-          signal: left.signal,
-        });
-        const order = { does: 'look', file, staged, records: db.name } as const;
+        await arrives(left.signal);
         const looked = await recordsApart(order, (share) => line({ share }), left.signal);
         const view = toView(id, looked);
-        if (typeof view === 'string') letGo(db, id);
-        else rmSync(file, { force: true });
+        if (typeof view === 'string') end();
+        else if (!order.sheet) rmSync(order.file, { force: true });
         line(typeof view === 'string' ? { trouble: view } : { looked: view });
       } catch (error) {
-        letGo(db, id);
+        end();
         if (!left.signal.aborted) throw error;
       } finally {
         if (!left.signal.aborted) to.close();
@@ -153,8 +179,7 @@ export function lookAtRecords(
 export async function takeRecords(uc: UseCase, id: unknown): Promise<SaveResult> {
   if (uc.actor.role !== 'owner') return refused('', ACCOUNT_REFUSAL.notYours);
   const { db } = uc;
-  if (typeof id !== 'string' || !ID.test(id) || !existsSync(fileIn(db, id, 'staged')))
-    return refused('file', fileTroubleText({ why: 'gone' }));
+  if (!isFileId(id) || !existsSync(fileIn(db, id, 'staged'))) return refused('file', fileTroubleText({ why: 'gone' }));
   const order = { does: 'take', file: '', staged: fileIn(db, id, 'staged'), records: db.name } as const;
   const looked = await recordsApart(order, () => {});
   if (!looked.ok) return refused('file', fileTroubleText(looked.trouble));

@@ -15,10 +15,10 @@ const FIXED_HEADERS = {
 
 /** Largest body of a write, bytes. */
 const MOST_BYTES = 2_000_000;
-/** The same of a file of records, which is read bit by bit. */
-const MOST_RECORDS_BYTES = 4_000_000_000;
-/** Where files of records come in. */
-const RECORDS_PATH = '/api/v1/records';
+/** The same of a file of records or a spreadsheet, which are read bit by bit. */
+const MOST_FILE_BYTES = 4_000_000_000;
+/** Where files come in. */
+const FILE_PATHS: ReadonlySet<string> = new Set(['/api/v1/records', '/api/v1/sheets']);
 
 /** A request that is not served, and what is said of it. */
 export interface Refusal {
@@ -53,10 +53,10 @@ export function refusalOf(
   if (method === 'GET' || method === 'HEAD' || method === 'OPTIONS') return null;
   if (fromElsewhere(headers)) return { status: 403, says: REFUSED_REQUEST.origin };
   if (headers['content-length'] === undefined) return { status: 411, says: REFUSED_REQUEST.length };
-  const most = url === RECORDS_PATH ? MOST_RECORDS_BYTES : MOST_BYTES;
+  const most = FILE_PATHS.has(url) ? MOST_FILE_BYTES : MOST_BYTES;
   if (!(Number(headers['content-length']) <= most)) return { status: 413, says: REFUSED_REQUEST.size };
-  const json = /^application\/json\b/i.test(headers['content-type'] ?? '');
-  return url.startsWith('/api/') && !json ? { status: 415, says: REFUSED_REQUEST.json } : null;
+  const ours = /^(application\/json|text\/csv)\b/i.test(headers['content-type'] ?? '');
+  return url.startsWith('/api/') && !ours ? { status: 415, says: REFUSED_REQUEST.json } : null;
 }
 
 /** Headers of one answer: with a word of its own by which the page knows its scripts, and no others. */

@@ -4,12 +4,14 @@ import { notFound } from 'next/navigation';
 import lists from '@/features/shell/lists.module.css';
 import { Backups } from '@/features/records/backups';
 import { RecordsFile } from '@/features/records/records-file';
+import { SheetIn } from '@/features/records/spreadsheet-in';
 import { ChangeTable } from '@/features/records/change-table';
 import { loadRecords } from '@/server/backups';
 import { openUseCase } from '@/server/open-use-case';
 import { RECORDS_FILE } from '@/messages/records-file';
+import { SHEETS } from '@/messages/spreadsheet';
 import { WORDS } from '@/messages/screens/records';
-import { backUpNowAction, restoreBackupAction, takeRecordsAction } from '../account-actions';
+import { backUpNowAction, matchSheetAction, restoreBackupAction, takeRecordsAction } from '../account-actions';
 import { readAsked, type Asked } from '../asked';
 
 export const metadata: Metadata = { title: WORDS.records };
@@ -35,6 +37,10 @@ export default async function Records({ searchParams }: { readonly searchParams:
       <section className={lists.section} aria-label={RECORDS_FILE.title}>
         <h2>{RECORDS_FILE.title}</h2>
         <RecordsFile take={takeRecordsAction} />
+      </section>
+      <section className={lists.section} aria-label={SHEETS.title}>
+        <h2>{SHEETS.title}</h2>
+        <SheetIn choices={view.choices} match={matchSheetAction} take={takeRecordsAction} />
       </section>
       <section className={lists.section} id="changes">
         <h2>{WORDS.changes}</h2>

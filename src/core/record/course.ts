@@ -38,7 +38,8 @@ export interface KeptPace {
 
 /** The clock of a set runs from its start to its end, so that getting going and putting down are in it. */
 function paceOf(sets: readonly SetRecord[]): KeptPace | null {
-  const own = sets.filter((s) => s.scheme === 'straight' && s.reps > 0);
+  // Sets of a spreadsheet end as they begin: their times are not known.
+  const own = sets.filter((s) => s.scheme === 'straight' && s.reps > 0 && s.endedAtMs !== s.startedAtMs);
   const tempo = own.at(-1)?.tempo;
   const asked = tempo === undefined ? null : parseWrittenTempo(tempo);
   if (tempo === undefined || !asked || asked.section) return null;

@@ -1,3 +1,5 @@
+import type { CellTrouble } from './spreadsheet';
+
 /** Why a row of a file of records is not taken. */
 export type RowTrouble =
   | {
@@ -5,7 +7,9 @@ export type RowTrouble =
         'unknown-table' | 'unknown-column' | 'no-object' | 'missing' | 'twice' | 'other-type' | 'on-record-otherwise';
     }
   | { readonly kind: 'no-such'; readonly table: string }
-  | { readonly kind: 'rule'; readonly rule: string };
+  | { readonly kind: 'rule'; readonly rule: string }
+  /** A cell of a spreadsheet, and what it says. */
+  | { readonly kind: 'cell'; readonly trouble: CellTrouble; readonly said: string };
 
 /** A row of a file that is not taken: where it stands, which column is wrong, null for the row as a whole, and why. */
 export interface RejectedRow {
@@ -27,4 +31,10 @@ export interface TableCount {
 
 /** Why a file as a whole cannot be taken: `says` is what the database says of it. */
 export type FileTrouble =
-  { readonly why: 'no-records' | 'newer' | 'cut-off' | 'gone' } | { readonly why: 'collides'; readonly says: string };
+  | { readonly why: 'no-records' | 'newer' | 'cut-off' | 'gone' | 'no-table' | 'quotes' }
+  | { readonly why: 'collides'; readonly says: string };
+
+/** What a file would do, table by table; or why it cannot be taken. */
+export type Looked =
+  | { readonly ok: true; readonly counts: readonly TableCount[]; readonly rejected: readonly RejectedRow[] }
+  | { readonly ok: false; readonly trouble: FileTrouble };

@@ -28,7 +28,7 @@ export function setChangeTime(db: Db, gymId: string, change: Change, seconds: nu
 /** A set of a past session, with where it was planned. */
 export type PlacedSet = PastSet & Placed;
 
-/** Ended sets of a gym's newest sessions that began before a time. */
+/** Ended sets with times of their own of a gym's newest sessions that began before a time. */
 export const pastSets = (db: Db, gymId: string, beforeMs: number, mostSessions: number): readonly PlacedSet[] =>
   prepared(
     db,
@@ -36,5 +36,6 @@ export const pastSets = (db: Db, gymId: string, beforeMs: number, mostSessions: 
        i.attachment_id AS attachmentId, f.started_at_ms AS startedAtMs, f.ended_at_ms AS endedAtMs
      FROM (SELECT id FROM session WHERE starts_at_ms < ? AND gym_id = ? ORDER BY starts_at_ms DESC LIMIT ?) recent
      JOIN session_item i ON i.session_id = recent.id JOIN set_fold f ON f.item_id = i.id
-     WHERE f.ended_at_ms IS NOT NULL`,
+     -- Sets of a spreadsheet took no time: theirs is not known.
+     WHERE f.ended_at_ms > f.started_at_ms`,
   ).all(beforeMs, gymId, mostSessions) as PlacedSet[];

@@ -136,3 +136,7 @@ export function appendScreening(db: Db, s: ScreeningRow): void {
      VALUES (?, ?, ?, ?, ?, ?, ?)`,
   ).run(s.id, s.clientId, s.day, s.doneBy, s.procedure, s.recordedAtMs, s.actorId);
 }
+
+/** The id of a client by this name, whatever its case; null where there is none. */
+export const findClientNamed = (db: Db, name: string): string | null =>
+  (prepared(db, 'SELECT id FROM client WHERE name = ? COLLATE NOCASE').pluck().get(name) as string | undefined) ?? null;

@@ -18,6 +18,7 @@ const ROWS = [
   'session WHERE client_id = ?',
   'screening WHERE client_id = ?',
   'client_cover WHERE client_id = ?',
+  'sheet_name WHERE client_id = ?',
   'practice_choice WHERE client_id = ?',
   'client_goal WHERE client_id = ?',
   'client WHERE id = ?',
