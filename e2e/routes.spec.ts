@@ -49,6 +49,7 @@ const FOR: Readonly<Record<string, For>> = {
   '/set/[itemId]': 'care',
   '/setup/[itemId]': 'care',
   '/sign-in': 'open',
+  '/start': 'owner',
   '/summary/[sessionId]': 'care',
   '/taps': 'all',
   '/api/v1/cards/[itemId]': 'care',

@@ -72,6 +72,7 @@ describe('records as a file', () => {
       'kept_solve',
       'fold_stamp',
       'kit_stamp',
+      'first_step',
     ];
     const all = db.prepare("SELECT name FROM sqlite_master WHERE type = 'table' ORDER BY name").pluck().all();
     expect(all).toEqual([...RECORD_TABLES.map((t) => t.name), ...WORKED_OUT, ...HERE, 'stale_fold'].toSorted());

@@ -35,6 +35,7 @@ export const PLACES = [
   `/plan/${itemId('sefina', 0).replace(/-0$/, '')}`,
   `/plan/propose/${itemId('sefina', 0).replace(/-0$/, '')}`,
   '/records',
+  '/start',
   '/taps',
   `/setup/${itemId('sefina', 0)}`,
   `/set/${itemId('sefina', 1)}`,

@@ -23,6 +23,7 @@ import { COOKIE, cookieOptions } from '@/server/session-cookie';
 import { endCoverOf, giveClient } from '@/server/care';
 import { acting, requestToken } from '@/server/open-use-case';
 import { sharedRecords } from '@/server/records-file';
+import { skipStep } from '@/server/first-steps';
 import { endToken, makeToken } from '@/server/tokens';
 import { refreshed } from './refreshed';
 
@@ -108,6 +109,10 @@ export async function takeRecordsAction(id: string): Promise<SaveResult> {
 
 export async function matchSheetAction(id: string, reading: unknown): Promise<SaveResult<SheetNamesView>> {
   return acting([id], (uc) => matchSheet(uc, id, reading));
+}
+
+export async function skipStepAction(step: string, isSkipped: boolean): Promise<SaveResult> {
+  return refreshed(await acting([], (uc) => skipStep(uc, step, isSkipped)));
 }
 
 export async function restoreBackupAction(name: string): Promise<SaveResult> {

@@ -7,6 +7,7 @@ import type { SpottingKept } from '@/contract/views/spotting';
 import { saveClientForm } from '@/server/clients';
 import { eraseClientForGood } from '@/server/erase';
 import { saveGymForm, savePieceForm } from '@/server/kit';
+import { addStarterKit } from '@/server/starter-kit';
 import { acting } from '@/server/open-use-case';
 import { putAway } from '@/server/put-away';
 import { keepClientPractice, keepOwnPractice } from '@/server/practice';
@@ -38,6 +39,10 @@ export async function savePieceAction(
   key: string,
 ): Promise<SaveResult<KitPiece>> {
   return acting([gymId, id], (uc) => savePieceForm(uc, gymId, id, typed, opened, key));
+}
+
+export async function addStarterKitAction(gymId: string | null, typed: unknown, key: string): Promise<SaveResult> {
+  return refreshed(await acting([gymId], (uc) => addStarterKit(uc, gymId, typed, key)));
 }
 
 export async function saveGymAction(

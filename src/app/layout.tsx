@@ -5,13 +5,15 @@ import './mantine-look.css';
 import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core';
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
-import type { ReactNode } from 'react';
+import { Suspense, type ReactNode } from 'react';
 import { SheetProvider } from '@/features/shell/sheet-provider';
+import { FirstStepsBar } from '@/features/shell/first-steps-bar';
 import { LockAfterSleep } from '@/features/shell/lock-after-sleep';
 import { TitleBar } from '@/features/shell/title-bar';
-import { findActor } from '@/server/open-use-case';
+import { findHere } from '@/server/open-use-case';
 import { databaseId } from '@/server/records-file';
 import { WORDS } from '@/messages/screens/pages';
+import { skipStepAction } from './account-actions';
 
 export const metadata: Metadata = {
   title: { default: WORDS.jorvix, template: WORDS.titled },
@@ -24,7 +26,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
   const asked = await headers();
   const nonce = asked.get('x-nonce') ?? undefined;
   // What is kept for when there is no network is the same for everybody.
-  const actor = asked.get('x-path') === '/offline' ? null : await findActor();
+  const { actor, steps } = asked.get('x-path') === '/offline' ? { actor: null, steps: null } : await findHere();
   return (
     <html lang="en" {...mantineHtmlProps} data-account={actor?.id} data-database={actor ? databaseId() : undefined}>
       <head>
@@ -34,6 +36,11 @@ export default async function RootLayout({ children }: { readonly children: Reac
         <SheetProvider>
           <TitleBar actor={actor} />
           {actor && <LockAfterSleep />}
+          {steps && (
+            <Suspense>
+              <FirstStepsBar steps={steps} skip={skipStepAction} />
+            </Suspense>
+          )}
           <main>{children}</main>
         </SheetProvider>
       </body>

@@ -7,7 +7,8 @@ import { KIT as demoPieces } from '../../demo/kit';
 import { toBodyInput, toClientValues } from './client/client-form-values';
 import { KIT_FIELDS, type SpecValues } from './kit/kit-fields';
 import { fitClients, notchesFor, previewKit } from './kit/kit-preview';
-import { toKitValues, usualAttachment } from './kit/kit-values';
+import { usualAttachment } from '@/contract/starter-kit';
+import { toKitValues } from './kit/kit-values';
 import { fieldOf } from './shell/use-saved-form';
 import { pieceLine } from './kit/piece-line';
 

@@ -45,6 +45,24 @@ export const ATTACHMENT_NAME: Readonly<Record<AttachmentKind, string>> = {
   own: 'the gym’s own',
 };
 
+/** What common kit is called until the gym names it. */
+export const STARTER_NAME = {
+  'd-handle': 'Handle',
+  rope: 'Rope',
+  'half-rope': 'Half rope',
+  'straight-bar': 'Straight bar',
+  'v-bar': 'V-bar',
+  'cambered-bar': 'Cambered bar',
+  'long-bar': 'Long bar',
+  'ankle-cuff': 'Ankle cuff',
+  'flat-bench': 'Flat bench',
+  'stepped-bench': 'Bench with a stepped back',
+  dumbbells: 'Dumbbells',
+  bar: 'Barbell',
+  plates: 'Plates',
+  landmine: 'Landmine',
+} as const;
+
 export const MACHINE_NAME: Readonly<Record<MachineKind, string>> = {
   'leg-extension': 'leg extension',
   'leg-curl': 'seated leg curl',

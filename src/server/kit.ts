@@ -32,7 +32,7 @@ function findBroadest(uc: UseCase): { readonly name: string; readonly needM: num
 const FIRST_GYM = { id: 'gym', name: FIRST_GYM_NAME, screeningDays: 365, saidIn: 'metric' } as const;
 
 /** The gym that new kit belongs to; the first piece of kit opens one. */
-function gymOfKit(uc: UseCase, asked: string | null): string {
+export function gymOfKit(uc: UseCase, asked: string | null): string {
   const { db, actor } = uc;
   const gym = (asked === null ? null : findGym(db, asked)) ?? listGyms(db)[0];
   if (gym) return gym.id;

@@ -5,6 +5,7 @@ import type { SaveResult } from '@/contract/save-result';
 import type { DoorView } from '@/contract/views/account';
 import { sharedDb } from '@/data/open-db';
 import { loadDoor } from './accounts';
+import { loadFirstSteps } from './first-steps';
 import { attempt } from './attempt';
 import { authenticate, noteUse } from './authenticate';
 import { COOKIE } from './session-cookie';
@@ -33,6 +34,13 @@ export async function openUseCase(): Promise<UseCase> {
 
 /** Who is signed in, where a page is drawn for everybody; null for nobody. */
 export const findActor = async (): Promise<UseCase['actor'] | null> => (await findUseCase())?.actor ?? null;
+
+/** Who is signed in, with the first steps of a new gym where they are its owner's and under way. */
+export async function findHere() {
+  const uc = await findUseCase();
+  const steps = uc && loadFirstSteps(uc);
+  return { actor: uc?.actor ?? null, steps: steps?.some((s) => s.state === 'open') ? steps : null };
+}
 
 /** What who is not signed in is met with. */
 export async function openDoor(): Promise<DoorView> {

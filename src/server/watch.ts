@@ -10,8 +10,8 @@ const PLACES = new Set(
   (
     'account api calendar cards clients events floor-events hand-over healthz kit kits ledger line metrics ' +
     'movements new of offline openapi.json papers people plan practice propose records sessions set sets setup ' +
-    'setups sheets sign-in solve spotting summary tables taps together tracker v1 what-works _next static sw.js ' +
-    'icon.svg favicon.ico'
+    'setups sheets sign-in solve spotting start summary tables taps together tracker v1 what-works _next static ' +
+    'sw.js icon.svg favicon.ico'
   ).split(' '),
 );
 

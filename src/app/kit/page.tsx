@@ -5,7 +5,7 @@ import { KitList } from '@/features/kit/kit-list';
 import { loadKit } from '@/server/kit';
 import { openUseCase } from '@/server/open-use-case';
 import { loadPutAway } from '@/server/put-away';
-import { putAwayAction, saveGymAction } from '../actions';
+import { addStarterKitAction, putAwayAction, saveGymAction } from '../actions';
 import { readAsked, type Asked } from '../asked';
 
 export const metadata: Metadata = { title: WORDS.kit };
@@ -18,6 +18,7 @@ export default async function KitPage({ searchParams }: { readonly searchParams:
     <KitList
       view={loadKit(uc, gym)}
       saveGym={saveGymAction}
+      addStarter={addStarterKitAction}
       putAway={{ things: loadPutAway(uc, ['piece', 'gym']), justNow: away, act: putAwayAction }}
     />
   );

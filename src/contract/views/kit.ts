@@ -21,6 +21,8 @@ export interface KitPiece<K extends KitKind = KitKind> {
   readonly name: string;
   readonly outOfOrder: boolean;
   readonly spec: KitSpec<K>;
+  /** Its sizes are what such a piece usually has: nobody measured it yet. */
+  readonly asUsual?: boolean;
 }
 
 /** The kit of one gym. */

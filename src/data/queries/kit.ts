@@ -16,13 +16,15 @@ interface KitRow {
   out_of_order: number;
   spec: string;
   spec_version: number;
+  as_usual: number;
 }
 
 function readRow(r: KitRow): ReadRecord<KitPiece> {
   const read = readKitSpec(r.kind, r.spec_version, parseJson(r.spec));
   if (!read.ok) return read;
   const { id, gym_id: gymId, kind, name } = r;
-  return { ok: true, value: { id, gymId, kind, name, outOfOrder: r.out_of_order === 1, spec: read.value } };
+  const usual = r.as_usual === 1 ? { asUsual: true } : {};
+  return { ok: true, value: { id, gymId, kind, name, outOfOrder: r.out_of_order === 1, spec: read.value, ...usual } };
 }
 
 /** Neither the piece is put away nor its gym. */
@@ -59,11 +61,16 @@ function readPiece(db: Db, id: string): KitPiece | null {
 /** Insert or replace a piece; `actorId`: who did. */
 export function saveKit(db: Db, p: KitPiece, actorId: string): void {
   db.prepare(
-    `INSERT INTO kit_piece (id, gym_id, kind, name, out_of_order, position, spec, spec_version, actor_id)
-     VALUES (?, ?, ?, ?, ?, (SELECT count(*) FROM kit_piece), ?, ?, ?)
+    `INSERT INTO kit_piece (id, gym_id, kind, name, out_of_order, position, spec, spec_version, actor_id,
+       as_usual)
+     VALUES (?, ?, ?, ?, ?, (SELECT count(*) FROM kit_piece), ?, ?, ?, ?)
      ON CONFLICT (id) DO UPDATE SET name = excluded.name, out_of_order = excluded.out_of_order, spec = excluded.spec,
-       spec_version = excluded.spec_version, actor_id = excluded.actor_id`,
-  ).run(p.id, p.gymId, p.kind, p.name, p.outOfOrder ? 1 : 0, JSON.stringify(p.spec), KIT_SPEC_VERSION, actorId);
+       spec_version = excluded.spec_version, actor_id = excluded.actor_id,
+       as_usual = excluded.as_usual`,
+  ).run(
+    ...[p.id, p.gymId, p.kind, p.name, p.outOfOrder ? 1 : 0, JSON.stringify(p.spec), KIT_SPEC_VERSION, actorId],
+    p.asUsual ? 1 : 0,
+  );
 }
 
 const isKind = <K extends KitKind>(piece: KitPiece | null, kind: K): piece is KitPiece<K> => piece?.kind === kind;

@@ -47,7 +47,8 @@ function SignInForm({
       const named = device.trim() || deviceName();
       return first ? createOwner(typed, named) : signIn({ ...typed, device: named });
     },
-    () => goTo(to),
+    // A new gym begins with its first steps.
+    () => goTo(first && to === '/' ? '/start' : to),
   );
   return (
     <SheetForm className={styles.narrow} onSubmit={onSubmit} onChange={() => undefined}>

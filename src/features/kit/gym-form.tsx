@@ -14,6 +14,7 @@ import forms from '@/features/shell/forms.module.css';
 
 interface Props {
   readonly gym: Gym | null;
+  readonly open?: boolean;
   /** What else can be done with it. */
   readonly children?: ReactNode;
   readonly save: (id: string | null, typed: unknown, opened: Gym | null, key: string) => Promise<SaveResult<Gym>>;
@@ -26,7 +27,7 @@ const toValues = ({ name, screeningDays, saidIn }: Gym) => ({
 });
 
 /** A gym's name and how long a screening stands there. */
-export function GymForm({ gym, save, children }: Props) {
+export function GymForm({ gym, save, open = false, children }: Props) {
   const router = useRouter();
   const [saved, setSaved] = useState(false);
   const { form, onSubmit, busy, trouble } = useSavedForm(
@@ -45,8 +46,8 @@ export function GymForm({ gym, save, children }: Props) {
     gym && { opened: gym, toValues },
   );
   return (
-    <details className={forms.fold}>
-      <summary>{gym ? WORDS.thisGym : WORDS.anotherGym}</summary>
+    <details className={forms.fold} id={open ? 'gym' : undefined} open={open || undefined}>
+      <summary>{gym ? WORDS.thisGym : open ? WORDS.theGym : WORDS.anotherGym}</summary>
       <SheetForm onSubmit={onSubmit} className={forms.grid} onChange={() => setSaved(false)}>
         <TextInput label={WORDS.gym} {...form.getInputProps('name')} />
         <NumberInput label={WORDS.screeningIsAskedAgainAfter} suffix=" days" {...form.getInputProps('screeningDays')} />

@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import type { ComponentProps } from 'react';
 import { KIT_KINDS } from '@/core/kit/kit-kind';
+import type { SaveResult } from '@/contract/save-result';
 import type { KitView } from '@/contract/views/kit';
 import forms from '@/features/shell/forms.module.css';
 import { PutAwayButton, PutAwayList, PutAwayUndo } from '@/features/shell/put-away';
@@ -9,16 +10,18 @@ import { KIT_NAME } from '@/messages/kit';
 import { GymForm } from './gym-form';
 import styles from './kit.module.css';
 import { pieceLine } from './piece-line';
+import { StarterKit } from './starter-kit';
 import { WORDS } from '@/messages/screens/kit';
 
 interface Props {
   readonly view: KitView;
   readonly saveGym: ComponentProps<typeof GymForm>['save'];
+  readonly addStarter: (gymId: string | null, typed: unknown, key: string) => Promise<SaveResult>;
   readonly putAway: ComponentProps<typeof PutAwayUndo>;
 }
 
 /** A gym's kit by kind, and what can be added. */
-export function KitList({ view, saveGym, putAway }: Props) {
+export function KitList({ view, saveGym, addStarter, putAway }: Props) {
   const { gyms, gym, pieces, unreadable } = view;
   const query = gym ? `&gym=${gym.id}` : '';
   return (
@@ -46,8 +49,8 @@ export function KitList({ view, saveGym, putAway }: Props) {
                   <Link href={`/kit/${p.id}`}>
                     <b>{p.name}</b>
                     <span>{pieceLine(kind, p.spec)}</span>
-                    <span className={p.outOfOrder ? styles.broken : undefined}>
-                      {p.outOfOrder ? WORDS.outOfOrder : ''}
+                    <span className={p.outOfOrder ? styles.broken : styles.estimatedNumber}>
+                      {p.outOfOrder ? WORDS.outOfOrder : p.asUsual ? WORDS.asUsual : ''}
                     </span>
                   </Link>
                 </li>
@@ -56,6 +59,7 @@ export function KitList({ view, saveGym, putAway }: Props) {
         </section>
       ))}
       <UnreadableNote rows={unreadable} />
+      {!gym && <GymForm gym={null} save={saveGym} open />}
       <h2>{WORDS.add}</h2>
       <nav className={styles.kinds} aria-label={WORDS.addKit}>
         {KIT_KINDS.map((kind) => (
@@ -64,6 +68,11 @@ export function KitList({ view, saveGym, putAway }: Props) {
           </Link>
         ))}
       </nav>
+      <StarterKit
+        names={pieces.map((p) => p.name)}
+        add={addStarter.bind(null, gym?.id ?? null)}
+        open={!pieces.some((p) => p.kind === 'attachment')}
+      />
       {gym && (
         <GymForm key={gym.id} gym={gym} save={saveGym}>
           {gyms.length > 1 && (
@@ -71,7 +80,7 @@ export function KitList({ view, saveGym, putAway }: Props) {
           )}
         </GymForm>
       )}
-      <GymForm gym={null} save={saveGym} />
+      {gym && <GymForm gym={null} save={saveGym} />}
       <PutAwayList things={putAway.things} act={putAway.act} />
     </div>
   );

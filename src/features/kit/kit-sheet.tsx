@@ -11,6 +11,7 @@ import type { SaidIn } from '@/core/units/as-spoken';
 import type { KitKind } from '@/core/kit/kit-kind';
 import { toFieldIssues } from '@/contract/field';
 import { KIT_SPEC, pieceSchema } from '@/contract/kit-spec';
+import { usualAttachment } from '@/contract/starter-kit';
 import { RestoredNote } from '@/features/shell/restored-note';
 import { SaidInProvider } from '@/features/shell/said-in';
 import { SaveRow } from '@/features/shell/save-row';
@@ -22,7 +23,7 @@ import { KitDrawing } from './kit-drawing';
 import { KIT_FIELDS } from './kit-fields';
 import { KitFieldBox } from './kit-field-box';
 import { fitClients, notchesFor, previewKit } from './kit-preview';
-import { toKitValues, usualAttachment, type KitValues } from './kit-values';
+import { toKitValues, type KitValues } from './kit-values';
 import { WORDS } from '@/messages/screens/kit';
 import styles from './kit.module.css';
 
@@ -170,6 +171,7 @@ export function KitSheet({ kind, piece, clients, saidIn, save }: Props) {
       <SheetForm onSubmit={onSubmit} className={styles.station} onChange={() => setSaved(false)}>
         <div>
           <RestoredNote restoredMs={restoredMs} onStartOver={startOver} />
+          {piece?.asUsual && <p className={styles.caution}>{WORDS.asUsualText}</p>}
           <div className={forms.grid}>
             <TextInput label={WORDS.name} {...form.getInputProps('name')} />
             <NativeSelect label={WORDS.outOfOrderLabel} data={['no', 'yes']} {...form.getInputProps('outOfOrder')} />

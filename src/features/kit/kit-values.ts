@@ -1,5 +1,5 @@
-import { USUAL_ATTACHMENT, type AttachmentKind } from '@/core/kit/attachment';
 import type { KitKind } from '@/core/kit/kit-kind';
+import { usualAttachment } from '@/contract/starter-kit';
 import type { KitPiece } from '@/contract/views/kit';
 import { KIT_FIELDS, type KitField, type SpecValues } from './kit-fields';
 
@@ -72,16 +72,3 @@ export function toKitValues(kind: KitKind, piece: KitPiece | null): KitValues {
 }
 
 export const newRow = emptyRow;
-
-/** What a kind of handle usually measures, to start from. */
-export function usualAttachment(kind: AttachmentKind): SpecValues {
-  const u = USUAL_ATTACHMENT[kind];
-  const cm = (m: number): number => Math.round(m * 1000) / 10;
-  return {
-    attachmentKind: kind,
-    lengthCm: cm(u.lengthM),
-    handsFromCm: u.handsM ? cm(u.handsM[0]) : '',
-    handsToCm: u.handsM ? cm(u.handsM[1]) : '',
-    swivels: u.swivels ? 'yes' : 'no',
-  };
-}

@@ -1,5 +1,17 @@
 /** Kit: lists, sheets and drawings. */
 export const WORDS = {
+  // starter-kit
+  commonKit: 'Common kit',
+  commonKitText:
+    'Tick what is there. It is added with the sizes that it usually has, and marked so until you measure it. ' +
+    'Columns, machines and bands are measured first.',
+  isThere: 'is there',
+  addPieces: (n: number): string => (n === 0 ? 'Add what is ticked' : n === 1 ? 'Add 1 piece' : `Add ${n} pieces`),
+  weights: 'Weights',
+  theGym: 'The gym',
+  asUsual: 'usual sizes, not measured',
+  asUsualText: 'These are usual sizes, not this piece’s: measure it and save.',
+
   // kit-fields
   bottom: 'bottom',
   top: 'top',
