@@ -20,24 +20,10 @@ interface Props {
   readonly putAway: ComponentProps<typeof PutAwayUndo>;
 }
 
-/** A gym's kit by kind, and what can be added. */
-export function KitList({ view, saveGym, addStarter, putAway }: Props) {
-  const { gyms, gym, pieces, unreadable } = view;
-  const query = gym ? `&gym=${gym.id}` : '';
+/** Pieces in use by kind, with their figures. */
+function Pieces({ pieces }: Pick<KitView, 'pieces'>) {
   return (
-    <div className="page">
-      <h1>{WORDS.kit(gym ? `, ${gym.name}` : '')}</h1>
-      {gyms.length > 1 && (
-        <nav className={styles.gyms} aria-label={WORDS.gyms}>
-          {gyms.map((g) => (
-            <Link key={g.id} href={`/kit?gym=${g.id}`} aria-current={g.id === gym?.id ? 'page' : undefined}>
-              {g.name}
-            </Link>
-          ))}
-        </nav>
-      )}
-      <PutAwayUndo {...putAway} />
-      {pieces.length === 0 && <p>{WORDS.noKitYetACable}</p>}
+    <>
       {KIT_KINDS.filter((k) => pieces.some((p) => p.kind === k)).map((kind) => (
         <section key={kind}>
           <h2>{KIT_NAME[kind].many}</h2>
@@ -58,6 +44,29 @@ export function KitList({ view, saveGym, addStarter, putAway }: Props) {
           </ul>
         </section>
       ))}
+    </>
+  );
+}
+
+/** A gym's kit by kind, and what can be added. */
+export function KitList({ view, saveGym, addStarter, putAway }: Props) {
+  const { gyms, gym, pieces, unreadable } = view;
+  const query = gym ? `&gym=${gym.id}` : '';
+  return (
+    <div className="page">
+      <h1>{WORDS.kit(gym ? `, ${gym.name}` : '')}</h1>
+      {gyms.length > 1 && (
+        <nav className={styles.gyms} aria-label={WORDS.gyms}>
+          {gyms.map((g) => (
+            <Link key={g.id} href={`/kit?gym=${g.id}`} aria-current={g.id === gym?.id ? 'page' : undefined}>
+              {g.name}
+            </Link>
+          ))}
+        </nav>
+      )}
+      <PutAwayUndo {...putAway} />
+      {pieces.length === 0 && <p>{WORDS.noKitYetACable}</p>}
+      <Pieces pieces={pieces} />
       <UnreadableNote rows={unreadable} />
       {!gym && <GymForm gym={null} save={saveGym} open />}
       <h2>{WORDS.add}</h2>
