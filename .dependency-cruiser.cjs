@@ -33,7 +33,7 @@ module.exports = {
     withinCore('mechanics', ['units', 'geometry', 'body', 'kit', 'movement']),
     withinCore('setup', ['units', 'geometry', 'body', 'kit', 'movement', 'mechanics']),
     withinCore('book', ['units', 'geometry', 'body', 'kit', 'fit', 'movement', 'mechanics', 'setup']),
-    withinCore('record', ['units', 'body', 'movement', 'setup', 'book', 'tempo']),
+    withinCore('record', ['units', 'body', 'movement', 'setup', 'book', 'tempo', 'trace']),
     withinCore('fault', [
       'units',
       'geometry',

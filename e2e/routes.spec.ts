@@ -4,6 +4,8 @@ import { sep } from 'node:path';
 import { expect, itemId, test } from './support/app';
 
 const own = itemId('anselm', 0);
+/** A set that a trace is kept of, made below. */
+const TRACED = 'traced-set';
 /** What stands for the names in brackets: of a client of the demo's trainer, and of shared kit. */
 const NAMES: Readonly<Record<string, string>> = {
   '[clientId]': 'anselm',
@@ -15,10 +17,12 @@ const NAMES: Readonly<Record<string, string>> = {
   '[...path]': 'sensors',
   '[name]': 'sets',
   '[id]': 'x',
+  '[day]': '2001-01-01',
+  '[setId]': TRACED,
   '[...rest]': 'openapi.json',
 };
 /** Who may open it beside the owner: everybody who is signed in, who cares for the client, or nobody else. */
-type For = 'all' | 'care' | 'owner' | 'open';
+type For = 'all' | 'care' | 'owner' | 'open' | 'none';
 const FOR: Readonly<Record<string, For>> = {
   '/': 'all',
   '/account': 'all',
@@ -53,12 +57,16 @@ const FOR: Readonly<Record<string, For>> = {
   '/summary/[sessionId]': 'care',
   '/taps': 'all',
   '/api/v1/cards/[itemId]': 'care',
+  '/api/v1/cards/of/[sessionId]': 'care',
+  // Sessions of one's own clients, if there are any: none are planned on this day.
+  '/api/v1/cards/day/[day]': 'none',
   '/api/v1/papers/hand-over/[clientId]': 'care',
   '/api/v1/papers/summary/[sessionId]': 'care',
   '/api/v1/[...rest]': 'all',
   '/api/v1/records': 'owner',
   '/api/v1/records/[clientId]': 'care',
   '/api/v1/tables/[name]': 'owner',
+  '/api/v1/traces/[itemId]/[setId]': 'care',
   // Only sent to, as is the solver.
   '/api/v1/sheets': 'all',
   '/api/v1/sheets/[id]': 'all',
@@ -88,6 +96,10 @@ test('every page, route and stream: nobody is sent to sign in, and a client is s
   db.prepare("UPDATE session SET together_id = 'both' WHERE id IN (?, ?)").run(
     ...['anselm', 'sefina'].map((c) => itemId(c, 0).replace(/-0$/, '')),
   );
+  db.prepare(
+    `INSERT INTO floor_event (id, device_id, seq, at_ms, received_at_ms, client_id, item_id, movement, kind, body)
+     VALUES ('kept-trace', 'd', 1, 1, 1, 'anselm', ?, 'cable-fly-level', 'trace', ?)`,
+  ).run(own, JSON.stringify({ setId: TRACED, hz: 50, data: 'AAIF' }));
   db.close();
   const tokens = {
     nobody: '',
@@ -111,9 +123,11 @@ test('every page, route and stream: nobody is sent to sign in, and a client is s
       const isApi = route.startsWith('/api/');
       const away = FOR[route] === 'open' ? false : who === 'nobody';
       const may =
-        FOR[route] !== 'owner' && FOR[route] !== 'care'
+        FOR[route] === 'all' || FOR[route] === 'open'
           ? true
-          : who === 'owner' || (FOR[route] === 'care' && who === 'marit');
+          : FOR[route] === 'none'
+            ? false
+            : who === 'owner' || (FOR[route] === 'care' && who === 'marit');
       const met = away ? (isApi ? 'refused' : 'sent to sign in') : may ? 'seen' : 'not there';
       const is =
         reply.status === 401

@@ -1,3 +1,5 @@
+import Database from 'better-sqlite3';
+import { readFileSync } from 'node:fs';
 import { expect, itemId, startTracker, test } from './support/app';
 
 test(
@@ -40,13 +42,30 @@ test(
       await page.getByRole('button', { name: 'Keep this' }).click();
       await expect(page.getByTestId('waiting')).toHaveText('all sent');
 
-      await test.step('a reload asks the sensor for what it still holds of the set', async () => {
+      await test.step('the trace is kept: it is there without the sensor, and later in the ledger', async () => {
+        tracker.kill();
         await page.reload();
         await expect(finding.getByRole('button', { name: 'Taken' })).toBeVisible();
-        tracker.kill();
         await expect(sensor).toHaveAttribute('data-link', /lost|none/);
         await sensor.getByRole('button', { name: 'Leave it' }).click();
         await expect(sensor).toHaveAttribute('data-link', 'off');
+        const db = new Database(app.database, { readonly: true });
+        const movement = db.prepare('SELECT movement FROM session_item WHERE id = ?').pluck().get(itemId('sefina', 0));
+        db.close();
+        await page.goto(`${app.url}/ledger/sefina`);
+        await page
+          .locator('section')
+          .filter({ has: page.locator(`[id="${String(movement)}"]`) })
+          .locator('thead button')
+          .last()
+          .click();
+        const kept = page.locator('details').filter({ hasText: 'Trace' }).last();
+        await kept.locator('summary').click();
+        await expect(kept.getByRole('img')).toBeVisible();
+        expect((await kept.locator('path[data-asked]').getAttribute('d'))!.length).toBeGreaterThan(50);
+        const saved = page.waitForEvent('download');
+        await kept.getByRole('link', { name: 'Take the trace along (CSV)' }).click();
+        expect(readFileSync(await (await saved).path(), 'utf8')).toMatch(/^t_s,x_m\r\n0\.000,/);
       });
     } finally {
       tracker.kill();

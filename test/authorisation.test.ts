@@ -9,7 +9,7 @@ import { addCover } from '@/data/queries/care';
 import { addTrainer, changePassphrase, endAccount, endDevice, loadPeople } from '@/server/accounts';
 import { backUpNow, loadRecords, restoreBackup } from '@/server/backups';
 import { endCoverOf, giveClient, loadCare } from '@/server/care';
-import { printCard } from '@/server/card';
+import { printCard, printDayCards, printSessionCards } from '@/server/card';
 import { loadChanges, loadHistory } from '@/server/changes';
 import { loadChoosing } from '@/server/choosing';
 import { toLocalDay } from '@/server/clock';
@@ -97,6 +97,9 @@ const OF_A_CLIENT: Readonly<Record<string, (uc: UseCase) => boolean | Promise<bo
   'setup.loadSetup': (uc) => loadSetup(uc, ITEM) !== null,
   'set.loadSet': (uc) => loadSet(uc, ITEM) !== null,
   'card.printCard': async (uc) => (await printCard(uc, ITEM, 'http://here')).ok,
+  'card.printSessionCards': async (uc) =>
+    (await printSessionCards(uc, ITEM.replace(/-0$/, ''), 'http://here')) !== null,
+  'card.printDayCards': async (uc) => (await printDayCards(uc, '2026-11-24', 'http://here')) !== null,
   'ledger.listLedgers': (uc) => hasAnselm(listLedgers(uc)),
   'movement-course.loadCourse': (uc) => loadCourse(uc, 'anselm', 'cable-fly-level', false) !== null,
   'ledger.loadLedger': (uc) => loadLedger(uc, 'anselm') !== null,
@@ -248,6 +251,8 @@ describe('who sees and changes what', () => {
         'first-steps.loadFirstSteps',
         'first-steps.skipStep',
         'starter-kit.addStarterKit',
+        // Tested with traces.
+        'traces.writeTrace',
         'kit.gymOfKit',
         'spreadsheets.matchSheet',
         'spreadsheets.lookAtSheet',

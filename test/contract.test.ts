@@ -68,6 +68,7 @@ const ONE_OF_EACH: Record<FloorEvent['kind'], object> = {
   clean: { setId: 's', rep: 6 },
   'set-note': { setId: 's', note: 'left wrist' },
   undo: { eventId: 'e0' },
+  trace: { setId: 's1', hz: 50, data: 'AAIF' },
   'set-ended': { setId: 's', reps: 11 },
   'set-confirmed': { setId: 's', loadG: 7500, reps: 12 },
   pain: { setId: null, rep: 0 },

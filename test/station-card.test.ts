@@ -4,7 +4,7 @@ import { create as createQr } from 'qrcode';
 import { buildCard } from '@/card/card-model';
 import type { Db } from '@/data/open-db';
 import { findClient, saveClient } from '@/data/queries/clients';
-import { printCard } from '@/server/card';
+import { printCard, printDayCards, printSessionCards } from '@/server/card';
 import { loadItem } from '@/server/item-context';
 import { findSettings } from '@/server/settings';
 import { readPdf } from './support/read-pdf';
@@ -89,4 +89,33 @@ it('the code on the card opens the set-up: decoded by another library', () => {
     }
   }
   expect(jsQR(pixels, size, size)!.data).toBe(url);
+});
+
+it('cards of a session and of a day are one file, a page each, and say what has none', async () => {
+  const db = world();
+  const origin = 'http://127.0.0.1:4310';
+  const one = await readPdf((await printSessionCards(at(db), `wilhelmina-${DAY}`, origin))!);
+  const planned = db.prepare('SELECT count(*) FROM session_item WHERE session_id = ?').pluck();
+  const all = planned.get(`wilhelmina-${DAY}`) as number;
+  const without = one.text.includes('Withoutacard') || one.text.includes('Without a card');
+  expect(one.pages).toBeGreaterThan(3);
+  expect(one.pages).toBeLessThanOrEqual(all + (without ? 1 : 0));
+  const day = await readPdf((await printDayCards(at(db), DAY, origin))!);
+  expect(day.pages).toBeGreaterThan(one.pages + 3);
+  // What cannot be set up any more is told with its reason.
+  db.exec('UPDATE session_item SET station_id = NULL, attachment_id = NULL');
+  db.exec("UPDATE kit_piece SET put_away_at_ms = 1 WHERE kind = 'column'");
+  const told = await readPdf((await printSessionCards(at(db), `sefina-${DAY}`, origin))!);
+  expect(told.text.replace(/\s/g, '')).toContain('Withoutacard');
+  for (const [of, day2] of [
+    ['nobody', '2026-13-45'],
+    ['', 'tomorrow'],
+  ] as const)
+    expect([await printSessionCards(at(db), of, origin), await printDayCards(at(db), day2, origin)]).toEqual([
+      null,
+      null,
+    ]);
+  const stranger = at(db, undefined, { id: 'stranger', name: 'S', role: 'trainer' });
+  expect(await printSessionCards(stranger, `sefina-${DAY}`, origin)).toBeNull();
+  expect(await printDayCards(stranger, DAY, origin)).toBeNull();
 });

@@ -50,9 +50,7 @@ const UNIT_GAP = 4;
 const unitWidth = (doc: Doc, unit: string): number =>
   unit ? doc.font('latin-plain').fontSize(UNIT_SIZE).widthOfString(unit) + UNIT_GAP : 0;
 
-/** The card as a PDF of one A4 page. */
-export function cardPdf(card: CardModel): Promise<Buffer> {
-  const { doc, done } = openPage(`${card.client}: ${card.movement}`);
+function drawCard(doc: Doc, card: CardModel): void {
   const { margin: m } = PAGE;
   write(doc, card.client, m, m, { size: 26, heavy: true, width: PAGE.width - 2 * m - QR_PT - 12 });
   write(doc, card.movement, m, doc.y + 2, { size: 18, width: PAGE.width - 2 * m - QR_PT - 12 });
@@ -93,6 +91,33 @@ export function cardPdf(card: CardModel): Promise<Buffer> {
       .rect(m, y, 3, doc.y - y)
       .fillColor(INK)
       .fill();
+  }
+}
+
+/** The card as a PDF of one A4 page. */
+export function cardPdf(card: CardModel): Promise<Buffer> {
+  const { doc, done } = openPage(`${card.client}: ${card.movement}`);
+  drawCard(doc, card);
+  doc.end();
+  return done;
+}
+
+/** Cards as one PDF, a page each; what has none is told on a page at the end under `withoutTitle`. */
+export function cardsPdf(
+  cards: readonly CardModel[],
+  title: string,
+  withoutTitle: string,
+  without: readonly string[],
+): Promise<Buffer> {
+  const { doc, done } = openPage(title);
+  cards.forEach((card, k) => {
+    if (k > 0) doc.addPage();
+    drawCard(doc, card);
+  });
+  if (without.length > 0) {
+    if (cards.length > 0) doc.addPage();
+    write(doc, withoutTitle, PAGE.margin, PAGE.margin, { size: 18, heavy: true });
+    for (const says of without) write(doc, says, PAGE.margin, doc.y + 8, { size: 11 });
   }
   doc.end();
   return done;

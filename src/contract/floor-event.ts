@@ -4,6 +4,7 @@ import { CORRECTION_CODES, REMEDY_ORDER } from '@/core/movement/correction-code'
 import { z } from 'zod';
 import { OUTCOMES, type FloorEvent } from '@/core/record/floor-event';
 import { FAULT_CODES } from '@/core/movement/fault-code';
+import { KEPT_HZ, MOST_PACKED } from '@/core/trace/pack-trace';
 import { HALVES, MOST_SET_REPS, SCHEME_LIMITS, SCHEMES, type SchemeChoices } from '@/core/tempo/scheme';
 import { SECTION_LIMITS } from '@/core/tempo/tempo';
 import { movementSchema, placementSchema } from './case';
@@ -98,6 +99,16 @@ export const floorEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...base, kind: z.literal('clean'), setId: id, rep }),
   z.strictObject({ ...base, kind: z.literal('set-note'), setId: id, note: text(0, 1000) }),
   z.strictObject({ ...base, kind: z.literal('undo'), eventId: id }),
+  z.strictObject({
+    ...base,
+    kind: z.literal('trace'),
+    setId: id,
+    hz: numberBetween(0.01, KEPT_HZ, 'readings a second'),
+    data: z
+      .string()
+      .max(MOST_PACKED, { error: EXPECTED.atMostCharacters(MOST_PACKED) })
+      .regex(/^[\w-]+$/, { error: EXPECTED.trace }),
+  }),
   z.strictObject({ ...base, kind: z.literal('set-ended'), setId: id, reps: rep }),
   z.strictObject({ ...base, kind: z.literal('set-confirmed'), setId: id, loadG, reps: rep }),
   z.strictObject({ ...base, kind: z.literal('pain'), setId: id.nullable(), rep }),

@@ -10,6 +10,10 @@ export type TraceCsv =
 /** First columns of a trace file: seconds and metres, up while lifting. */
 const HEAD = ['t_s', 'x_m'] as const;
 
+/** A trace as it leaves: seconds to the millisecond, metres to a tenth of a millimetre (RFC 4180). */
+export const traceCsv = (points: readonly TracePoint[]): string =>
+  [HEAD.join(','), ...points.map((p) => `${p.tS.toFixed(3)},${p.xM.toFixed(4)}`), ''].join('\r\n');
+
 /** A trace as CSV with the columns `t_s` and `x_m`, one reading a line; further columns are left alone. */
 export function parseTraceCsv(text: string): TraceCsv {
   const { data, meta } = Papa.parse<Record<string, string>>(text, {

@@ -1,4 +1,5 @@
 import type { CsvName } from '@/contract/csv-names';
+import { unpackTrace, type PackedTrace } from '@/core/trace/pack-trace';
 import type { Db } from './open-db';
 
 /** A table for a spreadsheet: one SELECT whose columns are headers, with their units. */
@@ -6,15 +7,24 @@ interface CsvTable {
   /** Columns by their headers, in order. */
   readonly columns: Readonly<Record<string, string>>;
   readonly from: string;
+  readonly where?: string;
   /** What its rows are read on by, a slice at a time. */
   readonly rowid: string;
+  /** Rows of which one row of the SELECT tells, with further columns; none for one that is a row itself. */
+  readonly spread?: { readonly columns: readonly string[]; readonly rows: (last: unknown) => readonly unknown[][] };
 }
 
 const utc = (ms: string): string => `strftime('%Y-%m-%dT%H:%M:%SZ', ${ms} / 1000, 'unixepoch')`;
 const ITEM = 'JOIN session_item i ON i.id = s.item_id JOIN session n ON n.id = i.session_id';
 const WHOSE = { client: 'c.name', 'client id': 'c.id', movement: 'i.movement', side: 'i.side' };
 
-/** Tables that records leave as (RFC 4180): clients, kit, set-ups, sets, faults. Times are UTC. */
+/** The readings of a kept trace, a row each. */
+function readingsOf(body: unknown): readonly unknown[][] {
+  const { hz, data } = JSON.parse(String(body)) as PackedTrace;
+  return (unpackTrace({ hz, data }) ?? []).map(({ tS, xM }) => [tS.toFixed(3), xM.toFixed(4)]);
+}
+
+/** Tables that records leave as (RFC 4180): clients, kit, set-ups, sets, faults, traces. Times are UTC. */
 export const CSV_TABLES = {
   clients: {
     columns: {
@@ -90,26 +100,45 @@ export const CSV_TABLES = {
       JOIN client c ON c.id = n.client_id`,
     rowid: 's.rowid',
   },
+  traces: {
+    columns: {
+      ...WHOSE,
+      'set started, UTC': utc('t.started_at_ms'),
+      set: 't.set_no',
+      body: 's.body',
+    },
+    from: `floor_event s JOIN set_fold t ON t.item_id = s.item_id AND t.set_id = json_extract(s.body, '$.setId')
+      ${ITEM} JOIN client c ON c.id = n.client_id`,
+    where: "s.kind = 'trace'",
+    rowid: 's.rowid',
+    spread: { columns: ['time, s', 'height, m'], rows: readingsOf },
+  },
 } as const satisfies Readonly<Record<CsvName, CsvTable>>;
 
 const SLICE = 1000;
 
 /** The headers of a table, with their units. */
-export const csvHeaders = (name: CsvName): readonly string[] => Object.keys(CSV_TABLES[name].columns);
+export function csvHeaders(name: CsvName): readonly string[] {
+  const { columns, spread }: CsvTable = CSV_TABLES[name];
+  return spread ? [...Object.keys(columns).slice(0, -1), ...spread.columns] : Object.keys(columns);
+}
 
 /** The rows of a table, a slice at a time. */
 export function* csvRows(db: Db, name: CsvName): Generator<readonly (readonly unknown[])[]> {
-  const { columns, from, rowid }: CsvTable = CSV_TABLES[name];
+  const { columns, from, rowid, where = '1', spread }: CsvTable = CSV_TABLES[name];
   const read = db
     .prepare(
       `SELECT ${rowid}, ${Object.values(columns).join(', ')} FROM ${from}
-       WHERE ${rowid} > ? ORDER BY ${rowid} LIMIT ${SLICE}`,
+       WHERE ${rowid} > ? AND ${where} ORDER BY ${rowid} LIMIT ${SLICE}`,
     )
     .raw();
   for (let after = 0; ;) {
     const rows = read.all(after) as unknown[][];
     if (rows.length === 0) return;
     after = rows.at(-1)![0] as number;
-    yield rows.map(([, ...row]) => row);
+    // What is spread is read one by one: a minute of a set is three thousand rows.
+    if (spread)
+      for (const [, ...row] of rows) yield spread.rows(row.at(-1)).map((more) => [...row.slice(0, -1), ...more]);
+    else yield rows.map(([, ...row]) => row);
   }
 }

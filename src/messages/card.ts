@@ -1,3 +1,13 @@
+/** Cards of several movements in one file. */
+export const CARDS = {
+  title: 'Station cards',
+  withoutTitle: 'Without a card',
+  without: (name: string, why: string): string => `${name}. ${why}`,
+  ofSession: 'Cards of this session (PDF)',
+  ofDay: 'Cards of the day (PDF)',
+  ofDayName: (day: string): string => `Cards of ${day} (PDF)`,
+} as const;
+
 /** Why a station card cannot be printed. */
 export const CARD_REFUSAL = {
   'not-planned': 'expected a movement that is planned',

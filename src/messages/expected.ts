@@ -27,6 +27,7 @@ export const EXPECTED = {
   id: 'expected something that is here',
   atMostSets: (most: number): string => `expected at most ${most} sets in all`,
   overLeast: 'expected no less than the least',
+  trace: 'expected a packed trace',
   column: 'choose the column that holds it',
   columnOrClient: 'choose the column that holds it, or whose they all are',
   day: 'expected a day like 2026-11-24',

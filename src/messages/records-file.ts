@@ -76,4 +76,5 @@ export const CSV_TABLE_NAME = {
   setups: 'Set-ups',
   sets: 'Sets',
   faults: 'Faults',
+  traces: 'Traces',
 } as const;

@@ -39,6 +39,7 @@ const TAP_NAME: Readonly<Record<FloorEventKind, string>> = {
   clean: 'clean so far',
   'set-note': 'note on a set',
   undo: 'undo',
+  trace: 'trace of a set',
   'set-ended': 'end of a set',
   'set-confirmed': 'load and reps',
   pain: 'stop for pain',

@@ -239,7 +239,7 @@ function recordsOf({ db }: UseCase, which: Told, clientId: string, movement: Mov
   // What is judged here, and both sides of this session, whether they have records or not.
   const items = [...recentItems(db, clientId, movement), ...here];
   const planned = plannedItems(db, items);
-  const { rows: events, unreadable } = listEventsOf(db, items);
+  const { rows: events, unreadable } = listEventsOf(db, items, here);
   return { planned, events, unreadable, log: foldSetLog(events, planned) };
 }
 

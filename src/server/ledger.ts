@@ -21,6 +21,7 @@ import type { LoadUnit } from '@/core/units/mass';
 import type { Db } from '@/data/open-db';
 import { everDone, inShort, newestItems, readFolds, unreadableOf } from '@/data/queries/read-folds';
 import { findStation } from '@/data/queries/kit';
+import { tracedSets } from '@/data/queries/traces';
 import { dayIn } from '@/messages/day';
 import { effectText, faultSummaryText, FEW_SETS } from '@/messages/faults';
 import { loadText } from '@/messages/loads';
@@ -160,7 +161,16 @@ function toRows({ faults, sessions: all }: DoneMovement, shown: readonly DoneSes
 
 const ofSets = (sets: readonly SetRecord[]): string => sets.map((s) => s.reps).join(' ');
 
-function toSession(sayLoad: SayLoad, movement: MovementId, s: DoneSession, nowMs: number): LedgerSessionView {
+/** What sessions are told with. */
+interface Told {
+  readonly sayLoad: SayLoad;
+  /** Sets that a trace is kept of. */
+  readonly traced: ReadonlySet<string>;
+  readonly nowMs: number;
+}
+
+function toSession(told: Told, movement: MovementId, s: DoneSession): LedgerSessionView {
+  const { sayLoad, nowMs } = told;
   const heaviest = s.sets.toSorted((a, b) => b.loadG - a.loadG)[0];
   return {
     sessionId: s.sessionId,
@@ -170,6 +180,7 @@ function toSession(sayLoad: SayLoad, movement: MovementId, s: DoneSession, nowMs
       .map((o) => (o.side === null ? ofSets(o.sets) : `${o.side === 'left' ? 'L' : 'R'} ${ofSets(o.sets)}`))
       .join(', '),
     sets: s.sets.map((set) => ({
+      itemId: set.itemId,
       setId: set.setId,
       setNo: set.setNo,
       side: set.side === 'both' ? null : set.side,
@@ -177,18 +188,21 @@ function toSession(sayLoad: SayLoad, movement: MovementId, s: DoneSession, nowMs
       reps: set.reps,
       setup: set.setup && setupCellText(set.setup.placement),
       setupOff: set.setup?.off ?? false,
+      tempo: set.tempo,
+      isTraced: told.traced.has(set.setId),
     })),
     pains: s.pains.map((p) => ({ id: p.id, rep: p.rep, note: p.note })),
   };
 }
 
-function toMovement(sayLoad: SayLoad, done: DoneMovement, whole: boolean, nowMs: number): LedgerMovementView {
+function toMovement(told: Told, done: DoneMovement, whole: boolean): LedgerMovementView {
+  const { nowMs } = told;
   const { movement, sessions: all, earlier } = done;
   const sessions = whole ? all : all.slice(-WINDOW_SESSIONS);
   return {
     movement,
     earlier: earlier + all.length - sessions.length,
-    sessions: sessions.map((s) => toSession(sayLoad, movement, s, nowMs)),
+    sessions: sessions.map((s) => toSession(told, movement, s)),
     faults: toRows(done, sessions),
     effects: correctionEffects(all.flatMap((s) => s.sets.flatMap((set) => set.corrections))).map((e) => ({
       fault: e.fault,
@@ -218,10 +232,11 @@ export function loadLedger(uc: UseCase, clientId: string, whole: string | null =
   const client = reachClient(uc, clientId);
   if (!client) return null;
   const movements = doneBy(uc, clientId, whole);
-  const sayLoad = loadsOf(uc.db);
+  const items = movements.flatMap((m) => m.sessions.flatMap((s) => s.sets.map((set) => set.itemId)));
+  const told = { sayLoad: loadsOf(uc.db), traced: tracedSets(uc.db, [...new Set(items)]), nowMs: uc.nowMs };
   return {
     client: { id: client.id, name: client.name },
-    movements: movements.map((m) => toMovement(sayLoad, m, m.movement === whole, uc.nowMs)),
+    movements: movements.map((m) => toMovement(told, m, m.movement === whole)),
     unreadable: unreadableOf(uc.db, clientId),
   };
 }

@@ -28,6 +28,7 @@ export interface LedgerCell {
 
 /** A set as it was done. */
 export interface LedgerSet {
+  readonly itemId: string;
   readonly setId: string;
   readonly setNo: number;
   /** Where one side works. */
@@ -37,6 +38,9 @@ export interface LedgerSet {
   readonly reps: number;
   readonly setup: string | null;
   readonly setupOff: boolean;
+  readonly tempo: string;
+  /** A trace is kept of it. */
+  readonly isTraced: boolean;
 }
 
 /** A session over its column. */

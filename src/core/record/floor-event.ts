@@ -4,6 +4,7 @@ import type { CorrectionCode, RemedyKind } from '@/core/movement/correction-code
 import type { FaultCode, Severity } from '@/core/movement/fault-code';
 import type { EntryOptions } from '@/core/book/entry-options';
 import type { Scheme, SchemeChoices } from '@/core/tempo/scheme';
+import type { PackedTrace } from '@/core/trace/pack-trace';
 import type { Placement } from '@/core/setup/setup-problem';
 
 /** Who, where and when of everything tapped on the floor. Ids are made on the device; records are only ever added. */
@@ -77,6 +78,8 @@ export type FloorEventBody =
   | { readonly kind: 'clean'; readonly setId: string; readonly rep: number }
   | { readonly kind: 'set-note'; readonly setId: string; readonly note: string }
   | { readonly kind: 'undo'; readonly eventId: string }
+  /** What a sensor or a file told of the set; the last one stands. */
+  | ({ readonly kind: 'trace'; readonly setId: string } & PackedTrace)
   | { readonly kind: 'set-ended'; readonly setId: string; readonly reps: number }
   | { readonly kind: 'set-confirmed'; readonly setId: string; readonly loadG: number; readonly reps: number }
   | { readonly kind: 'pain'; readonly setId: string | null; readonly rep: number }
@@ -110,6 +113,7 @@ export const FLOOR_EVENT_KINDS = [
   'clean',
   'set-note',
   'undo',
+  'trace',
   'set-ended',
   'set-confirmed',
   'pain',

@@ -95,12 +95,21 @@ export const listFloorEvents = (db: Db, clientId: string, movement: string, sinc
     ).all(clientId, movement, sinceMs) as EventRow[],
   );
 
-/** Everything tapped for some planned movements, in the order it was tapped. */
-export const listEventsOf = (db: Db, itemIds: readonly string[]): ReadRows<FloorEvent> =>
+/**
+ * Everything tapped for some planned movements, in the order it was tapped; traces only of those that are named: they
+ * are long.
+ */
+export const listEventsOf = (
+  db: Db,
+  itemIds: readonly string[],
+  tracesOf: readonly string[] = [],
+): ReadRows<FloorEvent> =>
   readEventRows(
     db,
     prepared(
       db,
-      `SELECT * FROM floor_event WHERE item_id IN (SELECT value FROM json_each(?)) ORDER BY at_ms, device_id, seq`,
-    ).all(JSON.stringify(itemIds)) as EventRow[],
+      `SELECT * FROM floor_event WHERE item_id IN (SELECT value FROM json_each(?))
+         AND (kind <> 'trace' OR item_id IN (SELECT value FROM json_each(?)))
+       ORDER BY at_ms, device_id, seq`,
+    ).all(JSON.stringify(itemIds), JSON.stringify(tracesOf)) as EventRow[],
   );

@@ -142,7 +142,7 @@ function Behind({ ledger, open }: { readonly ledger: LedgerMovementView; readonl
   const session = ledger.sessions[k];
   if (!session) return null;
   const rows = ledger.faults.filter((f) => open === session.sessionId || open.endsWith(` ${f.fault} ${f.side ?? ''}`));
-  return <SessionSets session={session} rows={rows} column={k} />;
+  return <SessionSets movement={ledger.movement} session={session} rows={rows} column={k} />;
 }
 
 /** The faults of a movement over its sessions; a mark or a date tells the sets and reps behind it. */

@@ -1,6 +1,8 @@
+import type { MovementId } from '@/core/book/book';
 import type { LedgerFaultRow, LedgerSessionView } from '@/contract/views/ledger';
 import { CORRECTION_TEXT, FAULT_TEXT, OUTCOME_TEXT, repText } from '@/messages/faults';
 import { WORDS } from '@/messages/screens/ledger';
+import { KeptTrace } from './kept-trace';
 import styles from './ledger.module.css';
 
 interface Props {
@@ -34,7 +36,7 @@ function SetFaults({ rows, column, setId }: Omit<Props, 'session'> & { readonly 
 }
 
 /** The sets of a session, each with its load, set-up, and the reps that a fault was seen in. */
-export function SessionSets({ session, rows, column }: Props) {
+export function SessionSets({ movement, session, rows, column }: Props & { readonly movement: MovementId }) {
   const sides = new Set(rows.map((r) => r.side));
   const sets = session.sets.filter((s) => sides.has(null) || sides.has(s.side) || rows.length === 0);
   return (
@@ -52,6 +54,7 @@ export function SessionSets({ session, rows, column }: Props) {
             <span>
               <SetFaults rows={rows} column={column} setId={s.setId} />
             </span>
+            {s.isTraced && <KeptTrace movement={movement} set={s} />}
           </li>
         ))}
       </ol>

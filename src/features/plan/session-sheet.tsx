@@ -11,6 +11,7 @@ import { SheetForm } from '@/features/shell/sheet-form';
 import { useDeed } from '@/features/shell/use-deed';
 import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
+import { CARDS } from '@/messages/card';
 import { WORDS } from '@/messages/screens/week';
 import styles from './plan.module.css';
 
@@ -97,6 +98,11 @@ function Standing({ plan, deeds }: Props) {
       {!isCalledOff && !isFinished && isBegun && button(WORDS.finish, () => deeds.finish(sessionId, true))}
       {!isCalledOff && !isBegun && button(WORDS.callOff, () => deeds.callOff(sessionId, true))}
       <Link href={`/plan?from=${sessionId}#new`}>{WORDS.again}</Link>
+      {plan.blocks.length > 0 && (
+        <a href={`/api/v1/cards/of/${sessionId}`} target="_blank" rel="noreferrer">
+          {CARDS.ofSession}
+        </a>
+      )}
       <button type="button" className={styles.deed} disabled={busy} onClick={() => window.print()}>
         {WORDS.print}
       </button>

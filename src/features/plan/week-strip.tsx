@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import type { WeekView } from '@/contract/views/session-plan';
+import { CARDS } from '@/messages/card';
 import { WORDS } from '@/messages/screens/week';
 import styles from './week.module.css';
 
@@ -54,6 +55,17 @@ export function WeekStrip({ week }: { readonly week: WeekView }) {
                   <Line key={s.id} session={s} />
                 ))}
               </ul>
+            )}
+            {d.sessions.length > 0 && (
+              <a
+                href={`/api/v1/cards/day/${d.day}`}
+                className={styles.here}
+                aria-label={CARDS.ofDayName(d.says)}
+                target="_blank"
+                rel="noreferrer"
+              >
+                {CARDS.ofDay}
+              </a>
             )}
             <Link href={`/plan?day=${d.day}#new`} className={styles.here} aria-label={WORDS.planHereName(d.says)}>
               {WORDS.planHere}

@@ -5,6 +5,7 @@ import type { FloorEventBody, Outcome } from '@/core/record/floor-event';
 import { repSeconds } from '@/core/tempo/pace';
 import { runsOn, type ChosenScheme } from '@/core/tempo/scheme';
 import type { Records } from '@/offline/tap-queue';
+import type { PackedTrace } from '@/core/trace/pack-trace';
 import { findUndoable, setNow, type LiveSetState, type SetNow, type SetPlan } from './live-set-view';
 import { elapsedMs, LEAD_IN_MS, NO_TAPS, type SetEvent } from './set-machine';
 
@@ -35,6 +36,8 @@ export type Command =
   | { readonly do: 'undo' }
   | { readonly do: 'confirm'; readonly setId: string; readonly loadG: number; readonly reps: number }
   | { readonly do: 'note'; readonly setId: string; readonly note: string }
+  /** A trace of a set was read: it is kept with it. */
+  | { readonly do: 'keep-trace'; readonly setId: string; readonly trace: PackedTrace }
   | {
       readonly do: 'correct';
       readonly setId: string;
@@ -282,6 +285,11 @@ export function decide(c: Command, records: Records, plan: SetPlan, state: LiveS
       return kept({ kind: 'set-confirmed', setId: c.setId, loadG: c.loadG, reps: c.reps });
     case 'note':
       return kept({ kind: 'set-note', setId: c.setId, note: c.note });
+    case 'keep-trace': {
+      const known = records.events.findLast((e) => e.kind === 'trace' && e.setId === c.setId);
+      const isNew = known?.kind !== 'trace' || known.data !== c.trace.data;
+      return isNew ? kept({ kind: 'trace', setId: c.setId, ...c.trace }) : NOTHING;
+    }
     case 'correct':
       return kept({ kind: 'correction', setId: c.setId, fault: c.fault, correction: c.correction, cause: c.cause });
     case 'outcome':

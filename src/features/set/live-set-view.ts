@@ -34,6 +34,7 @@ import {
 } from '@/core/tempo/scheme';
 import { aimOf, type SetAim } from '@/core/tempo/set-aims';
 import { parseTempo, withSection } from '@/core/tempo/tempo';
+import type { PackedTrace } from '@/core/trace/pack-trace';
 import type { SetView } from '@/contract/views/set';
 import type { Records } from '@/offline/tap-queue';
 import type { SetState } from './set-machine';
@@ -113,6 +114,8 @@ export interface SetJudgement {
   readonly openCorrection: CorrectionMark | null;
   readonly undoable: FloorEvent | null;
   readonly lastNote: string;
+  /** Traces that are kept of sets of this session, by set; the last of each. */
+  readonly traces: Readonly<Record<string, PackedTrace>>;
 }
 
 /** The set under way as everything on its screen reads it. */
@@ -348,6 +351,9 @@ export function judgeSets({ log, events }: Records, plan: SetPlan): SetJudgement
     openCorrection: findOpenCorrection(here.slice(0, -1)),
     undoable: findUndoable(events, item.id),
     lastNote: log.sets.findLast((s) => s.note !== '')?.note ?? '',
+    traces: Object.fromEntries(
+      events.flatMap((e) => (e.kind === 'trace' ? [[e.setId, { hz: e.hz, data: e.data }]] : [])),
+    ),
   };
 }
 

@@ -48,7 +48,7 @@ function Findings({ trace, set, live, give }: Omit<Props, 'tracker'> & { readonl
     void give({ do: 'take-faults', setId: set.setId, fault, reps: at, severity: FAULT_BOOK[fault].severity });
   return (
     <>
-      <TraceLine {...trace} />
+      <TraceLine {...trace} paces={reps.map((_, i) => live.paceOfRep(set, i + 1))} />
       <p className={styles.done} data-testid="trace-reps">
         {WORDS.repsLiftedInSOf(
           reps.length,
@@ -81,7 +81,7 @@ function Findings({ trace, set, live, give }: Omit<Props, 'tracker'> & { readonl
 /** A set's trace, from the sensor or from a file: its reps against what was asked, and what it proposes. */
 export function TracePanel({ set, live, give, tracker }: Props) {
   const mounted = useMounted();
-  const { opened, wrong, open } = useSetTrace(set, live.paceOfRep(set, 1).startsWith, tracker);
+  const { opened, wrong, open } = useSetTrace(set, live, give, tracker);
   return (
     <details className={styles.tracePanel} open={opened !== null || undefined}>
       <summary>{WORDS.traceOfTheStackFrom}</summary>

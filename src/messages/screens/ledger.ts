@@ -18,6 +18,10 @@ export const WORDS = {
   given: (correction: string, outcome: string): string => `${correction}: ${outcome}.`,
   notSeen: 'not seen',
   setUpNotSaved: 'set-up not saved',
+  trace: 'Trace',
+  takeTrace: 'Take the trace along (CSV)',
+  fetchingTrace: 'Fetching the trace',
+  traceNeedsNetwork: 'The trace is at the server and could not be fetched: close and open this again.',
   // movement-course
   leftSide: 'left side',
   rightSide: 'right side',

@@ -2,6 +2,7 @@ import { originOf } from '@/app/origin';
 import { CARD_REFUSAL } from '@/messages/card';
 import { printCard } from '@/server/card';
 import { openUseCase } from '@/server/open-use-case';
+import { asPdf } from '../as-pdf';
 
 const refuse = (message: string, status: number): Response =>
   Response.json({ issues: [{ path: 'itemId', message }] }, { status });
@@ -20,11 +21,5 @@ export async function GET(
     return reply.reason === 'blocked'
       ? refuse(reply.says, 409)
       : refuse(CARD_REFUSAL[reply.reason], reply.reason === 'not-planned' ? 404 : 409);
-  return new Response(new Uint8Array(reply.pdf), {
-    headers: {
-      'Content-Type': 'application/pdf',
-      'Content-Disposition': `inline; filename="station-card-${itemId}.pdf"`,
-      'Cache-Control': 'no-store',
-    },
-  });
+  return asPdf(reply.pdf, `station-card-${itemId}`);
 }
