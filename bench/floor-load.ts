@@ -83,7 +83,7 @@ const ONE_SOLVE = JSON.stringify((JSON.parse(WORST_SOLVE) as unknown[])[0]);
 type Reply = { readonly ms: number; readonly kept: boolean };
 
 const deliver = (at: Door, event: FloorEvent): Promise<Reply> =>
-  post(at, '/api/v1/floor-events', JSON.stringify({ events: [event] }));
+  post(at, `${at.url.pathname.replace(/\/$/, '')}/api/v1/floor-events`, JSON.stringify({ events: [event] }));
 
 /** One write; milliseconds until the reply, and whether it was taken. */
 function post({ url, agent, cookie }: Door, path: string, body: string): Promise<Reply> {
@@ -168,12 +168,13 @@ export async function tapOnAll(
   door: Door,
   seconds: number,
   perSecond = PER_SECOND,
+  tablets = TABLETS,
 ): Promise<{ times: readonly number[]; failed: number }> {
   const times: number[] = [];
   let failed = 0;
   await Promise.all(
-    Array.from({ length: TABLETS }, async (_, tablet) => {
-      await new Promise((r) => setTimeout(r, (tablet / TABLETS) * (1000 / perSecond)));
+    Array.from({ length: tablets }, async (_, tablet) => {
+      await new Promise((r) => setTimeout(r, (tablet / tablets) * (1000 / perSecond)));
       const start = performance.now();
       for (let seq = 1; seq <= perSecond * seconds; seq++) {
         const wait = start + (seq * 1000) / perSecond - performance.now();

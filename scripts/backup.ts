@@ -3,7 +3,10 @@ import { backUp, backupFolder, contentsOf } from '@/data/backup';
 import { contentsText } from '@/messages/database';
 import { openRecords } from './open-records';
 
-const { db, file } = openRecords();
-const made = await backUp(file, backupFolder(file), Date.now());
-console.log(`${made}\n${contentsText(contentsOf(db))}`);
-db.close();
+async function main(): Promise<void> {
+  const { db, file } = openRecords();
+  const made = await backUp(file, backupFolder(file), Date.now());
+  console.log(`${made}\n${contentsText(contentsOf(db))}`);
+  db.close();
+}
+void main();

@@ -1,12 +1,14 @@
 // npm run bench: ratios measured side by side in one run; the browser part drives the built application.
-// --core: profile, solver and book alone. --large: every page on the file of npm run seed:large.
+// --core: profile, solver and book alone. --large: every page on the file of npm run seed:large. --gyms: many gyms in
+// one process. --records: records in and out, and backups of that file while it is written.
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { readyBrowser, readyBuild, readyPackages, run, runTypeScript } from './ready.mjs';
 
 const args = process.argv.slice(2);
 readyPackages();
-if (!args.includes('--drift') && !args.includes('--large')) await benchCore();
+const ALONE = ['--drift', '--large', '--gyms', '--records'];
+if (!ALONE.some((a) => args.includes(a))) await benchCore();
 if (!args.includes('--core')) {
   readyBuild();
   readyBrowser();

@@ -9,6 +9,7 @@ import { answerApi } from '@/server/api';
 import { apiDocument } from '@/server/api-document';
 import { OPERATIONS } from '@/server/api-operations';
 import { loadChanges } from '@/server/changes';
+import { loadSet } from '@/server/set';
 import { loadSetup } from '@/server/setup';
 import { endToken, loadTokens, makeToken } from '@/server/tokens';
 import { RELIEF } from '../demo/people';
@@ -70,6 +71,35 @@ const GOOD: Readonly<Record<string, { readonly path: string; readonly body?: unk
   listSetups: { path: '/clients/anselm/setups' },
   getLedger: { path: '/clients/anselm/ledger' },
   listKit: { path: '/kit' },
+  allGyms: { path: '/gyms' },
+  addKit: {
+    path: '/kit',
+    body: { gymId: 'tidewater', kind: 'bar', name: 'New bar', spec: { massKg: 15, lengthCm: 180 } },
+  },
+  changeKit: {
+    path: '/kit/grey-band',
+    body: {
+      ...{ kind: 'band', name: 'Grey band' },
+      spec: {
+        restCm: 100,
+        table: [
+          { stretchCm: 0, kg: 0 },
+          { stretchCm: 50, kg: 12 },
+        ],
+      },
+    },
+  },
+  recordEvents: {
+    path: '/events',
+    body: {
+      events: [
+        {
+          ...{ id: 'by-program', deviceId: 'desk', seq: 1, atMs: NOW, clientId: 'anselm', itemId: `${TODAY}-0` },
+          ...{ movement: loadSet(at(db0), `${TODAY}-0`)!.item.movement, kind: 'set-note', setId: 's', note: 'Slow' },
+        },
+      ],
+    },
+  },
   listMovements: { path: '/movements?limit=200' },
   allSessions: { path: '/sessions?from=2026-11-20&to=2026-11-25' },
   planSession: {
@@ -99,11 +129,11 @@ describe('the document', () => {
       // Without a token, with one that may everything else, and with a word too many or a body that is none.
       const others = API_SCOPES.filter((s) => s !== o.scope);
       const odd =
-        o.method === 'post'
+        o.method !== 'get'
           ? call(db, tokenOf(db), path, { ...ask, body: '{"odd"' })
           : call(db, tokenOf(db), `${path.split('?')[0]}?limit=0&cursor=~~&from=x`);
       const wrong = [await call(db, null, path, ask), await call(db, tokenOf(db, others), path, ask), await odd];
-      const hasQuery = o.method === 'post' || Object.keys(o.query.shape).length > 0;
+      const hasQuery = o.method !== 'get' || Object.keys(o.query.shape).length > 0;
       expect(wrong.map((w) => w.status)).toEqual([401, 403, hasQuery ? 400 : 200]);
       for (const w of wrong.filter(({ status }) => status !== 200)) {
         expect(w.headers.get('content-type')).toBe('application/problem+json');
@@ -176,6 +206,7 @@ describe('calls', () => {
     for (const [id, table] of [
       ['addClient', 'client'],
       ['planSession', 'session'],
+      ['addKit', 'kit_piece'],
     ] as const) {
       const count = () => db.prepare(`SELECT count(*) FROM ${table}`).pluck().get() as number;
       const before = count();
@@ -189,6 +220,39 @@ describe('calls', () => {
       body: { ...(GOOD.planSession!.body as object), clientId: 'nobody' },
     });
     expect([wrong.status, isDescribed('/sessions', 'post', 422, wrong.value)]).toEqual([422, '']);
+  });
+  it('what is written of kit is as its sheet takes it, and taps are judged one by one and kept once', async () => {
+    const db = world();
+    const token = tokenOf(db);
+    const send = (id: string, method: string, change: (body: never) => unknown) =>
+      call(db, token, GOOD[id]!.path, { method, body: change(structuredClone(GOOD[id]!.body) as never) });
+    const kit = await send('changeKit', 'PUT', (b: { spec: object }) => ({ ...b, spec: { restCm: 1, table: [] } }));
+    expect([kit.status, (kit.value as { issues: { path: string }[] }).issues.map((i) => i.path)]).toEqual([
+      422,
+      ['spec.restCm', 'spec.table'],
+    ]);
+    const other = await send('changeKit', 'PUT', (b: object) => ({
+      ...b,
+      kind: 'bar',
+      spec: { massKg: 9, lengthCm: 99 },
+    }));
+    expect([other.status, isDescribed('/kit/{pieceId}', 'put', 422, other.value)]).toEqual([422, '']);
+    const tap = (more: object) => (b: { events: object[] }) => ({ events: [{ ...b.events[0], ...more }] });
+    const kept = await send('recordEvents', 'POST', tap({}));
+    expect(kept.value).toEqual({ kept: ['by-program'], refused: [] });
+    expect((await send('recordEvents', 'POST', tap({}))).value).toEqual({ kept: ['by-program'], refused: [] });
+    expect(db.prepare("SELECT count(*), actor_id FROM floor_event WHERE id = 'by-program'").raw().get()).toEqual([
+      ...[1, 'marit'],
+    ]);
+    for (const [more, path] of [
+      [{ id: 'n', note: 5 }, 'note'],
+      [{ id: 'n', clientId: 'iolana' }, 'clientId'],
+      [{ id: 'n', itemId: 'nothing' }, 'itemId'],
+    ] as const)
+      expect((await send('recordEvents', 'POST', tap(more))).value).toMatchObject({ kept: [], refused: [{ path }] });
+    const relief = tokenOf(db, API_SCOPES, at(db, NOW, RELIEF));
+    const not = await call(db, relief, '/events', { method: 'POST', body: GOOD.recordEvents!.body });
+    expect(not.value).toMatchObject({ kept: [], refused: [{ path: 'clientId' }] });
   });
   it('to no address and with other methods are told so', async () => {
     const db = world();

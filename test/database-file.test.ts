@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process';
 import { copyFileSync, existsSync, mkdtempSync, readFileSync, truncateSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -124,3 +125,32 @@ describe('backups', () => {
     expect(outworn(all.slice(0, 12))).toEqual([]);
   });
 });
+
+it(
+  'the commands at the machine do what they say: back up, show, put back, fold anew, a new passphrase',
+  { timeout: 90_000 },
+  () => {
+    const file = place();
+    worldIn(file).close();
+    const command = (name: string, args: readonly string[] = [], input = ''): string => {
+      const { status, stdout, stderr } = spawnSync(
+        'node_modules/.bin/tsx',
+        ['--conditions=react-server', `scripts/${name}.ts`, ...args],
+        { env: { ...process.env, JORVIX_DB: file }, input, encoding: 'utf8' },
+      );
+      expect([name, status, stderr]).toEqual([name, 0, '']);
+      return stdout;
+    };
+    expect(command('backup')).toMatch(/jorvix-\d{8}-\d{9}\.db\n2 gyms, /);
+    const db = openDb(file);
+    tap(db, 1);
+    db.close();
+    expect(command('rebuild')).toContain('folded');
+    expect(command('passphrase', ['Casimir', 'Vell'], 'nine kettles in a row\n')).toContain('signs in anew');
+    expect(command('restore')).toContain('--yes');
+    command('restore', ['--yes']);
+    const back = new Database(file, { readonly: true });
+    expect(back.prepare("SELECT count(*) FROM floor_event WHERE id = 'tap1'").pluck().get()).toBe(0);
+    back.close();
+  },
+);

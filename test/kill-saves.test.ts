@@ -9,6 +9,7 @@ import { checkDb } from '@/data/check-db';
 import { readMigrations } from '@/data/migrate';
 import { migrationsFolder, openDb } from '@/data/open-db';
 import { listChanges } from '@/data/queries/changes';
+import { StagedRecords } from '@/data/records-in';
 import { findClient } from '@/data/queries/clients';
 import { saveClientForm } from '@/server/clients';
 import { CLIENT } from './support/forms';
@@ -102,6 +103,30 @@ describe('killed the hard way, at any moment', () => {
       expect(['old', 'new']).toContain(findClient(there, ID)!.note);
       there.close();
       for (const f of readdirSync(join(file, '..'))) if (f.includes('.replaced-')) rmSync(join(file, '..', f));
+    }
+  });
+  it('while a file is taken in: all of it is there, or nothing', async () => {
+    const file = place();
+    openDb(file).close();
+    const stage = new StagedRecords(`${file}.staged`);
+    const N = 4000;
+    stage.add('gym', { id: 'g', name: 'Quay' });
+    stage.add('client', { id: 'c', name: 'Bo', stature_m: 1.7, mass_kg: 70, note: '' });
+    for (let k = 0; k < N; k++)
+      stage.add('session', { id: `s${k}`, gym_id: 'g', client_id: 'c', starts_at_ms: k, minutes: 60 });
+    expect([stage.rejected, stage.judge(file).find((t) => t.table === 'session')!.fresh]).toEqual([[], N]);
+    stage.close();
+    for (let run = 0; run < 2 * RUNS; run++) {
+      await killed(file, 'import', 200 * random());
+      expect(whole(file)).toBeNull();
+      const db = openDb(file);
+      const count = (table: string) => db.prepare(`SELECT count(*) FROM ${table}`).pluck().get();
+      expect([
+        [0, 0, 0],
+        [1, 1, N],
+      ]).toContainEqual(['gym', 'client', 'session'].map(count));
+      db.exec('DELETE FROM session; DELETE FROM client; DELETE FROM gym');
+      db.close();
     }
   });
 });

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { KIT_KINDS } from '@/core/kit/kit-kind';
+import { FLOOR_EVENT_KINDS } from '@/core/record/floor-event';
 import { API_EXPECTED } from '@/messages/api';
 import { EXPECTED } from '@/messages/expected';
 import { MASS_MAX_KG, MASS_MIN_KG } from './body-schema';
@@ -56,9 +58,59 @@ export const apiKit = z
     kind: z.string(),
     name: z.string(),
     isOutOfOrder: z.boolean(),
+    isMeasured: z.boolean().describe('false where its sizes are only usual ones'),
     spec: z.record(z.string(), z.unknown()).describe('what was measured of it'),
   })
   .meta({ id: 'KitPiece' });
+
+export const apiGym = z
+  .object({ id, name: z.string(), saidIn: z.string().describe('how lengths and masses are said there') })
+  .meta({ id: 'Gym' });
+
+/** A piece of kit as programs enter it: as its sheet does, in centimetres, degrees and the unit of its plates. */
+export const apiKitPiece = z
+  .object({
+    kind: z.enum(KIT_KINDS),
+    name: z.string().trim().min(1).max(60),
+    isOutOfOrder: z.boolean().default(false),
+    spec: z.record(z.string(), z.unknown()).describe('what its kind is measured by, as pieces of that kind show it'),
+  })
+  .strict()
+  .meta({ id: 'KitPieceSheet' });
+
+/** A new piece of kit, and the gym that it stands in. */
+export const apiNewKit = apiKitPiece.extend({ gymId: z.string() }).meta({ id: 'NewKitPiece' });
+
+/** What was tapped, or set up as used, by another program: judged one by one. */
+export const apiDelivery = z
+  .object({
+    events: z
+      .array(
+        z.looseObject({
+          id: z.string().describe('made by the program; sent twice it is kept once'),
+          deviceId: z.string(),
+          seq: z.int().min(0).describe('counts up on one device'),
+          atMs,
+          clientId: z.string(),
+          itemId: z.string().describe('the planned movement'),
+          movement: z.string(),
+          kind: z.enum(FLOOR_EVENT_KINDS).describe('setup-saved is a set-up as it was used; its fields follow it'),
+        }),
+      )
+      .min(1)
+      .max(200),
+  })
+  .strict()
+  .meta({ id: 'Delivery' });
+
+export const apiKept = z
+  .object({
+    kept: z.array(z.string()).describe('ids that are on record now'),
+    refused: z
+      .array(z.object({ id: z.string(), path: z.string(), message: z.string() }))
+      .describe('ids that will not be kept as they are, and what is expected'),
+  })
+  .meta({ id: 'Kept' });
 
 export const apiMovement = z
   .object({

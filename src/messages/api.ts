@@ -10,6 +10,10 @@ export const API_SUMMARY = {
   listSetups: 'A client’s set-ups as they were used last, by movement and side',
   getLedger: 'What keeps coming back for a client',
   listKit: 'Kit of every gym',
+  allGyms: 'Gyms',
+  addKit: 'Enter a piece of kit; sent twice with one Idempotency-Key it is one',
+  changeKit: 'Put what was measured of a piece of kit in the place of what stands there',
+  recordEvents: 'Record what was tapped, or a set-up as it was used; an id that is on record is left as it is',
   listMovements: 'Movements of the book',
   allSessions: 'Sessions that start in a span of days, earliest first',
   planSession: 'Plan a session; sent twice with one Idempotency-Key it is one',
@@ -51,9 +55,11 @@ export const SCOPE_TEXT: Readonly<Record<ApiScope, string>> = {
   'clients.read': 'see clients',
   'clients.write': 'enter clients',
   'kit.read': 'see kit and movements',
+  'kit.write': 'enter and change kit',
   'plan.read': 'see sessions',
   'plan.write': 'plan sessions',
   'records.read': 'see sets, set-ups, faults and taps',
+  'records.write': 'record taps and set-ups',
   solve: 'solve set-ups',
 };
 

@@ -4,7 +4,8 @@ import { createDocument, type ZodOpenApiOperationObject } from 'zod-openapi';
 import { API_SCOPES } from '@/core/account/api-scope';
 import { apiProblem } from '@/contract/api';
 import { API_PROBLEM, API_SUMMARY, API_TEXT } from '@/messages/api';
-import { OPERATIONS, type Operation } from './api-operations';
+import type { Operation } from './api-operation';
+import { OPERATIONS } from './api-operations';
 
 const JSON_TYPE = 'application/json';
 const PROBLEM_TYPE = 'application/problem+json';

@@ -1,11 +1,11 @@
 import 'server-only';
 import { z } from 'zod';
 import { BOOK } from '@/core/book/book';
-import type { ApiScope } from '@/core/account/api-scope';
 import {
   apiClient,
   apiDay,
   apiEvent,
+  apiGym,
   apiKit,
   apiLedger,
   apiMovement,
@@ -20,7 +20,6 @@ import {
 import { answerSchema } from '@/contract/answer';
 import { caseSchema } from '@/contract/case';
 import type { FieldIssue } from '@/contract/field';
-import type { SaveResult } from '@/contract/save-result';
 import type { Client } from '@/contract/views/client';
 import type { Session } from '@/contract/views/plan';
 import { eventsAfter, setsAfter, type ApiSetRow } from '@/data/queries/api-lists';
@@ -28,62 +27,15 @@ import { ensureFolded } from '@/data/queries/folds';
 import { listGyms } from '@/data/queries/gyms';
 import { listKit } from '@/data/queries/kit';
 import { usedSetups } from '@/data/queries/read-folds';
-import { API_EXPECTED, type API_SUMMARY } from '@/messages/api';
+import { API_EXPECTED } from '@/messages/api';
+import { good, NOT_THERE, operation, saved, type Operation, type Outcome } from './api-operation';
+import { toKitPiece, WRITES } from './api-writes';
 import { saveClientForm } from './clients';
 import { loadLedger } from './ledger';
 import { reachClient, reachClients, reachSession, reachSessions } from './reach';
 import { makeSession } from './sessions';
 import { solveApart } from './solve-apart';
 import type { UseCase } from './use-case';
-
-/** What an operation comes to. */
-export type Outcome<R> =
-  | { readonly ok: true; readonly value: R }
-  | { readonly ok: false; readonly status: 404 }
-  | { readonly ok: false; readonly status: 422; readonly issues: readonly FieldIssue[] };
-
-/** One thing that programs can do: how it is asked, what it needs, and what it gives. */
-export interface Operation {
-  readonly id: keyof typeof API_SUMMARY;
-  readonly method: 'get' | 'post';
-  /** Below /api/v1, with names in braces. */
-  readonly path: string;
-  readonly scope: ApiScope;
-  readonly params: z.ZodObject;
-  readonly query: z.ZodObject;
-  readonly body: z.ZodType | null;
-  readonly reply: z.ZodType;
-  /** `key`: what a write is known by, so that sent twice it is done once. */
-  readonly does: (
-    uc: UseCase,
-    asked: { readonly params: never; readonly query: never; readonly body: never; readonly key: string | null },
-  ) => Outcome<unknown> | Promise<Outcome<unknown>>;
-}
-
-/** An operation with its parts held to each other. */
-function operation<P extends z.ZodObject, Q extends z.ZodObject, B extends z.ZodType, R extends z.ZodType>(
-  o: Omit<Operation, 'params' | 'query' | 'body' | 'reply' | 'does'> & {
-    readonly params?: P;
-    readonly query?: Q;
-    readonly body?: B;
-    readonly reply: R;
-    readonly does: (
-      uc: UseCase,
-      asked: { params: z.output<P>; query: z.output<Q>; body: z.output<B>; key: string | null },
-    ) => Outcome<z.input<R>> | Promise<Outcome<z.input<R>>>;
-  },
-): Operation {
-  const none = z.object({});
-  return { ...o, params: o.params ?? none, query: o.query ?? none, body: o.body ?? null, does: o.does as never };
-}
-
-const NOT_THERE = { ok: false, status: 404 } as const;
-const good = <R>(value: R): Outcome<R> => ({ ok: true, value });
-const saved = <R>(done: SaveResult<never> | SaveResult<Client>, find: (id: string) => R | null): Outcome<R> => {
-  if (!done.ok) return { ok: false, status: 422, issues: done.issues };
-  const value = find(done.id);
-  return value === null ? NOT_THERE : good(value);
-};
 
 const toCursor = (last: string | number): string => Buffer.from(String(last)).toString('base64url');
 const fromCursor = (cursor: string): string => Buffer.from(cursor, 'base64url').toString();
@@ -245,10 +197,13 @@ export const OPERATIONS: readonly Operation[] = [
       page(
         listGyms(uc.db).flatMap((g) => listKit(uc.db, g.id).rows),
         query,
-        ({ id, gymId, kind, name, outOfOrder, spec }) => ({
-          ...{ id, gymId, kind, name, isOutOfOrder: outOfOrder, spec: { ...spec } as Record<string, unknown> },
-        }),
+        toKitPiece,
       ),
+  }),
+  operation({
+    ...{ id: 'allGyms', method: 'get', path: '/gyms', scope: 'kit.read' },
+    reply: z.object({ items: z.array(apiGym) }),
+    does: (uc) => good({ items: listGyms(uc.db).map(({ id, name, saidIn }) => ({ id, name, saidIn })) }),
   }),
   operation({
     ...{ id: 'listMovements', method: 'get', path: '/movements', scope: 'kit.read' },
@@ -300,4 +255,5 @@ export const OPERATIONS: readonly Operation[] = [
       return good(told as z.input<typeof answerSchema>);
     },
   }),
+  ...WRITES,
 ];

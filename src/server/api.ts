@@ -8,7 +8,8 @@ import { findAccount } from '@/data/queries/accounts';
 import { findToken, noteTokenUse } from '@/data/queries/api-tokens';
 import { API_EXPECTED, API_PROBLEM } from '@/messages/api';
 import { apiDocument } from './api-document';
-import { OPERATIONS, type Operation } from './api-operations';
+import type { Operation } from './api-operation';
+import { OPERATIONS } from './api-operations';
 import { tokenDigest } from './secrets';
 import type { UseCase } from './use-case';
 

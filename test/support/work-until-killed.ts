@@ -1,11 +1,14 @@
-// Started by test/kill-saves.test.ts: saves a client sheet, backs up, and restores, over and over until it is killed.
+// Started by test/kill-saves.test.ts: saves a client sheet, backs up, restores, or takes in what is staged, over and
+// over until it is killed.
 // Says what is done on standard output, once it is.
 import { writeSync } from 'node:fs';
 import { join } from 'node:path';
 import { backUp, backupFolder, listBackups, restore } from '@/data/backup';
 import { readMigrations } from '@/data/migrate';
 import { migrationsFolder, openDb } from '@/data/open-db';
+import { inTransaction } from '@/data/in-transaction';
 import { findClient } from '@/data/queries/clients';
+import { takeStaged } from '@/data/records-in';
 import { saveClientForm } from '@/server/clients';
 import { CLIENT } from './forms';
 
@@ -41,6 +44,15 @@ async function work(): Promise<never> {
       say('restored');
     }
   }
-  throw new Error(`expected save, backup or restore, got ${what}`);
+  if (what === 'import') {
+    const db = openDb(file);
+    for (;;) {
+      takeStaged(db, `${file}.staged`);
+      say('taken');
+      inTransaction(db, () => db.exec('DELETE FROM session; DELETE FROM client; DELETE FROM gym'));
+      say('let go');
+    }
+  }
+  throw new Error(`expected save, backup, restore or import, got ${what}`);
 }
 void work();

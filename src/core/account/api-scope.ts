@@ -3,9 +3,11 @@ export const API_SCOPES = [
   'clients.read',
   'clients.write',
   'kit.read',
+  'kit.write',
   'plan.read',
   'plan.write',
   'records.read',
+  'records.write',
   'solve',
 ] as const;
 /** One of them. */
