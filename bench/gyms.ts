@@ -79,9 +79,9 @@ export async function benchGyms(): Promise<void> {
       `Gyms (${GYMS} files in one process, and in another for pages; ${GYMS * TABLETS_EACH} tablets, ${SECONDS} s)`,
     );
     console.log(
-      `opened in ${taking.openedMs} ms; memory ${taking.before} MB before, ${taking.after} MB open, ${memory} MB at the end`,
+      `opened in ${taking.openedMs} ms; memory ${taking.before} MB before, ${taking.after} MB open, ` +
+        `${memory} MB at the end; pages ${ofPages} MB`,
     );
-    console.log(`pages: ${ofPages} MB at the end`);
     line(
       'tap to reply',
       taps.flatMap((t) => t.times),

@@ -4,6 +4,8 @@ import { readMigrations, migrate } from './migrate';
 import { migrationsFolder, type Db } from './open-db';
 import { columnsOf, RECORD_TABLES, type RecordTable } from './record-tables';
 
+/** Memory for the rows of a file while they are laid out, kB. */
+const STAGE_KB = 32_000;
 /** Rows that are told one by one; of more only how many there are. */
 export const MOST_TOLD = 200;
 /** Indexes that are made for reading: those that keep keys apart have no text of their own. */
@@ -34,6 +36,7 @@ export class StagedRecords {
     this.db = new Database(file);
     this.db.pragma('journal_mode = OFF');
     this.db.pragma('synchronous = OFF');
+    this.db.pragma(`cache_size = -${STAGE_KB}`);
     migrate(this.db, readMigrations(migrationsFolder()), Date.now());
     // Nothing is looked up here but by keys.
     for (const index of this.db.prepare(INDEXES).pluck().all()) this.db.exec(`DROP INDEX ${String(index)}`);

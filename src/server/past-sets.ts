@@ -196,7 +196,7 @@ export class PastSets {
     item.sets += 1;
     item.reps = Math.max(item.reps, reps);
     item.loadG = Math.max(item.loadG, loadG);
-    const setId = uuidFrom(String(item.sets), item.id);
+    const setId = `${item.id}-${item.sets}`;
     const atMs = day.startsAtMs + (day.sets - 1) * MINUTE_MS;
     const { actorId, nowMs } = this.plan;
     const tap = (seq: number, kind: string, body: object): void =>

@@ -1,11 +1,12 @@
 import 'server-only';
 import { createReadStream } from 'node:fs';
 import { open } from 'node:fs/promises';
-import { Readable } from 'node:stream';
 import Papa from 'papaparse';
 
 /** Longer than this a cell is none: a quote was opened and never closed. */
 const LONGEST_CELL = 20_000;
+/** Longer than this a row is none, for the same reason. */
+const MOST_OF_A_ROW = 1_000_000;
 
 /** Thrown where a quote that is never closed swallows the rest of a file. */
 export class OpenQuote extends Error {}
@@ -39,24 +40,35 @@ async function* textOf(file: string, onRead: (bytes: number) => void): AsyncGene
   yield decoder.decode();
 }
 
+/** What stands between cells and between rows, as the start of a text has it. */
+function signsOf(text: string): { readonly delimiter: string; readonly newline: '\n' | '\r' | '\r\n' } {
+  const { delimiter, linebreak } = Papa.parse(text, { preview: 20 }).meta;
+  return { delimiter, newline: linebreak as '\n' };
+}
+
 /**
  * Rows of a table of text (RFC 4180; whatever stands between its cells), the headers first. `onRead` is told how many
  * bytes were read. Throws `OpenQuote`.
  */
 export async function* sheetRows(file: string, onRead: (bytes: number) => void = () => {}) {
-  const rows = Papa.parse(Papa.NODE_STREAM_INPUT, { header: false });
-  const from = Readable.from(textOf(file, onRead), { objectMode: true });
-  from.on('error', (error) => rows.destroy(error));
-  from.pipe(rows);
-  try {
-    for await (const row of rows as AsyncIterable<string[]>) {
+  let parser: Papa.Parser | null = null;
+  let rest = '';
+  function* rowsIn(isEnd: boolean): Generator<readonly string[]> {
+    if (rest === '') return;
+    parser ??= new Papa.Parser(signsOf(rest));
+    const { data, meta } = parser.parse(rest, 0, !isEnd) as Papa.ParseResult<string[]>;
+    rest = isEnd ? '' : rest.slice(meta.cursor);
+    if (rest.length > MOST_OF_A_ROW) throw new OpenQuote();
+    for (const row of data) {
       if (row.some((cell) => cell.length > LONGEST_CELL)) throw new OpenQuote();
-      yield row as readonly string[];
+      yield row;
     }
-  } finally {
-    from.destroy();
-    rows.destroy();
   }
+  for await (const text of textOf(file, onRead)) {
+    rest += text;
+    yield* rowsIn(false);
+  }
+  yield* rowsIn(true);
 }
 
 /** Whether a row has nothing in it. */
