@@ -97,6 +97,8 @@ test('from nothing: kit, client and plan through the interface alone', async ({ 
   await page.getByLabel('Your name').fill('Oriel Vantage');
   await page.getByRole('textbox', { name: 'Passphrase' }).fill('salt wind over the quay');
   await page.getByRole('button', { name: 'Begin as the owner' }).click();
+  await expect(page.getByRole('heading', { name: 'First steps' })).toBeVisible();
+  await page.goto(emptyApp.url);
   await expect(page.getByText('Nobody is planned for today')).toBeVisible();
   await page.goto(`${emptyApp.url}/kit/new?kind=column`);
   await page.getByRole('button', { name: 'Save columns' }).click();

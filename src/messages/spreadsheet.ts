@@ -91,7 +91,6 @@ export const SHEETS = {
   leaveOut: 'left out',
   open: (n: number): string => (n === 1 ? '1 name is left out.' : `${n} names are left out.`),
   look: 'Look at what it would do',
-  looking: (share: number): string => `Reading the file, ${Math.round(100 * share)} %`,
   take: (what: string): string => `Take ${what}`,
 } as const;
 

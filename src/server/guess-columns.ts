@@ -7,7 +7,7 @@ const HEADER: Readonly<Record<SheetField, RegExp>> = {
   day: /\b(date|day|when|session|datum)\b/,
   time: /\b(time|start|hour)\b/,
   movement: /\b(movement|exercise|lift|drill|what)\b/,
-  side: /\bside|arm|leg\b/,
+  side: /\b(side|arm|leg)\b/,
   load: /\b(load|weight|kg|kgs|lb|lbs|pounds)\b/,
   reps: /\b(reps?|repetitions)\b/,
   sets: /\bsets\b/,

@@ -8,7 +8,7 @@ import { isLoopback } from './serving';
 /** Words of addresses that are places; every other part may be an id, and could tell whose it is. */
 const PLACES = new Set(
   (
-    'account api calendar cards clients day events floor-events hand-over healthz kit kits ledger line metrics ' +
+    'account api calendar cards clients day events floor-events gyms hand-over healthz kit kits ledger line metrics ' +
     'movements new of offline openapi.json papers people plan practice propose records sessions set sets setup ' +
     'setups sheets sign-in solve spotting start summary tables taps together traces tracker v1 what-works _next ' +
     'static sw.js icon.svg favicon.ico'

@@ -78,6 +78,7 @@ export function KitList({ view, saveGym, addStarter, putAway }: Props) {
         ))}
       </nav>
       <StarterKit
+        key={`common-${gym?.id ?? ''}`}
         names={pieces.map((p) => p.name)}
         add={addStarter.bind(null, gym?.id ?? null)}
         open={!pieces.some((p) => p.kind === 'attachment')}

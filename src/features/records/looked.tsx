@@ -1,5 +1,5 @@
 'use client';
-import { Alert, Button, Table } from '@mantine/core';
+import { Alert, Button, Progress, Table } from '@mantine/core';
 import type { SaveResult } from '@/contract/save-result';
 import type { LookedView } from '@/contract/views/records';
 import { useDeed } from '@/features/shell/use-deed';
@@ -53,6 +53,22 @@ function Rejected({ looked, byTable }: { readonly looked: LookedView; readonly b
       </Table>
       {all > looked.rejected.length && <p>{WORDS.more(all - looked.rejected.length)}</p>}
     </Table.ScrollContainer>
+  );
+}
+
+/** How far a file is read, and the press that stops it; nothing where none is. */
+export function LookProgress({ share, cancel }: { readonly share: number | null; readonly cancel: () => void }) {
+  if (share === null) return null;
+  return (
+    <>
+      <div className={styles.line}>
+        <Button variant="outline" onClick={cancel}>
+          {WORDS.stop}
+        </Button>
+        <span role="status">{WORDS.sending(share)}</span>
+      </div>
+      <Progress value={100 * share} aria-label={WORDS.sending(share)} />
+    </>
   );
 }
 

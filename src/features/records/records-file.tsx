@@ -1,10 +1,10 @@
 'use client';
-import { Button, FileButton, Progress } from '@mantine/core';
+import { Button, FileButton } from '@mantine/core';
 import { useMounted } from '@mantine/hooks';
 import { useState } from 'react';
 import { CSV_NAMES } from '@/contract/csv-names';
 import styles from '@/features/shell/lists.module.css';
-import { Looked, type Take } from './looked';
+import { Looked, LookProgress, type Take } from './looked';
 import { useLook } from './use-look';
 import { CSV_TABLE_NAME, RECORDS_FILE as WORDS } from '@/messages/records-file';
 
@@ -47,16 +47,8 @@ export function RecordsFile({ take }: { readonly take: Take }) {
             </Button>
           )}
         </FileButton>
-        {share !== null && (
-          <>
-            <Button variant="outline" onClick={cancel}>
-              {WORDS.stop}
-            </Button>
-            <span role="status">{WORDS.sending(share)}</span>
-          </>
-        )}
       </div>
-      {share !== null && <Progress value={100 * share} aria-label={WORDS.sending(share)} />}
+      <LookProgress share={share} cancel={cancel} />
       {looked && (
         <Looked
           looked={looked}

@@ -10,7 +10,7 @@ import { useDeed } from '@/features/shell/use-deed';
 import lists from '@/features/shell/lists.module.css';
 import { RECORDS_FILE } from '@/messages/records-file';
 import { SHEETS as WORDS, takenText } from '@/messages/spreadsheet';
-import { Looked, type Take } from './looked';
+import { Looked, LookProgress, type Take } from './looked';
 import { SheetColumns } from './spreadsheet-columns';
 import { SheetNameLists } from './spreadsheet-names';
 import styles from './spreadsheet.module.css';
@@ -70,32 +70,11 @@ function useReading({ sheet, match }: Pick<ChosenProps, 'sheet' | 'match'>) {
   return { reading, change, names, meanings, setMeanings, issues, goOn, busy: deed.busy, trouble: deed.trouble };
 }
 
-/** The press that looks at what a sheet would do, and how far it is. */
-function LookLine({ look }: { readonly look: ReturnType<typeof useLook> & { readonly start: () => void } }) {
-  const { share, start, cancel } = look;
-  return (
-    <div className={`${lists.line} ${styles.under}`}>
-      <Button disabled={share !== null} onClick={start}>
-        {WORDS.look}
-      </Button>
-      {share !== null && (
-        <>
-          <Button variant="outline" onClick={cancel}>
-            {RECORDS_FILE.stop}
-          </Button>
-          <span role="status">{WORDS.looking(share)}</span>
-        </>
-      )}
-    </div>
-  );
-}
-
 /** A spreadsheet that was chosen: how it is read, whom and what it names, and what it would do. */
 function Chosen({ sheet, choices, match, take, onTaken }: ChosenProps) {
   const { reading, change, names, meanings, setMeanings, issues, goOn, busy, trouble } = useReading({ sheet, match });
-  const look = useLook();
-  const { looked, said, done } = look;
-  const start = (): void => void look.look((signal) => lookAt(sheet.id, reading, meanings, signal));
+  const { share, looked, said, done, look, cancel } = useLook();
+  const start = (): void => void look((signal) => lookAt(sheet.id, reading, meanings, signal));
   const anew =
     <T,>(set: (to: T) => void) =>
     (to: T): void => {
@@ -115,7 +94,14 @@ function Chosen({ sheet, choices, match, take, onTaken }: ChosenProps) {
         </div>
       )}
       {names && <SheetNameLists {...{ names, meanings }} clients={choices.clients} onChange={anew(setMeanings)} />}
-      {names && !looked && <LookLine look={{ ...look, start }} />}
+      {names && !looked && (
+        <div className={`${lists.line} ${styles.under}`}>
+          <Button disabled={share !== null} onClick={start}>
+            {WORDS.look}
+          </Button>
+        </div>
+      )}
+      <LookProgress share={share} cancel={cancel} />
       {looked && (
         <Looked {...{ looked, take, onTaken }} byTable={false} takeText={() => WORDS.take(takenText(looked.tables))} />
       )}
