@@ -4,8 +4,8 @@ export const CARDS = {
   withoutTitle: 'Without a card',
   without: (name: string, why: string): string => `${name}. ${why}`,
   ofSession: 'Cards of this session (PDF)',
-  ofDay: 'Cards of the day (PDF)',
-  ofDayName: (day: string): string => `Cards of ${day} (PDF)`,
+  ofDay: 'Cards (PDF)',
+  ofDayName: (day: string): string => `Cards (PDF) of ${day}`,
 } as const;
 
 /** Why a station card cannot be printed. */
