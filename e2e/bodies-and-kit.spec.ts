@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3';
-import { expect, itemId, test } from './support/app';
+import { expect, itemId, measureHoles, test } from './support/app';
 
 test('a bench: fit and drawing as it is typed, left half-filled, back again, saved, nearest notches', async ({
   page,
@@ -41,13 +41,7 @@ test('a column with swinging arms, and a left column with numbers of its own', a
   await page.getByLabel('Holes', { exact: true }).fill('9');
   await page.getByLabel('Floor to the arm’s pivot').fill('100');
   await page.getByLabel('Pivot to pulley').fill('80');
-  for (const [i, hole, height] of [
-    [0, '1', '60'],
-    [1, '9', '140'],
-  ] as const) {
-    await page.getByLabel('Hole', { exact: true }).nth(i).fill(hole);
-    await page.getByLabel('Height').nth(i).fill(height);
-  }
+  await measureHoles(page, ['1', '60'], ['9', '140']);
   await expect(page.getByTestId('kit-fit')).toContainText('Notch 1 at -30.0 °, 7.50 ° from notch to notch');
   await page.getByLabel('Kind').selectOption('twin');
   await page.getByLabel('Left column’s numbers').selectOption('own');

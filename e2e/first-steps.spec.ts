@@ -1,4 +1,4 @@
-import { expect, test } from './support/app';
+import { expect, measureHoles, test } from './support/app';
 
 test('a new gym, step by step: owner, gym with common kit, column by two holes, client, set-up', async ({
   page,
@@ -29,13 +29,7 @@ test('a new gym, step by step: owner, gym with common kit, column by two holes, 
   await bar.getByRole('link', { name: 'Measure a column' }).click();
   await page.getByLabel('Name').fill('Twin');
   await page.getByLabel('Holes', { exact: true }).fill('20');
-  for (const [i, hole, height] of [
-    [0, '1', '25'],
-    [1, '20', '215'],
-  ] as const) {
-    await page.getByLabel('Hole', { exact: true }).nth(i).fill(hole);
-    await page.getByLabel('Height').nth(i).fill(height);
-  }
+  await measureHoles(page, ['1', '25'], ['20', '215']);
   await page.getByLabel('Pulley to pulley').fill('240');
   await page.getByLabel('Loads, each side').fill('5-50 by 5');
   await page.getByRole('button', { name: 'Save columns' }).click();

@@ -1,4 +1,4 @@
-import { expect, itemId, test } from './support/app';
+import { expect, itemId, measureHoles, test } from './support/app';
 
 test(
   'client sheet: slips are told at their field, nothing typed is lost, and a measured height moves ' +
@@ -49,13 +49,7 @@ test('a column that stops low blocks with its limit and the nearest that works',
   await page.goto(`${app.url}/kit/new?kind=column`);
   await page.getByLabel('Name').fill('Low pair');
   await page.getByLabel('Holes').fill('8');
-  for (const [i, hole, height] of [
-    [0, '1', '20'],
-    [1, '8', '90'],
-  ] as const) {
-    await page.getByLabel('Hole', { exact: true }).nth(i).fill(hole);
-    await page.getByLabel('Height').nth(i).fill(height);
-  }
+  await measureHoles(page, ['1', '20'], ['8', '90']);
   await page.getByLabel('Pulley to pulley').fill('240');
   await page.getByLabel('Loads, each side').fill('5 10 15');
   await page.getByRole('button', { name: 'Save columns' }).click();
@@ -105,13 +99,7 @@ test('from nothing: kit, client and plan through the interface alone', async ({ 
   await expect(page.getByText('expected 1 to 60 characters')).toBeVisible();
   await page.getByLabel('Name').fill('Twin');
   await page.getByLabel('Holes').fill('20');
-  for (const [i, hole, height] of [
-    [0, '1', '25'],
-    [1, '20', '215'],
-  ] as const) {
-    await page.getByLabel('Hole', { exact: true }).nth(i).fill(hole);
-    await page.getByLabel('Height').nth(i).fill(height);
-  }
+  await measureHoles(page, ['1', '25'], ['20', '215']);
   await page.getByLabel('Pulley to pulley').fill('240');
   await page.getByLabel('Loads, each side').fill('5-15 by 5, twenty');
   await page.getByRole('button', { name: 'Save columns' }).click();

@@ -1,15 +1,23 @@
 import Database from 'better-sqlite3';
 import { readFileSync } from 'node:fs';
+import type { Browser, Page } from '@playwright/test';
+import type { App } from '../scripts/launch-app';
 import { expect, test } from './support/app';
+
+/** The records as the owner opens them. */
+async function openRecords(browser: Browser, app: App): Promise<Page> {
+  const context = await browser.newContext();
+  await app.signIn(context, 'owner');
+  const page = await context.newPage();
+  await page.goto(`${app.url}/records`);
+  return page;
+}
 
 test('records leave as a file and tables; a file with a wrong row is looked at and taken without it', async ({
   browser,
   app,
 }) => {
-  const context = await browser.newContext();
-  await app.signIn(context, 'owner');
-  const page = await context.newPage();
-  await page.goto(`${app.url}/records`);
+  const page = await openRecords(browser, app);
   const saved = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Take the records along' }).click();
   const text = readFileSync(await (await saved).path(), 'utf8');
@@ -61,17 +69,14 @@ test('records leave as a file and tables; a file with a wrong row is looked at a
   await expect(page).toHaveURL(/\/clients$/);
   await expect(page.getByText('Iolana Brzezicki')).toHaveCount(0);
   expect((await page.request.get(`${app.url}/clients/iolana`)).status()).toBe(404);
-  await context.close();
+  await page.context().close();
 });
 
 test('a stranger’s spreadsheet: columns and names matched by hand, wrong rows told; the next is known', async ({
   browser,
   app,
 }) => {
-  const context = await browser.newContext();
-  await app.signIn(context, 'owner');
-  const page = await context.newPage();
-  await page.goto(`${app.url}/records`);
+  const page = await openRecords(browser, app);
   const lines = [
     'How it felt;Kilos;Did;Lift;When;Whom',
     'easy;12,5;3x10;Fly from below;3.9.2026;Sefina T.',
@@ -118,5 +123,5 @@ test('a stranger’s spreadsheet: columns and names matched by hand, wrong rows 
   await expect(part.getByText('1 name is left out.')).toBeVisible();
   await part.getByRole('button', { name: 'Look at what it would do' }).click();
   await expect(part.locator('tr[data-table="sets"] td')).toHaveText(['sets', '1', '0', '5', '2']);
-  await context.close();
+  await page.context().close();
 });

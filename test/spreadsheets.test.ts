@@ -38,10 +38,12 @@ const matched = async (db: Db, id: string, reading: SheetReading): Promise<Sheet
   return done.kept!;
 };
 type Meanings = Readonly<Record<string, string>>;
-const meaningsOf = (names: SheetNamesView, more: Meanings = {}) => ({
-  movements: Object.fromEntries(names.movements.map((n) => [n.said, more[n.said] ?? n.means])),
-  clients: Object.fromEntries(names.clients.map((n) => [n.said, more[n.said] ?? n.means])),
-});
+const meaningsOf = ({ movements, clients }: SheetNamesView, more: Meanings = {}) => {
+  const said = new Map(Object.entries(more));
+  const all = (names: SheetNamesView['clients']) =>
+    Object.fromEntries(names.map((n) => [n.said, said.get(n.said) ?? n.means]));
+  return { movements: all(movements), clients: all(clients) };
+};
 async function looked(db: Db, id: string, reading: SheetReading, names: unknown): Promise<LookedView | string> {
   const stream = await lookAtSheet(asOwner(db), id, { reading, names }, never);
   if ('ok' in stream) throw new Error(JSON.stringify(stream.issues));
@@ -189,7 +191,8 @@ describe('a spreadsheet of past sets', () => {
   });
   it('says what is no table, what is no reading, and is for the owner alone', async () => {
     const db = demo();
-    for (const text of ['', 'only,headers\n', '\n\n\n'])
+    // A workbook is a packed file: it begins so, and holds signs that no text has.
+    for (const text of ['', 'only,headers\n', '\n\n\n', 'PK\u0003\u0004\u0014\u0000,a\n1,2\n'])
       expect(await openSheet(asOwner(db), bodyOf(text), never)).toMatchObject({
         trouble: expect.stringContaining('CSV'),
       });
@@ -214,11 +217,46 @@ describe('a spreadsheet of past sets', () => {
     const view = await looked(db, quote.id, quote.readings.sets, { movements: {}, clients: {} });
     expect(view).toContain('quote');
   });
+  it('names that every object has are none, reps and sets must agree, today is no time to come', async () => {
+    const db = demo();
+    const uc = asOwner(db);
+    const today = dayjs(uc.nowMs).format('YYYY-MM-DD');
+    const rows = [
+      ['date', 'movement', 'client', 'reps', 'sets'],
+      ['2026-09-01', 'constructor', 'constructor', '8', ''],
+      ['2026-09-01', '__proto__', 'toString', '8', ''],
+      ['2026-09-01', 'x', 'Sefina Taualofa', '10/9/8', '4'],
+      ['2026-09-01', 'x', 'Sefina Taualofa', '10/9/8', '3'],
+      [today, 'x', 'Iolana Brzezicki', '8', '2'],
+    ];
+    const { view } = await lookOver(db, csv(rows), {}, { x: 'preacher-curl-one-arm' });
+    expect(counts(view).sets).toEqual([5, 0, 3]);
+    expect(view.rejected.map((r) => [r.row, r.column])).toEqual([
+      [2, 'client'],
+      [3, 'client'],
+      [4, 'sets'],
+    ]);
+    expect((await takeRecords(uc, view.id)).ok).toBe(true);
+    const last = db.prepare("SELECT max(at_ms) FROM floor_event WHERE device_id = 'sheet'").pluck().get() as number;
+    expect(last).toBeLessThanOrEqual(uc.nowMs);
+  });
   it('whatever its cells say, rows are taken or told, and what is taken stands with the rest (seeded)', async () => {
     const db = demo();
     const cell = fc.oneof(
       fc.string({ maxLength: 12 }),
-      fc.constantFrom('2026-09-01', '10', '3x10', '40/45', '12,5', 'left', '', '1e3', '∞', "'; DROP TABLE client;--"),
+      fc.constantFrom(
+        '2026-09-01',
+        'constructor',
+        '10',
+        '3x10',
+        '40/45',
+        '12,5',
+        'left',
+        '',
+        '1e3',
+        '∞',
+        "'; DROP TABLE client;--",
+      ),
     );
     let taken = 0;
     await fc.assert(
@@ -229,8 +267,8 @@ describe('a spreadsheet of past sets', () => {
           const text = csv([['date', 'movement', 'reps', 'load', 'side', 'tempo', 'note'], ...rows, good]);
           const { view } = await lookOver(db, text, { clientId: 'iolana' }, { x: 'preacher-curl-one-arm' }).catch(
             (e: Error) => {
-              // Names may be too long to be names.
-              expect(e.message).toMatch(/characters/);
+              // Names may be too long to be names, and signs may hide what stands between cells.
+              expect(e.message).toMatch(/characters|choose the column/);
               return { view: null };
             },
           );

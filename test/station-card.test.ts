@@ -102,13 +102,18 @@ it('cards of a session and of a day are one file, a page each, and say what has 
   expect(one.pages).toBeLessThanOrEqual(all + (without ? 1 : 0));
   const day = await readPdf((await printDayCards(at(db), DAY, origin))!);
   expect(day.pages).toBeGreaterThan(one.pages + 3);
+  db.prepare("UPDATE session_item SET skipped = 'Tired' WHERE session_id = ? AND position > 0").run(
+    `wilhelmina-${DAY}`,
+  );
+  expect((await readPdf((await printSessionCards(at(db), `wilhelmina-${DAY}`, origin))!)).pages).toBe(1);
   // What cannot be set up any more is told with its reason.
   db.exec('UPDATE session_item SET station_id = NULL, attachment_id = NULL');
   db.exec("UPDATE kit_piece SET put_away_at_ms = 1 WHERE kind = 'column'");
   const told = await readPdf((await printSessionCards(at(db), `sefina-${DAY}`, origin))!);
   expect(told.text.replace(/\s/g, '')).toContain('Withoutacard');
   for (const [of, day2] of [
-    ['nobody', '2026-13-45'],
+    // A day that there is none of, which a clock would read as the one of the demo.
+    ['nobody', '2026-10-55'],
     ['', 'tomorrow'],
   ] as const)
     expect([await printSessionCards(at(db), of, origin), await printDayCards(at(db), day2, origin)]).toEqual([

@@ -82,3 +82,11 @@ export async function openSection(page: Page, name: string): Promise<void> {
   if ((await section.getAttribute('open')) === null) await section.locator('summary').click();
   await expect(section).toHaveAttribute('open');
 }
+
+/** Types two measured holes on a column's sheet: their numbers and heights in centimetres. */
+export async function measureHoles(page: Page, low: readonly [string, string], high: readonly [string, string]) {
+  for (const [i, [hole, height]] of [low, high].entries()) {
+    await page.getByLabel('Hole', { exact: true }).nth(i).fill(hole);
+    await page.getByLabel('Height').nth(i).fill(height);
+  }
+}

@@ -47,6 +47,7 @@ export const CSV_TABLES = {
       kind: 'k.kind',
       name: 'k.name',
       'out of order': "iif(k.out_of_order = 1, 'yes', 'no')",
+      'sizes are usual ones': "iif(k.as_usual = 1, 'yes', 'no')",
       'measured, JSON': 'k.spec',
       'put away': utc('k.put_away_at_ms'),
     },

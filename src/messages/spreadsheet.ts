@@ -38,7 +38,7 @@ const CELL: Readonly<Record<CellTrouble, string>> = {
   side: 'expected left, right or both',
   load: 'expected a load from 0 to 500 kg like 42.5, or one for each set like 40/42.5/45',
   loads: 'expected one load, or one for each set',
-  sets: 'expected a whole number from 1 to 20',
+  sets: 'expected a whole number from 1 to 20, as many as there are reps where each set has its own',
   reps: 'expected reps from 1 to 60 like 10, or for each set like 10/9/8, or 3x10',
   tempo: 'expected a tempo like 3-1-2-0',
   note: 'expected a shorter note',

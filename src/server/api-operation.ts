@@ -51,6 +51,16 @@ export function operation<P extends z.ZodObject, Q extends z.ZodObject, B extend
 export const NOT_THERE = { ok: false, status: 404 } as const;
 /** What it comes to where it can be done. */
 export const good = <R>(value: R): Outcome<R> => ({ ok: true, value });
+/** What a write comes to that is known by a key: sent again it is the thing that it made. */
+export function once<R>(
+  key: string | null,
+  find: (id: string) => R | null,
+  save: () => SaveResult<unknown>,
+): Outcome<R> {
+  const made = key === null ? null : find(key);
+  return made === null ? saved(save(), find) : good(made);
+}
+
 /** What a save comes to: the thing as it stands now, or what is expected of its fields. */
 export const saved = <R>(done: SaveResult<unknown>, find: (id: string) => R | null): Outcome<R> => {
   if (!done.ok) return { ok: false, status: 422, issues: done.issues };

@@ -28,7 +28,7 @@ import { listGyms } from '@/data/queries/gyms';
 import { listKit } from '@/data/queries/kit';
 import { usedSetups } from '@/data/queries/read-folds';
 import { API_EXPECTED } from '@/messages/api';
-import { good, NOT_THERE, operation, saved, type Operation, type Outcome } from './api-operation';
+import { good, NOT_THERE, once, operation, saved, type Operation, type Outcome } from './api-operation';
 import { toKitPiece, WRITES } from './api-writes';
 import { saveClientForm } from './clients';
 import { loadLedger } from './ledger';
@@ -72,6 +72,11 @@ const toClient = (c: Client): z.input<typeof apiClient> => ({
   ...{ id: c.id, name: c.name, statureM: c.statureM, massKg: c.massKg, isMassEstimated: c.massEstimated },
   ...{ measuredM: { ...c.measuredM } as Record<string, number>, notes: [...c.notes], note: c.note },
 });
+/** A client in one's care by their id, as programs see them. */
+const clientOf = (uc: UseCase) => (id: string) => {
+  const client = reachClient(uc, id);
+  return client && toClient(client);
+};
 const toSession = (s: Session): z.input<typeof apiSession> => ({
   ...{ id: s.id, clientId: s.clientId, gymId: s.gymId, startsAtMs: s.startsAtMs, minutes: s.minutes },
   finishedAtMs: s.finishedAtMs,
@@ -120,23 +125,16 @@ export const OPERATIONS: readonly Operation[] = [
     ...{ id: 'addClient', method: 'post', path: '/clients', scope: 'clients.write' },
     body: apiNewClient,
     reply: apiClient,
-    does: (uc, { body, key }) => {
-      // Sent again it is the one that it made.
-      const made = key === null ? null : reachClient(uc, key);
-      if (made) return good(toClient(made));
-      return saved(saveClientForm(uc, null, { ...NO_MEASURES, massKg: '', ...body }, null, key), (id) => {
-        const client = reachClient(uc, id);
-        return client && toClient(client);
-      });
-    },
+    does: (uc, { body, key }) =>
+      once(key, clientOf(uc), () => saveClientForm(uc, null, { ...NO_MEASURES, massKg: '', ...body }, null, key)),
   }),
   operation({
     ...{ id: 'getClient', method: 'get', path: '/clients/{clientId}', scope: 'clients.read' },
     params: ofClient,
     reply: apiClient,
     does: (uc, { params }) => {
-      const client = reachClient(uc, params.clientId);
-      return client ? good(toClient(client)) : NOT_THERE;
+      const client = clientOf(uc)(params.clientId);
+      return client ? good(client) : NOT_THERE;
     },
   }),
   operation({

@@ -4,15 +4,24 @@ import { apiDelivery, apiKept, apiKit, apiNewKit, apiKitPiece } from '@/contract
 import { FLOOR_EVENT_VERSION } from '@/contract/records/floor-event-version';
 import type { KitPiece } from '@/contract/views/kit';
 import { findKit } from '@/data/queries/kit';
-import { good, NOT_THERE, operation, saved, type Operation } from './api-operation';
+import { good, NOT_THERE, once, operation, saved, type Operation } from './api-operation';
 import { savePieceForm } from './kit';
 import { recordEvents } from './record-events';
+import type { UseCase } from './use-case';
 
 /** A piece of kit as programs see it. */
 export const toKitPiece = ({ id, gymId, kind, name, outOfOrder, spec, asUsual }: KitPiece): z.input<typeof apiKit> => ({
   ...{ id, gymId, kind, name, isOutOfOrder: outOfOrder, isMeasured: asUsual !== true },
   spec: { ...spec } as Record<string, unknown>,
 });
+
+/** A piece by its id, as programs see it. */
+const kitOf =
+  ({ db }: UseCase) =>
+  (id: string) => {
+    const piece = findKit(db, id);
+    return piece && toKitPiece(piece);
+  };
 
 const toForm = ({ isOutOfOrder, ...piece }: z.output<typeof apiKitPiece>) => ({
   ...piece,
@@ -25,15 +34,8 @@ export const WRITES: readonly Operation[] = [
     ...{ id: 'addKit', method: 'post', path: '/kit', scope: 'kit.write' },
     body: apiNewKit,
     reply: apiKit,
-    does: (uc, { body: { gymId, ...piece }, key }) => {
-      // Sent again it is the one that it made.
-      const made = key === null ? null : findKit(uc.db, key);
-      if (made) return good(toKitPiece(made));
-      return saved(savePieceForm(uc, gymId, null, toForm(piece), null, key), (id) => {
-        const kept = findKit(uc.db, id);
-        return kept && toKitPiece(kept);
-      });
-    },
+    does: (uc, { body: { gymId, ...piece }, key }) =>
+      once(key, kitOf(uc), () => savePieceForm(uc, gymId, null, toForm(piece), null, key)),
   }),
   operation({
     ...{ id: 'changeKit', method: 'put', path: '/kit/{pieceId}', scope: 'kit.write' },
@@ -42,10 +44,7 @@ export const WRITES: readonly Operation[] = [
     reply: apiKit,
     does: (uc, { params: { pieceId }, body }) => {
       if (!findKit(uc.db, pieceId)) return NOT_THERE;
-      return saved(savePieceForm(uc, null, pieceId, toForm(body)), (id) => {
-        const kept = findKit(uc.db, id);
-        return kept && toKitPiece(kept);
-      });
+      return saved(savePieceForm(uc, null, pieceId, toForm(body)), kitOf(uc));
     },
   }),
   operation({

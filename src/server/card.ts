@@ -55,13 +55,13 @@ async function printCards(uc: UseCase, sessions: readonly Session[], origin: str
   const cards: CardModel[] = [];
   const without: string[] = [];
   for (const { clientId, calledOffAtMs, items } of sessions)
-    for (const { id, movement, side, skipped } of calledOffAtMs === null ? items : []) {
+    for (const { id, movement, side } of calledOffAtMs === null ? items.filter((i) => i.skipped === null) : []) {
       await breath();
       const made = cardOf(uc, id, origin);
       if (made.ok) cards.push(made.card);
       const why = made.ok ? null : made.reason === 'blocked' ? made.says : CARD_REFUSAL[made.reason];
       const name = `${reachClient(uc, clientId)?.name ?? ''}: ${doneName(movement, side)}`;
-      if (why !== null && skipped === null) without.push(CARDS.without(name, why));
+      if (why !== null) without.push(CARDS.without(name, why));
     }
   return cards.length + without.length === 0 ? null : cardsPdf(cards, CARDS.title, CARDS.withoutTitle, without);
 }
@@ -75,6 +75,7 @@ export async function printSessionCards(uc: UseCase, sessionId: string, origin: 
 /** The cards of a day's sessions in one's care, `day` like 2026-12-01; null where there are none. */
 export async function printDayCards(uc: UseCase, day: string, origin: string): Promise<Buffer | null> {
   const start = dayjs(day);
-  if (!/^\d{4}-\d{2}-\d{2}$/.test(day) || !start.isValid()) return null;
+  // A day that there is none of would be read as another one.
+  if (!start.isValid() || start.format('YYYY-MM-DD') !== day) return null;
   return printCards(uc, reachSessions(uc, start.valueOf(), start.add(1, 'day').valueOf()), origin);
 }

@@ -3,6 +3,7 @@ import { refused, type SaveResult } from '@/contract/save-result';
 import { FIRST_STEPS, type FirstStepView } from '@/contract/views/first-steps';
 import { readBegun, setSkipped, skippedSteps } from '@/data/queries/first-steps';
 import { ACCOUNT_REFUSAL } from '@/messages/accounts';
+import { EXPECTED } from '@/messages/expected';
 import type { UseCase } from './use-case';
 
 /** How far a new gym has come, for its owner; null for others. Who is signed in as the owner has done the first. */
@@ -17,7 +18,7 @@ export function loadFirstSteps({ db, actor }: Pick<UseCase, 'db' | 'actor'>): re
 export function skipStep(uc: UseCase, step: unknown, isSkipped: boolean): SaveResult {
   if (uc.actor.role !== 'owner') return refused('', ACCOUNT_REFUSAL.notYours);
   const known = FIRST_STEPS.find((s) => s === step);
-  if (!known) return refused('step', ACCOUNT_REFUSAL.notYours);
+  if (!known) return refused('step', EXPECTED.choice);
   setSkipped(uc.db, known, isSkipped, uc.actor.id, uc.nowMs);
   return { ok: true, id: known };
 }

@@ -78,6 +78,10 @@ const MOST_SETS_A_DAY = 200;
 const [SHORTEST_MINUTES, LONGEST_MINUTES] = [10, 240];
 const LONGEST_NOTE = 1000;
 
+/** What a name stands for; a name that every object has is none unless it was said. */
+const meant = (names: Readonly<Record<string, string>>, said: string): string =>
+  Object.hasOwn(names, said.toLowerCase()) ? names[said.toLowerCase()]! : '';
+
 /** What is asked of the records while rows are read. */
 type IsOnRecord = (of: {
   clientId: string;
@@ -127,9 +131,9 @@ export class PastSets {
     const cell = (field: SheetField): string => this.cell(cells, field);
     const fault = (field: SheetField, trouble: CellTrouble): CellFault => ({ field, trouble });
     const [who, what] = [cell('client'), cell('movement')];
-    const clientId = reading.columns.client === undefined ? reading.clientId : names.clients[who.toLowerCase()];
+    const clientId = reading.columns.client === undefined ? reading.clientId : meant(names.clients, who);
     if (!clientId) return fault('client', who === '' ? 'client' : 'left-out');
-    const movement = findEntry(names.movements[what.toLowerCase()] ?? '')?.id;
+    const movement = findEntry(meant(names.movements, what))?.id;
     if (!movement) return fault('movement', what === '' ? 'movement' : 'left-out');
     const day = this.readDay(cell('day'));
     if (!day) return fault('day', 'day');
@@ -145,8 +149,9 @@ export class PastSets {
       readLoads(cell('load'), reading.unit),
     ];
     if (each === null) return fault('reps', 'reps');
-    // Where every set has its own reps, how many sets there are is told already.
-    if (times === null) return fault('sets', 'sets');
+    // Where every set has its own reps, how many sets there are is told already, and not otherwise.
+    const isTold = each.length > 1 && cell('sets') !== '';
+    if (times === null || (isTold && times !== each.length)) return fault('sets', 'sets');
     if (loads === null) return fault('load', 'load');
     const reps = each.length === 1 ? Array.from<number>({ length: times }).fill(each[0]!) : each;
     if (loads.length > 1 && loads.length !== reps.length) return fault('load', 'loads');
@@ -173,7 +178,9 @@ export class PastSets {
     const known = this.days.get(key);
     if (known) return known;
     const id = uuidFrom(`${clientId} ${dayjs(dayMs).format('YYYY-MM-DD')}`, SPACE);
-    const startsAtMs = Math.min(dayMs + (timeMs ?? NOON_MS), this.plan.nowMs);
+    // Of today, before the afternoon, it is the morning: nothing was done at a time to come.
+    const isOver = dayMs + NOON_MS + MOST_SETS_A_DAY * MINUTE_MS <= this.plan.nowMs;
+    const startsAtMs = dayMs + (timeMs ?? (isOver ? NOON_MS : 0));
     const day = { id, clientId, startsAtMs, sets: 0, items: new Map<string, DoneItem>() };
     this.days.set(key, day);
     return day;

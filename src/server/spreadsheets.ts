@@ -30,6 +30,12 @@ const MOST_COLUMNS = 200;
 const MOST_NAMES = 500;
 const LONGEST_NAME = 200;
 
+/** Signs that no text has: a workbook is a packed file, not a table of text. */
+const NO_TEXT = /\p{Cc}/u;
+
+/** Headers as they are named; a column without one by its number. */
+const namedHeaders = (row: readonly string[]): string[] => row.map((h, k) => h.trim() || SHEET_REFUSAL.columnNo(k + 1));
+
 const headersKey = (headers: readonly string[]): string => JSON.stringify(headers.map((h) => h.trim().toLowerCase()));
 
 /** How a sheet is read until somebody says otherwise. */
@@ -72,8 +78,8 @@ export async function openSheet(
       if (rows.length > SAMPLE_ROWS) break;
     }
     const [first = [], ...sample] = rows;
-    const headers = first.map((h, k) => h.replace(/^\uFEFF/, '').trim() || SHEET_REFUSAL.columnNo(k + 1));
-    if (sample.length === 0 || headers.length > MOST_COLUMNS) {
+    const headers = namedHeaders(first);
+    if (sample.length === 0 || headers.length > MOST_COLUMNS || headers.some((h) => NO_TEXT.test(h))) {
       letGo(uc.db, id);
       return { trouble: fileTroubleText({ why: 'no-table' }) };
     }
@@ -104,7 +110,7 @@ function readingOf(uc: UseCase, id: unknown, typed: unknown) {
 }
 
 async function headersOf(file: string): Promise<readonly string[]> {
-  for await (const row of sheetRows(file)) return row.map((h, k) => h.trim() || SHEET_REFUSAL.columnNo(k + 1));
+  for await (const row of sheetRows(file)) return namedHeaders(row);
   return [];
 }
 

@@ -14,33 +14,22 @@ type Skip = (step: string, isSkipped: boolean) => Promise<SaveResult>;
 function Ways({ view, skip }: { readonly view: FirstStepView; readonly skip: Skip }) {
   const { busy, trouble, run } = useDeed();
   const { name, go } = FIRST_STEP_TEXT[view.step];
+  const isOpen = view.state === 'open';
   if (view.state === 'done' && view.step !== 'owner') return <span>{WORDS.state.done}</span>;
   return (
     <div className={styles.ways}>
       {view.state === 'done' && <span>{WORDS.state.done}</span>}
       <Link href={STEP_HREF[view.step]}>{go}</Link>
-      {view.state === 'open' && (
+      {view.state === 'skipped' && <span>{WORDS.state.skipped}</span>}
+      {view.state !== 'done' && (
         <Button
           variant="outline"
-          aria-label={WORDS.skipNamed(name)}
+          aria-label={isOpen ? WORDS.skipNamed(name) : WORDS.againNamed(name)}
           disabled={busy}
-          onClick={() => run(() => skip(view.step, true))}
+          onClick={() => run(() => skip(view.step, isOpen))}
         >
-          {WORDS.skip}
+          {isOpen ? WORDS.skip : WORDS.again}
         </Button>
-      )}
-      {view.state === 'skipped' && (
-        <>
-          <span>{WORDS.state.skipped}</span>
-          <Button
-            variant="outline"
-            aria-label={WORDS.againNamed(name)}
-            disabled={busy}
-            onClick={() => run(() => skip(view.step, false))}
-          >
-            {WORDS.again}
-          </Button>
-        </>
       )}
       {trouble && <Alert>{trouble}</Alert>}
     </div>
