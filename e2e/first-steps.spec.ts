@@ -21,9 +21,10 @@ test('a new gym, step by step: owner, gym with common kit, column by two holes, 
   await expect(bar).toContainText('Step 3 of 5');
 
   // Kit that most gyms have, at once; it says that nobody measured it.
-  for (const name of ['Handle', 'Rope', 'Dumbbells']) await page.getByRole('checkbox', { name, exact: true }).check();
+  for (const name of ['Handle', 'Rope', 'Flat bench']) await page.getByRole('checkbox', { name, exact: true }).check();
   await page.getByRole('button', { name: 'Add 3 pieces' }).click();
   await expect(page.getByText('usual sizes, not measured')).toHaveCount(3);
+  await expect(page.getByText('1 notch, seat 44 cm')).toBeVisible();
   await expect(page.getByRole('checkbox', { name: 'Handle', exact: true })).toBeDisabled();
 
   await bar.getByRole('link', { name: 'Measure a column' }).click();

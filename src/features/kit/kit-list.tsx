@@ -78,7 +78,8 @@ export function KitList({ view, saveGym, addStarter, putAway }: Props) {
         ))}
       </nav>
       <StarterKit
-        key={`common-${gym?.id ?? ''}`}
+        // What is ticked is of one gym; the first gym is made by what is added, and leaves the list as it is.
+        key={gyms.length > 1 ? gym?.id : undefined}
         names={pieces.map((p) => p.name)}
         add={addStarter.bind(null, gym?.id ?? null)}
         open={!pieces.some((p) => p.kind === 'attachment')}

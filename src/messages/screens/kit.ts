@@ -172,7 +172,8 @@ export const WORDS = {
   ): string => `${columnKind}, ${holes} holes, hole 1 at the ${numberedFrom}${spacing}, ${loads} loads in ${stackUnit}`,
   cmApart: (twinSpacingCm: unknown): string => `, ${twinSpacingCm} cm apart`,
   cmToTheGrip: (shape: string, lengthCm: unknown): string => `${shape}, ${lengthCm} cm to the grip`,
-  notchesSeatCm: (notches: unknown, seatHeightCm: unknown): string => `${notches} notches, seat ${seatHeightCm} cm`,
+  notchesSeatCm: (notches: unknown, seatHeightCm: unknown): string =>
+    `${notches} ${notches === 1 ? 'notch' : 'notches'}, seat ${seatHeightCm} cm`,
   seatHolesPadEdgeCm: (holes: unknown, padTopCm: unknown): string => `${holes} seat holes, pad edge ${padTopCm} cm`,
   sidesOnTheirOwn: ', sides on their own',
   kgBarPivotCm: (barKg: unknown, pivotHeightCm: unknown): string => `${barKg} kg bar, pivot ${pivotHeightCm} cm`,
