@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { BROWSER_ARGS } from './scripts/launch-app';
+import { JOURNEYS_IN } from './scripts/launch-app';
 
 export default defineConfig({
   testDir: 'e2e',
@@ -17,9 +17,6 @@ export default defineConfig({
     // What keeps pages for when there is no network is on where a journey is about that: it fetches sixty files anew for
     // every journey, since each is a browser that was never here.
     serviceWorkers: 'block',
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: BROWSER_ARGS,
-    },
+    launchOptions: JOURNEYS_IN,
   },
 });

@@ -61,6 +61,7 @@ test('line check: a sensor along the cable agrees; with the carriage elsewhere i
   page,
   app,
 }) => {
+  await page.context().grantPermissions(['accelerometer', 'gyroscope', 'magnetometer']);
   await page.goto(`${app.url}/setup/${itemId('wilhelmina', 2)}`);
   await openSection(page, 'Check the line with an inclinometer');
   const computed = Number(/computed (-?\d+)°/.exec((await page.getByText(/^Along the cable/).textContent())!)![1]);

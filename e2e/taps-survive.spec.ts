@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
-import { BROWSER_ARGS } from '../scripts/launch-app';
+import { JOURNEYS_IN } from '../scripts/launch-app';
 import { seeded } from '../test/support/fixtures';
 import { expect, itemId, test } from './support/app';
 
@@ -28,8 +28,7 @@ test(
     const profile = mkdtempSync(join(tmpdir(), 'jorvix-profile-'));
     const launch = async (): Promise<BrowserContext> => {
       const made = await chromium.launchPersistentContext(profile, {
-        executablePath: '/usr/bin/chromium',
-        args: BROWSER_ARGS,
+        ...JOURNEYS_IN,
         viewport: { width: 1280, height: 800 },
       });
       made.setDefaultTimeout(20_000);

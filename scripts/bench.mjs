@@ -11,7 +11,7 @@ const ALONE = ['--drift', '--large', '--gyms', '--records'];
 if (!ALONE.some((a) => args.includes(a))) await benchCore();
 if (!args.includes('--core')) {
   readyBuild();
-  readyBrowser();
+  readyBrowser('chromium');
   runTypeScript('bench/run.ts', args);
 }
 

@@ -21,6 +21,12 @@ export const BROWSER_ARGS = [
   '--host-resolver-rules=MAP jorvix.test 127.0.0.1',
 ];
 
+/**
+ * What journeys and pictures are made in: Debian's Chromium as the headless shell, the same engine without a desktop's
+ * browser around it, which halves what a journey costs. What is timed to the frame is timed in the whole browser.
+ */
+export const JOURNEYS_IN = { executablePath: '/usr/bin/chromium-headless-shell', args: BROWSER_ARGS };
+
 /** Journeys that run side by side have an application, a database and sensors each, on ports of their own. */
 const OWN_PORTS = 10 * Number(process.env.TEST_PARALLEL_INDEX ?? 0);
 const PORT = { demo: 4391 + OWN_PORTS, empty: 4392 + OWN_PORTS } as const;

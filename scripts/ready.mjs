@@ -67,9 +67,9 @@ export function readyBuild() {
   writeFileSync(stampAt('build'), now);
 }
 
-/** Debian's Chromium for the browser tests. */
-export function readyBrowser() {
-  if (existsSync('/usr/bin/chromium')) return;
+/** Debian's Chromium: as the headless shell for journeys and pictures, whole (`chromium`) for what is timed. */
+export function readyBrowser(name = 'chromium-headless-shell') {
+  if (existsSync(`/usr/bin/${name}`)) return;
   console.log('Installing Chromium...');
   const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
   const apt = (...args) =>
@@ -77,7 +77,7 @@ export function readyBrowser() {
       env: { ...env, DEBIAN_FRONTEND: 'noninteractive' },
     });
   apt('update');
-  apt('install', '-y', '--no-install-recommends', 'chromium', 'fonts-liberation');
+  apt('install', '-y', '--no-install-recommends', name, 'fonts-liberation');
 }
 
 /** Run a TypeScript script of this project on Node. */

@@ -1,5 +1,5 @@
 import { chromium, type Page } from '@playwright/test';
-import { App, BROWSER_ARGS, itemId, startTracker } from './launch-app';
+import { App, JOURNEYS_IN, itemId, startTracker } from './launch-app';
 
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
@@ -115,7 +115,7 @@ const SHOTS: readonly Shot[] = [
 async function main(): Promise<void> {
   const app = new App(true);
   await app.start();
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: BROWSER_ARGS });
+  const browser = await chromium.launch(JOURNEYS_IN);
   try {
     for (const shot of SHOTS) {
       const page = await browser.newPage({ viewport: shot.size ?? DESK, colorScheme: shot.night ? 'dark' : 'light' });

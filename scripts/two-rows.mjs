@@ -5,7 +5,8 @@ import { env, root } from './ready.mjs';
 
 /** What every check but the tests is, in the order in which they fail most quickly. */
 export const CHECKS = [
-  ['types', 'tsc', '--noEmit', '-p', '.'],
+  // By the native compiler, ten times as quick; the one that lint and the framework take is the last that they know.
+  ['types', '../typescript-native/bin/tsc', '--noEmit', '-p', '.'],
   ['formatting', 'prettier', '--check', '--log-level', 'warn', '--cache', '.'],
   ['dead code', 'knip'],
   ['lint', 'eslint', '--cache', '--cache-location', 'node_modules/.cache/eslint/', '.'],

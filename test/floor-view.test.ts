@@ -1,12 +1,16 @@
+import Database from 'better-sqlite3';
 import { clock } from '@/messages/day';
 import { describe, expect, it } from 'vitest';
 import type { FloorEvent } from '@/core/record/floor-event';
 import { slowOf } from '@/core/tempo/pace';
 import type { Db } from '@/data/open-db';
 import type { KitPiece } from '@/contract/views/kit';
+import type { Variant } from '@/contract/views/plan';
 import { findKit, saveKit } from '@/data/queries/kit';
 import { findClient, saveClient } from '@/data/queries/clients';
-import { addSession, findItem } from '@/data/queries/sessions';
+import { keepSide } from '@/data/queries/practice-choices';
+import { addSession, findItem, setSkipped, setStation, takeOut } from '@/data/queries/sessions';
+import { saveVariant } from '@/data/queries/variants';
 import { dayOf, toLocalDay } from '@/server/clock';
 import { loadFloor } from '@/server/floor';
 import { loadItem } from '@/server/item-context';
@@ -46,7 +50,12 @@ const started = (setId: string, setNo: number) => ({
   tempo: '3-1-2-1',
 });
 const ended = (setId: string) => ({ kind: 'set-ended', setId, reps: 12 });
-const view = (db: Db, nowMs = NOW) => loadFloor(at(db, nowMs));
+/** The floor; whatever is at hand of it tells what a connection tells that has nothing at hand. */
+function view(db: Db, nowMs = NOW) {
+  const told = loadFloor(at(db, nowMs));
+  expect(told).toEqual(loadFloor(at(new Database(db.serialize()), nowMs)));
+  return told;
+}
 
 describe('who is next', () => {
   it('the first session that is not over', () => {
@@ -120,6 +129,47 @@ describe('plates on the floor', () => {
   });
   it('the watch list comes from the ledger, two at most', () => {
     expect(view(world()).sessions[0]!.items[0]!.watch.map((w) => w.fault)).toEqual(['shrugs', 'line-off-arm']);
+  });
+});
+
+describe('movements at hand', () => {
+  const ITEM = `sefina-${DAY}-0`;
+  const client = (db: Db) => findClient(db, 'sefina')!;
+  const column = (db: Db) => findKit(db, 'long-pair') as KitPiece<'column'>;
+  it.each<[string, (db: Db) => void]>([
+    ['a tap', (db) => tap(db, 'sefina', 0, started('x', 1))],
+    ['a body', (db) => saveClient(db, { ...client(db), statureM: 1.9, measuredM: {} }, 'marit')],
+    ['a note', (db) => saveClient(db, { ...client(db), notes: ['shoulder'] }, 'marit')],
+    ['a name on steel', (db) => saveKit(db, { ...column(db), name: 'Pair at the wall' }, 'owner')],
+    ['holes', (db) => saveKit(db, { ...column(db), spec: { ...column(db).spec, travelCm: 60 } }, 'owner')],
+    ['a skipped movement', (db) => setSkipped(db, ITEM, 'time')],
+    ['a load', (db) => setStation(db, ITEM, 'long-pair', 5000, null)],
+    ['a movement taken out', (db) => takeOut(db, { id: ITEM, sessionId: `sefina-${DAY}` }, NOW)],
+    [
+      'a variant',
+      (db) => {
+        const variant = {
+          id: 'v',
+          movement: 'cable-fly-level',
+          name: 'Higher',
+          cue: '',
+          options: { tiltDeg: 30 },
+          keptAtMs: NOW,
+        };
+        saveVariant(db, variant as Variant, 'marit');
+        db.prepare('UPDATE session_item SET variant_id = ? WHERE id = ?').run('v', ITEM);
+        view(db);
+        saveVariant(db, { ...variant, name: 'Lower' } as Variant, 'marit');
+      },
+    ],
+    ['a side taken once', (db) => keepSide(db, { accountId: 'marit' }, 'range-top', 'stop-at-ninety', NOW)],
+  ])('%s: what changed is told at once', (_, change) => {
+    const db = world();
+    const items = () => view(db).sessions.map((s) => s.items);
+    const before = items();
+    for (const [k, own] of items().entries()) expect(own).toBe(before[k]);
+    change(db);
+    expect(items()).not.toEqual(before);
   });
 });
 

@@ -1,5 +1,5 @@
 import 'server-only';
-import { wantedTogether, type DaySession } from '@/core/plan/day';
+import type { DaySession } from '@/core/plan/day';
 import { freeOrder } from '@/core/plan/free-order';
 import { planBlocks, type PlanBlock } from '@/core/plan/plan-blocks';
 import { stationUses, type Span } from '@/core/plan/station-use';
@@ -79,7 +79,3 @@ export function otherOrder(uc: UseCase, session: Session, client: Client, others
     movements: order.map((b) => b.movement),
   };
 }
-
-/** Stations of a session that others want at the same time. */
-export const wantedWith = (own: DaySession, others: readonly DaySession[]) =>
-  wantedTogether([own, ...others]).get(own.id) ?? [];

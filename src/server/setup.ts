@@ -6,6 +6,7 @@ import type { Db } from '@/data/open-db';
 import { listGyms } from '@/data/queries/gyms';
 import { listStations } from '@/data/queries/kit';
 import { loadItem } from './item-context';
+import { practicesOnce } from './solved';
 import type { UseCase } from './use-case';
 
 /** Columns that a set-up can be taken to, this gym's first, each with its gym's name. */
@@ -41,6 +42,7 @@ export function loadSetup(uc: UseCase, itemId: string, stationId?: string): Plan
       screening,
       limits,
       chosenBy: loaded.chosenBy,
+      practices: practicesOnce(uc, loaded.setupCase),
       station: station && { id: station.id, name: station.name },
       stations: station ? stationChoices(uc.db, station.gymId) : [],
       stackG: station?.stackG ?? [],

@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto';
 import { answerPosed } from '@/core/book/answer-question';
 import type { FitSetting } from '@/core/book/fit-entry';
 import { poseQuestion } from '@/core/book/pose-question';
+import type { Practice } from '@/core/book/practice';
 import type { PosedQuestion } from '@/core/book/posed-question';
 import { settingsOf } from '@/core/book/question-settings';
 import { lately } from '@/core/record/lately';
@@ -11,7 +12,7 @@ import type { Violation } from '@/core/setup/violation';
 import { caseSchema, type CaseInput } from '@/contract/case';
 import { toFieldIssues, type FieldIssue } from '@/contract/field';
 import { findKeptSolve, keepSolve } from '@/data/queries/kept-solves';
-import { toQuestion } from '@/solver/to-question';
+import { practicesOfCase, toQuestion } from '@/solver/to-question';
 import { toLocalDay } from './clock';
 import type { UseCase } from './use-case';
 
@@ -38,7 +39,6 @@ const POSED_AT_HAND = 100;
 const KEPT_DAYS = 30;
 
 const posedLately = lately<PosedQuestion | null>(POSED_AT_HAND);
-const solvedLately = lately<{ solved: SolvedCase | null }>(AT_HAND);
 
 /** A case with its limbs posed, once for whoever opens it again; null where it has none. */
 export const poseCase = (setupCase: CaseInput): PosedQuestion | null =>
@@ -63,26 +63,55 @@ function solve(setupCase: CaseInput, needsPlace: boolean): SolvedCase {
   };
 }
 
-const tellsEnough = ({ rules, answer }: SolvedCase, needsPlace: boolean): boolean =>
-  rules === null || !needsPlace || answer !== null;
-
 /** The code that solves, as the build names it; where nothing was built solves are kept in memory alone. */
 const solverCode = (): string => process.env.JORVIX_SOLVER ?? '';
 
-/** What is told of a case, with its place where that is needed: solved once by the same code, whoever asks and when. */
-export function solveOnce({ db, nowMs }: UseCase, setupCase: CaseInput, needsPlace: boolean): SolvedCase {
+/** What was kept under a hash is at hand from then on, as it was found or null. */
+const keptLately = lately<{ told: unknown }>(AT_HAND);
+
+/**
+ * What a case was answered with, by the same code, whoever asks and when; made where nothing was kept or what was kept
+ * does not tell enough. `of` tells answers of different kinds to one case apart.
+ */
+function answerOnce<T>(
+  { db, nowMs }: UseCase,
+  { of, setupCase }: { readonly of: string; readonly setupCase: CaseInput },
+  tellsEnough: (told: T) => boolean,
+  make: () => T,
+): T {
   const code = solverCode();
   const hash = createHash('sha256')
-    .update(`${code}\n${JSON.stringify(setupCase)}`)
+    .update(`${code}\n${of}${JSON.stringify(setupCase)}`)
     .digest('base64url');
-  const atHand = solvedLately(hash, () => {
+  const atHand = keptLately(hash, () => {
     const kept = code === '' ? null : findKeptSolve(db, hash);
-    return { solved: kept === null ? null : (JSON.parse(kept) as SolvedCase) };
-  });
-  if (atHand.solved && tellsEnough(atHand.solved, needsPlace)) return atHand.solved;
-  const solved = solve(setupCase, needsPlace);
-  atHand.solved = solved;
+    return { told: kept === null ? null : JSON.parse(kept) };
+  }) as { told: T | null };
+  if (atHand.told !== null && tellsEnough(atHand.told)) return atHand.told;
+  const made = make();
+  atHand.told = made;
   const today = toLocalDay(nowMs);
-  if (code !== '') keepSolve(db, hash, JSON.stringify(solved), today, today - KEPT_DAYS);
-  return solved;
+  if (code !== '') keepSolve(db, hash, JSON.stringify(made), today, today - KEPT_DAYS);
+  return made;
 }
+
+/** What is told of a case, with its place where that is needed. */
+export const solveOnce = (uc: UseCase, setupCase: CaseInput, needsPlace: boolean): SolvedCase =>
+  answerOnce(
+    uc,
+    { of: '', setupCase },
+    ({ rules, answer }: SolvedCase) => rules === null || !needsPlace || answer !== null,
+    () => solve(setupCase, needsPlace),
+  );
+
+/** Questions of practice that a case raises, with our side of each; none where the case does not hold. */
+export const practicesOnce = (uc: UseCase, setupCase: CaseInput): readonly Practice[] =>
+  answerOnce<readonly Practice[]>(
+    uc,
+    { of: 'practices ', setupCase },
+    () => true,
+    () => {
+      const parsed = caseSchema.safeParse(setupCase);
+      return parsed.success ? practicesOfCase(parsed.data) : [];
+    },
+  );

@@ -2,7 +2,7 @@ import 'server-only';
 import { entryOf } from '@/core/book/book';
 import { serveHere } from '@/core/book/choose';
 import { freeStart, freeStations } from '@/core/plan/conflict';
-import type { DaySession, WantedStation } from '@/core/plan/day';
+import { wantedBy, type DaySession, type WantedStation } from '@/core/plan/day';
 import type { Client } from '@/contract/views/client';
 import { refused, type SaveResult } from '@/contract/save-result';
 import type { StandInColumn, WantedView, WaysOut } from '@/contract/views/session-plan';
@@ -14,7 +14,7 @@ import { wantedText } from '@/messages/floor';
 import { PLAN_REFUSAL } from '@/messages/plan';
 import { choosingFor } from './choosing';
 import { dayOf, dayText } from './clock';
-import { daySessions, otherOrder, othersSessions, wantedWith } from './day-sessions';
+import { daySessions, otherOrder, othersSessions } from './day-sessions';
 import { reachClient, reachSession, reachSessions } from './reach';
 import type { UseCase } from './use-case';
 
@@ -48,7 +48,7 @@ export function wantedOnFloor(
 ): WaysOut | null {
   const { session, client, isBegun } = of;
   const { own, others, nameOf } = day;
-  const wanted = wantedWith(own, others);
+  const wanted = wantedBy(own, others);
   if (wanted.length === 0) return null;
   return {
     says: wanted.map((w) => saysOf(uc, w, nameOf)),
@@ -95,7 +95,7 @@ interface Wanting {
 
 /** Columns that serve instead of each wanted one. */
 function standInsOf(uc: UseCase, wanting: Wanting): StandInColumn[] {
-  const stations = new Set(wantedWith(wanting.own, wanting.others).map((w) => w.stationId));
+  const stations = new Set(wantedBy(wanting.own, wanting.others).map((w) => w.stationId));
   return [...stations].flatMap((id) => standInsFor(uc, wanting, id));
 }
 

@@ -2,7 +2,7 @@ import type { ActiveRangeDeg } from '@/core/body/active-range';
 import { buildBody } from '@/core/body/body-model';
 import { noteDefaults } from '@/core/body/client-note';
 import { findEntry } from '@/core/book/book';
-import { practicesOf } from '@/core/book/practice';
+import { practicesOf, type Practice } from '@/core/book/practice';
 import { practicesFor, withOurSides } from '@/core/book/practice-effect';
 import { askQuestion, withChoices, type Question } from '@/core/book/question';
 import { PLACEMENT_KEYS, type Placement } from '@/core/setup/setup-problem';
@@ -22,13 +22,13 @@ const fixedOf = (given: Case['given']): Partial<Placement> =>
     ? (Object.fromEntries(Object.entries(given).filter(([, v]) => v !== undefined)) as Partial<Placement>)
     : {};
 
-/** A checked case as core asks it. */
-export function toQuestion(c: Case): Question {
+/** A checked case as core asks it, with the questions of practice left open that it leaves open. */
+function askCase(c: Case): Question {
   const own = findEntry(c.movement)!;
   const { client, station } = c;
   const { statureM, massKg, measuredM } = client;
   const fit = fitOfCase(client);
-  const asked = askQuestion(own, {
+  return askQuestion(own, {
     options: toOptions(own, c.options, fit),
     body: buildBody({ statureM, massKg, measuredM }),
     range: {
@@ -58,8 +58,18 @@ export function toQuestion(c: Case): Question {
     fixed: fixedOf(c.given),
     lastUsed: c.lastUsed ?? null,
   });
-  // Our side of every question that is left open: what stands on the bench is what is computed.
-  const raised = practicesOf(own, client.notes, 1);
+}
+
+/** Questions of practice that a checked case raises, with our side of each. */
+export const practicesOfCase = (c: Case): readonly Practice[] => practicesFor(askCase(c), c.client.notes);
+
+/**
+ * A checked case as core asks it, with our side of every question of practice that it leaves open: what stands on the
+ * bench is what is computed. `known`: our sides where they were told before, which saves solving for them.
+ */
+export function toQuestion(c: Case, known?: readonly Practice[]): Question {
+  const asked = askCase(c);
+  const raised = practicesOf(asked.own, c.client.notes, 1);
   if (raised.every((p) => asked.options.practices[p.question])) return asked;
-  return withChoices(asked, withOurSides(asked.options, practicesFor(asked, client.notes)), asked.side);
+  return withChoices(asked, withOurSides(asked.options, known ?? practicesFor(asked, c.client.notes)), asked.side);
 }

@@ -1,3 +1,4 @@
+import type { Practice } from '@/core/book/practice';
 import type { StandingPractices } from '@/core/book/standing-practice';
 import type { FloorEvent } from '@/core/record/floor-event';
 import type { PlannedItems } from '@/core/record/set-log';
@@ -35,6 +36,8 @@ export interface SetupBenchView {
   readonly limits: LimitsView;
   /** Whose choice the sides are that stand where practitioners differ. */
   readonly chosenBy: StandingPractices['by'];
+  /** Questions where practitioners differ that the movement raises here, with our side of each. */
+  readonly practices: readonly Practice[];
   /** A stand-in takes the place of the device's tilt sensor. */
   readonly simulatedTilt: boolean;
   /** Loads of the column in use, grams. */

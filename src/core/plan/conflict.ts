@@ -1,4 +1,4 @@
-import { wantedTogether, type DaySession } from './day';
+import { wantedBy, type DaySession } from './day';
 
 /** Starts are looked for in steps of five minutes, up to two hours either way. */
 const STEP_MS = 5 * 60_000;
@@ -11,8 +11,7 @@ const startingAt = (session: DaySession, startsAtMs: number): DaySession => {
   return { ...session, startsAtMs, fromMs: startsAtMs, uses };
 };
 
-const isFree = (session: DaySession, others: readonly DaySession[]): boolean =>
-  wantedTogether([session, ...others]).get(session.id)!.length === 0;
+const isFree = (session: DaySession, others: readonly DaySession[]): boolean => wantedBy(session, others).length === 0;
 
 /**
  * The nearest start at which nobody else wants a station of a session while it lasts, later before earlier; null where

@@ -39,14 +39,13 @@ function wantedOfTwo(a: DaySession, b: DaySession): WantedStation[] {
   return [...first].map(([stationId, fromMs]) => ({ otherId: b.id, stationId, fromMs }));
 }
 
-/** For each session the other ones that want a station of its own at the same time, and which from when. */
+/** The other sessions that want a station of one's own at the same time, and which from when. */
+export const wantedBy = (own: DaySession, others: readonly DaySession[]): readonly WantedStation[] =>
+  others.flatMap((other) => (other.id !== own.id && !areTogether(own, other) ? wantedOfTwo(own, other) : []));
+
+/** The same for each of some sessions. */
 export const wantedTogether = (sessions: readonly DaySession[]): ReadonlyMap<string, readonly WantedStation[]> =>
-  new Map(
-    sessions.map((a) => [
-      a.id,
-      sessions.flatMap((b) => (b.id !== a.id && !areTogether(a, b) ? wantedOfTwo(a, b) : [])),
-    ]),
-  );
+  new Map(sessions.map((own) => [own.id, wantedBy(own, sessions)]));
 
 /**
  * Lanes for sessions drawn along the day: each in the first lane that is free when it begins, so that none lies over

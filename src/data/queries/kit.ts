@@ -33,7 +33,8 @@ const IN_USE = `put_away_at_ms IS NULL AND gym_id NOT IN (SELECT id FROM gym WHE
 /** Gyms and single pieces whose kit is at hand. */
 const listedOnce = readOnce<ReadRows<KitPiece>>(40);
 const foundOnce = readOnce<KitPiece | null>(400);
-const kitStamp = (db: Db): number =>
+/** It goes up whenever kit or a gym changes. */
+export const kitStamp = (db: Db): number =>
   (prepared(db, 'SELECT n FROM kit_stamp WHERE only_row = 1').get() as { n: number }).n;
 
 /** Pieces in use of one gym, or of all, by kind and then as entered. */

@@ -78,7 +78,7 @@ interface EverDone {
 const everOnce = readOnce<ReadonlyMap<string, EverDone>>(200);
 
 /** It goes up whenever anything on record of a client changes. */
-function stampOf(db: Db, clientId: string): number {
+export function foldStamp(db: Db, clientId: string): number {
   ensureFolded(db, clientId);
   const sum = 'SELECT coalesce(sum(n), 0) AS n FROM fold_stamp WHERE client_id = ?';
   return (prepared(db, sum).get(clientId) as { n: number }).n;
@@ -86,7 +86,7 @@ function stampOf(db: Db, clientId: string): number {
 
 /** What a client ever did, by movement. */
 export const everDone = (db: Db, clientId: string): ReadonlyMap<string, EverDone> =>
-  everOnce(db, `${clientId} ${stampOf(db, clientId)}`, () => countEver(db, clientId));
+  everOnce(db, `${clientId} ${foldStamp(db, clientId)}`, () => countEver(db, clientId));
 
 function countEver(db: Db, clientId: string): ReadonlyMap<string, EverDone> {
   const faults = prepared(
@@ -120,7 +120,7 @@ const inShortOnce = readOnce<InShort>(500);
 
 /** A client's records in a line. */
 export const inShort = (db: Db, clientId: string): InShort =>
-  inShortOnce(db, `${clientId} ${stampOf(db, clientId)}`, () => {
+  inShortOnce(db, `${clientId} ${foldStamp(db, clientId)}`, () => {
     const count = prepared(db, 'SELECT coalesce(sum(sets), 0) AS sets FROM item_fold WHERE client_id = ?');
     const open = [...watchedSets(db, clientId).values()].flatMap((sets) => rankFaults(sets)).filter((f) => !f.cleared);
     const [top = null] = open.sort((a, b) => b.weight - a.weight);

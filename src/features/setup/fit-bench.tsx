@@ -7,7 +7,7 @@ import { poseKnown, poseQuestion } from '@/core/book/pose-question';
 import { explainFree } from '@/core/book/explain-free';
 import { regionOf, settingsOf } from '@/core/book/question-settings';
 import type { Practice } from '@/core/book/practice';
-import { practicesFor, withOurSides } from '@/core/book/practice-effect';
+import { withOurSides } from '@/core/book/practice-effect';
 import { withChoices, type Question } from '@/core/book/question';
 import { sameOptions } from '@/core/book/entry-options';
 import type { SavedSetup } from '@/core/record/floor-event';
@@ -122,8 +122,7 @@ function useFitSheet(
 }
 
 function Bench({ context, question, floor, began, hands }: BenchProps) {
-  const { notes } = context.client;
-  const practices = useMemo(() => practicesFor(question, notes), [question, notes]);
+  const { practices } = context;
   const [state, dispatch] = useReducer(reduceSetup, {
     options: withOurSides(began?.options ?? question.options, practices),
     side: question.side,

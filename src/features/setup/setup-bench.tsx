@@ -29,7 +29,7 @@ import { useToTheSet } from './to-the-set';
 import { useSetup, type BenchSetup } from './use-setup';
 import { useBenchViews } from './use-bench-views';
 import type { Practice } from '@/core/book/practice';
-import { practicesFor, withOurSides } from '@/core/book/practice-effect';
+import { withOurSides } from '@/core/book/practice-effect';
 import type { Question } from '@/core/book/question';
 import { WORDS } from '@/messages/screens/setup';
 import { useBenchTools } from './use-bench-tools';
@@ -148,8 +148,7 @@ function useGo(itemId: string, setup: BenchSetup, save: () => Promise<boolean>):
 
 function Bench(props: BenchProps) {
   const { context, question, floor, savedHere } = props;
-  const { client, item } = context;
-  const practices = useMemo(() => practicesFor(question, client.notes), [question, client.notes]);
+  const { client, item, practices } = context;
   const { setup, save } = useSavedSetup(props, practices);
   const { dispatch, entry } = setup;
   const sheet = useSheet(setup, item.tempo);

@@ -20,7 +20,7 @@ interface Props {
 
 /** The bench for a case that holds; for one that does not, what is wrong and where to mend it. */
 export function SetupPage({ setupCase, bench: context, measureLink, kitLink }: Props) {
-  const checked = useMemo(() => checkCase(setupCase), [setupCase]);
+  const checked = useMemo(() => checkCase(setupCase, context.practices), [setupCase, context.practices]);
   const tooShort = useMemo(() => checked.ok && poseQuestion(checked.question) === null, [checked]);
   const title = `${context.client.name}: ${movementName(context.item.movement)}`;
   if (checked.ok && !tooShort)

@@ -10,6 +10,7 @@ import { findTolerance, isWithin } from '@/core/setup/tolerance';
 import { caseSchema, type CaseInput } from '@/contract/case';
 import { toFieldIssues, type FieldIssue } from '@/contract/field';
 import { useLeastChange } from '@/workers/use-least-change';
+import type { Practice } from '@/core/book/practice';
 import { poseKnown, poseQuestion } from '@/core/book/pose-question';
 import { searchOf } from '@/core/book/posed-question';
 import { regionOf, settingsOf } from '@/core/book/question-settings';
@@ -21,11 +22,14 @@ import { reduceSetup, type SetupState } from './setup-machine';
 export type CaseCheck =
   { readonly ok: true; readonly question: Question } | { readonly ok: false; readonly issues: readonly FieldIssue[] };
 
-/** Check a case; a station that cannot hold this client says why instead of drawing nonsense. */
-export function checkCase(setupCase: CaseInput): CaseCheck {
+/**
+ * Check a case whose questions of practice have known sides; a station that cannot hold this client says why instead of
+ * drawing nonsense.
+ */
+export function checkCase(setupCase: CaseInput, practices: readonly Practice[]): CaseCheck {
   const parsed = caseSchema.safeParse(setupCase);
   return parsed.success
-    ? { ok: true, question: toQuestion(parsed.data) }
+    ? { ok: true, question: toQuestion(parsed.data, practices) }
     : { ok: false, issues: toFieldIssues(parsed.error) };
 }
 
