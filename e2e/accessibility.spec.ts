@@ -33,7 +33,7 @@ const TARGETS = ['button', 'a', 'summary', 'select', 'textarea', 'input:not([typ
 
 /** What axe has against the page; without the second page that it would open for its report. */
 async function violations(page: Page, rules?: string[]): Promise<string[]> {
-  const axe = new AxeBuilder({ page }).setLegacyMode();
+  const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'] });
   const { violations: found } = await (rules ? axe.withRules(rules) : axe).analyze();
   return found.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`);
 }
