@@ -23,7 +23,7 @@ export const BROWSER_ARGS = [
 
 /**
  * What journeys and pictures are made in: Debian's Chromium as the headless shell, the same engine without a desktop's
- * browser around it, which halves what a journey costs. What is timed to the frame is timed in the whole browser.
+ * browser around it, which takes a third off what it costs. What is timed to the frame is timed in the whole browser.
  */
 export const JOURNEYS_IN = { executablePath: '/usr/bin/chromium-headless-shell', args: BROWSER_ARGS };
 
