@@ -69,9 +69,9 @@ export function contentsOf(db: Db): RecordCounts {
 const PAGES_AT_ONCE = 256;
 
 /**
- * Copy a database as it stands now. Whatever is written meanwhile neither gets into the copy nor begins it anew. What is
- * copied goes to the disk as it comes: a system that is left with two gigabytes writes them at once half a minute later,
- * and every tap waits a tenth of a second for the disk meanwhile.
+ * Copy a database as it stands now. Whatever is written meanwhile neither gets into the copy nor begins it anew. What
+ * is copied goes to the disk as it comes: a system that is left with two gigabytes writes them at once half a minute
+ * later, and every tap waits a tenth of a second for the disk meanwhile.
  */
 async function copyAsItStands(file: string, to: string, rest: () => void): Promise<void> {
   const db = new Database(file, { readonly: true, fileMustExist: true });
