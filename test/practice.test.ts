@@ -14,6 +14,7 @@ import { loadSessionPlan } from '@/server/session-plan';
 import { makeSession } from '@/server/sessions';
 import { loadSet } from '@/server/set';
 import { loadSetup } from '@/server/setup';
+import { practicesOfCase, toQuestion } from '@/solver/to-question';
 import { makeLog } from './support/make-log';
 import { asOwner, at, NOW, world } from './support/world';
 
@@ -39,6 +40,20 @@ describe('sides taken once', () => {
     // It goes with who has the client, whoever looks.
     setTrainer(db, 'anselm', RELIEF.id);
     expect(loadSetup(asOwner(db), ITEM)!.bench.chosenBy.breathing).not.toBe('trainer');
+  });
+  it('our side of what is left open is the same on the bench as where a case is asked by itself', () => {
+    const db = world();
+    const items = db.prepare("SELECT id FROM session_item WHERE id LIKE '%-2026-11-24-%'").pluck().all() as string[];
+    const told = items.map((id) => {
+      const { setupCase, bench } = loadSetup(asOwner(db), id)!;
+      const asked = caseSchema.parse(setupCase);
+      expect(bench.practices).toEqual(practicesOfCase(asked));
+      expect(toQuestion(asked, bench.practices).options).toEqual(toQuestion(asked).options);
+      return bench.practices.map((p) => `${p.question} ${p.preset}`);
+    });
+    expect(told.length).toBeGreaterThan(12);
+    // Where the curve of the movement decides.
+    expect(told.flat()).toContain('range-top full');
   });
   it('is kept with who and when, once though pressed twice; a wrong one is told at its field', () => {
     const db = world();
