@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { describe, expect, it, vi } from 'vitest';
-import { inTransaction, PATIENCE_MS } from '@/data/in-transaction';
+import { inTransaction } from '@/data/in-transaction';
 import { openDb, type Db } from '@/data/open-db';
 
 const place = (): string => join(mkdtempSync(join(tmpdir(), 'jorvix-turns-')), 'gym.db');
@@ -65,14 +65,15 @@ describe('the right to write', () => {
   });
   it('is not waited for without end, and refused it changed nothing', () => {
     const db = noted();
+    db.pragma('busy_timeout = 900');
     const other = openDb(db.name);
     other.exec('BEGIN IMMEDIATE');
     const clock = vi.spyOn(Date, 'now');
     let asked = 0;
-    clock.mockImplementation(() => (asked++ * PATIENCE_MS) / 3);
+    clock.mockImplementation(() => asked++ * 300);
     expect(() => inTransaction(db, () => write(db, 1))).toThrow('locked');
     clock.mockRestore();
-    expect([asked, db.pragma('busy_timeout', { simple: true })]).toEqual([5, PATIENCE_MS]);
+    expect([asked, db.pragma('busy_timeout', { simple: true })]).toEqual([5, 900]);
     other.exec('ROLLBACK');
     inTransaction(db, () => write(db, 1));
     expect(notes(db)).toEqual([1]);

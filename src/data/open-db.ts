@@ -2,11 +2,12 @@ import 'server-only';
 import { chmodSync, mkdirSync, statSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import Database from 'better-sqlite3';
-import { PATIENCE_MS } from './in-transaction';
 import { migrate, readMigrations } from './migrate';
 
 export type Db = Database.Database;
 
+/** So long one process waits for the other to have written, milliseconds. */
+const PATIENCE_MS = 5000;
 const DEFAULT_DB = './data/jorvix.db';
 export const migrationsFolder = (): string => join(process.cwd(), 'src/data/migrations');
 
