@@ -42,6 +42,12 @@ export default defineConfig(
     },
   },
   {
+    // One link for the house, which asks for nothing ahead.
+    files: ['src/**/*.tsx'],
+    ignores: ['src/features/shell/link.tsx'],
+    rules: { 'no-restricted-imports': ['error', { name: 'next/link', message: 'Use the Link of features/shell.' }] },
+  },
+  {
     // What computes and decides is read function by function; a drawing's JSX is as long as what it draws.
     files: ['src/**/*.{ts,tsx}'],
     ignores: [

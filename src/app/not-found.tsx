@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/features/shell/link';
 import { WORDS } from '@/messages/screens/pages';
 
 export default function NotFound() {

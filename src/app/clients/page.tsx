@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { connection } from 'next/server';
 import forms from '@/features/shell/forms.module.css';
+import { Link } from '@/features/shell/link';
 import { PutAwayList, PutAwayUndo } from '@/features/shell/put-away';
 import { loadClients } from '@/server/clients';
 import { openUseCase } from '@/server/open-use-case';

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { connection } from 'next/server';
 import forms from '@/features/shell/forms.module.css';
+import { Link } from '@/features/shell/link';
 import { FAULT_TEXT } from '@/messages/faults';
 import { listLedgers } from '@/server/ledger';
 import { openUseCase } from '@/server/open-use-case';

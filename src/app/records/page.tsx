@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { notFound } from 'next/navigation';
+import { Link } from '@/features/shell/link';
 import lists from '@/features/shell/lists.module.css';
 import { Backups } from '@/features/records/backups';
 import { RecordsFile } from '@/features/records/records-file';

@@ -3,6 +3,7 @@ import { REGIONS, type Region } from '@/core/body/region-line';
 import { KIT_KINDS } from '@/core/kit/kit-kind';
 import { MACHINE_KINDS } from '@/core/kit/machine';
 import { EVERYTHING } from '../../../test/support/everything';
+import { sampled } from '../../../test/support/fixtures';
 import { BOOK, findEntry } from './book';
 import { chooseMovements, needsOf, type ChooseInput } from './choose';
 
@@ -17,7 +18,7 @@ const without = (...kinds: string[]): ChooseInput => ({
 });
 
 describe('choosing by region', () => {
-  it.each(REGIONS.filter((r) => BOOK.some((e) => e.target === r && e.group !== 'before')))(
+  it.each(sampled(REGIONS.filter((r) => BOOK.some((e) => e.target === r && e.group !== 'before'))))(
     '%s: with everything at hand nothing is refused, and direct movements lead',
     (region) => {
       const list = chooseMovements(region, ALL);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { questionOf } from '../../../test/support/fixtures';
+import { questionOf, sampled } from '../../../test/support/fixtures';
 import { effectText } from '@/messages/practices';
 import { answerQuestion } from './answer-question';
 import { BOOK, findEntry } from './book';
@@ -16,7 +16,7 @@ const asked = (id: string, side = sidesOf(findEntry(id)!).at(-1)!) => {
 
 describe('what another side of a practice changes', () => {
   it('is what the answer with that side says, for every row', () => {
-    for (const e of BOOK.filter((entry) => entry.group === 'rows')) {
+    for (const e of sampled(BOOK.filter((entry) => entry.group === 'rows'))) {
       const { practices, question } = asked(e.id);
       const was = answerQuestion(question);
       if (!was.ok) throw new Error(was.reason);
@@ -64,7 +64,7 @@ describe('questions that are asked', () => {
     expect(kept.practices['row-base']).toBe('forearm-on-thigh');
   });
   it('what the curve decides is judged on the movement as it is in the book, whatever was chosen', () => {
-    for (const e of BOOK) {
+    for (const e of sampled(BOOK)) {
       const { practices, question } = asked(e.id);
       const again = practicesFor(question, []);
       expect(again).toEqual(practices);

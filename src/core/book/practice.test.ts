@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { FAULT_BOOK } from '@/core/fault/fault-book';
 import { FAULT_CODES } from '@/core/movement/fault-code';
-import { COLUMN, ROOM, answerOf, bodyOf } from '../../../test/support/fixtures';
+import { answerOf, bodyOf, COLUMN, ROOM, sampled } from '../../../test/support/fixtures';
 import { PRACTICE_TEXT } from '@/messages/practices';
 import { BOOK, findEntry } from './book';
 import { sidesOf, type BookEntry } from './book-entry';
 import { faultsOf } from './entry-faults';
 import { poseEntry, WHOLE_RANGE } from './pose-entry';
 import { USUAL_KIT } from './station-kit';
-import { practicesOf, PRACTICE_QUESTIONS, withPractices } from './practice';
+import { ownSideOf, practicesOf, PRACTICE_QUESTIONS, withPractices } from './practice';
 
 const ask = (e: BookEntry, statureM = 1.75) => {
   const a = answerOf(e, {
@@ -32,10 +32,12 @@ describe('practices', () => {
       expect(PRACTICE_TEXT[q].why.length).toBeGreaterThan(20);
     }
   });
-  it.each(BOOK.map((e) => [e.id, e] as const))('%s solves or fits by every side of every question', (_, e) => {
-    for (const s of practicesOf(e, [], 0.1))
-      for (const o of s.options)
-        expect(Number.isFinite(ask(withPractices(e, { [s.question]: o })).metrics.evenness)).toBe(true);
+  it.each(sampled(BOOK).map((e) => [e.id, e] as const))('%s solves or fits by every side of every question', (_, e) => {
+    // The side that leaves the movement as the book has it is one question for all of them.
+    const others = practicesOf(e, [], 0.1).flatMap(({ question, options }) =>
+      options.filter((o) => o !== ownSideOf(question)).map((o) => withPractices(e, { [question]: o })),
+    );
+    for (const asked of [e, ...others]) expect(Number.isFinite(ask(asked).metrics.evenness)).toBe(true);
   });
   it('our side follows the notes and the curve', () => {
     expect(preset('dumbbell-row-one-arm', 'row-bottom', [])).toBe('reach');

@@ -5,7 +5,7 @@ import { poseBody } from '@/core/body/pose-body';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import { stoodLoad } from '@/core/setup/reasons';
 import { standingReason } from '@/core/setup/stand-load';
-import { COLUMN, ROOM, answerOf, bodyOf, uprightOf } from '../../../test/support/fixtures';
+import { answerOf, bodyOf, COLUMN, ROOM, sampled, uprightOf } from '../../../test/support/fixtures';
 import { BOOK, findEntry } from './book';
 import { sidesOf, type BookEntry } from './book-entry';
 import { usualOptions, type EntryOptions } from './entry-options';
@@ -26,7 +26,7 @@ function stood(e: BookEntry, loadKg: number, options: EntryOptions = usualOption
 }
 
 describe('a load that feet and knees alone stand', () => {
-  it.each(cables.map((e) => [e.id, e] as const))(
+  it.each(sampled(cables).map((e) => [e.id, e] as const))(
     '%s: leaning never stands less, and a load that is stood upright asks for none',
     (_, e) => {
       for (const kg of [6, 10, 20]) {

@@ -5,7 +5,7 @@ import { toBody } from '@/core/geometry/rotation';
 import { add, length, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import { toRad } from '@/core/units/angle';
-import { COLUMN, ROOM, answerOf, bodyOf } from '../../../test/support/fixtures';
+import { answerOf, bodyOf, COLUMN, ROOM, sampled } from '../../../test/support/fixtures';
 import { BOOK } from './book';
 import { sidesOf, type BookEntry } from './book-entry';
 
@@ -55,15 +55,14 @@ function byVirtualWork(e: BookEntry, statureM: number, side: WorkingSide) {
 }
 
 describe('moments of the book by virtual work', () => {
-  it.each(BOOK.filter((e) => e.load.kind === 'cable' || e.load.kind === 'weight').map((e) => [e.id, e] as const))(
-    '%s',
-    (_, e) => {
-      for (const statureM of [1.52, 1.93]) {
-        for (const side of sidesOf(e)) {
-          for (const { got, want } of byVirtualWork(e, statureM, side))
-            expect(Math.abs(got - want)).toBeLessThan(1e-4 + 1e-6 * Math.abs(want));
-        }
+  it.each(
+    sampled(BOOK.filter((e) => e.load.kind === 'cable' || e.load.kind === 'weight')).map((e) => [e.id, e] as const),
+  )('%s', (_, e) => {
+    for (const statureM of [1.52, 1.93]) {
+      for (const side of sidesOf(e)) {
+        for (const { got, want } of byVirtualWork(e, statureM, side))
+          expect(Math.abs(got - want)).toBeLessThan(1e-4 + 1e-6 * Math.abs(want));
       }
-    },
-  );
+    }
+  });
 });

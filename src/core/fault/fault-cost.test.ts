@@ -4,7 +4,7 @@ import { sidesOf, type BookEntry } from '@/core/book/book-entry';
 import { faultsOf } from '@/core/book/entry-faults';
 import { length, subtract } from '@/core/geometry/vector';
 import { FAULT_CODES, type FaultCode } from '@/core/movement/fault-code';
-import { COLUMN, ROOM, answerOf, bodyOf } from '../../../test/support/fixtures';
+import { answerOf, bodyOf, COLUMN, ROOM, sampled } from '../../../test/support/fixtures';
 import { CAUSE_ORDER, FAULT_BOOK } from './fault-book';
 import { costOfFault, type FaultCost } from './fault-cost';
 import { PERTURBATION } from './perturbation';
@@ -63,7 +63,7 @@ describe('the list of faults', () => {
 });
 
 describe('what a fault costs', () => {
-  it.each(PRONE)(
+  it.each(sampled(PRONE))(
     '%s, %s: nothing at nought, finite at its usual size and its most, bones as long as before',
     (id, fault) => {
       const p = PERTURBATION[fault]!;

@@ -3,7 +3,7 @@ import { posedOf, type GoodAnswer } from '@/core/book/answer-question';
 import { BOOK, entryOf } from '@/core/book/book';
 import { sidesOf } from '@/core/book/book-entry';
 import { length, mirrorZ, subtract, type Vec3 } from '@/core/geometry/vector';
-import { COLUMN, ROOM, answerOf, bodyOf } from '../../../test/support/fixtures';
+import { answerOf, bodyOf, COLUMN, ROOM, sampled } from '../../../test/support/fixtures';
 import { PERTURBATION } from './perturbation';
 import { faultyRep, rightRep, shownFaults, sizeAt, sizeShown, type ShownRep } from './show-fault';
 
@@ -36,36 +36,39 @@ function off(a: GoodAnswer, rep: ShownRep): number {
 const CASES = BOOK.flatMap((e) => shownFaults(e).map((f) => [e.id, f] as const));
 
 describe('a rep with a fault in it', () => {
-  it.each(CASES)('%s, %s: the larger the farther off, joints hold together, feet and kit stay', (id, fault) => {
-    const a = answered(id);
-    const p = PERTURBATION[fault]!;
-    const sizes = [0.25, 0.5, 1].map((level) => sizeShown(a, fault, sizeAt(p, level)));
-    // The solved hole may be the last one.
-    if (p.kind === 'hole-off' && sizes[0] === null) return;
-    const shown = [...new Set(sizes)].map((size) => faultyRep(a, fault, size!)!);
-    const hasAnEnd = ['elbow-straight-at-start', 'hole-off', 'stops-short'].includes(p.kind);
-    expect(shown.length).toBeGreaterThanOrEqual(hasAnEnd ? 1 : 3);
-    const offs = shown.map((r) => off(a, r));
-    expect(offs[0]).toBeGreaterThan(0.005);
-    for (let k = 1; k < offs.length; k++) expect(offs[k]).toBeGreaterThan(offs[k - 1]!);
-    const own = posedOf(a);
-    for (const rep of shown)
-      for (const i of SHOWN) {
-        const [body, right] = [rep.posed.bodyAt(i), own.bodyAt(i)];
-        const { path } = rep.posed;
-        if (path.chain === 'arm')
-          expect(apart(body.shoulder[path.side], path.proximal[i]!)).toBeLessThan(
-            p.kind === 'stops-short' ? 0.01 : 1e-9,
-          );
-        for (const [from, to] of [
-          ['proximal', 'middle'],
-          ['middle', 'distal'],
-        ] as const)
-          expect(apart(path[from][i]!, path[to][i]!)).toBeCloseTo(apart(own.path[from][i]!, own.path[to][i]!), 3);
-        if (p.kind !== 'stops-short')
-          for (const side of ['left', 'right'] as const) expect(body.leg[side].toe).toEqual(right.leg[side].toe);
-      }
-  });
+  it.each(sampled(CASES))(
+    '%s, %s: the larger the farther off, joints hold together, feet and kit stay',
+    (id, fault) => {
+      const a = answered(id);
+      const p = PERTURBATION[fault]!;
+      const sizes = [0.25, 0.5, 1].map((level) => sizeShown(a, fault, sizeAt(p, level)));
+      // The solved hole may be the last one.
+      if (p.kind === 'hole-off' && sizes[0] === null) return;
+      const shown = [...new Set(sizes)].map((size) => faultyRep(a, fault, size!)!);
+      const hasAnEnd = ['elbow-straight-at-start', 'hole-off', 'stops-short'].includes(p.kind);
+      expect(shown.length).toBeGreaterThanOrEqual(hasAnEnd ? 1 : 3);
+      const offs = shown.map((r) => off(a, r));
+      expect(offs[0]).toBeGreaterThan(0.005);
+      for (let k = 1; k < offs.length; k++) expect(offs[k]).toBeGreaterThan(offs[k - 1]!);
+      const own = posedOf(a);
+      for (const rep of shown)
+        for (const i of SHOWN) {
+          const [body, right] = [rep.posed.bodyAt(i), own.bodyAt(i)];
+          const { path } = rep.posed;
+          if (path.chain === 'arm')
+            expect(apart(body.shoulder[path.side], path.proximal[i]!)).toBeLessThan(
+              p.kind === 'stops-short' ? 0.01 : 1e-9,
+            );
+          for (const [from, to] of [
+            ['proximal', 'middle'],
+            ['middle', 'distal'],
+          ] as const)
+            expect(apart(path[from][i]!, path[to][i]!)).toBeCloseTo(apart(own.path[from][i]!, own.path[to][i]!), 3);
+          if (p.kind !== 'stops-short')
+            for (const side of ['left', 'right'] as const) expect(body.leg[side].toe).toEqual(right.leg[side].toe);
+        }
+    },
+  );
   it('a turn takes both arms along: the far one is no mirror image, and keeps its length', () => {
     const a = answered('cable-row-level-close');
     const { posed, other } = faultyRep(a, 'trunk-turns', 30)!;

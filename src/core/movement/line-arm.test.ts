@@ -9,7 +9,7 @@ import { buildLimbTrack } from '@/core/mechanics/limb-track';
 import { profileLine, allocateSamples } from '@/core/mechanics/line-profile';
 import { segmentDistance } from '@/core/geometry/segments';
 import { between, cross, length, normalise, subtract, type Vec3 } from '@/core/geometry/vector';
-import { bodyOf, seeded } from '../../../test/support/fixtures';
+import { bodyOf, sampled, seeded } from '../../../test/support/fixtures';
 import { foreToGripM } from '@/core/body/arm-length';
 import { closeHands, type Gives } from './hand-pair';
 
@@ -19,16 +19,18 @@ const within = (a: number, b: number): number => a + (b - a) * random();
 
 describe.each(PULLS.map((e) => [e.id, e] as const))('%s', (_, e) => {
   const shared = e.load.kind === 'cable' && e.load.shared;
-  const places = Array.from({ length: 12 }, (): readonly [number, Vec3, number] => [
-    within(1.5, 2),
-    // In front of the client, or over the head of one who lies with it towards the column.
-    [
-      (e.load.kind === 'cable' && e.load.facing === 'away' ? -1 : 1) * within(0.8, 1.8),
-      within(0.3, 2.3),
-      shared ? 0 : within(-0.4, 0.4),
-    ],
-    within(30, 400),
-  ]);
+  const places = sampled(
+    Array.from({ length: 12 }, (): readonly [number, Vec3, number] => [
+      within(1.5, 2),
+      // In front of the client, or over the head of one who lies with it towards the column.
+      [
+        (e.load.kind === 'cable' && e.load.facing === 'away' ? -1 : 1) * within(0.8, 1.8),
+        within(0.3, 2.3),
+        shared ? 0 : within(-0.4, 0.4),
+      ],
+      within(30, 400),
+    ]),
+  );
   it('the flat track is the posed path’s own, place by place', () => {
     for (const [h, pulley, tensionN] of places)
       for (const side of SIDES) {
@@ -36,7 +38,7 @@ describe.each(PULLS.map((e) => [e.id, e] as const))('%s', (_, e) => {
         const flat = lineTracks(e, body, side, WHOLE_RANGE, USUAL_KIT, tensionN).track(pulley, false);
         const { path, target } = poseEntry(e, body, side, WHOLE_RANGE, USUAL_KIT, { pull: { pulley, tensionN } })!;
         const slow = buildLimbTrack(body, path, target);
-        slow.data.forEach((v, i) => expect(Math.abs(v - flat.data[i]!)).toBeLessThan(1e-9));
+        expect(Math.max(...slow.data.map((v, i) => Math.abs(v - flat.data[i]!)))).toBeLessThan(1e-9);
       }
   });
   it('elbow, grip and pulley lie on one line, and the cable does not help where the rep begins', () => {

@@ -99,8 +99,7 @@ function piecesUp(
   });
 }
 
-/** The legs of one rep in the order they are done; pauses of no length are left out. */
-export function buildRep(pace: Pace): PaceLeg[] {
+function layLegs(pace: Pace): PaceLeg[] {
   const { tempo } = pace;
   const pause = (phase: 'stretch' | 'finish', at: number) =>
     tempo[phase] > 0 ? [{ phase, from: at, to: at, seconds: tempo[phase] }] : [];
@@ -120,6 +119,18 @@ export function buildRep(pace: Pace): PaceLeg[] {
     startS += leg.seconds;
     return placed;
   });
+}
+
+const legsOf = new WeakMap<Pace, readonly PaceLeg[]>();
+
+/**
+ * The legs of one rep in the order they are done; pauses of no length are left out. Laid once for a pace: the pacer
+ * asks at every frame.
+ */
+export function buildRep(pace: Pace): readonly PaceLeg[] {
+  const known = legsOf.get(pace) ?? layLegs(pace);
+  legsOf.set(pace, known);
+  return known;
 }
 
 /** Seconds of one rep. */

@@ -25,10 +25,8 @@ describe('a trace as it is kept', () => {
       expect(packed.hz).toBe(50);
       const back = unpackTrace(packed)!;
       expect(back).toHaveLength(even.length);
-      back.forEach((p, i) => {
-        expect(Math.abs(p.tS - even[i]!.tS)).toBeLessThan(1e-9);
-        expect(Math.abs(p.xM - even[i]!.xM)).toBeLessThanOrEqual(0.00005 + 1e-12);
-      });
+      expect(Math.max(...back.map((p, i) => Math.abs(p.tS - even[i]!.tS)))).toBeLessThan(1e-9);
+      expect(Math.max(...back.map((p, i) => Math.abs(p.xM - even[i]!.xM)))).toBeLessThanOrEqual(0.00005 + 1e-12);
     }
   });
   it('its reps are those of the readings that it was made of', () => {

@@ -4,8 +4,8 @@ import { findInTrace, speedLoss } from './findings';
 import { wayAt } from './minimum-jerk';
 import { segmentReps, type TracePoint } from './segment-reps';
 
-/** `npm run traces` goes through five hundred. */
-const SEEDS = Number(process.env.JORVIX_TRACES ?? 100);
+/** `npm test` goes through a hundred, `npm run traces` through five hundred. */
+const SEEDS = Number(process.env.JORVIX_TRACES ?? (process.env.JORVIX_WHOLE ? 100 : 30));
 
 interface Made {
   readonly lifting: number;
@@ -65,7 +65,7 @@ describe('reps of a trace', () => {
   it.each<[number, string, number, ((s: number) => number) | null]>([
     [SEEDS, 'free', 0.1, null],
     [
-      100,
+      SEEDS,
       'after a mark, with ramps of a tenth',
       0.2,
       (s) => (s < 0.1 ? (s * s) / 0.18 : s > 0.9 ? 1 - (1 - s) ** 2 / 0.18 : (s - 0.05) / 0.9),

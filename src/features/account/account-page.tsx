@@ -1,9 +1,9 @@
 'use client';
 import { Alert, Button, PasswordInput, useMantineColorScheme } from '@mantine/core';
-import Link from 'next/link';
 import { useState } from 'react';
 import type { SaveResult } from '@/contract/save-result';
 import type { AccountView } from '@/contract/views/account';
+import { Link } from '@/features/shell/link';
 import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
 import { useDeed } from '@/features/shell/use-deed';

@@ -1,6 +1,6 @@
 import { Alert } from '@mantine/core';
 import type { CSSProperties } from 'react';
-import Link from 'next/link';
+import { Link } from '@/features/shell/link';
 import { settingInLine } from '@/messages/settings';
 import { FAULT_TEXT } from '@/messages/faults';
 import { doneName, toSideText } from '@/messages/book';

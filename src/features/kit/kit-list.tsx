@@ -1,9 +1,9 @@
-import Link from 'next/link';
 import type { ComponentProps } from 'react';
 import { KIT_KINDS } from '@/core/kit/kit-kind';
 import type { SaveResult } from '@/contract/save-result';
 import type { KitView } from '@/contract/views/kit';
 import forms from '@/features/shell/forms.module.css';
+import { Link } from '@/features/shell/link';
 import { PutAwayButton, PutAwayList, PutAwayUndo } from '@/features/shell/put-away';
 import { UnreadableNote } from '@/features/shell/unreadable-note';
 import { KIT_NAME } from '@/messages/kit';

@@ -1,7 +1,7 @@
 'use client';
-import Link from 'next/link';
 import { Fragment, useState } from 'react';
 import type { LedgerCell, LedgerFaultRow, LedgerMovementView, LedgerSessionView } from '@/contract/views/ledger';
+import { Link } from '@/features/shell/link';
 import { FAULT_TEXT, OUTCOME_TEXT } from '@/messages/faults';
 import { movementName } from '@/messages/book';
 import { WORDS } from '@/messages/screens/ledger';
@@ -161,7 +161,7 @@ function Faults({ ledger, clientId }: { readonly ledger: LedgerMovementView; rea
             </table>
           </div>
           {open !== null && <Behind ledger={ledger} open={open} />}
-          <Link className={styles.more} href={`/ledger/${clientId}/${ledger.movement}`} prefetch={false}>
+          <Link className={styles.more} href={`/ledger/${clientId}/${ledger.movement}`}>
             {WORDS.courseOf}
           </Link>
         </>
@@ -177,11 +177,7 @@ export function LedgerTable({ ledger, clientId }: { readonly ledger: LedgerMovem
     <>
       <h2 id={ledger.movement}>{movementName(ledger.movement)}</h2>
       {ledger.earlier > 0 && (
-        <Link
-          className={styles.more}
-          href={`/ledger/${clientId}?all=${ledger.movement}#${ledger.movement}`}
-          prefetch={false}
-        >
+        <Link className={styles.more} href={`/ledger/${clientId}?all=${ledger.movement}#${ledger.movement}`}>
           {WORDS.earlierSessions(ledger.earlier)}
         </Link>
       )}

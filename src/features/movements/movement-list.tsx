@@ -1,13 +1,13 @@
 'use client';
 import { Alert, NativeSelect } from '@mantine/core';
 import { useMounted } from '@mantine/hooks';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { findEntry } from '@/core/book/book';
 import { REGIONS, type Region } from '@/core/body/region-line';
 import type { ChoosingView } from '@/contract/views/choosing';
 import { ChoiceRow } from '@/features/shell/choice-row';
+import { Link } from '@/features/shell/link';
 import { movementName } from '@/messages/book';
 import { choiceText, nothingText, NOT_WORKED_OUT, objectionText, WITH_TEXT } from '@/messages/choosing';
 import { REGION_NAME } from '@/messages/movements';

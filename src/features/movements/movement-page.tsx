@@ -1,7 +1,6 @@
 'use client';
 import { Alert } from '@mantine/core';
 import { useMounted } from '@mantine/hooks';
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import type { WorkingSide } from '@/core/body/side';
 import { entryOf, type MovementId } from '@/core/book/book';
@@ -12,6 +11,7 @@ import type { PracticeChoice } from '@/core/book/practice';
 import type { SaveResult } from '@/contract/save-result';
 import type { ChoosingView } from '@/contract/views/choosing';
 import { ChoiceRow } from '@/features/shell/choice-row';
+import { Link } from '@/features/shell/link';
 import { UnreadableNote } from '@/features/shell/unreadable-note';
 import { movementName } from '@/messages/book';
 import { CAUTION } from '@/messages/cautions';

@@ -1,7 +1,7 @@
 'use client';
-import Link from 'next/link';
 import type { QuestionAnswer } from '@/core/book/answer-question';
 import type { BookEntry } from '@/core/book/book-entry';
+import { Link } from '@/features/shell/link';
 import { movementName } from '@/messages/book';
 import { standInCurveText } from '@/messages/movements';
 import { WORDS } from '@/messages/screens/movements';

@@ -1,11 +1,11 @@
 'use client';
 import { Checkbox, NumberInput, TextInput } from '@mantine/core';
-import Link from 'next/link';
 import { useState } from 'react';
 import { toFieldIssues } from '@/contract/field';
 import type { SaveResult } from '@/contract/save-result';
 import { sessionTimeSchema, templateFormSchema } from '@/contract/session-form';
 import type { SessionPlanView } from '@/contract/views/session-plan';
+import { Link } from '@/features/shell/link';
 import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
 import { useDeed } from '@/features/shell/use-deed';

@@ -1,7 +1,7 @@
 'use client';
-import Link from 'next/link';
 import type { TogetherRow, TogetherSide, TogetherView } from '@/contract/views/together';
 import forms from '@/features/shell/forms.module.css';
+import { Link } from '@/features/shell/link';
 import { TOGETHER as WORDS } from '@/messages/screens/together';
 import planStyles from './plan.module.css';
 import styles from './together.module.css';

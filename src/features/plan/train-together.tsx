@@ -1,9 +1,9 @@
 'use client';
 import { NativeSelect } from '@mantine/core';
-import Link from 'next/link';
 import { useState } from 'react';
 import type { SaveResult } from '@/contract/save-result';
 import type { TogetherChoice } from '@/contract/views/together';
+import { Link } from '@/features/shell/link';
 import { useDeed } from '@/features/shell/use-deed';
 import forms from '@/features/shell/forms.module.css';
 import { TOGETHER as WORDS } from '@/messages/screens/together';

@@ -1,5 +1,5 @@
-import Link from 'next/link';
 import type { WeekView } from '@/contract/views/session-plan';
+import { Link } from '@/features/shell/link';
 import { CARDS } from '@/messages/card';
 import { WORDS } from '@/messages/screens/week';
 import styles from './week.module.css';

@@ -1,5 +1,4 @@
 'use client';
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { correctionFits } from '@/core/fault/correction-fits';
 import { judgeSet } from '@/core/fault/judge-set';
@@ -9,6 +8,7 @@ import { OUTCOMES } from '@/core/record/floor-event';
 import type { CorrectionMark, SetRecord } from '@/core/record/set-log';
 import { timeUnderTensionS } from '@/core/tempo/pace';
 import type { SetView } from '@/contract/views/set';
+import { Link } from '@/features/shell/link';
 import { CORRECTION_TEXT, FAULT_TEXT, OUTCOME_TEXT } from '@/messages/faults';
 import { loadText, spreadText } from '@/messages/loads';
 import { ConfirmSet } from './confirm-set';

@@ -6,7 +6,7 @@ import { AS_IT_COMES, type Scheme } from '@/core/tempo/scheme';
 import { seeded } from '../../../test/support/fixtures';
 import { SET_PLAN } from '../../../test/support/set-plan';
 import { decide, type Command } from './decide';
-import { setNow, type LiveSetState, type SetPlan } from './live-set-view';
+import { setNow, type LiveSetState, type SetNow, type SetPlan } from './live-set-view';
 import { elapsedMs, reduceSet, type SetState } from './set-machine';
 
 const item = { ...SET_PLAN.item, loadG: 32_500 };
@@ -22,7 +22,13 @@ function running(tempo: string, state: Partial<LiveSetState> = {}, scheme: Schem
   let seen = 0;
   const records = () => ({ events, log: foldSetLog(events, { i: { sessionId: 'day', side: 'both' } }) });
   const whole = (): LiveSetState => ({ chosenLoadG: null, chosenBandId: null, ...state, pacer });
-  const live = () => setNow(records(), plan, whole());
+  let shown: { readonly of: readonly [number, SetState]; readonly live: SetNow } | null = null;
+  // Frames between two taps see what was shown after the first.
+  const live = () => {
+    if (shown?.of[0] !== events.length || shown.of[1] !== pacer)
+      shown = { of: [events.length, pacer], live: setNow(records(), plan, whole()) };
+    return shown.live;
+  };
   const paced = () => {
     const ms = elapsedMs(pacer, nowMs);
     if (ms === null) return null;

@@ -1,8 +1,8 @@
 'use client';
 import { Textarea } from '@mantine/core';
-import Link from 'next/link';
 import { useState } from 'react';
 import type { LimitNote } from '@/core/body/client-note';
+import { Link } from '@/features/shell/link';
 import { NOTE_TEXT } from '@/messages/notes';
 import type { Give } from './use-live-set';
 import { WORDS } from '@/messages/screens/set';

@@ -1,5 +1,5 @@
-import Link from 'next/link';
 import type { OnwardView } from '@/contract/views/set';
+import { Link } from '@/features/shell/link';
 import { doneName } from '@/messages/book';
 import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';

@@ -1,8 +1,8 @@
 'use client';
 import { Textarea } from '@mantine/core';
-import Link from 'next/link';
 import { useState } from 'react';
 import type { PainMark } from '@/core/record/set-log';
+import { Link } from '@/features/shell/link';
 import { PAIN_ADVICE } from '@/messages/cautions';
 import type { Give } from './use-live-set';
 import { WORDS } from '@/messages/screens/set';

@@ -1,6 +1,6 @@
-import Link from 'next/link';
 import type { SetRecord } from '@/core/record/set-log';
 import type { SetView } from '@/contract/views/set';
+import { Link } from '@/features/shell/link';
 import { movementName, toSideText } from '@/messages/book';
 import { BetweenSets } from './between-sets';
 import { Onward } from './onward';

@@ -1,9 +1,9 @@
 'use client';
 import { IconVolume, IconVolumeOff } from '@tabler/icons-react';
-import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { WorkingSide } from '@/core/body/side';
 import { ChoiceRow } from '@/features/shell/choice-row';
+import { Link } from '@/features/shell/link';
 import { toSideText } from '@/messages/book';
 import { undoText } from '@/messages/faults';
 import { partChange } from '@/messages/schemes';

@@ -2,13 +2,13 @@
 import { Alert, NativeSelect } from '@mantine/core';
 import { useMounted } from '@mantine/hooks';
 import { IconAdjustmentsHorizontal } from '@tabler/icons-react';
-import Link from 'next/link';
 import { useState } from 'react';
 import { platesPerSide } from '@/core/load/plates-per-side';
 import { findNeighbourStep } from '@/core/load/stack-steps';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import type { SettingView } from '@/contract/views/setting';
 import type { SetView } from '@/contract/views/set';
+import { Link } from '@/features/shell/link';
 import { loadNumber, loadText } from '@/messages/loads';
 import { bandAdviceText, PROGRESS_TEXT } from '@/messages/progress';
 import { RESERVE_TEXT, SCHEME_TEXT, schemeText, tempoExtras, tempoNumbers } from '@/messages/schemes';

@@ -1,5 +1,5 @@
-import Link from 'next/link';
 import type { SetupBenchView } from '@/contract/views/setup';
+import { Link } from '@/features/shell/link';
 import { doneName, toSideText } from '@/messages/book';
 import styles from './setup.module.css';
 

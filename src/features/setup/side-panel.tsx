@@ -1,8 +1,8 @@
 'use client';
 import { Alert } from '@mantine/core';
 import { IconCheck } from '@tabler/icons-react';
-import Link from 'next/link';
 import { memo } from 'react';
+import { Link } from '@/features/shell/link';
 import { limitText, verdictLine } from '@/messages/reasons';
 import { retargetByLever } from '@/core/load/retarget-load';
 import { jointOf } from '@/core/movement/joint-action';

@@ -1,6 +1,6 @@
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import type { MouseEvent } from 'react';
+import { Link } from '@/features/shell/link';
 import { WORDS } from '@/messages/screens/setup';
 import styles from './setup.module.css';
 

@@ -1,8 +1,8 @@
 'use client';
-import Link from 'next/link';
 import { useMemo } from 'react';
 import { explain } from '@/core/setup/reasons';
 import type { Client } from '@/contract/views/client';
+import { Link } from '@/features/shell/link';
 import { VerdictList } from './verdict-list';
 import { RegionLines } from './region-lines';
 import type { BenchSetup } from './use-setup';

@@ -1,10 +1,10 @@
 'use client';
 import { Button } from '@mantine/core';
-import Link from 'next/link';
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import { useEffect } from 'react';
 import type { SaveResult } from '@/contract/save-result';
 import type { FirstStepView } from '@/contract/views/first-steps';
+import { Link } from '@/features/shell/link';
 import { FIRST_STEP_TEXT, FIRST_STEPS_WORDS as WORDS } from '@/messages/screens/first-steps';
 import { STEP_HREF } from './first-step-places';
 import styles from './first-steps.module.css';

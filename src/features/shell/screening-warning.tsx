@@ -1,5 +1,5 @@
-import Link from 'next/link';
 import type { ScreeningView } from '@/contract/views/client';
+import { Link } from '@/features/shell/link';
 import { screeningText } from '@/messages/notes';
 import { WORDS } from '@/messages/screens/shell';
 import forms from './forms.module.css';

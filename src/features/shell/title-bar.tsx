@@ -1,9 +1,9 @@
 'use client';
 import { useMantineColorScheme } from '@mantine/core';
 import { IconMoon, IconSun, IconUser } from '@tabler/icons-react';
-import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { Suspense } from 'react';
+import { Link } from '@/features/shell/link';
 import { UnderWay } from './under-way';
 import type { Actor } from '@/contract/actor';
 import { useOutboxState } from '@/offline/use-outbox';

@@ -1,10 +1,10 @@
 'use client';
 import { Alert, Button } from '@mantine/core';
-import Link from 'next/link';
 import type { SaveResult } from '@/contract/save-result';
 import type { FirstStepView } from '@/contract/views/first-steps';
 import { STEP_HREF } from '@/features/shell/first-step-places';
 import styles from '@/features/shell/first-steps.module.css';
+import { Link } from '@/features/shell/link';
 import { useDeed } from '@/features/shell/use-deed';
 import { FIRST_STEP_TEXT, FIRST_STEPS_WORDS as WORDS } from '@/messages/screens/first-steps';
 

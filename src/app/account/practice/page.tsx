@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { PracticeSheet } from '@/features/practice/practice-sheet';
 import forms from '@/features/shell/forms.module.css';
+import { Link } from '@/features/shell/link';
 import { WORDS as ACCOUNT } from '@/messages/screens/account';
 import { PRACTICE as WORDS } from '@/messages/screens/practice';
 import { openUseCase } from '@/server/open-use-case';

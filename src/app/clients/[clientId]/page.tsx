@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
+import { Link } from '@/features/shell/link';
 import { clientTitle } from '@/server/titles';
-import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import lists from '@/features/shell/lists.module.css';
 import { CarePanel } from '@/features/client/care-panel';

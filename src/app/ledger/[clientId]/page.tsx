@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
+import { Link } from '@/features/shell/link';
 import { clientTitle } from '@/server/titles';
-import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { LedgerSection } from '@/features/ledger/ledger-section';
 import forms from '@/features/shell/forms.module.css';

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { connection } from 'next/server';
 import { WhatWorks } from '@/features/ledger/what-works';
 import forms from '@/features/shell/forms.module.css';
+import { Link } from '@/features/shell/link';
 import { openUseCase } from '@/server/open-use-case';
 import { loadWhatWorks } from '@/server/what-works';
 import { WORDS } from '@/messages/screens/pages';

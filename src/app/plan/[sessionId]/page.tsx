@@ -1,5 +1,4 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { PlanFold } from '@/features/floor/plan-fold';
 import { AllAims } from '@/features/plan/all-aims';
@@ -8,6 +7,7 @@ import { SessionPlan } from '@/features/plan/session-plan';
 import { WantedStations } from '@/features/plan/wanted-stations';
 import { SessionSheet } from '@/features/plan/session-sheet';
 import forms from '@/features/shell/forms.module.css';
+import { Link } from '@/features/shell/link';
 import { WORDS as PAGES } from '@/messages/screens/pages';
 import { WORDS } from '@/messages/screens/plan';
 import { PROPOSE } from '@/messages/screens/propose';

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
+import { Link } from '@/features/shell/link';
 import { itemTitle } from '@/server/titles';
-import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { SetupPage } from '@/features/setup/setup-page';
 import { loadSetup } from '@/server/setup';

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { PracticeSheet } from '@/features/practice/practice-sheet';
 import forms from '@/features/shell/forms.module.css';
+import { Link } from '@/features/shell/link';
 import { WORDS as PAGES } from '@/messages/screens/pages';
 import { PRACTICE as WORDS } from '@/messages/screens/practice';
 import { openUseCase } from '@/server/open-use-case';

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { MovementCourse } from '@/features/ledger/movement-course';
 import forms from '@/features/shell/forms.module.css';
+import { Link } from '@/features/shell/link';
 import { movementName } from '@/messages/book';
 import { WORDS } from '@/messages/screens/pages';
 import { loadCourse } from '@/server/movement-course';
@@ -41,7 +41,7 @@ export default async function CoursePage({
         <MovementCourse key={c.side ?? 'both'} course={c} name={name} />
       ))}
       {earlier > 0 && (
-        <Link className={forms.add} href={`/ledger/${client.id}/${course.movement}?all=1`} prefetch={false}>
+        <Link className={forms.add} href={`/ledger/${client.id}/${course.movement}?all=1`}>
           {WORDS.earlierSessions(earlier)}
         </Link>
       )}

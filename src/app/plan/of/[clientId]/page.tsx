@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { ClientWeek } from '@/features/plan/client-week';
 import { WeekRules } from '@/features/plan/week-rules';
 import { WeekTurn } from '@/features/plan/week-strip';
 import forms from '@/features/shell/forms.module.css';
+import { Link } from '@/features/shell/link';
 import { WORDS as PAGES } from '@/messages/screens/pages';
 import { CLIENT_WEEK as WORDS } from '@/messages/screens/week';
 import { loadClientWeek } from '@/server/client-week';

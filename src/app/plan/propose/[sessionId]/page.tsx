@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { ProposeSession } from '@/features/plan/propose-session';
 import forms from '@/features/shell/forms.module.css';
+import { Link } from '@/features/shell/link';
 import { WORDS as PAGES } from '@/messages/screens/pages';
 import { WORDS as PLAN } from '@/messages/screens/plan';
 import { PROPOSE as WORDS } from '@/messages/screens/propose';
