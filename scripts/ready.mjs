@@ -56,12 +56,15 @@ const BUILT_BY = [
 /** What an answer of the solver follows from beside its case. */
 const SOLVER = ['src/core', 'src/solver', 'src/contract'];
 
+/** What names the code that solves, where answers are kept by it. */
+export const solverName = () => sourceHash(SOLVER);
+
 /** Build the application when its sources changed since the last build. */
 export function readyBuild() {
   const now = sourceHash(['src', 'demo'], [...BUILT_BY]);
   if (existsSync(join(root, '.next/BUILD_ID')) && readStamp('build') === now) return;
   console.log('Building...');
-  run(join(root, 'node_modules/.bin/next'), ['build'], { env: { ...env, JORVIX_SOLVER: sourceHash(SOLVER) } });
+  run(join(root, 'node_modules/.bin/next'), ['build'], { env: { ...env, JORVIX_SOLVER: solverName() } });
   run(process.execPath, [join(root, 'scripts/build-sw.mjs')]);
   run(process.execPath, [join(root, 'scripts/build-door.mjs')]);
   writeFileSync(stampAt('build'), now);

@@ -3,7 +3,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { env, readyBrowser, readyBuild, readyPackages, root } from './ready.mjs';
+import { env, readyBrowser, readyBuild, readyPackages, root, solverName } from './ready.mjs';
 import { CHECKS, runRows } from './two-rows.mjs';
 
 readyPackages();
@@ -26,7 +26,7 @@ env.JORVIX_WHOLE = 'yes';
 const report = ['--reporter=dot', '--reporter=json', `--outputFile.json=${join(results, 'vitest.json')}`];
 // What every journey begins with is written beside the tests, by the core that is free first.
 const demoFile = join(results, 'demo.db');
-const demo = ['the demo world', 'tsx', '--conditions=react-server', 'scripts/load-demo.ts', demoFile];
+const demo = ['the demo world', 'tsx', '--conditions=react-server', 'scripts/load-demo.ts', demoFile, solverName()];
 const tests = ['unit, architecture, data and flow tests', 'vitest', 'run', ...report];
 const checked = await runRows([[tests], [...CHECKS, demo]]);
 if (checked.every(({ name, good }) => name !== demo[0] || good)) env.JORVIX_DEMO_FILE = demoFile;
