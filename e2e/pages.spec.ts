@@ -1,6 +1,8 @@
 import { expect, itemId, test } from './support/app';
 
 test('pages say whose they are and which place, and that the next one is on its way', async ({ page, app }) => {
+  const asked: string[] = [];
+  page.on('request', (r) => void (r.url().includes('_rsc=') && asked.push(r.url())));
   for (const [path, title] of [
     ['/', 'Floor | Jorvix'],
     [`/set/${itemId('anselm', 0)}`, 'Anselm Okparaeke, Cable fly, level: set | Jorvix'],
@@ -11,7 +13,10 @@ test('pages say whose they are and which place, and that the next one is on its 
   ] as const) {
     await page.goto(app.url + path);
     await expect(page).toHaveTitle(title);
+    await page.waitForLoadState('networkidle');
   }
+  // No link asks for what it leads to before it is pressed.
+  expect(asked).toEqual([]);
   await page.route(/\/kit/, async (route) => {
     await new Promise((r) => setTimeout(r, 1500));
     await route.continue();
