@@ -34,6 +34,7 @@ import { RegionLines } from './region-lines';
 import { VerdictList } from './verdict-list';
 import { reduceSetup, type SetupEvent, type SetupState } from './setup-machine';
 import { ToTheSet, useToTheSet } from './to-the-set';
+import { answeredOnce } from './opened-case';
 import { useOpenedWith, type Hands } from './use-opened-with';
 import { WORDS } from '@/messages/screens/setup';
 import { useBenchTools } from './use-bench-tools';
@@ -49,6 +50,16 @@ function solveFit(posed: GoodAnswer['from']) {
 }
 
 type SolvedFit = ReturnType<typeof solveFit>;
+
+const fitOnce = answeredOnce<{ readonly fit: SolvedFit; readonly tooShort: boolean }>();
+
+/** A question with what was chosen of it: its answer, and whether the choice leaves this client too little range. */
+const fitOf = (question: Question, options: SetupState['options'], side: SetupState['side']) =>
+  fitOnce(question, [options, side], () => {
+    // A choice that leaves too little is told; the drawing stays with what was there.
+    const found = poseQuestion(withChoices(question, options, side));
+    return { fit: solveFit(found ?? poseKnown(question)), tooShort: found === null };
+  });
 
 interface Props {
   readonly context: SetupBenchView;
@@ -130,11 +141,10 @@ function Bench({ context, question, floor, began, hands }: BenchProps) {
     held: {},
     saved: null,
   });
-  const { fit, tooShort } = useMemo(() => {
-    // A choice that leaves this client too little range is told; the drawing stays with what was there.
-    const found = poseQuestion(withChoices(question, state.options, state.side));
-    return { fit: solveFit(found ?? poseKnown(question)), tooShort: found === null };
-  }, [question, state.options, state.side]);
+  const { fit, tooShort } = useMemo(
+    () => fitOf(question, state.options, state.side),
+    [question, state.options, state.side],
+  );
   const moves = fitMoves(question.kit, dispatch);
   const keep = useKeep(context.item.id, floor, state, practices);
   const toTheSet = useToTheSet(context.item.id, keep.saved || tooShort ? null : keep.save);

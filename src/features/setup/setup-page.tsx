@@ -3,11 +3,10 @@ import { Alert } from '@mantine/core';
 import { useMemo, type ReactNode } from 'react';
 import type { CaseInput } from '@/contract/case';
 import { movementName } from '@/messages/book';
-import { poseQuestion } from '@/core/book/pose-question';
 import type { SetupBenchView } from '@/contract/views/setup';
 import { FitBench } from './fit-bench';
+import { openCase } from './opened-case';
 import { SetupBench } from './setup-bench';
-import { checkCase } from './use-setup';
 import { WORDS } from '@/messages/screens/setup';
 import styles from './setup.module.css';
 
@@ -20,30 +19,21 @@ interface Props {
 
 /** The bench for a case that holds; for one that does not, what is wrong and where to mend it. */
 export function SetupPage({ setupCase, bench: context, measureLink, kitLink }: Props) {
-  const checked = useMemo(() => checkCase(setupCase, context.practices), [setupCase, context.practices]);
-  const tooShort = useMemo(() => checked.ok && poseQuestion(checked.question) === null, [checked]);
-  const title = `${context.client.name}: ${movementName(context.item.movement)}`;
-  if (checked.ok && !tooShort)
-    return checked.question.entry.load.kind === 'cable' ? (
-      <SetupBench context={context} question={checked.question} />
+  const opened = useMemo(() => openCase(setupCase, context.practices), [setupCase, context.practices]);
+  if (opened.ok)
+    return opened.question.entry.load.kind === 'cable' ? (
+      <SetupBench context={context} question={opened.question} />
     ) : (
-      <FitBench context={context} question={checked.question} />
+      <FitBench context={context} question={opened.question} />
     );
-  const issues = checked.ok
-    ? [
-        {
-          path: 'client.activeRangeDeg',
-          message: WORDS.theMeasuredRangeOrA,
-        },
-      ]
-    : checked.issues;
+  const title = `${context.client.name}: ${movementName(context.item.movement)}`;
   return (
     <div className="page">
       <h1>{title}</h1>
       <Alert className={styles.blocked}>
         <p>{WORDS.thisCannotBeSetUp(context.station ? WORDS.onStation(context.station.name) : '')}</p>
         <ul>
-          {issues.map((i) => (
+          {opened.issues.map((i) => (
             <li key={i.path}>
               {i.path}: {i.message}
             </li>

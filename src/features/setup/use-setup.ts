@@ -7,68 +7,69 @@ import { findStandIn } from '@/core/book/stand-in';
 import { solveSetup } from '@/core/setup/solve-setup';
 import { withFixed } from '@/core/setup/setup-problem';
 import { findTolerance, isWithin } from '@/core/setup/tolerance';
-import { caseSchema, type CaseInput } from '@/contract/case';
-import { toFieldIssues, type FieldIssue } from '@/contract/field';
 import { useLeastChange } from '@/workers/use-least-change';
-import type { Practice } from '@/core/book/practice';
 import { poseKnown, poseQuestion } from '@/core/book/pose-question';
 import { searchOf } from '@/core/book/posed-question';
 import { regionOf, settingsOf } from '@/core/book/question-settings';
 import { stanceOf } from '@/core/book/stand-up';
 import { withChoices, type Question } from '@/core/book/question';
-import { toQuestion } from '@/solver/to-question';
+import { answeredOnce } from './opened-case';
 import { reduceSetup, type SetupState } from './setup-machine';
-
-export type CaseCheck =
-  { readonly ok: true; readonly question: Question } | { readonly ok: false; readonly issues: readonly FieldIssue[] };
-
-/**
- * Check a case whose questions of practice have known sides; a station that cannot hold this client says why instead of
- * drawing nonsense.
- */
-export function checkCase(setupCase: CaseInput, practices: readonly Practice[]): CaseCheck {
-  const parsed = caseSchema.safeParse(setupCase);
-  return parsed.success
-    ? { ok: true, question: toQuestion(parsed.data, practices) }
-    : { ok: false, issues: toFieldIssues(parsed.error) };
-}
 
 const SETTLED_MS = 140;
 
+type Chosen = Pick<SetupState, 'options' | 'side' | 'held'>;
+/** What a body is estimated from. */
+interface BodyInput {
+  readonly statureM: number;
+  readonly massKg: number;
+  readonly measuredM: object;
+}
+
+function solveBench(question: Question, { options, side, held }: Chosen, body: BodyInput) {
+  const asked = withChoices(question, options, side);
+  // A choice that leaves this client too little range is told; the drawing stays with what was there.
+  const found = poseQuestion(asked);
+  const posed = found ?? poseKnown(question);
+  const search = searchOf(posed);
+  const problem = Object.keys(held).length > 0 ? withFixed(search, held) : search;
+  const solution = solveSetup(problem);
+  const base = solution.feasible ? solution.best : solution.nearest;
+  const measured = problem.body.height.shoulderHeight.source === 'measured';
+  return {
+    entry: posed.question.entry,
+    posed,
+    settings: settingsOf(posed),
+    region: regionOf(posed),
+    tooShort: found === null,
+    problem,
+    solution,
+    base,
+    tolerance: solution.feasible ? findTolerance(problem, base) : null,
+    standIn: solution.feasible ? null : findStandIn(posed.question),
+    sensitivity:
+      solution.feasible && !measured
+        ? findSensitivity(posed.question, body, 'shoulderHeight', base.placement, stanceOf(posed.entry))
+        : null,
+  };
+}
+
+const solvedOnce = answeredOnce<ReturnType<typeof solveBench>>();
+
+/** A question on its column with what was chosen of it: the solved place and what is said of it, made once. */
+export function solvedBench(question: Question, chosen: Chosen, { statureM, massKg, measuredM }: BodyInput) {
+  const [{ options, side, held }, body] = [chosen, { statureM, massKg, measuredM }];
+  return solvedOnce(question, [options, side, held, body], () => solveBench(question, chosen, body));
+}
+
 /** The bench's state and everything computed from it; re-evaluated live as things are moved. */
-export function useSetup(
-  question: Question,
-  bodyInput: { statureM: number; massKg: number; measuredM: object },
-  initial: SetupState,
-) {
+export function useSetup(question: Question, bodyInput: BodyInput, initial: SetupState) {
   const [state, dispatch] = useReducer(reduceSetup, initial);
-  const solvedPart = useMemo(() => {
-    const asked = withChoices(question, state.options, state.side);
-    // A choice that leaves this client too little range is told; the drawing stays with what was there.
-    const found = poseQuestion(asked);
-    const posed = found ?? poseKnown(question);
-    const search = searchOf(posed);
-    const problem = Object.keys(state.held).length > 0 ? withFixed(search, state.held) : search;
-    const solution = solveSetup(problem);
-    const base = solution.feasible ? solution.best : solution.nearest;
-    const measured = problem.body.height.shoulderHeight.source === 'measured';
-    return {
-      entry: posed.question.entry,
-      posed,
-      settings: settingsOf(posed),
-      region: regionOf(posed),
-      tooShort: found === null,
-      problem,
-      solution,
-      base,
-      tolerance: solution.feasible ? findTolerance(problem, base) : null,
-      standIn: solution.feasible ? null : findStandIn(posed.question),
-      sensitivity:
-        solution.feasible && !measured
-          ? findSensitivity(posed.question, { ...bodyInput }, 'shoulderHeight', base.placement, stanceOf(posed.entry))
-          : null,
-    };
-  }, [question, bodyInput, state.options, state.side, state.held]);
+  const { options, side, held } = state;
+  const solvedPart = useMemo(
+    () => solvedBench(question, { options, side, held }, bodyInput),
+    [question, bodyInput, options, side, held],
+  );
   const { problem, solution, base, tolerance } = solvedPart;
   const placement = state.moved ?? base.placement;
   const shown = useMemo(() => evaluatePlacement(problem, placement), [problem, placement]);
