@@ -7,13 +7,14 @@ import { parseTempo } from '@/core/tempo/tempo';
 import { judgeSet } from '@/core/fault/judge-set';
 import { heardAt } from './heard-at';
 import { PaceClock } from './pace-clock';
-import { buildTrack } from './pacer';
+import { buildTrack, isNameInSight } from './pacer';
 
 const pace = wholePace(parseTempo('3-1-2-1')!, 'lifting');
 
 describe('the paced line', () => {
   it('names the legs in the order they are done', () => {
-    expect(buildTrack(pace, 0).names.map((n) => n.word)).toEqual(['lift 2', 'hold 1', 'lower 3']);
+    const inSight = buildTrack(pace, 0).names.filter((n) => isNameInSight(n.x));
+    expect(inSight.map((n) => n.word)).toEqual(['lift 2', 'hold 1', 'lower 3']);
     expect(buildTrack({ ...pace, startsWith: 'lowering' }, 0).names[0]!.word).toBe('lower 3');
   });
   it('waits flat at the start during the lead-in', () => {
@@ -28,6 +29,23 @@ describe('the paced line', () => {
   it('never breaks, whenever it is drawn', () => {
     for (let t = -5; t < 200; t += 1.7) expect(buildTrack(pace, t).d).toMatch(/^M[-\d. ]+(L[-\d. ]+)+$/);
   });
+  it.each(['3-1-2-1', '1-0-1-0', '20-20-20-20', '4-0-X-2'])(
+    'slid for six seconds it is what it would be drawn anew, and reaches past the edge, at %s',
+    (tempo) => {
+      const asked = wholePace(parseTempo(tempo)!, 'lifting');
+      const points = (d: string) => [...d.matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)].map((m) => [+m[1]!, +m[2]!] as const);
+      for (let t = -2.93; t < 90; t += 7.3)
+        for (const laterS of [0.1, 3, 6]) {
+          const slid = points(buildTrack(asked, t).d).map(([x, y]) => [x - 48 * laterS, y] as const);
+          const anew = points(buildTrack(asked, t + laterS).d);
+          expect(slid.at(-1)![0]).toBeGreaterThan(480);
+          const inSight = (all: typeof anew) => all.filter(([x]) => x >= 0 && x <= 480);
+          const [was, is] = [inSight(slid), inSight(anew)];
+          expect(was).toHaveLength(is.length);
+          was.forEach(([x, y], i) => expect([x, y]).toEqual([expect.closeTo(is[i]![0], 0), is[i]![1]]));
+        }
+    },
+  );
 });
 
 describe('what is heard', () => {

@@ -19,22 +19,34 @@ const AFTER_S = 7;
 /** Drawn past both edges: a narrow screen shows more to the sides, seconds. */
 const BEYOND_S = 4;
 const TOP = 26;
+/** So much of the track is drawn ahead and slid under the now line before it is drawn anew, seconds. */
+const DRAWN_AHEAD_S = 6;
 /** Half of the longest name of a leg. */
 const NAME_HALF = 30;
 const BOTTOM = HEIGHT - 40;
 const xOf = (secondsFromNow: number): number => ((secondsFromNow + BEFORE_S) / (BEFORE_S + AFTER_S)) * WIDTH;
 const yOf = (position: number): number => BOTTOM - position * (BOTTOM - TOP);
+/** How far the track slides in a time. */
+const slideOf = (seconds: number): number => xOf(seconds) - xOf(0);
+const downTo = (position: number): string => `translateY(${yOf(position).toFixed(2)}px)`;
 
-/** The asked line around now: points of the legs of every rep in sight, and where their names go. */
-export function buildTrack(
-  pace: Pace,
-  nowS: number,
-  kind: Props['kind'] = 'lift',
-): { readonly d: string; readonly names: readonly { readonly x: number; readonly word: string }[] } {
+/** The asked line around a moment. */
+interface Track {
+  readonly d: string;
+  /** Names of its legs, the middle of each at x as the track was drawn. */
+  readonly names: readonly { readonly x: number; readonly word: string }[];
+}
+
+/** A name is whole, or not there. */
+export const isNameInSight = (x: number): boolean => x > NAME_HALF && x < WIDTH - NAME_HALF;
+
+/** The asked line around now: points of the legs of every rep in sight until it is drawn anew, and their names. */
+export function buildTrack(pace: Pace, nowS: number, kind: Props['kind'] = 'lift'): Track {
   const legs = buildRep(pace);
   const whole = repSeconds(pace);
   const first = Math.max(0, Math.floor((nowS - BEFORE_S - BEYOND_S) / whole));
-  const last = Math.max(0, Math.floor((nowS + AFTER_S + BEYOND_S) / whole));
+  const untilS = AFTER_S + BEYOND_S + DRAWN_AHEAD_S;
+  const last = Math.max(0, Math.floor((nowS + untilS) / whole));
   const lead = nowS - BEFORE_S - BEYOND_S;
   let d = lead > 0 ? '' : `M${px(xOf(-BEFORE_S - BEYOND_S))} ${px(yOf(legs[0]!.from))}`;
   const names: { x: number; word: string }[] = [];
@@ -42,16 +54,15 @@ export function buildTrack(
     const at = (s: number): number => xOf(rep * whole + s - nowS);
     for (const leg of legs) {
       const [a, b] = [at(leg.startS), at(leg.startS + leg.seconds)];
-      if (b >= xOf(-BEFORE_S - BEYOND_S) && a <= xOf(AFTER_S + BEYOND_S))
+      if (b >= xOf(-BEFORE_S - BEYOND_S) && a <= xOf(untilS))
         d += `${d === '' ? 'M' : 'L'}${px(a)} ${px(yOf(leg.from))}L${px(b)} ${px(yOf(leg.to))}`;
     }
     for (const phase of new Set(legs.map((l) => l.phase))) {
       const own = legs.filter((l) => l.phase === phase);
       const [startS, seconds] = [own[0]!.startS, own.reduce((sum, l) => sum + l.seconds, 0)];
       const x = at(startS + seconds / 2);
-      // A name is whole, and over no other one, or not there.
-      const free = names.length === 0 || x - names.at(-1)!.x >= 2 * NAME_HALF;
-      if (free && x > NAME_HALF && x < WIDTH - NAME_HALF)
+      // Over no other one.
+      if (x > -NAME_HALF && (names.length === 0 || x - names.at(-1)!.x >= 2 * NAME_HALF))
         names.push({ x, word: `${PHASE_WORD[kind][phase]} ${Math.round(10 * seconds) / 10}` });
     }
   }
@@ -59,8 +70,7 @@ export function buildTrack(
 }
 
 /** Names of the legs into a group of texts, which grows as it needs and parks what it does not. */
-function paintNames(group: SVGGElement | null, words: ReturnType<typeof buildTrack>['names']): void {
-  if (!group) return;
+function paintNames(group: SVGGElement, words: Track['names']): void {
   while (group.childElementCount < words.length) group.appendChild(group.firstElementChild!.cloneNode(true));
   Array.from(group.children).forEach((node, i) => {
     const w = words[i];
@@ -69,36 +79,73 @@ function paintNames(group: SVGGElement | null, words: ReturnType<typeof buildTra
   });
 }
 
+/** Set what is not so already: what stays as it is costs no frame anything. */
+function setAttribute(node: Element | null, name: string, value: string): void {
+  if (node && node.getAttribute(name) !== value) node.setAttribute(name, value);
+}
+
+/**
+ * The track in its group, drawn for a while ahead; from frame to frame it is slid as it is, which neither lays out nor
+ * paints anything.
+ */
+class SlidingTrack {
+  private drawnAtS = NaN;
+  private names: Track['names'] = [];
+
+  constructor(
+    private readonly pace: Pace,
+    private readonly kind: Props['kind'],
+  ) {}
+
+  show(group: SVGGElement | null, nowS: number): void {
+    const [line, words] = [group?.firstElementChild, group?.lastElementChild as SVGGElement | null];
+    if (!group || !line || !words) return;
+    const slidS = nowS - this.drawnAtS;
+    if (!(slidS >= 0 && slidS <= DRAWN_AHEAD_S)) {
+      const { d, names } = buildTrack(this.pace, nowS, this.kind);
+      this.drawnAtS = nowS;
+      this.names = names;
+      setAttribute(line, 'd', d);
+      paintNames(words, names);
+    }
+    const slid = slideOf(nowS - this.drawnAtS);
+    group.style.transform = `translateX(${(-slid).toFixed(2)}px)`;
+    Array.from(words.children).forEach((node, i) => {
+      const name = this.names[i];
+      setAttribute(node, 'visibility', name && isNameInSight(name.x - slid) ? 'visible' : 'hidden');
+    });
+  }
+}
+
 /** The track painted frame by frame while the set runs, and once where it stands. */
 function usePaintedTrack(props: Props, { begin, tell }: ReturnType<typeof usePaceTold>) {
   const { pace: asked, paceNow, elapsedS, running, recent, kind } = props;
-  const track = useRef<SVGPathElement>(null);
+  const track = useRef<SVGGElement>(null);
   const mark = useRef<SVGCircleElement>(null);
   const stack = useRef<SVGPathElement>(null);
-  const names = useRef<SVGGElement>(null);
   useEffect(() => {
     let frame = 0;
+    const sliding = new SlidingTrack(asked, kind);
     begin();
     const draw = (): void => {
       const pace = paceNow();
       const nowS = elapsedS() ?? -3;
-      const { d, names: words } = buildTrack(asked, nowS, kind);
-      track.current?.setAttribute('d', d);
-      stack.current?.setAttribute(
+      sliding.show(track.current, nowS);
+      setAttribute(
+        stack.current,
         'd',
         recent(BEFORE_S + BEYOND_S, nowS)
           .map((p, i) => `${i === 0 ? 'M' : 'L'}${px(xOf(-p.agoS))} ${px(yOf(p.share))}`)
           .join(''),
       );
-      mark.current?.setAttribute('cy', String(px(yOf(pace?.position ?? buildRep(asked)[0]!.from))));
-      paintNames(names.current, words);
+      if (mark.current) mark.current.style.transform = downTo(pace?.position ?? buildRep(asked)[0]!.from);
       if (pace) tell(pace, nowS);
       if (running) frame = requestAnimationFrame(draw);
     };
     draw();
     return () => cancelAnimationFrame(frame);
   }, [running, asked, paceNow, elapsedS, recent, kind, begin, tell]);
-  return { track, mark, stack, names };
+  return { track, mark, stack };
 }
 
 /** A line that rises and falls with the asked tempo and a mark that follows it; the rep count reads from two metres. */
@@ -106,7 +153,7 @@ export function Pacer(props: Props) {
   const { running, counted, onTap, kind } = props;
   const told = usePaceTold(props);
   const { shown } = told;
-  const { track, mark, stack, names } = usePaintedTrack(props, told);
+  const { track, mark, stack } = usePaintedTrack(props, told);
   const rep = Math.max(shown?.rep ?? 0, running ? 0 : (counted ?? 0));
   return (
     <div className={styles.pacer}>
@@ -136,13 +183,15 @@ export function Pacer(props: Props) {
           width={px(xOf(0) - xOf(-BEFORE_S - BEYOND_S))}
           height={HEIGHT}
         />
-        <path ref={track} className={styles.asked} />
+        <g ref={track} className={styles.sliding}>
+          <path className={styles.asked} />
+          <g>
+            <text className={styles.legName} y={HEIGHT - 8} textAnchor="middle" x={-99} />
+          </g>
+        </g>
         <path ref={stack} className={styles.stackLine} data-testid="stack-line" />
         <line className={styles.nowLine} x1={px(xOf(0))} x2={px(xOf(0))} y1={4} y2={HEIGHT - 24} />
-        <g ref={names}>
-          <text className={styles.legName} y={HEIGHT - 8} textAnchor="middle" x={-99} />
-        </g>
-        <circle ref={mark} className={styles.markDot} cx={px(xOf(0))} cy={px(yOf(0))} r={17} />
+        <circle ref={mark} className={styles.markDot} cx={px(xOf(0))} r={17} style={{ transform: downTo(0) }} />
       </svg>
     </div>
   );
