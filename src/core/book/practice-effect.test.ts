@@ -16,7 +16,7 @@ const asked = (id: string, side = sidesOf(findEntry(id)!).at(-1)!) => {
 
 describe('what another side of a practice changes', () => {
   it('is what the answer with that side says, for every row', () => {
-    for (const e of sampled(BOOK.filter((entry) => entry.group === 'rows'))) {
+    for (const e of sampled(sampled(BOOK.filter((entry) => entry.group === 'rows')))) {
       const { practices, question } = asked(e.id);
       const was = answerQuestion(question);
       if (!was.ok) throw new Error(was.reason);
