@@ -25,6 +25,8 @@ const DRAWN_AHEAD_S = 6;
 const NAME_HALF = 30;
 const BOTTOM = HEIGHT - 40;
 const xOf = (secondsFromNow: number): number => ((secondsFromNow + BEFORE_S) / (BEFORE_S + AFTER_S)) * WIDTH;
+/** Where the track ends to both sides, however far it has slid. */
+const [FROM, TO] = [px(xOf(-BEFORE_S - BEYOND_S)), px(xOf(AFTER_S + BEYOND_S))];
 const yOf = (position: number): number => BOTTOM - position * (BOTTOM - TOP);
 /** How far the track slides in a time. */
 const slideOf = (seconds: number): number => xOf(seconds) - xOf(0);
@@ -176,19 +178,15 @@ export function Pacer(props: Props) {
         </div>
       </div>
       <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className={styles.track} aria-hidden>
-        <rect
-          className={styles.past}
-          x={px(xOf(-BEFORE_S - BEYOND_S))}
-          y={0}
-          width={px(xOf(0) - xOf(-BEFORE_S - BEYOND_S))}
-          height={HEIGHT}
-        />
-        <g ref={track} className={styles.sliding}>
-          <path className={styles.asked} />
-          <g>
-            <text className={styles.legName} y={HEIGHT - 8} textAnchor="middle" x={-99} />
+        <rect className={styles.past} x={FROM} y={0} width={px(xOf(0)) - FROM} height={HEIGHT} />
+        <svg x={FROM} y={0} width={TO - FROM} height={HEIGHT} viewBox={`${FROM} 0 ${TO - FROM} ${HEIGHT}`}>
+          <g ref={track} className={styles.sliding}>
+            <path className={styles.asked} />
+            <g>
+              <text className={styles.legName} y={HEIGHT - 8} textAnchor="middle" x={-99} />
+            </g>
           </g>
-        </g>
+        </svg>
         <path ref={stack} className={styles.stackLine} data-testid="stack-line" />
         <line className={styles.nowLine} x1={px(xOf(0))} x2={px(xOf(0))} y1={4} y2={HEIGHT - 24} />
         <circle ref={mark} className={styles.markDot} cx={px(xOf(0))} r={17} style={{ transform: downTo(0) }} />
