@@ -215,6 +215,19 @@ test('a trace from a file: reps counted, phases told, findings proposed and take
   await expect(page.locator('[data-fault="lowering-dropped"]')).toContainText('rep 6');
 });
 
+/** How far the mark stands off the paced line as both are on the screen, pixels. */
+const markOffLine = (page: Page): Promise<number> =>
+  page.getByTestId('stack-line').evaluate((stack) => {
+    const line = stack.parentElement!.querySelector<SVGPathElement>('svg path')!;
+    const { x, y, width, height } = stack.parentElement!.querySelector('circle')!.getBoundingClientRect();
+    const toScreen = line.getScreenCTM()!;
+    const offs = Array.from({ length: Math.ceil(line.getTotalLength()) }, (_, s) => {
+      const p = line.getPointAtLength(s).matrixTransform(toScreen);
+      return Math.hypot(p.x - x - width / 2, p.y - y - height / 2);
+    });
+    return Math.min(...offs);
+  });
+
 test('the pacer follows a tap at each rep, also while it rests, and goes on from what was counted', async ({
   page,
   app,
@@ -229,6 +242,7 @@ test('the pacer follows a tap at each rep, also while it rests, and goes on from
   await count.click();
   await expect(count).toHaveText('2');
   await expect(phase).toHaveText('lift');
+  expect(await markOffLine(page)).toBeLessThan(2);
   // However soon: a tap is a rep.
   await expect(phase).toHaveText('hold');
   await page.keyboard.press('r');
@@ -236,6 +250,7 @@ test('the pacer follows a tap at each rep, also while it rests, and goes on from
   await expect(count).toHaveText('3');
   await page.keyboard.press('p');
   await expect(page.getByText('paused', { exact: true })).toBeVisible();
+  expect(await markOffLine(page)).toBeLessThan(2);
   for (const n of ['3', '4', '5']) {
     await count.click();
     await expect(count).toHaveText(n);
@@ -243,6 +258,9 @@ test('the pacer follows a tap at each rep, also while it rests, and goes on from
   await page.getByRole('button', { name: 'Go on' }).click();
   await expect(count).toHaveText('6');
   await expect(phase).toHaveText('lift');
+  // The line has been drawn anew meanwhile, and slid.
+  await expect(phase).toHaveText('lower');
+  expect(await markOffLine(page)).toBeLessThan(2);
   await page.getByRole('button', { name: 'End set' }).click();
   await expect(page.getByTestId('confirm-reps')).toHaveText('5');
   await page.getByRole('button', { name: 'Keep this' }).click();

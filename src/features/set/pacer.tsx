@@ -86,10 +86,7 @@ function setAttribute(node: Element | null, name: string, value: string): void {
   if (node && node.getAttribute(name) !== value) node.setAttribute(name, value);
 }
 
-/**
- * The track in its group, drawn for a while ahead; from frame to frame it is slid as it is, which neither lays out nor
- * paints anything.
- */
+/** The track in its group, drawn for a while ahead; from frame to frame it is slid as it is, and not painted anew. */
 class SlidingTrack {
   private drawnAtS = NaN;
   private names: Track['names'] = [];

@@ -33,10 +33,7 @@ export const openCase = (setupCase: CaseInput, practices: readonly Practice[]): 
       : { ok: false, issues: [{ path: 'client.activeRangeDeg', message: WORDS.theMeasuredRangeOrA }] };
   });
 
-/**
- * What follows from a question and from what was chosen of it (plain data), made once: a bench that is opened again,
- * and one that wakes up in the page, is answered at once.
- */
+/** What follows from a question and from what was chosen of it (plain data), made once for a bench opened again. */
 export function answeredOnce<T>(): (question: Question, chosen: unknown, make: () => T) => T {
   const known = new WeakMap<Question, (key: string, make: () => T) => T>();
   return (question, chosen, make) => {
