@@ -28,7 +28,10 @@ const SHOTS: readonly Shot[] = [
   {
     name: 'movements',
     path: '/movements?client=wilhelmina',
-    act: async (page) => void (await page.getByRole('radio', { name: 'rear deltoid' }).click()),
+    act: async (page) => {
+      await page.getByRole('radio', { name: 'rear deltoid' }).click();
+      await page.locator('section[aria-busy=false] li').first().waitFor();
+    },
   },
   { name: 'movement', path: '/movements/dumbbell-row-one-arm?client=anselm', night: true },
   { name: 'setup', path: `/setup/${itemId('sefina', 0)}` },
