@@ -1,7 +1,17 @@
 import { spawnSync } from 'node:child_process';
-import { copyFileSync, existsSync, mkdtempSync, readFileSync, truncateSync, writeFileSync } from 'node:fs';
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  truncateSync,
+  utimesSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import Database from 'better-sqlite3';
 import { describe, expect, it } from 'vitest';
 import { backUp, backupFolder, contentsOf, listBackups, outworn, restore } from '@/data/backup';
@@ -113,6 +123,23 @@ describe('backups', () => {
     truncateSync(cut, 40_960);
     expect(restore(cut, file, MIGRATIONS, NOW)).toMatchObject({ ok: false, why: 'broken' });
     expect(rowsOf(file)).toEqual(before);
+  });
+  it('what a program that was killed left half-made goes with the next one; what is being made stays', async () => {
+    const file = place();
+    worldIn(file).close();
+    const folder = backupFolder(file);
+    mkdirSync(folder, { recursive: true });
+    const part = (name: string, minutesAgo: number): string => {
+      const path = join(folder, name);
+      writeFileSync(path, 'half');
+      const s = (NOW - minutesAgo * 60_000) / 1000;
+      utimesSync(path, s, s);
+      return name;
+    };
+    for (const end of ['', '-journal']) part(`jorvix-20261123-100000000.db.part${end}`, 20);
+    const stays = [part('jorvix-20261124-100000000.db.part', 5), part('notes.part', 20)];
+    const made = await backUp(file, folder, NOW);
+    expect(readdirSync(folder).sort()).toEqual([...stays, basename(made)].sort());
   });
   it('the newest twelve stay, and the last of each of fourteen days', () => {
     const name = (day: number, hour: number): string =>

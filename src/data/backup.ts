@@ -10,6 +10,7 @@ import {
   readdirSync,
   renameSync,
   rmSync,
+  statSync,
 } from 'node:fs';
 import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
@@ -22,9 +23,16 @@ import type { Db } from './open-db';
 const NEWEST = 12;
 const DAYS = 14;
 const BACKUP = /^jorvix-(\d{8})-(\d{9})\.db$/;
+/** A copy that is not whole yet, and what lies beside it. */
+const BEGUN = /^jorvix-\d{8}-\d{9}\.db\.part/;
+/** One that nothing was written to for so long is of a program that ended on the way, milliseconds. */
+const LEFT_MS = 15 * 60_000;
 
-/** Where the backups of a database file lie. */
-export const backupFolder = (file: string): string => join(dirname(file), 'backups');
+/**
+ * Where the backups of a database file lie. The build is told to leave it alone: it would read every file there is in
+ * it, which took more memory than a machine has where copies of five years lay.
+ */
+export const backupFolder = (file: string): string => join(/* turbopackIgnore: true */ dirname(file), 'backups');
 
 /** Time as it stands in a backup's name: day and time of day in UTC, so that names sort by age. */
 const stamp = (ms: number): string =>
@@ -41,6 +49,14 @@ export const listBackups = (folder: string): string[] =>
         .sort()
         .reverse()
     : [];
+
+/** Lets go the copies that were left half-made. */
+function letGoLeft(folder: string, nowMs: number): void {
+  for (const name of readdirSync(folder).filter((f) => BEGUN.test(f))) {
+    const written = statSync(join(folder, name), { throwIfNoEntry: false });
+    if (written && nowMs - written.mtimeMs > LEFT_MS) rmSync(join(folder, name), { force: true });
+  }
+}
 
 /** Which of the backups fall away: all but the newest twelve and the last one of each of fourteen days. */
 export function outworn(newestFirst: readonly string[]): string[] {
@@ -94,12 +110,13 @@ async function copyAsItStands(file: string, to: string, rest: () => void): Promi
 }
 
 /**
- * Copy a database file while it is in use, look the copy over, and let old ones fall away. The copy gets its name only
- * once it is whole, so that whatever has a backup's name is one. `rest` is called again and again on the way.
+ * Copy a database file while it is in use, look the copy over, and let old ones fall away, and what was left half-made
+ * by a program that ended on the way. The copy gets its name only once it is whole, so that whatever has a backup's name is one. `rest` is called again and again on the way.
  * @throws when the disk is full or the copy is not whole; nothing half-made stays.
  */
 export async function backUp(file: string, folder: string, nowMs: number, rest = (): void => {}): Promise<string> {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
+  letGoLeft(folder, nowMs);
   const name = `jorvix-${stamp(nowMs)}.db`;
   const begun = join(folder, `${name}.part`);
   try {
