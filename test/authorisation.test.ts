@@ -285,7 +285,7 @@ describe('who sees and changes what', () => {
       ...['floor-items.floorItems', 'solved.practicesOnce'],
       ...['setup-book.loadSetupBook', 'reach.reachSessions', 'onward.inTurnsWith', 'onward.nextOf', 'onward.partnerOf'],
       // Titles find what they name through reach.
-      ...['titles.itemTitle', 'titles.clientTitle', 'titles.pieceTitle'],
+      ...['titles.itemTitle', 'titles.clientTitle', 'titles.sessionTitle', 'titles.pieceTitle'],
     ];
     const folder = join(process.cwd(), 'src/server');
     const found = readdirSync(folder).flatMap((file) => {

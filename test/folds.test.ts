@@ -6,7 +6,8 @@ import { entryOf } from '@/core/book/book';
 import type { Db } from '@/data/open-db';
 import { listEventsOf, listFloorEvents } from '@/data/queries/floor-events';
 import { appendFloorEvents, foldSome, forgetFolds } from '@/data/queries/folds';
-import { foldsHold, inShort, readFolds, readRecent, recentItems, watchedSets } from '@/data/queries/read-folds';
+import { inShort, readNewest, readRecent, recentItems, watchedSets } from '@/data/queries/newest-records';
+import { foldsHold, readFolds } from '@/data/queries/read-folds';
 import { addSession, plannedItemsOf } from '@/data/queries/sessions';
 import { seeded } from './support/fixtures';
 import { loadLedger } from '@/server/ledger';
@@ -104,6 +105,9 @@ function expectSame(db: Db): void {
   // What is at hand from the last time it was asked for is not told any more once something came.
   const items = recentItems(db, CLIENT, MOVEMENT);
   expect(readRecent(db, CLIENT, MOVEMENT, [])).toEqual(readFolds(db, { clientId: CLIENT, items }).get(MOVEMENT));
+  const newest = readNewest(db, CLIENT, null);
+  expect(newest.byMovement).toEqual(readFolds(db, { clientId: CLIENT, items: newest.items }));
+  expect(readNewest(db, CLIENT, MOVEMENT).byMovement.get(MOVEMENT)).toEqual(kept);
   expect(inShort(db, CLIENT).sets).toBeGreaterThanOrEqual(whole.sets.length);
 }
 

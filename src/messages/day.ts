@@ -8,7 +8,7 @@ export const day = (ms: number): string => dayjs(ms).format('D MMM');
 
 /** "24 Nov", and of another year than that of `nowMs` "24 Nov 2025". */
 export const dayIn = (ms: number, nowMs: number): string =>
-  dayjs(ms).format(dayjs(ms).isSame(nowMs, 'year') ? 'D MMM' : 'D MMM YYYY');
+  dayjs(ms).format(new Date(ms).getFullYear() === new Date(nowMs).getFullYear() ? 'D MMM' : 'D MMM YYYY');
 
 /** "24 Nov 2026, 14:30". */
 export const moment = (ms: number): string => dayjs(ms).format('D MMM YYYY, HH:mm');

@@ -26,7 +26,7 @@ import { eventsAfter, setsAfter, type ApiSetRow } from '@/data/queries/api-lists
 import { ensureFolded } from '@/data/queries/folds';
 import { listGyms } from '@/data/queries/gyms';
 import { listKit } from '@/data/queries/kit';
-import { usedSetups } from '@/data/queries/read-folds';
+import { usedSetups } from '@/data/queries/newest-records';
 import { API_EXPECTED } from '@/messages/api';
 import { good, NOT_THERE, once, operation, saved, type Operation, type Outcome } from './api-operation';
 import { toKitPiece, WRITES } from './api-writes';

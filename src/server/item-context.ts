@@ -24,7 +24,7 @@ import type { Session, SessionItem, Variant } from '@/contract/views/plan';
 import type { Attachment, ConvertedLoad, ReplacedKit, Station } from '@/contract/views/station';
 import type { Db } from '@/data/open-db';
 import { listEventsOf } from '@/data/queries/floor-events';
-import { readRecent, recentItems } from '@/data/queries/read-folds';
+import { readRecent, recentItems } from '@/data/queries/newest-records';
 import { findAttachment, findKit, findStation, listAttachments, listBands, listStations } from '@/data/queries/kit';
 import { standingOf } from '@/data/queries/practice-choices';
 import { plannedItems } from '@/data/queries/sessions';

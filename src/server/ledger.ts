@@ -19,7 +19,8 @@ import type {
 import type { Session } from '@/contract/views/plan';
 import type { LoadUnit } from '@/core/units/mass';
 import type { Db } from '@/data/open-db';
-import { everDone, inShort, newestItems, readFolds, unreadableOf } from '@/data/queries/read-folds';
+import { inShort, readNewest } from '@/data/queries/newest-records';
+import { everDone, unreadableOf } from '@/data/queries/read-folds';
 import { findStation } from '@/data/queries/kit';
 import { tracedSets } from '@/data/queries/traces';
 import { dayIn } from '@/messages/day';
@@ -49,8 +50,7 @@ interface DoneMovement {
 
 /** What a client did, movement by movement in the order of the book; movements never done are left out. */
 function doneBy(uc: UseCase, clientId: string, whole: string | null) {
-  const items = newestItems(uc.db, clientId, whole);
-  const byMovement = readFolds(uc.db, { clientId, items });
+  const { items, byMovement } = readNewest(uc.db, clientId, whole);
   const ever = everDone(uc.db, clientId);
   const sessionsById = new Map(reachSessionsWith(uc, clientId, items).map((s) => [s.id, s]));
   const sessionOf = new Map([...sessionsById.values()].flatMap((s) => s.items.map((i) => [i.id, s.id] as const)));

@@ -10,7 +10,8 @@ import { handOverOf, rangesThatDiffer, type MovementHandOver } from '@/core/faul
 import type { SetRecord, UsedSetup } from '@/core/record/set-log';
 import type { PaperRow, PaperView } from '@/contract/views/paper';
 import type { Session } from '@/contract/views/plan';
-import { newestItems, readFolds } from '@/data/queries/read-folds';
+import { readNewest } from '@/data/queries/newest-records';
+import { readFolds } from '@/data/queries/read-folds';
 import { BOOK_TEXT, doneName } from '@/messages/book';
 import { day, moment } from '@/messages/day';
 import { cueOfCorrection, FAULT_TEXT } from '@/messages/faults';
@@ -67,10 +68,9 @@ export function loadHandOver(uc: UseCase, clientId: string): PaperView | null {
   const client = reachClient(uc, clientId);
   if (!client) return null;
   const { db, nowMs, actor } = uc;
-  const items = newestItems(db, clientId, null);
-  const folds = readFolds(db, { clientId, items });
+  const { items, byMovement } = readNewest(db, clientId, null);
   const done = BOOK.flatMap(({ id }) => {
-    const log = folds.get(id);
+    const log = byMovement.get(id);
     const m = log && handOverOf(log);
     return m ? [{ id, m }] : [];
   })

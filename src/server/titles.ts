@@ -2,7 +2,7 @@ import 'server-only';
 import { doneName } from '@/messages/book';
 import { WORDS } from '@/messages/screens/pages';
 import { findKit } from '@/data/queries/kit';
-import { reachClient, reachItem } from './reach';
+import { reachClient, reachItem, reachSession } from './reach';
 import type { UseCase } from './use-case';
 
 /** What a browser calls a page about nothing that is there. */
@@ -20,6 +20,12 @@ export function itemTitle(uc: UseCase, itemId: string, place: string): string {
 export function clientTitle(uc: UseCase, clientId: string, place: string): string {
   const client = reachClient(uc, clientId);
   return client ? WORDS.placeOf(client.name, place) : NOTHING;
+}
+
+/** Whose session, for the title of its page. */
+export function sessionTitle(uc: UseCase, sessionId: string, place: string): string {
+  const session = reachSession(uc, sessionId);
+  return session ? clientTitle(uc, session.clientId, place) : NOTHING;
 }
 
 /** What a piece of kit is called, for the title of its page. */

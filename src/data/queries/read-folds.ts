@@ -1,5 +1,4 @@
 import { isDeepStrictEqual } from 'node:util';
-import { rankFaults, WINDOW_SESSIONS, type WatchedSet, type WatchEntry } from '@/core/fault/watch-list';
 import type { CorrectionCount } from '@/core/fault/gym-effects';
 import type { FaultCode } from '@/core/movement/fault-code';
 import type { SavedSetup } from '@/core/record/floor-event';
@@ -10,63 +9,6 @@ import type { Db } from '../open-db';
 import { prepared } from '../prepared';
 import { readOnce } from '../read-once';
 import { ensureFolded, foldItem, foldNews, type FoldedLog } from './folds';
-
-/** Planned movements that judgement looks at: both sides of the newest sessions, one more for what comes next. */
-const RECENT_ITEMS = 2 * (WINDOW_SESSIONS + 1);
-/** Planned movements that are asked where they last stood on each column. */
-const STOOD_ITEMS = 8 * RECENT_ITEMS;
-
-/**
- * The planned movements of a client and movement that its next set is judged by: the newest with records, and those
- * that last stood on each column.
- */
-export function recentItems(db: Db, clientId: string, movement: string): readonly string[] {
-  ensureFolded(db, clientId);
-  const newest = prepared(
-    db,
-    'SELECT item_id AS id FROM item_fold WHERE client_id = ? AND movement = ? ORDER BY at_ms DESC LIMIT ?',
-  ).all(clientId, movement, RECENT_ITEMS) as { id: string }[];
-  // Of a group the row with the greatest time is the one that is told.
-  const stood = prepared(
-    db,
-    `SELECT u.item_id AS id, max(u.at_ms)
-     FROM (SELECT item_id FROM item_fold WHERE client_id = ? AND movement = ? ORDER BY at_ms DESC LIMIT ?) recent
-     JOIN setup_fold u ON u.item_id = recent.item_id GROUP BY u.station_id`,
-  ).all(clientId, movement, STOOD_ITEMS) as { id: string }[];
-  return [...new Set([...newest, ...stood].map((r) => r.id))];
-}
-
-/** Newest planned movements with records of each movement of a client, by movement. */
-function newestByMovement(db: Db, clientId: string, most: number): ReadonlyMap<string, readonly string[]> {
-  const movements = prepared(db, 'SELECT DISTINCT movement FROM item_fold WHERE client_id = ?').all(clientId) as {
-    movement: string;
-  }[];
-  // Each is found in the index from its newest end, however many there are.
-  const newest = prepared(
-    db,
-    'SELECT item_id AS id FROM item_fold WHERE client_id = ? AND movement = ? ORDER BY at_ms DESC LIMIT ?',
-  );
-  return new Map(
-    movements.map(({ movement }) => [
-      movement,
-      (newest.all(clientId, movement, most) as { id: string }[]).map((r) => r.id),
-    ]),
-  );
-}
-
-/** The newest planned movements of a client with records, of every movement; of one of them all. */
-export function newestItems(db: Db, clientId: string, whole: string | null): readonly string[] {
-  ensureFolded(db, clientId);
-  const recent = [...newestByMovement(db, clientId, RECENT_ITEMS)].filter(([movement]) => movement !== whole);
-  const all =
-    whole === null
-      ? []
-      : (prepared(db, 'SELECT item_id AS id FROM item_fold WHERE client_id = ? AND movement = ?').all(
-          clientId,
-          whole,
-        ) as { id: string }[]);
-  return [...recent.flatMap(([, ids]) => ids), ...all.map((r) => r.id)];
-}
 
 /** In how many sessions something was done of a movement, and every fault that was ever seen. */
 interface EverDone {
@@ -110,45 +52,6 @@ function countEver(db: Db, clientId: string): ReadonlyMap<string, EverDone> {
   );
 }
 
-/** What is on record of a client in a line: how many sets, and what weighs most over all movements. */
-interface InShort {
-  readonly sets: number;
-  readonly top: WatchEntry | null;
-}
-
-const inShortOnce = readOnce<InShort>(500);
-
-/** A client's records in a line. */
-export const inShort = (db: Db, clientId: string): InShort =>
-  inShortOnce(db, `${clientId} ${foldStamp(db, clientId)}`, () => {
-    const count = prepared(db, 'SELECT coalesce(sum(sets), 0) AS sets FROM item_fold WHERE client_id = ?');
-    const open = [...watchedSets(db, clientId).values()].flatMap((sets) => rankFaults(sets)).filter((f) => !f.cleared);
-    const [top = null] = open.sort((a, b) => b.weight - a.weight);
-    return { sets: (count.get(clientId) as { sets: number }).sets, top };
-  });
-
-/** The sets of a client that judgement looks at, by movement, oldest first: only which faults they saw. */
-export function watchedSets(db: Db, clientId: string): ReadonlyMap<string, readonly WatchedSet[]> {
-  const rows = prepared(
-    db,
-    `SELECT p.movement, i.session_id AS sessionId, s.item_id || ' ' || s.set_id AS key, f.fault
-     FROM item_fold p JOIN session_item i ON i.id = p.item_id JOIN set_fold s ON s.item_id = p.item_id
-     LEFT JOIN fault_fold f ON f.item_id = s.item_id AND f.set_id = s.set_id
-     WHERE p.item_id IN (SELECT value FROM json_each(?)) ORDER BY s.started_at_ms, s.item_id, s.set_no, s.set_id`,
-  ).all(JSON.stringify(newestItems(db, clientId, null))) as {
-    movement: string;
-    sessionId: string;
-    key: string;
-    fault: FaultCode | null;
-  }[];
-  const sets = [...groupBy(rows, (r) => r.key).values()].map((own) => ({
-    movement: own[0]!.movement,
-    sessionId: own[0]!.sessionId,
-    faults: own.flatMap(({ fault }) => (fault === null ? [] : [{ fault }])),
-  }));
-  return groupBy(sets, (s) => s.movement);
-}
-
 /** Which planned movements are read: a client's, of one movement, or some. */
 interface Which {
   readonly clientId: string;
@@ -181,15 +84,16 @@ const readSetups = (read: Read): Of<{ readonly used: UsedSetup }>[] =>
     'u.at_ms, u.item_id, u.id',
   ).map(({ movement, body, ...r }) => ({ movement, used: { ...r, ...(JSON.parse(body) as SavedSetup) } }));
 
-/** Marks of sets by the key of their set, without it. */
-function bySet<T extends object>(rows: readonly In<T>[]): ReadonlyMap<string, readonly T[]> {
-  const bare = (row: In<T>): T => {
-    const mark: Partial<In<T>> = { ...row };
-    Reflect.deleteProperty(mark, 'key');
-    return mark as T;
-  };
-  return new Map([...groupBy(rows, (r) => r.key)].map(([key, own]) => [key, own.map(bare)]));
-}
+/** Marks of sets by the key of their set, each as `mark` tells its row. */
+const bySet = <R, T>(rows: readonly In<R>[], mark: (row: R) => T): ReadonlyMap<string, readonly T[]> =>
+  new Map([...groupBy(rows, (r) => r.key)].map(([key, own]) => [key, own.map(mark)]));
+
+// Written out, as rows of sets are below: leaving columns out of a copy takes longer than reading them.
+const toFault = ({ id, rep, fault, side, severity }: FaultMark): FaultMark => ({ id, rep, fault, side, severity });
+const toCorrection = (row: CorrectionMark): CorrectionMark => {
+  const { id, fault, correction, cause, outcome, outcomeId, outcomeSetId } = row;
+  return { id, fault, correction, cause, outcome, outcomeId, outcomeSetId };
+};
 
 type SetRow = Of<Omit<SetRecord, 'choices' | 'parts' | 'confirmed' | 'setup' | 'faults' | 'corrections'>> & {
   readonly choices: string;
@@ -198,9 +102,54 @@ type SetRow = Of<Omit<SetRecord, 'choices' | 'parts' | 'confirmed' | 'setup' | '
   readonly setupId: string | null;
 };
 
+/** What rows of sets are told with. */
+interface OfSets {
+  readonly setupById: ReadonlyMap<string, UsedSetup>;
+  readonly faults: ReadonlyMap<string, readonly FaultMark[]>;
+  readonly corrections: ReadonlyMap<string, readonly CorrectionMark[]>;
+  readonly parsed: (json: string) => unknown;
+}
+
+function toSet(r: SetRow, { setupById, faults, corrections, parsed }: OfSets): SetRecord {
+  const key = `${r.itemId} ${r.setId}`;
+  return {
+    sessionId: r.sessionId,
+    side: r.side,
+    itemId: r.itemId,
+    setId: r.setId,
+    setNo: r.setNo,
+    startedAtMs: r.startedAtMs,
+    endedAtMs: r.endedAtMs,
+    loadG: r.loadG,
+    bandId: r.bandId,
+    reps: r.reps,
+    targetReps: r.targetReps,
+    tempo: r.tempo,
+    scheme: r.scheme,
+    choices: parsed(r.choices) as SetRecord['choices'],
+    parts: parsed(r.parts) as SetRecord['parts'],
+    cleanTo: r.cleanTo,
+    note: r.note,
+    confirmed: r.confirmed === 1,
+    setup: r.setupId === null ? null : (setupById.get(r.setupId) ?? null),
+    faults: faults.get(key) ?? [],
+    corrections: corrections.get(key) ?? [],
+  };
+}
+
+/** Reads JSON, once for rows that say the same. */
+function parsedOnce(): (json: string) => unknown {
+  const known = new Map<string, unknown>();
+  return (json) => {
+    if (!known.has(json)) known.set(json, JSON.parse(json));
+    return known.get(json);
+  };
+}
+
 /** Sets as the fold told them, each with its marks and the set-up that stood. */
 function readSets(read: Read, setups: readonly { readonly used: UsedSetup }[]): Of<{ readonly set: SetRecord }>[] {
   const setupById = new Map(setups.map(({ used }) => [used.id, used]));
+  const parsed = parsedOnce();
   const marks = (table: string) =>
     [`JOIN ${table} x ON x.item_id = p.item_id`, 'x.item_id, x.set_id, x.position'] as const;
   const faults = bySet(
@@ -208,6 +157,7 @@ function readSets(read: Read, setups: readonly { readonly used: UsedSetup }[]): 
       "x.item_id || ' ' || x.set_id AS key, x.id, x.rep, x.fault, x.side, x.severity",
       ...marks('fault_fold'),
     ),
+    toFault,
   );
   const corrections = bySet(
     read<In<CorrectionMark>>(
@@ -215,6 +165,7 @@ function readSets(read: Read, setups: readonly { readonly used: UsedSetup }[]): 
         'x.outcome_id AS outcomeId, x.outcome_set_id AS outcomeSetId',
       ...marks('correction_fold'),
     ),
+    toCorrection,
   );
   return read<SetRow>(
     'p.movement, i.session_id AS sessionId, i.side, x.item_id AS itemId, x.set_id AS setId, x.set_no AS setNo, ' +
@@ -223,18 +174,7 @@ function readSets(read: Read, setups: readonly { readonly used: UsedSetup }[]): 
       'x.confirmed, x.setup_id AS setupId',
     'JOIN set_fold x ON x.item_id = p.item_id JOIN session_item i ON i.id = p.item_id',
     'x.started_at_ms, x.item_id, x.set_no, x.set_id',
-  ).map(({ movement, choices, parts, confirmed, setupId, ...r }) => ({
-    movement,
-    set: {
-      ...r,
-      choices: JSON.parse(choices) as SetRecord['choices'],
-      parts: JSON.parse(parts) as SetRecord['parts'],
-      confirmed: confirmed === 1,
-      setup: setupId === null ? null : (setupById.get(setupId) ?? null),
-      faults: faults.get(`${r.itemId} ${r.setId}`) ?? [],
-      corrections: corrections.get(`${r.itemId} ${r.setId}`) ?? [],
-    },
-  }));
+  ).map((r) => ({ movement: r.movement, set: toSet(r, { setupById, faults, corrections, parsed }) }));
 }
 
 const readPains = (read: Read): Of<{ readonly pain: PainMark }>[] =>
@@ -267,13 +207,6 @@ export function openSets(db: Db, beforeMs: number, most: number): readonly OpenS
   ).all(beforeMs, most) as OpenSet[];
 }
 
-/** The set-ups that a client used in the newest sessions, by movement, oldest first. */
-export function usedSetups(db: Db, clientId: string): ReadonlyMap<string, readonly UsedSetup[]> {
-  const items = newestItems(db, clientId, null);
-  const setups = groupBy(readSetups(reader(db, { clientId, items })), (s) => s.movement);
-  return new Map([...setups].map(([movement, own]) => [movement, own.map((s) => s.used)]));
-}
-
 /** How corrections fared that were given in a gym since a time and looked at, over all clients. */
 export function countCorrections(db: Db, gymId: string, sinceMs: number): readonly CorrectionCount[] {
   foldNews(db, ALL);
@@ -295,25 +228,6 @@ export function unreadableOf(db: Db, clientId: string): readonly UnreadableRow[]
     "SELECT unreadable FROM item_fold WHERE client_id = ? AND unreadable <> '[]' ORDER BY at_ms",
   ).all(clientId) as { unreadable: string }[];
   return rows.flatMap((r) => JSON.parse(r.unreadable) as UnreadableRow[]);
-}
-
-/** Movements of clients whose newest records are at hand. */
-const recentOnce = readOnce<FoldedLog>(400);
-const NOTHING: FoldedLog = { setups: [], sets: [], pains: [] };
-
-/** What the next set of a client and movement is judged by, and what stands beside it in its session (`here`). */
-export function readRecent(db: Db, clientId: string, movement: string, here: readonly string[]): FoldedLog {
-  ensureFolded(db, clientId);
-  const stamp = prepared(db, 'SELECT n FROM fold_stamp WHERE client_id = ? AND movement = ?').get(
-    clientId,
-    movement,
-  ) as { n: number } | undefined;
-  if (!stamp) return NOTHING;
-  const key = JSON.stringify([clientId, movement, stamp.n, here]);
-  return recentOnce(db, key, () => {
-    const items = [...recentItems(db, clientId, movement), ...here];
-    return readFolds(db, { clientId, items }).get(movement) ?? NOTHING;
-  });
 }
 
 /** What the records of a client tell, by movement, oldest first. */

@@ -8,13 +8,13 @@ import { WantedStations } from '@/features/plan/wanted-stations';
 import { SessionSheet } from '@/features/plan/session-sheet';
 import forms from '@/features/shell/forms.module.css';
 import { Link } from '@/features/shell/link';
-import { WORDS as PAGES } from '@/messages/screens/pages';
 import { WORDS } from '@/messages/screens/plan';
 import { PROPOSE } from '@/messages/screens/propose';
 import { CLIENT_WEEK } from '@/messages/screens/week';
 import { openUseCase } from '@/server/open-use-case';
 import { listPlanChoices } from '@/server/plan';
 import { loadSessionPlan } from '@/server/session-plan';
+import { sessionTitle } from '@/server/titles';
 import { togetherChoice } from '@/server/together';
 import { orderSessionAction, planTodayAction } from '../../actions';
 import {
@@ -37,8 +37,7 @@ type Params = Promise<{ sessionId: string }>;
 
 /** What the page is called: whose session, and which place. */
 export async function generateMetadata({ params }: { readonly params: Params }): Promise<Metadata> {
-  const plan = loadSessionPlan(await openUseCase(), (await params).sessionId);
-  return { title: plan ? PAGES.placeOf(plan.clientName, WORDS.place) : PAGES.nothingOnThisSheet };
+  return { title: sessionTitle(await openUseCase(), (await params).sessionId, WORDS.place) };
 }
 
 const OF_A_MOVEMENT = {

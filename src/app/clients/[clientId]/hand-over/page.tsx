@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { cache } from 'react';
 import { originOfPage } from '@/app/origin';
 import { PaperSheet } from '@/features/paper/paper-sheet';
 import { openUseCase } from '@/server/open-use-case';
@@ -9,14 +10,17 @@ import { WORDS } from '@/messages/screens/pages';
 
 type Params = Promise<{ clientId: string }>;
 
+/** Told once for the page and what it is called. */
+const paperOf = cache(async (id: string) => loadHandOver(await openUseCase(), id));
+
 /** What the page is called. */
 export async function generateMetadata({ params }: { readonly params: Params }): Promise<Metadata> {
-  return { title: loadHandOver(await openUseCase(), (await params).clientId)?.title ?? WORDS.nothingOnThisSheet };
+  return { title: (await paperOf((await params).clientId))?.title ?? WORDS.nothingOnThisSheet };
 }
 
 export default async function HandOverPage({ params }: { readonly params: Params }) {
   const { clientId: id } = await params;
-  const paper = loadHandOver(await openUseCase(), id);
+  const paper = await paperOf(id);
   if (!paper) notFound();
   const code = codeOf(`${await originOfPage()}/clients/${id}/hand-over`);
   return <PaperSheet paper={paper} code={code} pdf={`/api/v1/papers/hand-over/${id}`} />;

@@ -3,20 +3,18 @@ import { notFound } from 'next/navigation';
 import { ProposeSession } from '@/features/plan/propose-session';
 import forms from '@/features/shell/forms.module.css';
 import { Link } from '@/features/shell/link';
-import { WORDS as PAGES } from '@/messages/screens/pages';
 import { WORDS as PLAN } from '@/messages/screens/plan';
 import { PROPOSE as WORDS } from '@/messages/screens/propose';
 import { openUseCase } from '@/server/open-use-case';
 import { loadProposing } from '@/server/propose';
-import { loadSessionPlan } from '@/server/session-plan';
+import { sessionTitle } from '@/server/titles';
 import { putProposedAction } from '../../../plan-actions';
 
 type Params = Promise<{ sessionId: string }>;
 
 /** What the page is called: for whose session movements are proposed. */
 export async function generateMetadata({ params }: { readonly params: Params }): Promise<Metadata> {
-  const plan = loadSessionPlan(await openUseCase(), (await params).sessionId);
-  return { title: plan ? PAGES.placeOf(plan.clientName, WORDS.place) : PAGES.nothingOnThisSheet };
+  return { title: sessionTitle(await openUseCase(), (await params).sessionId, WORDS.place) };
 }
 
 export default async function ProposePage({ params }: { readonly params: Params }) {
