@@ -1,9 +1,9 @@
 'use client';
 import { SIDES } from '@/core/body/side';
 import { UnitInput } from '@/features/shell/unit-input';
-import type { UseFormReturnType } from '@mantine/form';
+import { memo, type ReactNode } from 'react';
 import { findArmPath } from '@/core/body/arm-path-test';
-import type { ClientValues, TrialValues } from './client-form-values';
+import type { ClientValues, SetValue, TrialValues } from './client-form-values';
 import { WORDS } from '@/messages/screens/client';
 import styles from './client.module.css';
 
@@ -18,27 +18,35 @@ function resultText(trials: readonly TrialValues[]): string {
   return best.source === 'edge' ? WORDS.thatIsTheLastPath(at) : at;
 }
 
+interface Props {
+  readonly armPath: ClientValues['armPath'];
+  readonly errors: Readonly<Record<string, ReactNode>>;
+  readonly set: SetValue;
+}
+
 /** The rear-deltoid path test, step by step and side by side. */
-export function ArmPathForm({ form }: { readonly form: UseFormReturnType<ClientValues> }) {
+export const ArmPathForm = memo(function ArmPathForm({ armPath, errors, set }: Props) {
   return (
     <div className={styles.armPath}>
       {SIDES.map((side) => (
         <fieldset key={side}>
           <legend>{WORDS.arm(side)}</legend>
-          {form.values.armPath[side].map((t, i) => (
+          {armPath[side].map((t, i) => (
             <UnitInput
               unit="cm"
               key={t.belowDeg}
               label={t.belowDeg === 0 ? WORDS.levelWithTheShoulder : WORDS.belowLevel(t.belowDeg)}
               aria-label={WORDS.elbowBehindTheBackDegrees(side, t.belowDeg)}
-              {...form.getInputProps(`armPath.${side}.${i}.behindCm`)}
+              value={t.behindCm}
+              error={errors[`armPath.${side}.${i}.behindCm`]}
+              onChange={(v) => set(`armPath.${side}.${i}.behindCm`, v)}
             />
           ))}
           <p className={styles.result} data-testid={`arm-path-${side}`} role="status">
-            {resultText(form.values.armPath[side])}
+            {resultText(armPath[side])}
           </p>
         </fieldset>
       ))}
     </div>
   );
-}
+});

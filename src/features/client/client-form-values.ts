@@ -40,6 +40,12 @@ export interface ClientValues extends Record<string, unknown> {
   chestLineDeg: number | '';
 }
 
+/** Puts a value where its path says, such as `measuredCm.hipHeight`; the same function however often it is drawn. */
+export type SetValue = (path: string, value: unknown) => void;
+
+/** What makes the body. */
+export type SizeValues = Pick<ClientValues, 'statureCm' | 'massKg' | 'measuredCm'>;
+
 const tenth = (m: number): number => Math.round(m * 1000) / 10;
 /** "2026-11-24" of a day number. */
 export const dayText = (day: number): string => new Date(day * DAY_MS).toISOString().slice(0, 10);
@@ -91,7 +97,7 @@ export function toClientValues(c: Client | null): ClientValues {
 }
 
 /** The body as typed so far; null while stature or mass make none. */
-export function toBodyInput(v: ClientValues): BodyInput | null {
+export function toBodyInput(v: SizeValues): BodyInput | null {
   if (typeof v.statureCm !== 'number' || v.statureCm < 120 || v.statureCm > 230) return null;
   const measuredM = Object.fromEntries(
     MEASURE_NAMES.flatMap((n) =>

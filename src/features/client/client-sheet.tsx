@@ -4,7 +4,7 @@ import type { Client } from '@/contract/views/client';
 import { NativeSelect, NumberInput, Textarea, TextInput } from '@mantine/core';
 import type { UseFormReturnType } from '@mantine/form';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState, type ReactNode } from 'react';
 import { buildBody, sizeOf, type Body } from '@/core/body/body-model';
 import { HEIGHT_NAMES, LENGTH_NAMES, MEASURE_NAMES, SEATED_NAMES, type MeasureName } from '@/core/body/segment-ratios';
 import { SAID_IN, type SaidIn } from '@/core/units/as-spoken';
@@ -14,13 +14,15 @@ import { toFieldIssues } from '@/contract/field';
 import { RestoredNote } from '@/features/shell/restored-note';
 import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
+import { useLatest } from '@/features/shell/use-latest';
+import { useSame } from '@/features/shell/use-same';
 import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
 import { figureText, SAID_IN_NAME } from '@/messages/numbers';
 import { MEASURE_LABEL } from '@/messages/measures';
 import { ArmPathForm } from './arm-path-form';
 import { BodyFigure } from './body-figure';
-import { toBodyInput, toClientValues, type ClientValues } from './client-form-values';
+import { toBodyInput, toClientValues, type ClientValues, type SetValue, type SizeValues } from './client-form-values';
 import { HingeTable } from './hinge-table';
 import { LimitsForm } from './limits-form';
 import { MeasuringGuide } from './measuring-guide';
@@ -58,8 +60,13 @@ const PARTS = [
 
 type ClientForm = UseFormReturnType<ClientValues>;
 
+interface PartProps {
+  readonly form: ClientForm;
+  readonly set: SetValue;
+}
+
 /** The body that the typed measures make; null without a stature. A slip of the tape is told at its field only. */
-function bodyOf(values: ClientValues): Body | null {
+function bodyOf(values: SizeValues): Body | null {
   const input = toBodyInput(values);
   if (!input) return null;
   const slips = new Set(findMeasureSlips(input.statureM, input.measuredM).map((s) => s.name));
@@ -78,27 +85,54 @@ function estimateText(body: Body | null, name: MeasureName, saidIn: SaidIn): str
   return sized.source === 'derived' ? `follows: ${cm}` : `estimated: ${cm}`;
 }
 
-/** Boxes for the tape, one a measure, with what is reckoned without it. */
-function MeasureBoxes(props: {
-  readonly names: readonly MeasureName[];
-  readonly body: Body | null;
-  readonly form: ClientForm;
+interface MeasureBoxProps {
+  readonly name: MeasureName;
+  readonly value: number | '';
+  readonly error: ReactNode;
+  /** What is reckoned without the tape. */
+  readonly estimate: string;
+  readonly set: SetValue;
   readonly onShow: (name: MeasureName) => void;
-}) {
-  const { names, body, form, onShow } = props;
+}
+
+/** A box for the tape. There are many: each is drawn anew only when something of it changes. */
+const MeasureBox = memo(function MeasureBox({ name, value, error, estimate, set, onShow }: MeasureBoxProps) {
+  return (
+    <UnitInput
+      unit="cm"
+      id={`measure-${name}`}
+      label={MEASURE_LABEL[name]}
+      description={estimate}
+      classNames={{ description: value === '' ? styles.estimatedNumber : undefined }}
+      value={value}
+      error={error}
+      onChange={(v) => set(`measuredCm.${name}`, v)}
+      onFocus={() => onShow(name)}
+    />
+  );
+});
+
+/** Boxes for the tape, one a measure, with what is reckoned without it. */
+function MeasureBoxes(
+  props: PartProps & {
+    readonly names: readonly MeasureName[];
+    readonly body: Body | null;
+    readonly onShow: (name: MeasureName) => void;
+  },
+) {
+  const { names, body, form, set, onShow } = props;
   const saidIn = useSaidIn();
   return (
     <div className={styles.boxes}>
       {names.map((n) => (
-        <UnitInput
+        <MeasureBox
           key={n}
-          unit="cm"
-          id={`measure-${n}`}
-          label={MEASURE_LABEL[n]}
-          description={estimateText(body, n, saidIn)}
-          classNames={{ description: form.values.measuredCm[n] === '' ? styles.estimatedNumber : undefined }}
-          {...form.getInputProps(`measuredCm.${n}`)}
-          onFocus={() => onShow(n)}
+          name={n}
+          value={form.values.measuredCm[n]}
+          error={form.errors[`measuredCm.${n}`]}
+          estimate={estimateText(body, n, saidIn)}
+          set={set}
+          onShow={onShow}
         />
       ))}
     </div>
@@ -106,7 +140,7 @@ function MeasureBoxes(props: {
 }
 
 /** The client drawn from what is typed; a number tapped is measured next. */
-function FigureSide(props: {
+const FigureSide = memo(function FigureSide(props: {
   readonly body: Body | null;
   readonly shown: MeasureName | null;
   readonly onMeasure: (name: MeasureName) => void;
@@ -124,7 +158,7 @@ function FigureSide(props: {
       </p>
     </div>
   );
-}
+});
 
 /** Where on the sheet what stands; a client not yet kept has no records. */
 function PartsOfSheet({ known }: { readonly known: boolean }) {
@@ -169,26 +203,28 @@ function WhoParts(props: { readonly form: ClientForm; readonly body: Body | null
 }
 
 /** What the tape says, and what to take it to next. */
-function MeasuredParts(props: {
-  readonly form: ClientForm;
-  readonly body: Body | null;
-  readonly guide: Props['guide'];
-  readonly onShow: (name: MeasureName) => void;
-  readonly onMeasure: (name: MeasureName) => void;
-}) {
-  const { form, body, guide, onShow, onMeasure } = props;
-  const { measuredCm } = form.values;
+function MeasuredParts(
+  props: PartProps & {
+    readonly body: Body | null;
+    readonly guide: Props['guide'];
+    readonly onShow: (name: MeasureName) => void;
+    readonly onMeasure: (name: MeasureName) => void;
+  },
+) {
+  const { form, set, body, guide, onShow, onMeasure } = props;
+  const boxes = { body, form, set, onShow };
+  const measuredCm = useSame(form.values.measuredCm);
   const done = useMemo(() => new Set(MEASURE_NAMES.filter((n) => measuredCm[n] !== '')), [measuredCm]);
   return (
     <>
       <h2 id="measure">{WORDS.measureNext}</h2>
       <MeasuringGuide guide={guide} done={done} onMeasure={onMeasure} />
       <h2>{WORDS.heightsAboveTheFloorStanding}</h2>
-      <MeasureBoxes names={HEIGHT_NAMES.toReversed()} body={body} form={form} onShow={onShow} />
+      <MeasureBoxes names={HEIGHT_NAMES.toReversed()} {...boxes} />
       <h2>{WORDS.heightsAboveTheSeatSitting}</h2>
-      <MeasureBoxes names={SEATED_NAMES} body={body} form={form} onShow={onShow} />
+      <MeasureBoxes names={SEATED_NAMES} {...boxes} />
       <h2>{WORDS.lengths}</h2>
-      <MeasureBoxes names={LENGTH_NAMES} body={body} form={form} onShow={onShow} />
+      <MeasureBoxes names={LENGTH_NAMES} {...boxes} />
       {body && (
         <>
           <h2>{WORDS.hingeByEye}</h2>
@@ -200,15 +236,18 @@ function MeasuredParts(props: {
 }
 
 /** What the joints allow, the notes that change defaults, and what a clinician set. */
-function AllowedParts({ form, today }: { readonly form: ClientForm; readonly today: string }) {
+function AllowedParts({ form, set, today }: PartProps & { readonly today: string }) {
+  const [rangeDeg, armPath] = [useSame(form.values.rangeDeg), useSame(form.values.armPath)];
+  const [notes, unfelt] = [useSame(form.values.notes), useSame(form.values.unfelt)];
+  const errors = useSame(form.errors);
   return (
     <>
       <h2 id="range">{WORDS.activeRange}</h2>
       <p className={styles.hint}>{WORDS.howFarTheClientGoes}</p>
-      <RangeTable form={form} />
+      <RangeTable rangeDeg={rangeDeg} errors={errors} set={set} />
       <h2 id="path">{WORDS.rearDeltoidPath}</h2>
       <p className={styles.hint}>{WORDS.armOutToTheSide}</p>
-      <ArmPathForm form={form} />
+      <ArmPathForm armPath={armPath} errors={errors} set={set} />
       <h2 id="chest">{WORDS.lowerChestLine}</h2>
       <p className={styles.hint}>{WORDS.theLowerBorderOfThe}</p>
       <NumberInput
@@ -219,7 +258,7 @@ function AllowedParts({ form, today }: { readonly form: ClientForm; readonly tod
         {...form.getInputProps('chestLineDeg')}
       />
       <h2 id="notes">{WORDS.notesThatChangeDefaults}</h2>
-      <NotesForm form={form} />
+      <NotesForm notes={notes} unfelt={unfelt} set={set} />
       <h2 id="limits">{WORDS.cliniciansLimits}</h2>
       <p className={styles.hint}>{WORDS.asTheClinicianNamedThem}</p>
       <LimitsForm form={form} today={today} />
@@ -247,11 +286,14 @@ export function ClientSheet({ client, guide, today, gymSaidIn, save }: Props) {
     `client-${client?.id ?? 'new'}`,
     { opened: client, toValues: toClientValues },
   );
-  const body = useMemo(() => bodyOf(form.values), [form.values]);
-  const measure = (name: MeasureName): void => {
+  const set = useLatest<Parameters<SetValue>>((path, value) => form.setFieldValue(path, value as never));
+  const { statureCm, massKg, measuredCm } = form.values;
+  const size = useSame<SizeValues>({ statureCm, massKg, measuredCm });
+  const body = useMemo(() => bodyOf(size), [size]);
+  const measure = useLatest((name: MeasureName): void => {
     setShown(name);
     document.getElementById(`measure-${name}`)?.focus();
-  };
+  });
   return (
     <SaidInProvider saidIn={form.values.saidIn || gymSaidIn}>
       <SheetForm onSubmit={onSubmit} className={styles.sheet} onChange={() => setSaved(false)}>
@@ -262,8 +304,8 @@ export function ClientSheet({ client, guide, today, gymSaidIn, save }: Props) {
         </div>
         <FigureSide body={body} shown={shown} onMeasure={measure} />
         <div>
-          <MeasuredParts form={form} body={body} guide={guide} onShow={setShown} onMeasure={measure} />
-          <AllowedParts form={form} today={today} />
+          <MeasuredParts form={form} set={set} body={body} guide={guide} onShow={setShown} onMeasure={measure} />
+          <AllowedParts form={form} set={set} today={today} />
           <SaveRow inSight label={WORDS.saveClient} busy={busy} said={saved ? WORDS.saved : null} trouble={trouble} />
         </div>
       </SheetForm>

@@ -1,6 +1,6 @@
 'use client';
 import { Table } from '@mantine/core';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Body } from '@/core/body/body-model';
 import { findHingeDeg, knucklesOverKneesM, SOFT_KNEES_DEG } from '@/core/fit/hinge-fit';
 import { saidText } from '@/messages/numbers';
@@ -14,7 +14,7 @@ const ANGLES = [60, 45, 20, 0] as const;
 /**
  * The hinge by eye, in this client's own centimetres: hanging knuckles against the kneecaps, and the other way round.
  */
-export function HingeTable({ body }: { readonly body: Body }) {
+export const HingeTable = memo(function HingeTable({ body }: { readonly body: Body }) {
   const saidIn = useSaidIn();
   const [seenCm, setSeenCm] = useState<number | ''>('');
   const look = (['shoulderHeight', 'hipHeight', 'kneeHeight'] as const).every(
@@ -54,4 +54,4 @@ export function HingeTable({ body }: { readonly body: Body }) {
       </div>
     </div>
   );
-}
+});

@@ -1,4 +1,5 @@
 'use client';
+import { memo } from 'react';
 import type { MeasureWorth } from '@/core/book/measuring-guide';
 import type { MeasureName } from '@/core/body/segment-ratios';
 import { MEASURE_LABEL } from '@/messages/measures';
@@ -18,7 +19,7 @@ function worthText(w: MeasureWorth): string {
 }
 
 /** What to take the tape to first: the estimates that 2 cm would matter most for, in this client's own set-ups. */
-export function MeasuringGuide({ guide, done, onMeasure }: Props) {
+export const MeasuringGuide = memo(function MeasuringGuide({ guide, done, onMeasure }: Props) {
   if (guide.setups === 0) return <p className={styles.hint}>{WORDS.onceASetUpIs}</p>;
   const open = guide.worth.filter((w) => !done.has(w.measure));
   if (open.length === 0) return <p className={styles.hint}>{WORDS.nothingLeftToMeasureWould}</p>;
@@ -34,4 +35,4 @@ export function MeasuringGuide({ guide, done, onMeasure }: Props) {
       ))}
     </ol>
   );
-}
+});

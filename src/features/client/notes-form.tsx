@@ -1,19 +1,24 @@
 'use client';
 import { MultiSelect } from '@mantine/core';
-import type { UseFormReturnType } from '@mantine/form';
+import { memo } from 'react';
 import { CLIENT_NOTES, type ClientNote } from '@/core/body/client-note';
-import { REGIONS, type Region } from '@/core/body/region-line';
+import { REGIONS } from '@/core/body/region-line';
 import { REGION_NAME } from '@/messages/movements';
 import { NOTE_TEXT } from '@/messages/notes';
-import type { ClientValues } from './client-form-values';
+import type { ClientValues, SetValue } from './client-form-values';
 import { WORDS } from '@/messages/screens/client';
 import styles from './client.module.css';
 
+interface Props {
+  readonly notes: ClientValues['notes'];
+  readonly unfelt: ClientValues['unfelt'];
+  readonly set: SetValue;
+}
+
 /** Observations that change defaults, each with what it changes. */
-export function NotesForm({ form }: { readonly form: UseFormReturnType<ClientValues> }) {
-  const { notes } = form.values;
+export const NotesForm = memo(function NotesForm({ notes, unfelt, set }: Props) {
   const toggle = (n: ClientNote): void =>
-    form.setFieldValue('notes', (notes.includes(n) ? notes.filter((x) => x !== n) : [...notes, n]) as never);
+    set('notes', notes.includes(n) ? notes.filter((x) => x !== n) : [...notes, n]);
   return (
     <>
       <div className={styles.notes}>
@@ -28,11 +33,11 @@ export function NotesForm({ form }: { readonly form: UseFormReturnType<ClientVal
         <MultiSelect
           label={WORDS.regionsNotFeltYet}
           data={REGIONS.map((r) => ({ value: r, label: REGION_NAME[r] }))}
-          value={form.values.unfelt}
-          onChange={(v) => form.setFieldValue('unfelt', v as Region[] as never)}
+          value={unfelt}
+          onChange={(v) => set('unfelt', v)}
           size="md"
         />
       )}
     </>
   );
-}
+});

@@ -1,16 +1,58 @@
 'use client';
 import { SIDES } from '@/core/body/side';
 import { NumberInput, Table } from '@mantine/core';
-import type { UseFormReturnType } from '@mantine/form';
-import { RANGE_NAMES, RANGE_NORM_DEG } from '@/core/body/active-range';
+import { memo, type ReactNode } from 'react';
+import { RANGE_NAMES, RANGE_NORM_DEG, type RangeName } from '@/core/body/active-range';
 import { RANGE_LABEL } from '@/messages/measures';
-import type { ClientValues } from './client-form-values';
+import type { ClientValues, SetValue } from './client-form-values';
 import { WORDS } from '@/messages/screens/client';
 import styles from './client.module.css';
 
+interface RangeRowProps {
+  readonly name: RangeName;
+  readonly left: number | '';
+  readonly right: number | '';
+  readonly leftError: ReactNode;
+  readonly rightError: ReactNode;
+  readonly set: SetValue;
+}
+
+/** A motion, left and right beside the norm. There are many: each is drawn anew only when something of it changes. */
+const RangeRow = memo(function RangeRow({ name, left, right, leftError, rightError, set }: RangeRowProps) {
+  const sides = { left: [left, leftError], right: [right, rightError] } as const;
+  return (
+    <Table.Tr>
+      <Table.Th scope="row">{RANGE_LABEL[name]}</Table.Th>
+      {SIDES.map((side) => {
+        const [value, error] = sides[side];
+        return (
+          <Table.Td key={side}>
+            <NumberInput
+              aria-label={`${RANGE_LABEL[name]}, ${side}`}
+              suffix="°"
+              value={value}
+              error={error}
+              onChange={(v) => set(`rangeDeg.${side}.${name}`, typeof v === 'number' ? v : '')}
+            />
+            <span className={styles.rangeBar} aria-hidden>
+              {value !== '' && <span style={{ width: `${Math.min(100, (value / RANGE_NORM_DEG[name]) * 100)}%` }} />}
+            </span>
+          </Table.Td>
+        );
+      })}
+      <Table.Td className={styles.norm}>{RANGE_NORM_DEG[name]}°</Table.Td>
+    </Table.Tr>
+  );
+});
+
+interface Props {
+  readonly rangeDeg: ClientValues['rangeDeg'];
+  readonly errors: Readonly<Record<string, ReactNode>>;
+  readonly set: SetValue;
+}
+
 /** Active range left and right beside the norm; a difference between the sides shows as a difference in length. */
-export function RangeTable({ form }: { readonly form: UseFormReturnType<ClientValues> }) {
-  const { rangeDeg } = form.values;
+export const RangeTable = memo(function RangeTable({ rangeDeg, errors, set }: Props) {
   return (
     <Table className={styles.ranges}>
       <Table.Thead>
@@ -26,34 +68,17 @@ export function RangeTable({ form }: { readonly form: UseFormReturnType<ClientVa
       </Table.Thead>
       <Table.Tbody>
         {RANGE_NAMES.map((n) => (
-          <Table.Tr key={n}>
-            <Table.Th scope="row">{RANGE_LABEL[n]}</Table.Th>
-            {SIDES.map((side) => {
-              const value = rangeDeg[side][n];
-              return (
-                <Table.Td key={side}>
-                  <NumberInput
-                    aria-label={`${RANGE_LABEL[n]}, ${side}`}
-                    suffix="°"
-                    value={value}
-                    error={form.errors[`rangeDeg.${side}.${n}`]}
-                    onChange={(v) =>
-                      form.setFieldValue('rangeDeg', {
-                        ...rangeDeg,
-                        [side]: { ...rangeDeg[side], [n]: typeof v === 'number' ? v : '' },
-                      } as never)
-                    }
-                  />
-                  <span className={styles.rangeBar} aria-hidden>
-                    {value !== '' && <span style={{ width: `${Math.min(100, (value / RANGE_NORM_DEG[n]) * 100)}%` }} />}
-                  </span>
-                </Table.Td>
-              );
-            })}
-            <Table.Td className={styles.norm}>{RANGE_NORM_DEG[n]}°</Table.Td>
-          </Table.Tr>
+          <RangeRow
+            key={n}
+            name={n}
+            left={rangeDeg.left[n]}
+            right={rangeDeg.right[n]}
+            leftError={errors[`rangeDeg.left.${n}`]}
+            rightError={errors[`rangeDeg.right.${n}`]}
+            set={set}
+          />
         ))}
       </Table.Tbody>
     </Table>
   );
-}
+});

@@ -4,7 +4,7 @@ import type { KitPiece } from '@/contract/views/kit';
 import { NativeSelect, Table, TextInput } from '@mantine/core';
 import type { UseFormReturnType } from '@mantine/form';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { ATTACHMENT_KINDS, type AttachmentKind } from '@/core/kit/attachment';
 import type { BodyInput } from '@/core/body/body-model';
 import type { SaidIn } from '@/core/units/as-spoken';
@@ -16,6 +16,7 @@ import { RestoredNote } from '@/features/shell/restored-note';
 import { SaidInProvider } from '@/features/shell/said-in';
 import { SaveRow } from '@/features/shell/save-row';
 import { SheetForm } from '@/features/shell/sheet-form';
+import { useSame } from '@/features/shell/use-same';
 import { useSavedForm } from '@/features/shell/use-saved-form';
 import forms from '@/features/shell/forms.module.css';
 import { KIT_CAUTION, KIT_NAME, KIT_STAND_IN, notchOffText } from '@/messages/kit';
@@ -79,7 +80,12 @@ function SettingTable(props: {
 }
 
 /** The piece to scale as it is typed, and where it is set for whom. */
-function Drawn({ kind, spec, clients, scene }: Pick<Props, 'kind' | 'clients'> & Pick<KitValues, 'spec'> & Drawing) {
+const Drawn = memo(function Drawn({
+  kind,
+  spec,
+  clients,
+  scene,
+}: Pick<Props, 'kind' | 'clients'> & Pick<KitValues, 'spec'> & Drawing) {
   const fits = useMemo(() => fitClients(kind, spec, clients), [kind, spec, clients]);
   const notches = useMemo(() => (kind === 'bench' ? notchesFor(spec) : []), [kind, spec]);
   return (
@@ -101,7 +107,7 @@ function Drawn({ kind, spec, clients, scene }: Pick<Props, 'kind' | 'clients'> &
       />
     </div>
   );
-}
+});
 
 type Drawing = Pick<ReturnType<typeof previewKit>, 'scene'>;
 
@@ -164,7 +170,7 @@ export function KitSheet({ kind, piece, clients, saidIn, save }: Props) {
     `kit-${piece?.id ?? `new-${kind}`}`,
     { opened: piece, toValues: (kept) => toKitValues(kind, kept) },
   );
-  const { spec } = form.values;
+  const spec = useSame(form.values.spec);
   const preview = useMemo(() => previewKit(kind, spec), [kind, spec]);
   return (
     <SaidInProvider saidIn={saidIn}>
