@@ -48,7 +48,7 @@ function sourceHash(folders, files = []) {
 
 const BUILT_BY = [
   'package-lock.json',
-  'next.config.ts',
+  'next.config.mjs',
   'tsconfig.json',
   'scripts/build-sw.mjs',
   'scripts/build-door.mjs',

@@ -110,8 +110,9 @@ async function copyAsItStands(file: string, to: string, rest: () => void): Promi
 }
 
 /**
- * Copy a database file while it is in use, look the copy over, and let old ones fall away, and what was left half-made
- * by a program that ended on the way. The copy gets its name only once it is whole, so that whatever has a backup's name is one. `rest` is called again and again on the way.
+ * Copy a database file while it is in use, look the copy over, and let go old ones and what a program that ended on the
+ * way left half-made. The copy gets its name only once it is whole, so that whatever has a backup's name is one. `rest`
+ * is called again and again on the way.
  * @throws when the disk is full or the copy is not whole; nothing half-made stays.
  */
 export async function backUp(file: string, folder: string, nowMs: number, rest = (): void => {}): Promise<string> {

@@ -95,8 +95,8 @@ export interface NewestRecords {
 const newestOnce = readOnce<FoldedLog>(600);
 
 /**
- * What the newest records of a client tell, by movement, oldest first; of one movement (`whole`) all of them. A movement
- * is read again once something on record of it has changed.
+ * What the newest records of a client tell, by movement, oldest first; of one movement (`whole`) all of them. A
+ * movement is read again once something on record of it has changed.
  */
 export function readNewest(db: Db, clientId: string, whole: string | null): NewestRecords {
   ensureFolded(db, clientId);
