@@ -28,7 +28,14 @@ import { loadProposing, putProposed } from '@/server/propose';
 import { endTurns, takeTurns } from '@/server/turns';
 import { loadPutAway, putAway } from '@/server/put-away';
 import { loadHandOver, loadSummary } from '@/server/papers';
-import { reachItem, reachSession, reachSessionsOf, reachSessionsWith, reachTogether } from '@/server/reach';
+import {
+  reachClientsOf,
+  reachItem,
+  reachSession,
+  reachSessionsOf,
+  reachSessionsWith,
+  reachTogether,
+} from '@/server/reach';
 import { recordEvents } from '@/server/record-events';
 import { askedSession, loadSessionPlan, orderSession } from '@/server/session-plan';
 import { callOffSession, finishSession, makeSession, moveSession } from '@/server/sessions';
@@ -147,6 +154,7 @@ const OF_A_CLIENT: Readonly<Record<string, (uc: UseCase) => boolean | Promise<bo
   'papers.loadHandOver': (uc) => loadHandOver(uc, 'anselm') !== null,
   'papers.loadSummary': (uc) => loadSummary(uc, 'anselm-2026-11-24') !== null,
   'reach.reachSession': (uc) => reachSession(uc, 'anselm-2026-11-24') !== null,
+  'reach.reachClientsOf': (uc) => reachClientsOf(uc, ['anselm']).has('anselm'),
   'reach.reachItem': (uc) => reachItem(uc, ITEM) !== null,
   'reach.reachSessionsOf': (uc) => reachSessionsOf(uc, 'anselm', 9).length > 0,
   'reach.reachSessionsWith': (uc) => reachSessionsWith(uc, 'anselm', [ITEM]).length > 0,

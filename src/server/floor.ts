@@ -13,7 +13,7 @@ import { dayOf, dayText, toLocalDay } from './clock';
 import { floorItems, isFinished } from './floor-items';
 import { floorSessions } from './floor-sessions';
 import { daySessions, othersSessions } from './day-sessions';
-import { reachClient, reachOpenSets } from './reach';
+import { reachClient, reachClientsOf, reachOpenSets } from './reach';
 import { loadScreening } from './screening';
 import type { UseCase } from './use-case';
 import { wantedOnFloor } from './wanted';
@@ -74,12 +74,16 @@ export function loadFloor(uc: UseCase): FloorView {
   const late = today.filter((s) => s.startsAtMs < fromMs);
   const goOn = new Set(late.flatMap((s) => s.items.map((i) => i.id)));
   const everybody = [...daySessions(uc, today), ...othersSessions(uc, fromMs, toMs)];
+  const clients = reachClientsOf(
+    uc,
+    today.map((s) => s.clientId),
+  );
   const day: Day = {
     lanes: lanesOf(today),
     everybody,
     clients: new Map(
       today.flatMap((s) => {
-        const c = reachClient(uc, s.clientId);
+        const c = clients.get(s.clientId);
         return c ? [[s.id, c] as const] : [];
       }),
     ),

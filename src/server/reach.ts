@@ -4,7 +4,7 @@ import type { Client } from '@/contract/views/client';
 import type { Session, SessionItem } from '@/contract/views/plan';
 import { openSets, type OpenSet } from '@/data/queries/read-folds';
 import { findCare, listCare } from '@/data/queries/care';
-import { findClient, listClients } from '@/data/queries/clients';
+import { findClient, findClients, listClients } from '@/data/queries/clients';
 import {
   findItem,
   findSession,
@@ -48,6 +48,12 @@ function ownIds({ db, actor, nowMs }: UseCase): (id: string) => boolean {
 export function reachClients(uc: UseCase): Client[] {
   const own = ownIds(uc);
   return listClients(uc.db).filter((c) => own(c.id));
+}
+
+/** Those of some clients that are in somebody's care, by their id. */
+export function reachClientsOf(uc: UseCase, ids: readonly string[]): ReadonlyMap<string, Client> {
+  const own = ownIds(uc);
+  return findClients(uc.db, [...new Set(ids)].filter(own));
 }
 
 /** Sessions of clients in somebody's care that start in [fromMs, toMs), earliest first. */

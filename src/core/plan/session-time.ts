@@ -1,3 +1,4 @@
+import { lately } from '@/core/record/lately';
 import { repSeconds, wholePace } from '@/core/tempo/pace';
 import { aimBlocks, type Aimed } from '@/core/tempo/set-aims';
 import { parseTempo } from '@/core/tempo/tempo';
@@ -55,10 +56,20 @@ export const betweenS = (from: Timed, to: Timed, times: ChangeTimes = OUR_TIMES)
   return isWhole || from.movement === to.movement ? seconds : Math.max(seconds, from.restS);
 };
 
+/** Tempos in use: a gym writes a dozen. */
+const TEMPOS = 100;
+const tempoSeconds = lately<number>(TEMPOS);
+
+/** Seconds of one rep at a tempo; nought where it is none. A day's order is reckoned over and over. */
+const repSecondsAt = (tempo: string): number =>
+  tempoSeconds(tempo, () => {
+    const pace = parseTempo(tempo);
+    return pace ? repSeconds(wholePace(pace, 'lifting')) : 0;
+  });
+
 /** Seconds from a movement's first rep to its last one: sets x reps x tempo, and the rests between its sets. */
 export function itemSeconds({ tempo, restS, ...planned }: Timed): number {
-  const pace = parseTempo(tempo);
-  const repS = pace ? repSeconds(wholePace(pace, 'lifting')) : 0;
+  const repS = repSecondsAt(tempo);
   const reps = aimBlocks(planned).reduce((sum, b) => sum + b.sets * b.reps, 0);
   return reps * repS + (planned.sets - 1) * restS;
 }

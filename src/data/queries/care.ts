@@ -18,11 +18,11 @@ const toCover = (row: unknown): CoverRow => {
 
 /** Who cares for every client, by client. */
 export function listCare(db: Db): ReadonlyMap<string, Care> {
-  const clients = db.prepare('SELECT id, trainer_id AS trainerId FROM client').all() as {
+  const clients = prepared(db, 'SELECT id, trainer_id AS trainerId FROM client').all() as {
     id: string;
     trainerId: string | null;
   }[];
-  const covers = db.prepare(COVER).all().map(toCover);
+  const covers = prepared(db, COVER).all().map(toCover);
   return new Map(
     clients.map(({ id, trainerId }) => [id, { trainerId, covers: covers.filter((c) => c.clientId === id) }]),
   );

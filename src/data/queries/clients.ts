@@ -7,6 +7,7 @@ import type { ClientNote } from '@/core/body/client-note';
 import type { ClinicianLimit } from '@/core/body/clinician-limit';
 import type { Region } from '@/core/body/region-line';
 import type { Screening } from '@/core/body/screening';
+import { groupBy } from '@/core/record/group-by';
 import type { Client } from '@/contract/views/client';
 import type { Db } from '../open-db';
 import { prepared } from '../prepared';
@@ -23,56 +24,79 @@ interface ClientRow {
   said_in: SaidIn | null;
 }
 
-function toClient(db: Db, row: ClientRow): Client {
-  const all = <T>(sql: string): T[] => prepared(db, sql).all(row.id) as T[];
-  const measures = all<{ measure: string; value_m: number }>(
-    'SELECT measure, value_m FROM client_measure WHERE client_id = ?',
-  );
-  const ranges = all<{ side: Side; motion: RangeName; value_deg: number }>(
-    'SELECT side, motion, value_deg FROM client_range WHERE client_id = ?',
-  );
-  const notes = all<{ note: ClientNote; detail: string }>(
-    'SELECT note, detail FROM client_note WHERE client_id = ? ORDER BY note, detail',
-  );
+/** What hangs on a client. */
+type Of<T> = T & { readonly clientId: string };
+
+/** Clients with everything that hangs on them, read at once for all of them. */
+function toClients(db: Db, rows: readonly ClientRow[]): Client[] {
+  const ids = JSON.stringify(rows.map((r) => r.id));
+  const all = <T>(columns: string, table: string, order = ''): ReadonlyMap<string, readonly Of<T>[]> =>
+    groupBy(
+      prepared(
+        db,
+        `SELECT client_id AS clientId, ${columns}
+         FROM json_each(?) CROSS JOIN ${table} ON client_id = json_each.value ${order}`,
+      ).all(ids) as Of<T>[],
+      (r) => r.clientId,
+    );
+  const measures = all<{ measure: string; value_m: number }>('measure, value_m', 'client_measure');
+  const ranges = all<{ side: Side; motion: RangeName; value_deg: number }>('side, motion, value_deg', 'client_range');
+  const notes = all<{ note: ClientNote; detail: string }>('note, detail', 'client_note', 'ORDER BY note, detail');
   const trials = all<ArmPathTrial & { side: Side }>(
-    'SELECT side, below_deg AS belowDeg, behind_m AS behindM FROM client_arm_path WHERE client_id = ' +
-      '? ORDER BY below_deg',
+    'side, below_deg AS belowDeg, behind_m AS behindM',
+    'client_arm_path',
+    'ORDER BY below_deg',
   );
-  const range: Record<Side, Partial<Record<RangeName, number>>> = { left: {}, right: {} };
-  for (const r of ranges) range[r.side][r.motion] = r.value_deg;
-  const path = (side: Side): ArmPathTrial[] =>
-    trials.filter((t) => t.side === side).map(({ belowDeg, behindM }) => ({ belowDeg, behindM }));
-  return {
-    id: row.id,
-    name: row.name,
-    note: row.note,
-    statureM: row.stature_m,
-    massKg: row.mass_kg,
-    massEstimated: row.mass_estimated === 1,
-    saidIn: row.said_in,
-    range,
-    chestLineDeg: row.chest_line_deg,
-    measuredM: Object.fromEntries(measures.map((m) => [m.measure, m.value_m])) as MeasuredM,
-    notes: [...new Set(notes.map((n) => n.note))],
-    unfelt: notes.flatMap((n) => (n.note === 'does-not-feel' && n.detail !== '' ? [n.detail as Region] : [])),
-    limits: all<ClinicianLimit>(
-      'SELECT subject, side, most, set_by AS setBy, from_day AS fromDay, until_day AS untilDay FROM ' +
-        'client_limit WHERE client_id = ? ORDER BY position',
-    ),
-    armPath: { left: path('left'), right: path('right') },
-  };
+  const limits = all<ClinicianLimit>(
+    'subject, side, most, set_by AS setBy, from_day AS fromDay, until_day AS untilDay',
+    'client_limit',
+    'ORDER BY position',
+  );
+  return rows.map((row): Client => {
+    const of = <T>(kept: ReadonlyMap<string, readonly T[]>): readonly T[] => kept.get(row.id) ?? [];
+    const range: Record<Side, Partial<Record<RangeName, number>>> = { left: {}, right: {} };
+    for (const r of of(ranges)) range[r.side][r.motion] = r.value_deg;
+    const path = (side: Side): ArmPathTrial[] =>
+      of(trials)
+        .filter((t) => t.side === side)
+        .map(({ belowDeg, behindM }) => ({ belowDeg, behindM }));
+    return {
+      id: row.id,
+      name: row.name,
+      note: row.note,
+      statureM: row.stature_m,
+      massKg: row.mass_kg,
+      massEstimated: row.mass_estimated === 1,
+      saidIn: row.said_in,
+      range,
+      chestLineDeg: row.chest_line_deg,
+      measuredM: Object.fromEntries(of(measures).map((m) => [m.measure, m.value_m])) as MeasuredM,
+      notes: [...new Set(of(notes).map((n) => n.note))],
+      unfelt: of(notes).flatMap((n) => (n.note === 'does-not-feel' && n.detail !== '' ? [n.detail as Region] : [])),
+      limits: of(limits).map(({ subject, side, most, setBy, fromDay, untilDay }) => ({
+        ...{ subject, side, most, setBy, fromDay, untilDay },
+      })),
+      armPath: { left: path('left'), right: path('right') },
+    };
+  });
 }
 
 /** Clients that are not put away, by name. */
 export const listClients = (db: Db): Client[] =>
-  (prepared(db, 'SELECT * FROM client WHERE put_away_at_ms IS NULL ORDER BY name').all() as ClientRow[]).map((r) =>
-    toClient(db, r),
+  toClients(db, prepared(db, 'SELECT * FROM client WHERE put_away_at_ms IS NULL ORDER BY name').all() as ClientRow[]);
+
+/** Some clients, by their id; those that are not there are left out. */
+export const findClients = (db: Db, ids: readonly string[]): ReadonlyMap<string, Client> =>
+  new Map(
+    toClients(
+      db,
+      prepared(db, 'SELECT * FROM client WHERE id IN (SELECT value FROM json_each(?))').all(
+        JSON.stringify(ids),
+      ) as ClientRow[],
+    ).map((c) => [c.id, c]),
   );
 
-export function findClient(db: Db, id: string): Client | null {
-  const row = prepared(db, 'SELECT * FROM client WHERE id = ?').get(id) as ClientRow | undefined;
-  return row ? toClient(db, row) : null;
-}
+export const findClient = (db: Db, id: string): Client | null => findClients(db, [id]).get(id) ?? null;
 
 /** Insert or replace a client with everything measured, noted and limited; `actorId`: who did. */
 export function saveClient(db: Db, c: Client, actorId: string): void {
@@ -128,7 +152,7 @@ export interface ScreeningRow extends Screening {
 
 /** Whether a screening of that id is on record. */
 export const hasScreening = (db: Db, id: string): boolean =>
-  db.prepare('SELECT 1 FROM screening WHERE id = ?').get(id) !== undefined;
+  prepared(db, 'SELECT 1 FROM screening WHERE id = ?').get(id) !== undefined;
 
 export function appendScreening(db: Db, s: ScreeningRow): void {
   db.prepare(

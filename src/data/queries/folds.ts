@@ -192,7 +192,7 @@ const complete = new WeakSet<Db>();
 /** Whether everything on record was folded in this version; else it is told for one client, and the rest follows. */
 function isComplete(db: Db): boolean {
   if (complete.has(db)) return true;
-  const state = db.prepare('SELECT version FROM fold_state').get() as { version: number } | undefined;
+  const state = prepared(db, 'SELECT version FROM fold_state').get() as { version: number } | undefined;
   if (state?.version === FOLD_VERSION) complete.add(db);
   return complete.has(db);
 }
@@ -208,7 +208,7 @@ const OLDER = `SELECT i.id, NULL AS n FROM session s JOIN session_item i ON i.se
  */
 export function ensureFolded(db: Db, clientId: string): void {
   refold(db, prepared(db, 'SELECT item_id AS id, n FROM stale_fold WHERE client_id = ?').all(clientId) as Stale[]);
-  if (!isComplete(db)) refold(db, db.prepare(`${OLDER} AND s.client_id = ?`).all(FOLD_VERSION, clientId) as Stale[]);
+  if (!isComplete(db)) refold(db, prepared(db, `${OLDER} AND s.client_id = ?`).all(FOLD_VERSION, clientId) as Stale[]);
 }
 
 /** Fold what was tapped since, up to `most` planned movements; how many were. */

@@ -1,12 +1,13 @@
 import type { Gym } from '@/contract/views/kit';
 import type { Db } from '../open-db';
+import { prepared } from '../prepared';
 
 const GYM = 'SELECT id, name, screening_days AS screeningDays, said_in AS saidIn FROM gym';
 /** Gyms that are not put away, oldest first: the first is the one opened with. */
 export const listGyms = (db: Db): Gym[] =>
-  db.prepare(`${GYM} WHERE put_away_at_ms IS NULL ORDER BY rowid`).all() as Gym[];
+  prepared(db, `${GYM} WHERE put_away_at_ms IS NULL ORDER BY rowid`).all() as Gym[];
 export const findGym = (db: Db, id: string): Gym | null =>
-  (db.prepare(`${GYM} WHERE id = ?`).get(id) as Gym | undefined) ?? null;
+  (prepared(db, `${GYM} WHERE id = ?`).get(id) as Gym | undefined) ?? null;
 
 /** Insert or replace a gym; `actorId`: who did. */
 export function saveGym(db: Db, g: Gym, actorId: string): void {

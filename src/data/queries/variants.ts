@@ -3,6 +3,7 @@ import { parseJson, readRows, type ReadRecord, type ReadRows } from '@/contract/
 import { readVariantOptions, VARIANT_OPTIONS_VERSION } from '@/contract/records/variant-record';
 import type { Variant } from '@/contract/views/plan';
 import type { Db } from '../open-db';
+import { prepared } from '../prepared';
 
 interface VariantRow {
   id: string;
@@ -26,15 +27,15 @@ function readRow(r: VariantRow): ReadRecord<Variant> {
 /** Variants of one movement, or of all, in the order they were kept. */
 export function listVariants(db: Db, movement: string | null = null): ReadRows<Variant> {
   const where = movement === null ? '' : 'WHERE movement = ?';
-  const rows = db
-    .prepare(`SELECT * FROM movement_variant ${where} ORDER BY movement, kept_at_ms, name`)
-    .all(...(movement === null ? [] : [movement])) as VariantRow[];
+  const rows = prepared(db, `SELECT * FROM movement_variant ${where} ORDER BY movement, kept_at_ms, name`).all(
+    ...(movement === null ? [] : [movement]),
+  ) as VariantRow[];
   return readRows(rows, readRow, (r) => ({ table: 'movement_variant', id: r.id, name: r.name }));
 }
 
 /** A variant; null where there is none of that id, or none that can be read. */
 export function findVariant(db: Db, id: string): Variant | null {
-  const row = db.prepare('SELECT * FROM movement_variant WHERE id = ?').get(id) as VariantRow | undefined;
+  const row = prepared(db, 'SELECT * FROM movement_variant WHERE id = ?').get(id) as VariantRow | undefined;
   const read = row && readRow(row);
   return read?.ok ? read.value : null;
 }
