@@ -5,7 +5,10 @@ import { DAY_MS } from '@/core/body/clinician-limit';
 /**
  * The calendar day of a time where the server stands, as whole days since 1970: what limits and screenings count in.
  */
-export const toLocalDay = (ms: number): number => Date.parse(`${dayText(ms)}T00:00:00Z`) / DAY_MS;
+export function toLocalDay(ms: number): number {
+  const at = new Date(ms);
+  return Date.UTC(at.getFullYear(), at.getMonth(), at.getDate()) / DAY_MS;
+}
 
 /** A day where the server stands, like 2026-11-24. */
 export const dayText = (ms: number): string => dayjs(ms).format('YYYY-MM-DD');

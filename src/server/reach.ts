@@ -59,7 +59,7 @@ export function reachClientsOf(uc: UseCase, ids: readonly string[]): ReadonlyMap
 /** Sessions of clients in somebody's care that start in [fromMs, toMs), earliest first. */
 export function reachSessions(uc: UseCase, fromMs: number, toMs: number): Session[] {
   const own = ownIds(uc);
-  return listSessions(uc.db, fromMs, toMs).filter((s) => own(s.clientId));
+  return listSessions(uc.db, fromMs, toMs, own);
 }
 
 /**
@@ -68,7 +68,7 @@ export function reachSessions(uc: UseCase, fromMs: number, toMs: number): Sessio
  */
 export function othersOnFloor<T>(uc: UseCase, fromMs: number, toMs: number, see: (sessions: Session[]) => T): T {
   const own = ownIds(uc);
-  return see(listSessions(uc.db, fromMs, toMs).filter((s) => !own(s.clientId)));
+  return see(listSessions(uc.db, fromMs, toMs, (id) => !own(id)));
 }
 
 /** Sets of clients in somebody's care that were begun before a time and not ended, newest first. */

@@ -1,4 +1,5 @@
 import type { Db } from '../open-db';
+import { prepared } from '../prepared';
 
 /** What can be changed. */
 export type ChangeSubject =
@@ -51,12 +52,11 @@ export const namesOfAll = (db: Db): ReadonlyMap<string, string> =>
 /** When something of a client's sheet was last changed; null where nobody did since changes are kept. */
 export const lastChanged = (db: Db, clientId: string, key: string): number | null =>
   (
-    db
-      .prepare(
-        `SELECT max(at_ms) AS atMs FROM change
+    prepared(
+      db,
+      `SELECT max(at_ms) AS atMs FROM change
          WHERE client_id = ? AND subject = 'client' AND json_extract(path, '$[0]') = ?`,
-      )
-      .get(clientId, key) as { atMs: number | null }
+    ).get(clientId, key) as { atMs: number | null }
   ).atMs;
 
 /** Which changes: of one client or of all, before one, so many at most. */
@@ -68,14 +68,17 @@ export interface ChangesAsked {
 
 /** Changes, newest first. */
 export function listChanges(db: Db, { clientId, beforeId, most }: ChangesAsked): KeptChange[] {
-  const rows = db
-    .prepare(
-      `SELECT id, at_ms AS atMs, actor_id AS actorId, subject, subject_id AS subjectId, client_id AS clientId,
-         path, before, after
-       FROM change WHERE (@clientId IS NULL OR client_id = @clientId) AND (@beforeId IS NULL OR id < @beforeId)
-       ORDER BY id DESC LIMIT @most`,
-    )
-    .all({ clientId, beforeId, most }) as (Omit<KeptChange, 'keys' | 'before' | 'after'> & {
+  // Written for what is asked, so that a client's are found by their index and the newest of all by their number.
+  const which = [
+    ...(clientId === null ? [] : ['client_id = @clientId']),
+    ...(beforeId === null ? [] : ['id < @beforeId']),
+  ];
+  const rows = prepared(
+    db,
+    `SELECT id, at_ms AS atMs, actor_id AS actorId, subject, subject_id AS subjectId, client_id AS clientId,
+       path, before, after
+     FROM change ${which.length > 0 ? `WHERE ${which.join(' AND ')}` : ''} ORDER BY id DESC LIMIT @most`,
+  ).all({ clientId, beforeId, most }) as (Omit<KeptChange, 'keys' | 'before' | 'after'> & {
     path: string;
     before: string | null;
     after: string | null;

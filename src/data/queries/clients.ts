@@ -133,12 +133,11 @@ export function saveClient(db: Db, c: Client, actorId: string): void {
 
 /** The newest screening on record; null when there is none. */
 export function findScreening(db: Db, clientId: string): Screening | null {
-  const row = db
-    .prepare(
-      'SELECT day, done_by AS doneBy, procedure FROM screening WHERE client_id = ? ORDER BY day DESC, ' +
-        'recorded_at_ms DESC LIMIT 1',
-    )
-    .get(clientId);
+  const row = prepared(
+    db,
+    'SELECT day, done_by AS doneBy, procedure FROM screening WHERE client_id = ? ORDER BY day DESC, ' +
+      'recorded_at_ms DESC LIMIT 1',
+  ).get(clientId);
   return (row as Screening | undefined) ?? null;
 }
 

@@ -36,16 +36,15 @@ function withItems(db: Db, sessions: readonly SessionRow[]): Session[] {
   });
 }
 
-/** Sessions that start in [fromMs, toMs), earliest first. */
-export const listSessions = (db: Db, fromMs: number, toMs: number): Session[] =>
-  withItems(
+/** Sessions that start in [fromMs, toMs), earliest first: of everybody, or of some clients. */
+export function listSessions(db: Db, fromMs: number, toMs: number, isOf?: (clientId: string) => boolean): Session[] {
+  const rows = prepared(
     db,
-    prepared(
-      db,
-      `${SESSION} WHERE s.starts_at_ms >= ? AND s.starts_at_ms < ? AND s.called_off_at_ms IS NULL
-       ORDER BY s.starts_at_ms`,
-    ).all(fromMs, toMs) as SessionRow[],
-  );
+    `${SESSION} WHERE s.starts_at_ms >= ? AND s.starts_at_ms < ? AND s.called_off_at_ms IS NULL
+     ORDER BY s.starts_at_ms`,
+  ).all(fromMs, toMs) as SessionRow[];
+  return withItems(db, isOf ? rows.filter((s) => isOf(s.clientId)) : rows);
+}
 
 /** A planned movement; null where there is none of that id, or none that can be read. */
 export function findItem(db: Db, id: string): SessionItem | null {
