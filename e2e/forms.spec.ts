@@ -27,6 +27,32 @@ test(
   },
 );
 
+test('client sheet: how far the joints go is typed side by side, told where it is wrong, and stands', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/clients/sefina`);
+  const box = (name: string) => page.getByLabel(name, { exact: true });
+  await box('Arm up ahead, left').fill('171');
+  await box('Arm up ahead, right').fill('400');
+  await box('Knee bend, right').fill('133');
+  await page.getByRole('button', { name: 'Save client' }).click();
+  await expect(box('Arm up ahead, right')).toBeFocused();
+  await expect(box('Arm up ahead, right')).toHaveAttribute('aria-invalid', 'true');
+  await box('Arm up ahead, right').fill('165');
+  await expect(box('Arm up ahead, right')).not.toHaveAttribute('aria-invalid', 'true');
+  await page.getByRole('button', { name: 'Save client' }).click();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.reload();
+  for (const [name, deg] of [
+    ['Arm up ahead, left', '171°'],
+    ['Arm up ahead, right', '165°'],
+    ['Knee bend, right', '133°'],
+    ['Knee bend, left', ''],
+  ] as const)
+    await expect(box(name)).toHaveValue(deg);
+});
+
 test('kit: the fit and its residual are live; wrong columns are told where', async ({ page, app }) => {
   await page.goto(`${app.url}/kit/long-pair`);
   const fit = page.getByTestId('kit-fit');

@@ -186,6 +186,12 @@ it.each([
   ['spec.readings.0.hole', 'spec.readings.0.hole'],
   ['name', 'name'],
   ['spec.missing.x', 'spec.missing'],
+  ['deg.left.knee.flexion', 'deg.left.knee.flexion'],
 ])('what is wrong at %s is shown at %s', (path, field) => {
-  expect(fieldOf({ name: '', spec: { stack: '5 ten', readings: [{ hole: '' }] } }, path)).toBe(field);
+  const values = {
+    name: '',
+    spec: { stack: '5 ten', readings: [{ hole: '' }] },
+    deg: { left: { 'knee.flexion': '' } },
+  };
+  expect(fieldOf(values, path)).toBe(field);
 });

@@ -40,8 +40,11 @@ export interface ClientValues extends Record<string, unknown> {
   chestLineDeg: number | '';
 }
 
-/** Puts a value where its path says, such as `measuredCm.hipHeight`; the same function however often it is drawn. */
-export type SetValue = (path: string, value: unknown) => void;
+/**
+ * Puts a value where its path says, such as `measuredCm.hipHeight`; what was wrong there, or at `told`, is wrong no
+ * more. The same function however often it is drawn.
+ */
+export type SetValue = (path: string, value: unknown, told?: string) => void;
 
 /** What makes the body. */
 export type SizeValues = Pick<ClientValues, 'statureCm' | 'massKg' | 'measuredCm'>;

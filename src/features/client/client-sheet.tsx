@@ -286,7 +286,10 @@ export function ClientSheet({ client, guide, today, gymSaidIn, save }: Props) {
     `client-${client?.id ?? 'new'}`,
     { opened: client, toValues: toClientValues },
   );
-  const set = useLatest<Parameters<SetValue>>((path, value) => form.setFieldValue(path, value as never));
+  const set = useLatest<Parameters<SetValue>>((path, value, told = path) => {
+    form.setFieldValue(path, value as never);
+    form.clearFieldError(told);
+  });
   const { statureCm, massKg, measuredCm } = form.values;
   const size = useSame<SizeValues>({ statureCm, massKg, measuredCm });
   const body = useMemo(() => bodyOf(size), [size]);

@@ -1,12 +1,15 @@
 'use client';
-import { SIDES } from '@/core/body/side';
+import { SIDES, type Side } from '@/core/body/side';
 import { NumberInput, Table } from '@mantine/core';
 import { memo, type ReactNode } from 'react';
 import { RANGE_NAMES, RANGE_NORM_DEG, type RangeName } from '@/core/body/active-range';
+import { useLatest } from '@/features/shell/use-latest';
 import { RANGE_LABEL } from '@/messages/measures';
 import type { ClientValues, SetValue } from './client-form-values';
 import { WORDS } from '@/messages/screens/client';
 import styles from './client.module.css';
+
+type OnType = (side: Side, name: RangeName, value: number | '') => void;
 
 interface RangeRowProps {
   readonly name: RangeName;
@@ -14,11 +17,11 @@ interface RangeRowProps {
   readonly right: number | '';
   readonly leftError: ReactNode;
   readonly rightError: ReactNode;
-  readonly set: SetValue;
+  readonly onType: OnType;
 }
 
 /** A motion, left and right beside the norm. There are many: each is drawn anew only when something of it changes. */
-const RangeRow = memo(function RangeRow({ name, left, right, leftError, rightError, set }: RangeRowProps) {
+const RangeRow = memo(function RangeRow({ name, left, right, leftError, rightError, onType }: RangeRowProps) {
   const sides = { left: [left, leftError], right: [right, rightError] } as const;
   return (
     <Table.Tr>
@@ -32,7 +35,7 @@ const RangeRow = memo(function RangeRow({ name, left, right, leftError, rightErr
               suffix="°"
               value={value}
               error={error}
-              onChange={(v) => set(`rangeDeg.${side}.${name}`, typeof v === 'number' ? v : '')}
+              onChange={(v) => onType(side, name, typeof v === 'number' ? v : '')}
             />
             <span className={styles.rangeBar} aria-hidden>
               {value !== '' && <span style={{ width: `${Math.min(100, (value / RANGE_NORM_DEG[name]) * 100)}%` }} />}
@@ -53,6 +56,10 @@ interface Props {
 
 /** Active range left and right beside the norm; a difference between the sides shows as a difference in length. */
 export const RangeTable = memo(function RangeTable({ rangeDeg, errors, set }: Props) {
+  // Whole: the name of a motion has a dot in it, which a path would take for a step.
+  const onType = useLatest<Parameters<OnType>>((side, name, value) =>
+    set('rangeDeg', { ...rangeDeg, [side]: { ...rangeDeg[side], [name]: value } }, `rangeDeg.${side}.${name}`),
+  );
   return (
     <Table className={styles.ranges}>
       <Table.Thead>
@@ -75,7 +82,7 @@ export const RangeTable = memo(function RangeTable({ rangeDeg, errors, set }: Pr
             right={rangeDeg.right[n]}
             leftError={errors[`rangeDeg.left.${n}`]}
             rightError={errors[`rangeDeg.right.${n}`]}
-            set={set}
+            onType={onType}
           />
         ))}
       </Table.Tbody>

@@ -85,9 +85,14 @@ function useDraft<T, V>(
 export function fieldOf(values: unknown, path: string): string {
   const steps = path.split('.');
   let at: unknown = values;
-  for (const [k, step] of steps.entries()) {
+  for (let k = 0; k < steps.length;) {
     if (typeof at !== 'object' || at === null) return steps.slice(0, k).join('.');
-    at = (at as Record<string, unknown>)[step];
+    // A name may have dots in it, as those of motions have.
+    const own = at as Record<string, unknown>;
+    const ends = steps.map((_, end) => end + 1).filter((end) => end > k && steps.slice(k, end).join('.') in own);
+    const end = ends.at(-1) ?? k + 1;
+    at = own[steps.slice(k, end).join('.')];
+    k = end;
   }
   return path;
 }
