@@ -51,6 +51,11 @@ test('client sheet: how far the joints go is typed side by side, told where it i
     ['Knee bend, left', ''],
   ] as const)
     await expect(box(name)).toHaveValue(deg);
+  // What no box can say is said over the form.
+  const add = page.getByRole('button', { name: 'Add a clinician’s limit' });
+  for (let n = 0; n < 21; n++) await add.click();
+  await page.getByRole('button', { name: 'Save client' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'expected at most 20 limits' })).toBeVisible();
 });
 
 test('kit: the fit and its residual are live; wrong columns are told where', async ({ page, app }) => {

@@ -97,15 +97,28 @@ export function fieldOf(values: unknown, path: string): string {
   return path;
 }
 
-/** Tell what is wrong at its field, the first of several there, and go to the first. */
+/** Until what is wrong stands at its field, frames: what comes back from a save is drawn a little later. */
+const FRAMES = 10;
+
+/**
+ * Tell what is wrong at its field, the first of several there, and go to the first. What no field of the form says is
+ * said over it: nothing is refused without a word.
+ */
 function showIssues(
   form: { setErrors: (e: Record<string, string>) => void; getValues: () => unknown },
   issues: readonly FieldIssue[],
+  sayOver: (text: string) => void,
 ): void {
   const values = form.getValues();
-  const told = issues.toReversed().map((i) => [fieldOf(values, i.path), i.message] as const);
+  const told = new Map(issues.toReversed().map((i) => [fieldOf(values, i.path), i.message] as const));
   form.setErrors(Object.fromEntries(told));
-  requestAnimationFrame(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
+  const look = (framesLeft: number): void => {
+    const unseen = [...told].filter(([field, says]) => field !== '' && !document.body.textContent?.includes(says));
+    if (unseen.length > 0 && framesLeft > 0) return void requestAnimationFrame(() => look(framesLeft - 1));
+    document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
+    if (unseen.length > 0) sayOver(unseen.map(([field, says]) => `${field}: ${says}`).join('; '));
+  };
+  requestAnimationFrame(() => look(FRAMES));
 }
 
 /**
@@ -153,11 +166,11 @@ export function useSavedForm<T extends Record<string, unknown>, V = never>(
   };
   const refuse = ({ issues, next }: Refused<V>): void => {
     if (next !== undefined) setFrom((now) => ({ ...now, opened: next }));
-    showIssues(form, issues);
+    showIssues(form, issues, setTrouble);
   };
   const onSubmit = form.onSubmit((values) => {
     const issues = check(values);
-    if (issues.length > 0) return showIssues(form, issues);
+    if (issues.length > 0) return showIssues(form, issues, setTrouble);
     start(async () => {
       try {
         const result = await save(values, from.opened, from.key);
