@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { searchOf } from '@/core/book/posed-question';
 import { findEntry } from '@/core/book/book';
+import { usualOptions } from '@/core/book/entry-options';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import { length, subtract } from '@/core/geometry/vector';
 import { toFloor } from '@/core/geometry/rotation';
@@ -10,7 +11,8 @@ import { loadUnit } from '@/server/load-steps';
 import { loadItem } from '@/server/item-context';
 import { loadSet } from '@/server/set';
 import { findSettings } from '@/server/settings';
-import { at, world } from './support/world';
+import { recordEvents } from '@/server/record-events';
+import { at, NOW, world } from './support/world';
 
 describe('how far the stack goes', () => {
   // Two on the pair without a ratio, two with half of the hand's way on the stack.
@@ -37,6 +39,33 @@ describe('how far the stack goes', () => {
       expect(stackTravelM).toBeGreaterThan(0.1);
     },
   );
+  it('follows where the set-up stands by now, however often the set was opened before', () => {
+    const db = world();
+    const id = 'sefina-2026-11-24-0';
+    const open = () => loadSet(at(db), id)!;
+    const solved = open();
+    expect(open()).toEqual(solved);
+    const found = findSettings(at(db), loadItem(at(db), id)!);
+    if (found.from === 'blocked') throw new Error(found.says);
+    const stand = (seq: number, standX: number) =>
+      recordEvents(at(db), {
+        events: [
+          {
+            ...{ id: `moved${seq}`, version: 2, actorId: 't', deviceId: 'd', seq, atMs: NOW + seq, clientId: 'sefina' },
+            ...{ itemId: id, movement: solved.item.movement, kind: 'setup-saved', solved: null, off: true },
+            ...{ placement: { ...found.placement!, standX }, stationId: 'long-pair', attachmentId: 'd-handle' },
+            ...{ side: 'both', options: usualOptions(findEntry(solved.item.movement)!) },
+          },
+        ],
+      });
+    const told = [0.2, 0.5, 0.2].map((standX, seq) => {
+      expect(stand(seq, standX)).toMatchObject({ ok: true, reply: { refused: [] } });
+      const { rep, drops } = open();
+      return { rep, drops };
+    });
+    expect(told[2]).toEqual(told[0]);
+    expect(told[1]!.rep.stackTravelM).not.toBeCloseTo(told[0]!.rep.stackTravelM!, 3);
+  });
   it('nothing without a stack', () =>
     expect(loadSet(at(world()), 'wilhelmina-2026-11-24-5')!.rep.stackTravelM).toBeNull());
 });

@@ -7,6 +7,7 @@ import { bandedHandsN } from '@/core/book/entry-load';
 import { shownLimb, type PosedQuestion } from '@/core/book/posed-question';
 import { REST_BELOW, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
 import { jointDegAt } from '@/core/movement/joint-action';
+import { lately } from '@/core/record/lately';
 import { otherSideOf, withSides } from '@/core/record/side-pair';
 import { evaluatePlacement } from '@/core/setup/evaluate';
 import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
@@ -14,7 +15,7 @@ import { findStanceDrops, findStepIns } from '@/core/setup/stance-drops';
 import type { Session, SessionItem } from '@/contract/views/plan';
 import { toBand } from '@/contract/to-kit';
 import type { DropMarks, OtherItem, RepView, SetView } from '@/contract/views/set';
-import { readFolds } from '@/data/queries/read-folds';
+import { progressOf } from '@/data/queries/read-folds';
 import { listBands } from '@/data/queries/kit';
 import { loadLabel } from '@/messages/loads';
 import { dropTexts } from '@/messages/schemes';
@@ -80,6 +81,17 @@ function repOf(posed: PosedQuestion, at: Placement | null, pulleyRatio: number):
   };
 }
 
+/** Places of a set-up whose rep is at hand: as it was solved, and where it was moved to. */
+const PLACES = 8;
+const repsOf = new WeakMap<PosedQuestion, ReturnType<typeof lately<ReturnType<typeof repOf>>>>();
+
+/** The same, once for whoever opens the set again: which marks serve drops takes a walk over the floor. */
+function repOnce(posed: PosedQuestion, at: Placement | null, pulleyRatio: number): ReturnType<typeof repOf> {
+  const known = repsOf.get(posed) ?? lately(PLACES);
+  repsOf.set(posed, known);
+  return known(JSON.stringify([at, pulleyRatio]), () => repOf(posed, at, pulleyRatio));
+}
+
 /** The gym's bands, each by what this client's hands carry with it where the movement is posed. */
 function bandViews({ db }: UseCase, gymId: string, found: FoundSettings): Pick<SetView, 'bands' | 'bandlessN'> {
   const from = found.from === 'blocked' ? null : found.pose();
@@ -98,8 +110,8 @@ const toOther = ({ id, movement, side }: SessionItem): OtherItem => ({ itemId: i
 /** Planned sets of a movement that are neither done, skipped nor stopped for pain. */
 function hasSetsLeft({ db }: UseCase, { clientId }: Session, item: SessionItem): boolean {
   if (item.skipped !== null) return false;
-  const log = readFolds(db, { clientId, items: [item.id] }).get(item.movement);
-  return !log || (log.pains.length === 0 && log.sets.filter((s) => s.endedAtMs !== null).length < item.sets);
+  const { sets = 0, isStopped = false } = progressOf(db, [clientId], [item.id]).get(item.id) ?? {};
+  return !isStopped && sets < item.sets;
 }
 
 /** Where to go on in this session: the other side of the same, and the opposite muscle's movements. */
@@ -136,7 +148,7 @@ export function loadSet(uc: UseCase, itemId: string): SetView | null {
   const { rep, drops } =
     found.from === 'blocked' || !posed
       ? { rep: NO_REP, drops: NO_DROPS }
-      : repOf(posed, found.placement, station?.column.pulleyRatio ?? 1);
+      : repOnce(posed, found.placement, station?.column.pulleyRatio ?? 1);
   return {
     client: { id: client.id, name: client.name, note: client.note },
     item,
