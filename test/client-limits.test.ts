@@ -1,4 +1,6 @@
+import Database from 'better-sqlite3';
 import { describe, expect, it } from 'vitest';
+import type { KitPiece } from '@/contract/views/kit';
 import { type Db } from '@/data/open-db';
 import { loadScreening, saveScreening } from '@/server/screening';
 import { loadMeasuringGuide } from '@/server/measuring-guide';
@@ -96,5 +98,24 @@ describe('the measuring guide', () => {
     expect(anselm.worth.map((w) => w.lineDeg)).toEqual(anselm.worth.map((w) => w.lineDeg).toSorted((a, b) => b - a));
     expect(loadMeasuringGuide(at(world()), 'wilhelmina').worth.map((w) => w.measure)).not.toContain('shoulderHeight');
     expect(loadMeasuringGuide(at(world()), 'iolana')).toEqual({ setups: 0, worth: [] });
+  });
+  it('is told anew once something that it follows from has changed', () => {
+    const db = world();
+    const guide = () => {
+      const told = loadMeasuringGuide(at(db), 'anselm');
+      expect(told).toEqual(loadMeasuringGuide(at(new Database(db.serialize())), 'anselm'));
+      return JSON.stringify(told);
+    };
+    const before = guide();
+    expect(guide()).toBe(before);
+    const column = findKit(db, 'long-pair') as KitPiece<'column'>;
+    saveKit(db, { ...column, spec: { ...column.spec, travelCm: 50 } }, 'trainer');
+    guide();
+    saveClient(db, { ...findClient(db, 'anselm')!, statureM: 1.6 }, 'trainer');
+    expect(guide()).not.toBe(before);
+    saveClient(db, { ...findClient(db, 'anselm')!, measuredM: { shoulderHeight: 1.31 } }, 'trainer');
+    expect(guide()).not.toContain('shoulderHeight');
+    db.exec(`UPDATE session_item SET attachment_id = NULL, station_id = NULL WHERE id = '${ITEM}'`);
+    guide();
   });
 });

@@ -5,16 +5,13 @@ import type { SetLog } from '@/core/record/set-log';
 import type { Client, ScreeningView } from '@/contract/views/client';
 import type { FloorItemView } from '@/contract/views/floor';
 import type { Session } from '@/contract/views/plan';
-import { findAttachment, kitStamp } from '@/data/queries/kit';
-import { standingOf } from '@/data/queries/practice-choices';
-import { foldStamp } from '@/data/queries/read-folds';
-import { findVariant } from '@/data/queries/variants';
+import { findAttachment } from '@/data/queries/kit';
 import { readOnce } from '@/data/read-once';
 import { lastHandleText, lastLoadText, lastTimeText, progressText, settingsNoteText } from '@/messages/floor';
 import { loadText } from '@/messages/loads';
 import { replacedText } from '@/messages/replaced';
-import { toLocalDay } from './clock';
 import { findLastUsed, sidesAlternate, toContext, type ItemContext } from './item-context';
+import { stampOfPlanned } from './planned-stamp';
 import { findSettings, platesOf, type FoundSettings } from './settings';
 import type { UseCase } from './use-case';
 
@@ -133,12 +130,8 @@ interface OnFloor {
 }
 
 /** What the movements of a session follow from: what was planned, who trains, what is on record, and the kit. */
-const stampOf = ({ db, nowMs }: UseCase, { session, client, screening }: OnFloor): string =>
-  JSON.stringify([
-    ...[session, client, screening, toLocalDay(nowMs)],
-    ...[foldStamp(db, client.id), kitStamp(db), standingOf(db, client.id)],
-    session.items.map((i) => i.variantId && findVariant(db, i.variantId)),
-  ]);
+const stampOf = (uc: UseCase, { session, client, screening }: OnFloor): string =>
+  stampOfPlanned(uc, client, [session, screening], session.items);
 
 /** A session's movements as they stand, both sides of one as one; told anew where what they follow from changed. */
 export const floorItems = (uc: UseCase, on: OnFloor): readonly FloorItemView[] =>

@@ -1,12 +1,14 @@
 import 'server-only';
-import { lately } from '@/core/record/lately';
 import { answerQuestion } from '@/core/book/answer-question';
 import { rankMeasures } from '@/core/book/measuring-guide';
 import type { BodyInput } from '@/core/body/body-model';
 import { caseSchema, type Case } from '@/contract/case';
 import type { MeasuringGuideView } from '@/contract/views/client';
+import type { Session, SessionItem } from '@/contract/views/plan';
+import { readOnce } from '@/data/read-once';
 import { toQuestion } from '@/solver/to-question';
 import { loadItem } from './item-context';
+import { stampOfPlanned } from './planned-stamp';
 import { reachClient, reachSessionsOf } from './reach';
 import type { UseCase } from './use-case';
 
@@ -14,24 +16,34 @@ import type { UseCase } from './use-case';
 const MOST_SETUPS = 4;
 const MOST_SESSIONS = 12;
 
-/** The guide follows from the body and its set-ups alone. */
-const guidesLately = lately<MeasuringGuideView>(100);
+const guidesOnce = readOnce<MeasuringGuideView>(100);
 
 /** Which landmarks to measure next, by what they would settle in this client's own set-ups; empty without any. */
 export function loadMeasuringGuide(uc: UseCase, clientId: string): MeasuringGuideView {
   const client = reachClient(uc, clientId);
   if (!client) return { setups: 0, worth: [] };
-  const newest = new Map<string, string>();
-  for (const item of reachSessionsOf(uc, clientId, MOST_SESSIONS).flatMap((s) => s.items)) {
-    const key = `${item.movement}/${item.stationId}`;
-    if (!newest.has(key)) newest.set(key, item.id);
-  }
-  const cases = [...newest.values()].slice(0, MOST_SETUPS).flatMap((id) => {
-    const parsed = caseSchema.safeParse(loadItem(uc, id, undefined, 'folds')?.setupCase);
-    return parsed.success ? [parsed.data] : [];
-  });
-  const { statureM, massKg, measuredM } = client;
-  return guidesLately(JSON.stringify([statureM, massKg, measuredM, cases]), () => guideOf(client, cases));
+  const newest = new Map<string, { readonly item: SessionItem; readonly session: Session }>();
+  for (const session of reachSessionsOf(uc, clientId, MOST_SESSIONS))
+    for (const item of session.items) {
+      const key = `${item.movement}/${item.stationId}`;
+      if (!newest.has(key)) newest.set(key, { item, session });
+    }
+  const chosen = [...newest.values()].slice(0, MOST_SETUPS);
+  const stamp = stampOfPlanned(
+    uc,
+    client,
+    chosen.map((c) => c.session),
+    chosen.map((c) => c.item),
+  );
+  return guidesOnce(uc.db, stamp, () =>
+    guideOf(
+      client,
+      chosen.flatMap(({ item }) => {
+        const parsed = caseSchema.safeParse(loadItem(uc, item.id, undefined, 'folds')?.setupCase);
+        return parsed.success ? [parsed.data] : [];
+      }),
+    ),
+  );
 }
 
 function guideOf(client: BodyInput, cases: readonly Case[]): MeasuringGuideView {
