@@ -6,7 +6,7 @@ import type { Db } from '../open-db';
 import { prepared } from '../prepared';
 import { readOnce } from '../read-once';
 import { ensureFolded, type FoldedLog } from './folds';
-import { foldStamp, readFolds } from './read-folds';
+import { foldsAsKept, foldStamp } from './read-folds';
 
 /** Planned movements that judgement looks at: both sides of the newest sessions, one more for what comes next. */
 const RECENT_ITEMS = 2 * (WINDOW_SESSIONS + 1);
@@ -81,7 +81,7 @@ export function readRecent(db: Db, clientId: string, movement: string, here: rea
   const key = JSON.stringify([clientId, movement, stamp.n, here]);
   return recentOnce(db, key, () => {
     const items = [...recentItems(db, clientId, movement), ...here];
-    return toLog(readFolds(db, { clientId, items }), movement);
+    return toLog(foldsAsKept(db, { clientId, items }), movement);
   });
 }
 
@@ -108,12 +108,12 @@ export function readNewest(db: Db, clientId: string, whole: string | null): Newe
   const newest = [...newestByMovement(db, clientId, RECENT_ITEMS)].filter(([movement]) => movement !== whole);
   const readOf = (movement: string, items: readonly string[]): FoldedLog =>
     newestOnce(db, JSON.stringify([clientId, movement, stampOf.get(movement)]), () =>
-      toLog(readFolds(db, { clientId, items }), movement),
+      toLog(foldsAsKept(db, { clientId, items }), movement),
     );
   const logs = newest.map(([movement, items]) => [movement, readOf(movement, items)] as const);
   if (whole === null) return { items: newest.flatMap(([, items]) => items), byMovement: new Map(logs) };
   const all = itemsOf(db, clientId, whole);
-  const log = toLog(readFolds(db, { clientId, items: all }), whole);
+  const log = toLog(foldsAsKept(db, { clientId, items: all }), whole);
   return {
     items: [...newest.flatMap(([, items]) => items), ...all],
     byMovement: new Map([...logs, [whole, log]]),

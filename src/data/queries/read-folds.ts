@@ -233,6 +233,14 @@ export function unreadableOf(db: Db, clientId: string): readonly UnreadableRow[]
 /** What the records of a client tell, by movement, oldest first. */
 export function readFolds(db: Db, which: Which): ReadonlyMap<string, FoldedLog> {
   ensureFolded(db, which.clientId);
+  return foldsAsKept(db, which);
+}
+
+/**
+ * The same for who has seen to it that they are folded: whoever reads movement by movement would fold what came
+ * meanwhile at each of them, and keep taps waiting for the right to write.
+ */
+export function foldsAsKept(db: Db, which: Which): ReadonlyMap<string, FoldedLog> {
   const read = reader(db, which);
   const setups = readSetups(read);
   const sets = readSets(read, setups);
