@@ -290,7 +290,7 @@ describe('who sees and changes what', () => {
       ...['wanted.wantedOnFloor', 'wanted.wantedOf', 'client-week.saveWeekRules', 'week.weekOf'],
       // Of movements without a client; who may drop one is tested with sessions.
       ...['templates.reachTemplates', 'templates.dropTemplateOf', 'templates.mayDrop'],
-      ...['floor-items.floorItems', 'solved.practicesOnce'],
+      ...['floor-items.floorItems', 'planned-stamp.stampOfPlanned', 'solved.practicesOnce'],
       ...['setup-book.loadSetupBook', 'reach.reachSessions', 'onward.inTurnsWith', 'onward.nextOf', 'onward.partnerOf'],
       // Titles find what they name through reach.
       ...['titles.itemTitle', 'titles.clientTitle', 'titles.sessionTitle', 'titles.pieceTitle'],
