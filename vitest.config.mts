@@ -11,6 +11,7 @@ export default defineConfig({
   test: {
     environment: 'node',
     testTimeout: 180_000,
+    hookTimeout: 180_000,
     maxWorkers: 2,
     projects: [
       {

@@ -45,6 +45,7 @@ import { saveScreening } from '@/server/screening';
 import { loadSet } from '@/server/set';
 import { loadSetup } from '@/server/setup';
 import { keepTemplate } from '@/server/templates';
+import { sessionTitle } from '@/server/titles';
 import { PLAN_REFUSAL } from '@/messages/plan';
 import type { SaveResult } from '@/contract/save-result';
 import { endSharing, loadTogether, shareSession, togetherChoice } from '@/server/together';
@@ -154,6 +155,7 @@ const OF_A_CLIENT: Readonly<Record<string, (uc: UseCase) => boolean | Promise<bo
   'papers.loadHandOver': (uc) => loadHandOver(uc, 'anselm') !== null,
   'papers.loadSummary': (uc) => loadSummary(uc, 'anselm-2026-11-24') !== null,
   'reach.reachSession': (uc) => reachSession(uc, 'anselm-2026-11-24') !== null,
+  'titles.sessionTitle': (uc) => /Anselm/.test(sessionTitle(uc, 'anselm-2026-11-24', 'Session')),
   'reach.reachClientsOf': (uc) => reachClientsOf(uc, ['anselm']).has('anselm'),
   'reach.reachItem': (uc) => reachItem(uc, ITEM) !== null,
   'reach.reachSessionsOf': (uc) => reachSessionsOf(uc, 'anselm', 9).length > 0,
@@ -293,7 +295,7 @@ describe('who sees and changes what', () => {
       ...['floor-items.floorItems', 'planned-stamp.stampOfPlanned', 'solved.practicesOnce'],
       ...['setup-book.loadSetupBook', 'reach.reachSessions', 'onward.inTurnsWith', 'onward.nextOf', 'onward.partnerOf'],
       // Titles find what they name through reach.
-      ...['titles.itemTitle', 'titles.clientTitle', 'titles.sessionTitle', 'titles.pieceTitle'],
+      ...['titles.itemTitle', 'titles.clientTitle', 'titles.pieceTitle'],
     ];
     const folder = join(process.cwd(), 'src/server');
     const found = readdirSync(folder).flatMap((file) => {

@@ -10,7 +10,7 @@ import type { UseCase } from './use-case';
 
 /**
  * What is told of planned movements follows from: who trains, as they are kept, the day, what is on record of them, the
- * kit, what stands where practitioners differ, the variants, and what else it is told with.
+ * kit, what stands where practitioners differ, the variants, and what else it is told with, their sessions among it.
  */
 export const stampOfPlanned = (
   { db, nowMs }: UseCase,
@@ -20,5 +20,5 @@ export const stampOfPlanned = (
 ): string =>
   JSON.stringify([
     ...[toldWith, client, toLocalDay(nowMs), foldStamp(db, client.id), kitStamp(db), standingOf(db, client.id)],
-    items.map((i) => [i, i.variantId && findVariant(db, i.variantId)]),
+    items.map((i) => [i.id, i.variantId && findVariant(db, i.variantId)]),
   ]);

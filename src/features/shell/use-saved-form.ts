@@ -59,6 +59,9 @@ interface Origin<V> {
   readonly restoredMs: number | null;
 }
 
+/** A sheet as it is opened, before anything came back to it. */
+const originOf = <V>(opened: V | null): Origin<V> => ({ opened, restoredMs: null, key: newId() });
+
 /** Brings back what was typed and not saved, with what the sheet was opened with then. */
 function useDraft<T, V>(
   sheet: string | null,
@@ -138,11 +141,7 @@ export function useSavedForm<T extends Record<string, unknown>, V = never>(
 ) {
   // What the server has: what was there at first, then what was saved last.
   const [kept, setKept] = useState(initialValues);
-  const [from, setFrom] = useState<Origin<V>>(() => ({
-    opened: shared?.opened ?? null,
-    restoredMs: null,
-    key: newId(),
-  }));
+  const [from, setFrom] = useState(() => originOf<V>(shared?.opened ?? null));
   const form = useForm<T>({
     mode: 'controlled',
     initialValues,
@@ -169,6 +168,7 @@ export function useSavedForm<T extends Record<string, unknown>, V = never>(
     showIssues(form, issues, setTrouble);
   };
   const onSubmit = form.onSubmit((values) => {
+    setTrouble(null);
     const issues = check(values);
     if (issues.length > 0) return showIssues(form, issues, setTrouble);
     start(async () => {
