@@ -24,6 +24,9 @@ export const faultsOfLayout = (page: Page): Promise<string[]> =>
       if (hides(overflowY) && el.scrollHeight > el.clientHeight + parseFloat(fontSize) / 2)
         found.push(`cut below: ${nameOf(el)}`);
     }
+    // A box shows the whole of what was typed into it, whatever else stands in it.
+    for (const el of document.querySelectorAll<HTMLInputElement>('main input:is([type=text], :not([type]))'))
+      if (shown(el) && el.scrollWidth > el.clientWidth + 1) found.push(`cut: ${el.value} in ${nameOf(el)}`);
     // What stays in sight while the page goes on under it lies over it on purpose.
     const stays = (el: Element): boolean => {
       for (let at: Element | null = el; at; at = at.parentElement)

@@ -37,7 +37,7 @@ function RowsBox({ field, form }: { readonly field: Extract<KitField, { type: 'r
   return (
     <div className={forms.wide}>
       {rows.map((_, i) => (
-        <div key={i} className={styles.reading}>
+        <div key={i} className={styles.reading} data-counted={field.columns[0]!.unit === undefined || undefined}>
           {field.columns.map((c) => (
             <NumberBox key={c.key} label={c.label} unit={c.unit} {...form.getInputProps(`${path}.${i}.${c.key}`)} />
           ))}
