@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { BOOK, findEntry } from '@/core/book/book';
 import { sidesOf, type BookEntry } from '@/core/book/book-entry';
 import { needsOf } from '@/core/book/choose';
+import { holeHeightM } from '@/core/kit/column';
 import { length, subtract, type Vec3 } from '@/core/geometry/vector';
 import { answerSchema, type Answer, type AnswerEvaluation } from '@/contract/answer';
 import { caseSchema, type CaseInput } from '@/contract/case';
@@ -68,6 +69,9 @@ describe.each(STATURES)('every movement in the case format, %d m', (h) => {
     expect(best.metrics.peakResistanceNm).toBeLessThan(peak * 1.01 + 1e-6);
     expect(best.region.region).toBe(e.target);
     expect(best.why.length).toBeGreaterThanOrEqual(4);
+    // What a person sets: a mark on 5 cm, square or turned by 15 degrees.
+    if (best.stand)
+      for (const over of [best.stand.x / 0.05, best.stand.yawDeg / 15]) expect(over).toBeCloseTo(Math.round(over), 6);
     expect(best.cautions.length).toBeGreaterThan(0);
     if (e.load.kind === 'weight')
       for (const s of samples) {
@@ -102,6 +106,18 @@ describe.each(STATURES)('every movement in the case format, %d m', (h) => {
     }
   });
 });
+
+it.each(BOOK.filter((e) => e.group === 'pulldowns' && e.load.kind === 'cable').map((e) => [e.id, e] as const))(
+  '%s comes from over the shoulder or not at all, however light',
+  (_, e) => {
+    for (const h of STATURES)
+      for (const loadKg of [2.5, 5]) {
+        const { best, blockedBy } = ask(caseOf(e, h, sidesOf(e).at(-1)!, { loadKg }));
+        if (!best) expect(blockedBy.map((b) => b.limit)).toContain('rest');
+        else expect(holeHeightM(column.column, best.hole!)).toBeGreaterThan(0.8 * h);
+      }
+  },
+);
 
 describe('sides and words', () => {
   it.each(BOOK.filter((e) => e.hands === 'one').map((e) => [e.id, e] as const))('%s: left mirrors right', (_, e) => {

@@ -174,6 +174,7 @@ describe('a clinician’s limit holds for what it names', () => {
 it('no straddle with a note on abdomen or groin: the case refuses it, and what was kept is left out', () => {
   const db = world();
   const id = 'wilhelmina-2026-11-24-5';
+  db.prepare("UPDATE session_item SET movement = 'dumbbell-row-one-arm', side = 'right' WHERE id = ?").run(id);
   const { item, setupCase } = loadItem(at(db), id)!;
   const asked = {
     ...setupCase,
@@ -190,6 +191,19 @@ it('no straddle with a note on abdomen or groin: the case refuses it, and what w
   const none = { placement: null, solved: null, off: false, stationId: null, attachmentId: null };
   tap(db, id, { kind: 'setup-saved', ...none, side: item.side, options });
   expect(loadItem(at(db), id)!.setupCase.options?.practices).toEqual({ 'row-base': 'both-feet-down' });
+});
+
+it('a side kept of a question that its movement does not raise stands for nothing, and is no fault of the case', () => {
+  const db = world();
+  const id = 'sefina-2026-11-24-0';
+  const { item, setupCase } = loadItem(at(db), id)!;
+  const options = { ...usualOptions(entryOf(item.movement)), practices: { 'elbow-past-body': 'beside' as const } };
+  const none = { placement: null, solved: null, off: false, stationId: item.stationId, attachmentId: null };
+  tap(db, id, { kind: 'setup-saved', ...none, side: item.side, options });
+  const kept = loadItem(at(db), id)!.setupCase;
+  expect(kept.options?.practices).toEqual({});
+  const answers = [setupCase, kept].map((c) => answerCase(c));
+  expect(answers.map((a) => a.ok && a.answer.best?.hole)).toEqual(Array(2).fill(expect.any(Number)));
 });
 
 it.each(['cable-fly-incline', 'cable-fly-decline'] as const)(

@@ -75,6 +75,18 @@ describe('practices', () => {
   });
 });
 
+it('elbow past the body is asked only of pulls that take it there; kept for another one, it changes nothing', () => {
+  const asked = (id: string) => practicesOf(findEntry(id)!, [], 1).some((p) => p.question === 'elbow-past-body');
+  expect(['cable-row-level-one-arm', 'cable-row-high-one-arm', 'straight-arm-pushdown-one-arm'].map(asked)).toEqual(
+    Array(3).fill(true),
+  );
+  expect(['pulldown-overhand', 'pulldown-side-lying', 'straight-arm-pushdown-bar'].map(asked)).toEqual(
+    Array(3).fill(false),
+  );
+  const e = findEntry('pulldown-side-lying')!;
+  expect(withPractices(e, { 'elbow-past-body': 'beside' })).toBe(e);
+});
+
 describe('faults of the book', () => {
   it('every fault of the trade’s list belongs to some movement', () => {
     const used = new Set(BOOK.flatMap(faultsOf));

@@ -1,5 +1,6 @@
 import { noteDefaults, type ClientNote, type NoteDefaults } from '@/core/body/client-note';
 import type { ArmKey } from '@/core/movement/keyframes';
+import { toRad } from '@/core/units/angle';
 import type { BookEntry } from './book-entry';
 import { hasHandlePlace } from './palm';
 
@@ -12,6 +13,8 @@ const REACH_M = 0.03;
 const RETRACT_M = 0.02;
 /** The part of its range that constant tension leaves out at the stretch (our judgement). */
 const SHORT_OF_STRETCH = 0.08;
+/** An arm that hangs along the trunk is this far from it, degrees. */
+const BESIDE_DEG = 6;
 
 const isRow = (e: BookEntry): boolean => e.group === 'rows' && e.load.kind !== 'body';
 const isLatPull = (e: BookEntry): boolean =>
@@ -22,6 +25,15 @@ const isLatPull = (e: BookEntry): boolean =>
 const stretches = (e: BookEntry): boolean =>
   e.path.kind === 'arm' && (e.peakTarget === 'lengthened' || isLatPull(e)) && e.loadedFrom === null;
 const isTraining = (e: BookEntry): boolean => e.group !== 'before';
+
+/** Sine of the angle that an arm hangs from the trunk with its elbow beside it. */
+const BESIDE = Math.sin(toRad(BESIDE_DEG));
+/** Pulls that end with the elbow behind the trunk: an arm's azimuth goes from ahead, 90, to behind, -90 degrees. */
+function endsBehind({ path }: BookEntry): boolean {
+  if (path.kind !== 'arm') return false;
+  const { azimuthDeg, elevationDeg } = path.keys.at(-1)!.upper;
+  return Math.sin(toRad(elevationDeg)) * Math.sin(toRad(-azimuthDeg)) > BESIDE;
+}
 
 /** Two seconds held in the stretch. */
 const withPause = (tempo: string): string =>
@@ -123,13 +135,13 @@ const RULES = {
     preset: () => 'quiet',
   }),
   'elbow-past-body': rule({
-    raisedBy: (e) => isLatPull(e) && e.load.kind === 'cable',
+    raisedBy: (e) => isLatPull(e) && e.load.kind === 'cable' && endsBehind(e),
     sides: {
       // The upper arm stops along the trunk.
       beside: (e) =>
         withLastKey(e, (k) => ({
           ...k,
-          upper: { azimuthDeg: k.upper.azimuthDeg, elevationDeg: Math.min(k.upper.elevationDeg, 6) },
+          upper: { azimuthDeg: k.upper.azimuthDeg, elevationDeg: Math.min(k.upper.elevationDeg, BESIDE_DEG) },
         })),
       'slightly-behind': own,
     },
@@ -265,9 +277,15 @@ function withSide(e: BookEntry, question: PracticeQuestion, side: string): BookE
   return change(e);
 }
 
-/** A movement with all sides taken, in the order the questions are asked. */
+/** Whether a movement raises a question. */
+export const raises = (e: BookEntry, question: PracticeQuestion): boolean => ruleOf(question).raisedBy(e);
+
+/**
+ * A movement with all sides taken, in the order the questions are asked. A side of a question that it does not raise,
+ * as an older version kept them, changes nothing.
+ */
 export const withPractices = (e: BookEntry, chosen: PracticeChoice): BookEntry =>
   PRACTICE_QUESTIONS.reduce((was, q) => {
     const side = chosen[q];
-    return side === undefined ? was : withSide(was, q, side);
+    return side === undefined || !raises(e, q) ? was : withSide(was, q, side);
   }, e);

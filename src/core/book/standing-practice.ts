@@ -4,6 +4,7 @@ import {
   PRACTICE_QUESTIONS,
   practicesOf,
   presetsOf,
+  raises,
   sidesOfPractice,
   type PracticeChoice,
   type PracticeQuestion,
@@ -123,9 +124,10 @@ export function standingPractices(
     const side = standingSide(notes, p, standing, kept, own);
     return side ? [[p.question, side] as const] : [];
   });
+  const before = Object.entries({ ...own, ...kept?.practices }).filter(([q]) => raises(e, q as PracticeQuestion));
   return {
-    // Sides of questions that are not raised here any longer are kept as they were.
-    practices: { ...own, ...kept?.practices, ...Object.fromEntries(found.map(([q, { side }]) => [q, side])) },
+    // A side of a question that was raised here once, and is not any longer, stands for nothing.
+    practices: Object.fromEntries([...before, ...found.map(([q, { side }]) => [q, side])]),
     by: Object.fromEntries(found.map(([q, { by }]) => [q, by])),
   };
 }

@@ -30,6 +30,12 @@ export interface Placement {
   readonly yawDeg: number;
 }
 
+/** A place with its cost over all samples, degrees. */
+export interface Refined {
+  readonly placement: Placement;
+  readonly cost: number;
+}
+
 /** Where the carriages are. */
 export type Carriages = Pick<Placement, 'hole' | 'leftBy'>;
 

@@ -18,8 +18,9 @@ describe('against the exhaustive fine grid', () => {
       const { best } = solved(p);
       const grid = searchExhaustively(p, 0.01, 0, 1, 0);
       expect(best.cost - grid.cost).toBeLessThan(0.5);
-      // A mark that can be found again, 5 cm steps, where it costs next to nothing; it may speak for the next hole.
-      expect(Math.abs(best.placement.hole - grid.placement.hole)).toBeLessThanOrEqual(1);
+      expect(best.cost - searchExhaustively(p, 0.05, 0, 1, 0).cost).toBeLessThan(0.25);
+      // A mark that can be found again, on 5 cm, may speak for a hole beside.
+      expect(Math.abs(best.placement.hole - grid.placement.hole)).toBeLessThanOrEqual(2);
       if (best.placement.hole === grid.placement.hole)
         expect(Math.abs(best.placement.standX - grid.placement.standX)).toBeLessThanOrEqual(0.1);
     },

@@ -3,7 +3,7 @@ import { holeHeightM, nearestHole } from '@/core/kit/column';
 import { settle } from './settle';
 import { BROKEN, totalCost } from './cost';
 import { evaluatePlacement, type Evaluation } from './evaluate';
-import type { Placement, SearchProblem } from './setup-problem';
+import type { Placement, Refined, SearchProblem } from './setup-problem';
 
 /** What a trainer can mark and keep: whole centimetres and whole degrees. */
 export const MARK_M = 0.01;
@@ -14,7 +14,7 @@ const STRIDES = [6, 2] as const;
 const DISTANCE_STRIDES = [6, 3, 1] as const;
 /** Holes whose coarse cost is within this of the best are refined, degrees. */
 const WORTH_REFINING_DEG = 3;
-const REFINED_HOLES = 6;
+const REFINED_HOLES = 8;
 /** Holes that are settled: the best with two others, and one more where any of them breaks a limit. */
 const SETTLED_HOLES = 3;
 
@@ -49,12 +49,6 @@ function grid(fixed: number | undefined, min: number, max: number, step: number)
 /** Carriages that are held apart stay so; else both stand alike. */
 const apartOf = (problem: SearchProblem): { readonly leftBy?: number } =>
   problem.input.fixed.leftBy ? { leftBy: problem.input.fixed.leftBy } : {};
-
-/** A place with its cost over all samples, degrees. */
-interface Refined {
-  readonly placement: Placement;
-  readonly cost: number;
-}
 
 /**
  * Where a descent by every fourth sample ends, which costs less than a tenth of a degree more than one by all of them:
@@ -250,7 +244,7 @@ export function solveSetup(problem: SearchProblem): SetupSolution {
   const whole = refined.slice(0, SETTLED_HOLES).every((r) => r.cost < BROKEN);
   const [best, ...others] = refined
     .slice(0, SETTLED_HOLES + (whole ? 0 : 1))
-    .map((r) => evaluatePlacement(problem, settle(problem, r.placement, r.cost)))
+    .map((r) => evaluatePlacement(problem, settle(problem, r)))
     // What keeps every limit comes first: a broken one is in no term of the cost.
     .sort((a, b) => Number(a.violations.length > 0) - Number(b.violations.length > 0) || a.cost - b.cost);
   if (!best) throw new Error('solveSetup: a column has at least one hole');
