@@ -133,4 +133,7 @@ test('the form that plans is fetched when it is opened; without network it says 
   await fold.click();
   await fold.click();
   await expect(page.getByRole('button', { name: 'Add to today' })).toBeVisible();
+  // Who is next on the floor is likely to be meant.
+  const next = await page.getByRole('heading', { level: 2 }).first().innerText();
+  expect(await page.getByLabel('Client', { exact: true }).locator('option:checked').innerText()).toBe(next);
 });

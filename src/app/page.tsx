@@ -39,6 +39,7 @@ export default async function FloorPage({ searchParams }: { readonly searchParam
           key={`${plan}-${variant}`}
           choices={listPlanChoices(uc)}
           action={planTodayAction}
+          nextClientId={floor.sessions.find((s) => s.id === floor.nextId)?.clientId ?? null}
           asked={asked}
           into={null}
         />

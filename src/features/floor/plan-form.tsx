@@ -20,6 +20,8 @@ import { WORDS } from '@/messages/screens/floor';
 export interface PlanFormProps {
   readonly choices: PlanChoices;
   readonly action: (typed: unknown, key: string) => Promise<SaveResult>;
+  /** Who is next on the floor, and is likely to be meant; null where nobody is, or where it is added to a session. */
+  readonly nextClientId: string | null;
   /** What another place asked to be planned. */
   readonly asked: { readonly movement: string; readonly variantId: string; readonly clientId: string } | null;
   /** The session that it is added to; null for the one of today. */
@@ -74,10 +76,11 @@ function unitOf(v: PlanValues, choices: PlanChoices): LoadUnit {
 }
 
 /** The form as another place asked for it, or as it usually is. */
-function usePlanForm({ choices, action, asked, into }: PlanFormProps, onAdded: () => void) {
+function usePlanForm({ choices, action, nextClientId, asked, into }: PlanFormProps, onAdded: () => void) {
+  const likely = choices.clients.find((c) => c.value === nextClientId) ?? choices.clients[0];
   const initial: PlanValues = {
     ...usualPlan(asked?.movement ?? 'cable-fly-level', choices),
-    clientId: into?.clientId ?? (asked?.clientId || (choices.clients[0]?.value ?? '')),
+    clientId: into?.clientId ?? (asked?.clientId || (likely?.value ?? '')),
     sessionId: into?.sessionId ?? '',
     startsAt: '',
     sets: 3,
@@ -193,7 +196,7 @@ export function PlanForm(props: PlanFormProps) {
       <NumberInput label={WORDS.sets} {...form.getInputProps('sets')} />
       <NumberInput label={WORDS.reps} {...form.getInputProps('reps')} />
       <TextInput
-        label={WORDS.tempoLoweringPauseLiftingPause}
+        label={WORDS.tempo}
         inputWrapperOrder={['label', 'input', 'description', 'error']}
         description={WORDS.mayGoOnLowerFirst}
         {...form.getInputProps('tempo')}

@@ -14,10 +14,17 @@ describe('moving one thing', () => {
     ['up is up the numbers from the bottom', { what: 'carriage-up', by: 1 }, { hole: 13 }, COLUMN],
     ['up is down the numbers from the top', { what: 'carriage-up', by: 1 }, { hole: 11 }, TOP],
     ['whole centimetres', { what: 'stand', x: 0.4567 }, { standX: 0.46 }, COLUMN],
+    ['the next mark on 5 cm', { what: 'mark', by: 1 }, { standX: 0.35 }, COLUMN],
+    ['the one before', { what: 'mark', by: -1 }, { standX: 0.25 }, COLUMN],
     ['inside the room', { what: 'stand', x: 9, z: -9 }, { standX: 2, standZ: -0.6 }, COLUMN],
     ['turned the short way round', { what: 'yaw', to: 190 }, { yawDeg: -170 }, COLUMN],
     ['facing the column is 180, not its other name', { what: 'yaw', to: -180 }, { yawDeg: 180 }, COLUMN],
   ])('%s', (_, move, want, column) => expect(withMove(AT, move, column, ROOM)).toEqual({ ...AT, ...want }));
+});
+
+it('from between two marks the next ones are those beside', () => {
+  const at = (x: number, by: 1 | -1) => withMove({ ...AT, standX: x }, { what: 'mark', by }, COLUMN, ROOM).standX;
+  expect([at(0.28, 1), at(0.28, -1), at(-0.02, 1), at(2, 1)]).toEqual([0.3, 0.25, 0, 2]);
 });
 
 describe('carriages apart', () => {

@@ -1,6 +1,7 @@
 import type { Side } from '@/core/body/side';
 import type { Column, Room } from '@/core/kit/column';
 import { holeStepUp } from '@/core/kit/column';
+import { SETTABLE_M } from '@/core/setup/settle';
 import { holeOf, type Placement } from '@/core/setup/setup-problem';
 
 export type Move =
@@ -9,6 +10,8 @@ export type Move =
   | { readonly what: 'carriage-up'; readonly by: number; readonly only?: Side | undefined }
   | { readonly what: 'carriages-alike' }
   | { readonly what: 'stand'; readonly x: number; readonly z?: number }
+  /** To the next mark on 5 cm, nearer or further. */
+  | { readonly what: 'mark'; readonly by: 1 | -1 }
   | { readonly what: 'yaw'; readonly to: number };
 
 const SIDEWAYS_LIMIT_M = 0.6;
@@ -55,6 +58,11 @@ export function withMove(p: Placement, move: Move, column: Column, room: Room, m
         standX: clamp(mark(move.x), room.minDistanceM, room.maxDistanceM),
         standZ: clamp(mark(move.z ?? p.standZ), middleZ - SIDEWAYS_LIMIT_M, middleZ + SIDEWAYS_LIMIT_M),
       };
+    case 'mark': {
+      const at = p.standX / SETTABLE_M;
+      const next = move.by > 0 ? Math.floor(at + 1e-6) + 1 : Math.ceil(at - 1e-6) - 1;
+      return withMove(p, { what: 'stand', x: next * SETTABLE_M }, column, room, middleZ);
+    }
     case 'yaw': {
       const turned = ((((Math.round(move.to) + 180) % 360) + 360) % 360) - 180;
       return { ...p, yawDeg: turned === -180 ? 180 : turned };

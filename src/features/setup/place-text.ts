@@ -1,5 +1,7 @@
 import type { BookEntry } from '@/core/book/book-entry';
+import { SETTABLE_M } from '@/core/setup/settle';
 import type { Placement, SetupProblem } from '@/core/setup/setup-problem';
+import type { Tolerance } from '@/core/setup/tolerance';
 import { facingText } from '@/messages/book';
 import { toCm } from '@/messages/numbers';
 import { WORDS } from '@/messages/screens/setup';
@@ -22,6 +24,17 @@ export function sidewaysText(problem: SetupProblem, placement: Placement): strin
   const pulley = at > 0 ? WORDS.right : WORDS.left;
   const from = off ? (shoulder ? WORDS.shoulderBeforeThePulley(pulley) : WORDS.beforeThePulley(pulley)) : WORDS.midway;
   return by === 0 ? from : WORDS.cmToTheOf(Math.abs(by), by > 0 ? WORDS.right : WORDS.left, from);
+}
+
+const MARK_CM = toCm(SETTABLE_M);
+
+/** Marks that will do about a solved one: those on 5 cm, or to the centimetre where the solved one is alone on them. */
+export function markSpanText(solvedM: number, tolerance: Tolerance): string {
+  const [lo, hi] = tolerance.standXM.map((by) => toCm(solvedM + by)) as [number, number];
+  const [near, far] = [Math.ceil(lo / MARK_CM) * MARK_CM, Math.floor(hi / MARK_CM) * MARK_CM];
+  const [from, to] = near < far ? [near, far] : [lo, hi];
+  if (from < 0 && to > 0) return WORDS.behindToInFrontWillDo(-from, to);
+  return WORDS.toCmWillDo(...([Math.abs(from), Math.abs(to)].toSorted((a, b) => a - b) as [number, number]));
 }
 
 /** Which way a client faces, and how far turned from square. */

@@ -7,7 +7,7 @@ import { GRIP_NAME } from '@/messages/movements';
 import type { SetupBenchView } from '@/contract/views/setup';
 import { FitPlates, type FitMoves } from './fit-plates';
 import type { Move } from './move-placement';
-import { facingNote, sidewaysText, twoCables } from './place-text';
+import { facingNote, markSpanText, sidewaysText, twoCables } from './place-text';
 import { HoldButton, SteppedPlate } from './stepped-plate';
 import type { BenchSetup } from './use-setup';
 import styles from './setup.module.css';
@@ -57,9 +57,7 @@ function MarkPlate({ setup, onMove }: Pick<Props, 'setup' | 'onMove'>) {
   const { placement, base, tolerance, off, state, dispatch } = setup;
   const { standX } = placement;
   const solved = base.placement.standX;
-  const span = tolerance
-    ? WORDS.toCmWillDo(toCm(solved + tolerance.standXM[0]), toCm(solved + tolerance.standXM[1]))
-    : '';
+  const span = tolerance ? markSpanText(solved, tolerance) : '';
   return (
     <SteppedPlate
       label={standX < 0 ? WORDS.markBehindThePulleys : WORDS.markInFrontOfThe}
@@ -71,11 +69,11 @@ function MarkPlate({ setup, onMove }: Pick<Props, 'setup' | 'onMove'>) {
           onHold={() => dispatch({ type: 'hold-toggled', at: { standX } })}
         />
       }
-      less={WORDS.oneCentimetreNearer}
-      more={WORDS.oneCentimetreFurther}
-      onLess={() => onMove({ what: 'stand', x: standX - 0.01 })}
-      onMore={() => onMove({ what: 'stand', x: standX + 0.01 })}
-      note={off && toCm(standX) !== toCm(solved) ? WORDS.solvedAt(toCm(solved)) : span}
+      less={WORDS.nextMarkNearer}
+      more={WORDS.nextMarkFurther}
+      onLess={() => onMove({ what: 'mark', by: -1 })}
+      onMore={() => onMove({ what: 'mark', by: 1 })}
+      note={off && toCm(standX) !== toCm(solved) ? WORDS.solvedAt(Math.abs(toCm(solved))) : span}
     >
       {Math.abs(toCm(standX))}
       <small>cm</small>

@@ -47,7 +47,7 @@ export const WORDS = {
   now: 'now',
   sets: 'Sets',
   reps: 'Reps',
-  tempoLoweringPauseLiftingPause: 'Tempo: lowering-pause-lifting-pause',
+  tempo: 'Tempo: lower-pause-lift-pause',
   mayGoOnLowerFirst: 'may go on: “, lower first” or “, 30-65deg: 4s”',
   addToToday: 'Add to today',
   addToSession: 'Add to this session',

@@ -73,7 +73,13 @@ export default async function SessionPage({ params }: { readonly params: Params 
       </div>
       {plan.wanted && <WantedStations session={{ ...plan, id: sessionId }} wanted={plan.wanted} deeds={OF_WANTED} />}
       <SessionPlan plan={plan} keep={orderSessionAction} deeds={OF_A_MOVEMENT} />
-      <PlanFold choices={listPlanChoices(uc)} action={planTodayAction} asked={null} into={{ sessionId, clientId }} />
+      <PlanFold
+        choices={listPlanChoices(uc)}
+        action={planTodayAction}
+        nextClientId={null}
+        asked={null}
+        into={{ sessionId, clientId }}
+      />
       <AllAims blocks={plan.blocks} change={changeItemAction} />
       {together && (
         <TrainTogether sessionId={sessionId} choice={together} share={shareSessionAction} end={endSharingAction} />
