@@ -69,6 +69,10 @@ describe.each(STATURES)('every movement in the case format, %d m', (h) => {
     expect(best.metrics.peakResistanceNm).toBeLessThan(peak * 1.01 + 1e-6);
     expect(best.region.region).toBe(e.target);
     expect(best.why.length).toBeGreaterThanOrEqual(4);
+    // The plate and the reason tell one angle.
+    const stops = best.settings.find((x) => x.kind === 'stops');
+    const begins = best.why.find((w) => w.includes('where the lift begins'));
+    if (stops) expect(parseInt(begins!, 10)).toBe(parseInt(stops.figure, 10) || 0);
     // What a person sets: a mark on 5 cm, square or turned by 15 degrees.
     if (best.stand)
       for (const over of [best.stand.x / 0.05, best.stand.yawDeg / 15]) expect(over).toBeCloseTo(Math.round(over), 6);

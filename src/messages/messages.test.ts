@@ -168,6 +168,15 @@ describe('a set-up in one line', () => {
 });
 
 describe('a range is said as people say it', () => {
+  it.each<[Extract<Reason, { code: 'range' }>['counted'], number, string, string]>([
+    ['flexion', 45.2, '45°', 'ahead at the shoulder where the lift begins'],
+    ['flexion', -8, '8°', 'behind at the shoulder where the lift begins'],
+    ['abduction', 0.4, '0°', 'at the side where the lift begins'],
+    ['sweep', -3, '3.0°', 'behind the shoulder line'],
+  ])('where it begins, %s %d', (counted, degs, figure, says) => {
+    const said = verdict({ code: 'range', deg: degs, joint: 'shoulder', counted, from: 'movement' });
+    expect([said.figure, said.text.split(':')[0]]).toEqual([figure, says]);
+  });
   it.each([
     ['bend', 8, 120, '8° short of straight to 120° bent'],
     ['bend', 90, 0.4, '90° bent to straight'],

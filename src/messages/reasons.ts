@@ -12,6 +12,7 @@ import { COMPENSATING_MUSCLE_NAME, REGION_NAME } from './movements';
 import { whereInRange } from './where-in-range';
 import { MEASURE_LABEL } from './measures';
 import { cmText, percent } from './numbers';
+import { sayDeg } from './settings';
 
 /** A verdict: the figure read first, and the sentence that says why. */
 export interface Verdict {
@@ -137,10 +138,13 @@ function offAxisText(r: ReasonOf<'off-axis'>): string {
   return parts.length > 0 ? `${text} What others hold, at both joints: ${parts.join('; ')}.` : text;
 }
 
-function rangeText(r: ReasonOf<'range'>): string {
+function sayRange(r: ReasonOf<'range'>): Said {
   const end = RANGE_END_TEXT[r.from];
-  if (r.of !== 'sweep') return `at the ${JOINT[r.chain][r.of === 'middle' ? 1 : 0]} where the lift begins: ${end}`;
-  return `${r.startDeg < 0 ? 'behind' : 'level with'} the shoulder line: ${end}`;
+  if (r.counted === 'sweep')
+    return { figure: deg(r.deg), text: `${r.deg < 0 ? 'behind' : 'level with'} the shoulder line: ${end}` };
+  const { size, words } = sayDeg(r.counted, r.deg);
+  const where = size === 0 ? words : `${words} at the ${r.joint}`;
+  return { figure: `${size}°`, text: `${where} where the lift begins: ${end}` };
 }
 
 function say(r: Reason): Said {
@@ -172,7 +176,7 @@ function say(r: Reason): Said {
       return { figure: deg(r.deg), text };
     }
     case 'range':
-      return { figure: deg(r.startDeg), text: rangeText(r) };
+      return sayRange(r);
   }
 }
 

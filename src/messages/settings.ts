@@ -3,6 +3,7 @@ import type { FootPlace } from '@/core/book/foot-place';
 import type { FitSetting, LeanTowards, StopReason } from '@/core/book/fit-entry';
 import type { JointStops } from '@/core/book/joint-stops';
 import type { LoadedRegion, RegionCause, RegionChange } from '@/core/book/region-of';
+import type { CountedAs } from '@/core/movement/joint-action';
 import { GRAVITY_MS2 } from '@/core/units/mass';
 import { REGION_NAME } from './movements';
 import { toCm } from './numbers';
@@ -99,7 +100,7 @@ const SHORT_OF_STRAIGHT_DEG = 30;
 const AT_ZERO_DEG = 2;
 
 /** What an angle of a joint is past its zero: ahead or behind, out, bent or short of straight. */
-function sayDeg(counted: Stops['counted'], deg: number): { readonly size: number; readonly words: string } {
+export function sayDeg(counted: CountedAs, deg: number): { readonly size: number; readonly words: string } {
   const size = Math.abs(Math.round(deg));
   const at = (words: string, zero: string) => (size <= AT_ZERO_DEG ? { size: 0, words: zero } : { size, words });
   switch (counted) {

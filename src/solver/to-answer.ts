@@ -5,6 +5,7 @@ import type { FitSetting } from '@/core/book/fit-entry';
 import { limbOn, searchOf, type PosedQuestion } from '@/core/book/posed-question';
 import { explainFree } from '@/core/book/explain-free';
 import { profileOf } from '@/core/book/profile-limb';
+import { closedAt } from '@/core/book/pose-question';
 import { regionOf, settingsOf } from '@/core/book/question-settings';
 import { toFloor } from '@/core/geometry/rotation';
 import { length, scale, type Vec3 } from '@/core/geometry/vector';
@@ -102,9 +103,12 @@ const words = (reason: Reason): string => {
   return figure === 'none' ? text : `${figure} ${text}`;
 };
 
-/** Everything of an answer that a movement carries wherever it is done; of one side. */
-function common(posed: PosedQuestion, side: Side) {
-  const settings = settingsOf(posed, side);
+/**
+ * Everything of an answer that a movement carries wherever it is done; of one side. `placed`: with its limbs as its
+ * place has them, which says where its range begins and ends.
+ */
+function common(posed: PosedQuestion, side: Side, placed: PosedQuestion = posed) {
+  const settings = settingsOf(placed, side);
   const find = <K extends FitSetting['kind']>(kind: K) =>
     settings.find((s): s is Extract<FitSetting, { kind: K }> => s.kind === kind);
   const notch = find('notch');
@@ -150,7 +154,7 @@ export function toAnswerEvaluation(posed: PosedQuestion, e: Evaluation): AnswerE
     hole,
     pulleyM: bySides(search.sides, (side) => point(search.pulley(e.placement, side))),
     stand: { x: standX, z: standZ, yawDeg },
-    ...common(posed, e.worse),
+    ...common(posed, e.worse, closedAt(posed, e.placement)),
     metrics: toMetrics(e.metrics, true),
     metricsSide: e.worse,
     leak: toOffAxis(findOffAxis(search, e), search.limbAt(e.worse, e.placement).path.chain),

@@ -8,7 +8,7 @@ import { palmOf } from './palm';
 import { buildLimbTrack, thinTrack } from '@/core/mechanics/limb-track';
 import { buildOffAxisTrack } from '@/core/mechanics/off-axis';
 import { LAST_SAMPLE, MIDDLE_SAMPLE, type ChainPath } from '@/core/movement/chain-path';
-import { jointDegAt, type JointAction } from '@/core/movement/joint-action';
+import type { JointAction } from '@/core/movement/joint-action';
 import {
   FLY_BOUNDS,
   holeOf,
@@ -18,6 +18,7 @@ import {
   type Placement,
   type SearchBounds,
   type SetupProblem,
+  type RangeStart,
   type WorkingLimb,
 } from '@/core/setup/setup-problem';
 import { limbDepth, limbObstacle } from '@/core/setup/limb-clear';
@@ -31,6 +32,7 @@ import { findOverload } from './load-limit';
 import { lacksPulley, type Question } from './question';
 import { lineOf } from './pose-on-line';
 import { lineTracks } from './line-limb';
+import { jointStops } from './joint-stops';
 import { poseEntry, SHORTEST_SHARE, type PosedEntry } from './pose-entry';
 import type { PlaceSearch, PosedQuestion } from './posed-question';
 
@@ -96,21 +98,18 @@ const mirrorAlike = (l: ChainPath, r: ChainPath): boolean =>
   [0, MIDDLE_SAMPLE, LAST_SAMPLE].every((i) => length(subtract(mirrorZ(l.contact[i]!), r.contact[i]!)) < 1e-9);
 
 /** The part of a range that sets where a set-up begins, and why. */
-function startOf(p: PosedEntry): WorkingLimb['start'] {
-  if (p.sweep) return { deg: p.sweep.startDeg, of: 'sweep', from: p.sweep.from };
-  return {
-    deg: jointDegAt(p.path, p.target.joint, 0),
-    of: p.target.joint,
-    from: p.range.cutStart === null ? 'movement' : p.range.startCutBy,
-  };
+function startOf(action: JointAction, p: PosedEntry): RangeStart {
+  if (p.sweep) return { deg: p.sweep.startDeg, joint: 'shoulder', counted: 'sweep', from: p.sweep.from };
+  const { startDeg, joint, counted } = jointStops(action, p, p.path.side);
+  return { deg: startDeg, joint, counted, from: p.range.cutStart === null ? 'movement' : p.range.startCutBy };
 }
 
 /** A posed limb as verdicts and drawings read it. */
-export const toWorkingLimb = (p: PosedEntry, palm: Palm | null): WorkingLimb => ({
+export const toWorkingLimb = (action: JointAction, p: PosedEntry, palm: Palm | null): WorkingLimb => ({
   path: p.path,
   target: p.target,
   palm,
-  start: startOf(p),
+  start: startOf(action, p),
 });
 
 function boundsOf(
@@ -236,7 +235,8 @@ export function buildSearch(q: Omit<PosedQuestion, 'search'>): PlaceSearch {
     shared: load.shared,
     posedAt,
     pulls: pulls !== null,
-    limbAt: (side, at) => toWorkingLimb(posedAt(side, at), palmOf(entry, body, side, range.active, attachment ?? null)),
+    limbAt: (side, at) =>
+      toWorkingLimb(entry.action, posedAt(side, at), palmOf(entry, body, side, range.active, attachment ?? null)),
     region: entry.target,
     pickUp: PICK_UP[entry.action],
     offAxisTracks: (at) =>

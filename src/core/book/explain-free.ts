@@ -35,7 +35,7 @@ export function explainFree(posed: PosedQuestion): FreeExplanation {
   const reasons = explainProfile({
     body,
     pose,
-    limb: workingLimbOf(limb, palmOf(posed.entry, body, posed.shown, range.active, null)),
+    limb: workingLimbOf(posed.entry.action, limb, palmOf(posed.entry, body, posed.shown, range.active, null)),
     region: posed.entry.target,
     metrics,
     samples,

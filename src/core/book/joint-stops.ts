@@ -1,19 +1,19 @@
 import { signOf, type Side } from '@/core/body/side';
 import { cross, dot, scale, subtract, type Vec3 } from '@/core/geometry/vector';
-import { jointDegAt, nominalAxis, towards, type JointAction } from '@/core/movement/joint-action';
+import { jointDegAt, nominalAxis, towards, type CountedAs, type JointAction } from '@/core/movement/joint-action';
 import { clampedAcos, toDeg } from '@/core/units/angle';
 import type { PosedEntry } from './pose-entry';
 
 /** The joint whose ends are told, and what its angle is counted as. */
 export interface JointStops {
   readonly joint: 'shoulder' | 'hip' | 'elbow' | 'knee';
-  readonly counted: 'flexion' | 'abduction' | 'horizontal' | 'bend' | 'lean';
+  readonly counted: CountedAs;
   readonly startDeg: number;
   readonly finishDeg: number;
 }
 
 /** The motion that a ball joint's angle is counted as: positive ahead, out to the side, or ahead of straight out. */
-const COUNTED: Readonly<Partial<Record<JointAction, readonly [JointStops['counted'], JointAction]>>> = {
+const COUNTED: Readonly<Partial<Record<JointAction, readonly [CountedAs, JointAction]>>> = {
   'shoulder.flexion': ['flexion', 'shoulder.flexion'],
   'shoulder.extension': ['flexion', 'shoulder.flexion'],
   'shoulder.abduction': ['abduction', 'shoulder.abduction'],

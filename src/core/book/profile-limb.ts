@@ -3,6 +3,7 @@ import type { Palm } from '@/core/mechanics/forearm-turn';
 import { buildLimbTrack } from '@/core/mechanics/limb-track';
 import { allocateSamples, profileLoads, type LineMetrics, type ProfileSamples } from '@/core/mechanics/line-profile';
 import { SAMPLES } from '@/core/movement/chain-path';
+import type { JointAction } from '@/core/movement/joint-action';
 import type { WorkingLimb } from '@/core/setup/setup-problem';
 import type { BookEntry } from './book-entry';
 import { toWorkingLimb } from './build-search';
@@ -23,8 +24,8 @@ export function profileOf(limb: PosedLimb): { readonly metrics: LineMetrics; rea
 }
 
 /** The working limb of a profile, for verdicts. */
-export function workingLimbOf({ posed, startBy }: PosedLimb, palm: Palm | null): WorkingLimb {
-  const limb = toWorkingLimb(posed, palm);
+export function workingLimbOf(action: JointAction, { posed, startBy }: PosedLimb, palm: Palm | null): WorkingLimb {
+  const limb = toWorkingLimb(action, posed, palm);
   return startBy === 'load' ? { ...limb, start: { ...limb.start, from: 'load' } } : limb;
 }
 

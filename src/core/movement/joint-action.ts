@@ -117,6 +117,9 @@ export function jointDegAt(
   );
 }
 
+/** What a joint's angle is counted as: positive ahead, out to the side, ahead of straight out, bent, leant forward. */
+export type CountedAs = 'flexion' | 'abduction' | 'horizontal' | 'bend' | 'lean';
+
 /** An arm this near to level moves forward and back, not up and down. */
 const LEVEL_WITHIN_DEG = 40;
 

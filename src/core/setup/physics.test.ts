@@ -116,10 +116,10 @@ describe('reasons', () => {
     });
     expect(explain(own, solved(own).best).find((r) => r.code === 'range')).toEqual({
       code: 'range',
-      startDeg: expect.closeTo(-3, 9),
+      deg: expect.closeTo(-3, 9),
+      joint: 'shoulder',
+      counted: 'sweep',
       from: 'active-range',
-      of: 'sweep',
-      chain: 'arm',
     });
   });
 });

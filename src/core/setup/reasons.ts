@@ -14,9 +14,8 @@ import { senseOf, type ChainPath, type SweepSense } from '@/core/movement/chain-
 import { holeHeightM, holeStepUp } from '@/core/kit/column';
 import type { CompensatingMuscle } from '@/core/body/compensating-muscle';
 import { regionPoseAt } from '@/core/movement/region-pose';
-import type { RangeEnd } from '@/core/movement/limb-path';
 import { evaluatePlacement, type Evaluation } from './evaluate';
-import { type WorkingLimb, type SetupProblem } from './setup-problem';
+import type { RangeStart, SetupProblem, WorkingLimb } from './setup-problem';
 import { standingReason, type BraceReason, type StandingReason, type StoodLoad } from './stand-load';
 import { LINE_TOLERANCE_DEG } from './tolerance';
 
@@ -77,13 +76,7 @@ export type Reason =
   /** Part of the pull on the shoulder that a region which draws the blade answers, and its mean, newtons. */
   | { readonly code: 'girdle'; readonly region: Region; readonly share: number; readonly meanN: number }
   | { readonly code: 'region'; readonly region: Region; readonly deg: number }
-  | {
-      readonly code: 'range';
-      readonly startDeg: number;
-      readonly from: RangeEnd;
-      readonly of: 'sweep' | 'proximal' | 'middle';
-      readonly chain: Chain;
-    };
+  | ({ readonly code: 'range' } & RangeStart);
 
 /** How far "a step" goes in a verdict line, metres. */
 export const STEP_M = 0.2;
@@ -138,7 +131,7 @@ export function explainProfile(x: ProfileExplanation, stepForwardAt: number | nu
       finishShare: m.peakResistanceNm > 0 ? finish / m.peakResistanceNm : 0,
       helps: m.helps,
     },
-    { code: 'range', startDeg: limb.start.deg, from: limb.start.from, of: limb.start.of, chain },
+    { code: 'range', ...limb.start },
     girdle
       ? { code: 'girdle', region, share: girdle.share, meanN: girdle.meanN }
       : { code: 'off-axis', share: m.offAxisShare, parts: x.offAxis.slice(0, NAMED_PARTS), region, chain },
@@ -228,7 +221,7 @@ export function explain(problem: SetupProblem, e: Evaluation): Reason[] {
     rmsDeg: m.offPlaneRmsDeg,
     finishDeg: m.offPlaneFinishDeg,
     sense: senseOf(limb.target.above.at(-1)!),
-    wholeArm: limb.start.of === 'sweep',
+    wholeArm: limb.start.counted === 'sweep',
     pickedUpBy:
       Math.abs(m.offPlaneFinishDeg) > LINE_TOLERANCE_DEG ? compensatingMuscleOf(problem, m.offPlaneFinishDeg) : null,
     twoLower: other(-VERDICT_HOLES),

@@ -11,6 +11,7 @@ import type { OffAxisTrack } from '@/core/mechanics/off-axis';
 import type { Palm } from '@/core/mechanics/forearm-turn';
 import type { LimbTrack } from '@/core/mechanics/limb-track';
 import type { ChainPath, ChainTarget } from '@/core/movement/chain-path';
+import type { CountedAs } from '@/core/movement/joint-action';
 import { SHORTEST_SWEEP_DEG, type RangeEnd } from '@/core/movement/limb-path';
 import type { PeakTarget } from '@/core/movement/peak-target';
 import type { LimbDepth } from './limb-clear';
@@ -129,11 +130,19 @@ export interface WorkingLimb {
   readonly target: ChainTarget;
   /** How the hand holds what loads the elbow's flexors; null where nothing turns the forearm. */
   readonly palm: Palm | null;
-  /**
-   * Where its range begins and why: degrees ahead of straight out to the side for a sweep, degrees at the target joint
-   * else.
-   */
-  readonly start: { readonly deg: number; readonly of: 'sweep' | 'proximal' | 'middle'; readonly from: RangeEnd };
+  /** Where its range begins, and why. */
+  readonly start: RangeStart;
+}
+
+/**
+ * Where a range begins and what sets it: degrees ahead of straight out to the side for a sweep, else of the joint that
+ * it is told of, counted as there.
+ */
+export interface RangeStart {
+  readonly deg: number;
+  readonly joint: 'shoulder' | 'hip' | 'elbow' | 'knee';
+  readonly counted: 'sweep' | CountedAs;
+  readonly from: RangeEnd;
 }
 
 /**
