@@ -106,6 +106,12 @@ describe('sentences', () => {
     [{ limit: 'range', need: 40, have: 31 }, 'leaves a sweep of 31°'],
     [{ limit: 'rest', need: 0.25, have: 0.4 }, 'rest for 40 % of the range'],
   ] as const)('%j', (violation, words) => expect(limitText(violation)).toContain(words));
+  it('another hole that changes nothing of the line is not told', () => {
+    const line = { code: 'line', rmsDeg: 0, finishDeg: 0, sense: 'out', wholeArm: false, pickedUpBy: null } as const;
+    const by = (deg: number) => ({ deg, by: 'side-deltoid' }) as const;
+    expect(verdict({ ...line, twoLower: by(0.01), twoHigher: by(-0.4) }).text).toBe('off the line.');
+    expect(verdict({ ...line, twoLower: by(0.01), twoHigher: by(-2) }).text).toContain('two holes up');
+  });
   it('verdicts read figure first', () => {
     expect(
       verdict({
@@ -141,7 +147,10 @@ describe('sentences', () => {
 });
 
 it('how a load is stood is an estimate where nobody weighed the client', () => {
-  const standing = { code: 'standing', marginM: 0.08 } as Reason;
+  const standing = { code: 'standing', marginM: 0.08, mostKg: 12, kneesDown: 1 } as Reason;
+  expect(verdict(standing).text).toBe(
+    'inside the edge of the knee and feet at the worst moment; as drawn it carries about 12 kg.',
+  );
   expect([verdict(standing).estimated, verdict(standing, true).estimated]).toEqual([false, true]);
   expect(verdict({ code: 'clearance', cableM: 0.2, needM: 0.05 }, true).estimated).toBe(false);
 });

@@ -54,6 +54,9 @@ type Said = Pick<Verdict, 'figure' | 'text'>;
 /** Verdicts that rest on approximate lines and gathered strengths. */
 const ESTIMATED: ReadonlySet<Reason['code']> = new Set(['region', 'demand', 'girdle', 'forearm']);
 
+/** What another hole would change of the line is worth a word from here on, degrees. */
+const SEEN_DEG = 1;
+
 function lineText(r: ReasonOf<'line'>): string {
   if (r.pickedUpBy)
     return (
@@ -61,9 +64,10 @@ function lineText(r: ReasonOf<'line'>): string {
       `by ${deg(r.finishDeg)}; that falls to the ${COMPENSATING_MUSCLE_NAME[r.pickedUpBy]}.`
     );
   if (r.rmsDeg > 3) return 'off the line over the sweep, though the finish lines up.';
-  const neighbour = r.twoLower
+  const seen = (p: PickUp | null): p is PickUp => p !== null && Math.abs(p.deg) >= SEEN_DEG;
+  const neighbour = seen(r.twoLower)
     ? `The pulley two holes down would ${tips(r.twoLower, r.sense)}.`
-    : r.twoHigher
+    : seen(r.twoHigher)
       ? `The pulley two holes up would ${tips(r.twoHigher, r.sense)}.`
       : '';
   return `off the line. ${r.wholeArm ? LINED_UP : ''}${neighbour}`.trim();
@@ -94,8 +98,8 @@ function demandText(r: ReasonOf<'demand'>): string {
 }
 
 const girdleText = (r: ReasonOf<'girdle'>): string =>
-  `of the pull on the shoulder draws the blade the way that the ${REGION_NAME[r.region]} holds, about ` +
-  `${Math.round(r.meanN / 10) * 10} N. The rest others hold.`;
+  `of the pull on the shoulder draws the blade the way that the ${REGION_NAME[r.region]} holds, ` +
+  `${r.meanN < 10 ? 'under 10' : `about ${Math.round(r.meanN / 10) * 10}`} N. The rest others hold.`;
 
 function sayRest(r: ReasonOf<'rest-zone'>): Said {
   const end = `at the finish it is ${percent(Math.max(0, r.finishShare))} as heavy as at its hardest.`;
@@ -195,24 +199,27 @@ const MOST_SPLIT_M = 0.3;
 
 /** How a load is stood: how far from tipping, how much this stance carries as drawn, and what to do beyond it. */
 function standingText(r: ReasonOf<'standing'>): string {
-  const { marginM, mostKg, leanDeg, splitM, holdN, slips } = r;
+  const { marginM, mostKg, leanDeg, splitM, holdN, slips, kneesDown } = r;
+  const base = ['feet', 'knee and feet', 'knees and feet'][kneesDown]!;
   const carries = mostKg !== null && mostKg >= 1 ? `about ${Math.round(mostKg)} kg` : 'next to nothing';
   if (marginM < 0) {
     const ways = [
       'go lighter',
       ...(leanDeg <= MOST_LEAN_DEG ? [`lean about ${Math.ceil(leanDeg)}° more against the pull`] : []),
-      ...(splitM <= MOST_SPLIT_M ? [`set the feet ${Math.ceil(splitM * 20) * 5} cm further apart that way`] : []),
+      ...(splitM <= MOST_SPLIT_M
+        ? [`set ${kneesDown > 0 ? base : 'the feet'} ${Math.ceil(splitM * 20) * 5} cm further apart that way`]
+        : []),
     ];
     const braced =
       holdN === null
         ? 'sit or lie on a bench for it'
         : `hold on with the free hand, about ${Math.ceil(holdN / 10) * 10} N`;
-    return `past the edge of the feet, which carry ${carries} as drawn: ${ways.join(', ')}, or ${braced}.`;
+    return `past the edge of the ${base}, which carry ${carries} as drawn: ${ways.join(', ')}, or ${braced}.`;
   }
   return mostKg === null
-    ? 'inside the edge of the feet at the worst moment: this stance is far from tipping.'
-    : `inside the edge of the feet at the worst moment; as drawn it carries ${carries}` +
-        (slips ? ' before the feet slip (0.6 of the weight, an assumption).' : '.');
+    ? `inside the edge of the ${base} at the worst moment: this stance is far from tipping.`
+    : `inside the edge of the ${base} at the worst moment; as drawn it carries ${carries}` +
+        (slips ? ' before they slip (0.6 of the weight, an assumption).' : '.');
 }
 
 /** Text of a reason; `massEstimated`: nobody weighed the body whose load it is. */

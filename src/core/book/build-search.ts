@@ -206,6 +206,7 @@ export function buildSearch(q: Omit<PosedQuestion, 'search'>): PlaceSearch {
   const shown = posed[posed.length - 1]!;
   const chests = pulls ? LOOKED_AT.map((i) => limbObstacle(body.statureM, shown.bodyAt(i))) : [];
   const posedAt = load.line === null ? (side: Side) => limbs[side]!.posed : placedLimbs(q, pulley, tensionN);
+  const palmOn = (side: Side) => palmOf(entry, body, side, range.active, attachment ?? null);
   return {
     input: {
       column,
@@ -235,14 +236,10 @@ export function buildSearch(q: Omit<PosedQuestion, 'search'>): PlaceSearch {
     shared: load.shared,
     posedAt,
     pulls: pulls !== null,
-    limbAt: (side, at) =>
-      toWorkingLimb(entry.action, posedAt(side, at), palmOf(entry, body, side, range.active, attachment ?? null)),
+    limbAt: (side, at) => toWorkingLimb(entry.action, posedAt(side, at), palmOn(side)),
     region: entry.target,
     pickUp: PICK_UP[entry.action],
     offAxisTracks: (at) =>
-      sides.map((side) => {
-        const { path, target } = posedAt(side, at);
-        return buildOffAxisTrack(body, path, target);
-      }),
+      sides.map((side) => posedAt(side, at)).map(({ path, target }) => buildOffAxisTrack(body, path, target)),
   };
 }

@@ -25,6 +25,9 @@ function weightReasons(posed: PosedQuestion): readonly Reason[] {
   return brace ? [brace] : [];
 }
 
+/** A moment that nobody feels, Nm (our judgement): an arm's own weight in a stretch or a drill. */
+const UNFELT_NM = 2;
+
 /** Everything that is said of a movement whose load needs no place at a column; the shown side speaks for both. */
 export function explainFree(posed: PosedQuestion): FreeExplanation {
   const limb = limbOn(posed, posed.shown);
@@ -41,5 +44,7 @@ export function explainFree(posed: PosedQuestion): FreeExplanation {
     samples,
     offAxis,
   });
-  return { reasons: [...reasons, ...weightReasons(posed)], offAxis };
+  const isUnfelt = posed.entry.load.kind === 'none' && metrics.peakResistanceNm < UNFELT_NM;
+  const said = isUnfelt ? reasons.filter((r) => r.code === 'range') : reasons;
+  return { reasons: [...said, ...weightReasons(posed)], offAxis };
 }

@@ -16,6 +16,10 @@ export type Spot = readonly [x: number, z: number];
 const HALF_BREADTH = 0.028;
 const ON_FLOOR = 0.075;
 
+/** Knees that are on the floor. */
+export const kneesDown = (body: Body, pose: BodyPose): number =>
+  SIDES.filter((side) => pose.leg[side].knee[1] <= ON_FLOOR * body.statureM).length;
+
 /**
  * What a body stands or kneels on: the outline of feet and knees that touch the floor, counter-clockwise (convex
  * hull).

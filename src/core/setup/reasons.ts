@@ -102,6 +102,12 @@ function regionDeg(region: Region, statureM: number, pose: BodyPose, { path, tar
   return regionOffPlaneDeg(region, regionPoseAt(statureM, pose, path, 0), path.side, target.above[0]!);
 }
 
+/** The greatest parts, each muscle at a joint once: the greater of what it holds about two axes. */
+const namedParts = (parts: readonly OffAxisPart[]): readonly OffAxisPart[] =>
+  parts
+    .filter((p, i) => parts.findIndex((q) => q.joint === p.joint && q.compensatedBy === p.compensatedBy) === i)
+    .slice(0, NAMED_PARTS);
+
 /** What every load's profile tells, with or without a cable. */
 export interface ProfileExplanation {
   readonly body: Body;
@@ -134,7 +140,7 @@ export function explainProfile(x: ProfileExplanation, stepForwardAt: number | nu
     { code: 'range', ...limb.start },
     girdle
       ? { code: 'girdle', region, share: girdle.share, meanN: girdle.meanN }
-      : { code: 'off-axis', share: m.offAxisShare, parts: x.offAxis.slice(0, NAMED_PARTS), region, chain },
+      : { code: 'off-axis', share: m.offAxisShare, parts: namedParts(x.offAxis), region, chain },
     ...asideReason(limb.path, samples.load),
     ...forearmReason(limb, samples.load),
     ...(deg === null ? [] : [{ code: 'region' as const, region, deg }]),

@@ -5,7 +5,7 @@ import type { BodyPose } from '@/core/body/posture';
 import { SIDES, type Side } from '@/core/body/side';
 import { between, type Vec3 } from '@/core/geometry/vector';
 import type { LoadSamples } from '@/core/mechanics/load';
-import { pressureAt, standingMargin, supportOf, type Spot, type Standing } from '@/core/mechanics/standing';
+import { kneesDown, pressureAt, standingMargin, supportOf, type Spot, type Standing } from '@/core/mechanics/standing';
 import type { ChainPath } from '@/core/movement/chain-path';
 import { clampedAsin, toDeg } from '@/core/units/angle';
 import { GRAVITY_MS2 } from '@/core/units/mass';
@@ -36,6 +36,8 @@ export interface StandingReason {
   readonly marginM: number;
   readonly mostKg: number | null;
   readonly slips: boolean;
+  /** Knees on the floor: none stands, one half-kneels. */
+  readonly kneesDown: number;
   readonly leanDeg: number;
   readonly splitM: number;
   readonly holdN: number | null;
@@ -98,6 +100,7 @@ export function standingReason(stood: StoodLoad): StandingReason {
     marginM,
     mostKg: mostShare === null ? null : mostShare * loadKg,
     slips,
+    kneesDown: kneesDown(body, stood.poseAt(0)),
     leanDeg: toDeg(clampedAsin(shortM / (CENTRE_ALONG * leanM(body, 90, false)))),
     splitM: shortM,
     // Moments about the edge: what the pressure lacks in metres, the hand gives in newtons at its height.
