@@ -1,17 +1,19 @@
 import { mkdtempSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import * as setLog from '@/core/record/set-log';
 import type { FloorEvent, FloorEventBody } from '@/core/record/floor-event';
+import { backUp, backupFolder } from '@/data/backup';
 import { closeSharedDb, leaveLog, openDb, sharedDb, tidyLog, type Db } from '@/data/open-db';
 import { appendFloorEvents, foldNews } from '@/data/queries/folds';
 import { readRecent } from '@/data/queries/newest-records';
 import { readFolds } from '@/data/queries/read-folds';
 import { readOnce } from '@/data/read-once';
+import { restoreBackup } from '@/server/backups';
 import { whileLetGo } from '@/server/let-go';
 import { loadDemoWorld } from '../demo/world';
-import { NOW } from './support/world';
+import { asOwner, NOW } from './support/world';
 
 vi.mock('@/core/record/set-log', { spy: true });
 afterEach(() => {
@@ -85,6 +87,29 @@ it('the log stays beside the file until it is tidied, however much is written', 
   const [told] = db.pragma('wal_checkpoint(PASSIVE)') as { log: number; checkpointed: number }[];
   expect(told!.checkpointed).toBe(told!.log);
   closeSharedDb();
+});
+
+it('records are replaced also where something is read while the door is asked to let go', async () => {
+  const file = place();
+  vi.stubEnv('JORVIX_DB', file);
+  loadDemoWorld(sharedDb(), NOW);
+  const made = await backUp(file, backupFolder(file), NOW);
+  vi.stubEnv('JORVIX_PAGES', '/somewhere');
+  const own = process.send;
+  process.send = (message: unknown) => {
+    if ((message as { says: string }).says === 'let-go') {
+      sharedDb().prepare('SELECT 1').get();
+      process.emit('message', { says: 'let-go' }, undefined as never);
+    }
+    return true;
+  };
+  try {
+    const owner = { ...asOwner(sharedDb()), nowMs: NOW + 1000 };
+    expect(await restoreBackup(owner, basename(made))).toMatchObject({ ok: true });
+  } finally {
+    process.send = own;
+    closeSharedDb();
+  }
 });
 
 describe('letting go of the records while they are replaced', () => {

@@ -41,6 +41,7 @@ export const RESTORE = {
   none: (folder: string): string => `There is no backup in ${folder}. Name a file: npm run restore -- path/to/file`,
   ask: (file: string): string => `It would take the place of ${file}. To do it, say it again with --yes.`,
   inUse: (file: string): string => `${file} is open. Stop Jorvix first, then restore.`,
+  stillRead: 'Something still reads the records, such as a backup. Nothing was changed: try again in a moment.',
   done: (file: string, replaced: string | null): string =>
     `Restored to ${file}.${replaced === null ? '' : ` What was there is kept as ${replaced}.`}`,
 } as const;

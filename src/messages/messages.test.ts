@@ -182,6 +182,8 @@ describe('a range is said as people say it', () => {
     ['flexion', -8, '8°', 'behind at the shoulder where the lift begins'],
     ['abduction', 0.4, '0°', 'at the side where the lift begins'],
     ['sweep', -3, '3.0°', 'behind the shoulder line'],
+    ['sweep', 0, '0.0°', 'level with the shoulder line'],
+    ['sweep', 12, '12°', 'ahead of the shoulder line'],
   ])('where it begins, %s %d', (counted, degs, figure, says) => {
     const said = verdict({ code: 'range', deg: degs, joint: 'shoulder', counted, from: 'movement' });
     expect([said.figure, said.text.split(':')[0]]).toEqual([figure, says]);

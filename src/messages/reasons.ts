@@ -142,10 +142,15 @@ function offAxisText(r: ReasonOf<'off-axis'>): string {
   return parts.length > 0 ? `${text} What others hold, at both joints: ${parts.join('; ')}.` : text;
 }
 
+/** A sweep that begins this near to the shoulder line begins level with it, degrees. */
+const AT_LINE_DEG = 0.5;
+
 function sayRange(r: ReasonOf<'range'>): Said {
   const end = RANGE_END_TEXT[r.from];
-  if (r.counted === 'sweep')
-    return { figure: deg(r.deg), text: `${r.deg < 0 ? 'behind' : 'level with'} the shoulder line: ${end}` };
+  if (r.counted === 'sweep') {
+    const where = Math.abs(r.deg) < AT_LINE_DEG ? 'level with' : r.deg < 0 ? 'behind' : 'ahead of';
+    return { figure: deg(r.deg), text: `${where} the shoulder line: ${end}` };
+  }
   const { size, words } = sayDeg(r.counted, r.deg);
   const where = size === 0 ? words : `${words} at the ${r.joint}`;
   return { figure: `${size}°`, text: `${where} where the lift begins: ${end}` };

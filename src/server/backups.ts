@@ -70,14 +70,17 @@ export async function restoreBackup(uc: UseCase, name: string): Promise<SaveResu
   await backUpApart({ file, folder, nowMs: uc.nowMs });
   // The one that was just made may have been one too many.
   if (!listBackups(folder).includes(name)) return refused('', RESTORE.none(folder));
-  closeSharedDb();
   let done: ReturnType<typeof restore>;
   try {
-    done = await whileLetGo(() => restore(join(folder, name), file, readMigrations(migrationsFolder()), uc.nowMs));
+    done = await whileLetGo(() => {
+      // Not before the door has let go: whatever is read while it is waited for would have them open again.
+      closeSharedDb();
+      return restore(join(folder, name), file, readMigrations(migrationsFolder()), uc.nowMs);
+    });
   } finally {
     sharedDb();
   }
-  if (!done.ok) return refused('', done.why === 'in-use' ? RESTORE.inUse(file) : DB_TROUBLE[done.why](name));
+  if (!done.ok) return refused('', done.why === 'in-use' ? RESTORE.stillRead : DB_TROUBLE[done.why](name));
   const db = sharedDb();
   endAllSessions(db, uc.nowMs);
   keepChanges({ ...uc, db }, { subject: 'records', subjectId: 'records' }, {}, { restored: name });
