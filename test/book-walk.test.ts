@@ -68,7 +68,8 @@ describe.each(STATURES)('every movement in the case format, %d m', (h) => {
     if (e.load.kind !== 'none') expect(best.metrics.peakResistanceNm).toBeGreaterThanOrEqual(peak - 1e-9);
     expect(best.metrics.peakResistanceNm).toBeLessThan(peak * 1.01 + 1e-6);
     expect(best.region.region).toBe(e.target);
-    expect(best.why.length).toBeGreaterThanOrEqual(e.load.kind === 'none' ? 1 : 4);
+    // An arm's own weight in a stretch or a drill, which nobody feels, is told by where it begins alone.
+    expect(best.why.length).toBeGreaterThanOrEqual(peak < 2 ? 1 : 4);
     // The plate and the reason tell one angle.
     const stops = best.settings.find((x) => x.kind === 'stops');
     const begins = best.why.find((w) => w.includes('where the lift begins'));

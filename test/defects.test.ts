@@ -1,3 +1,4 @@
+import { variantFormSchema } from '@/contract/variant-form';
 import { MantineProvider } from '@mantine/core';
 import { createElement } from 'react';
 import { renderToString } from 'react-dom/server';
@@ -202,6 +203,11 @@ it('a side kept of a question that its movement does not raise stands for nothin
   tap(db, id, { kind: 'setup-saved', ...none, side: item.side, options });
   const kept = loadItem(at(db), id)!.setupCase;
   expect(kept.options?.practices).toEqual({});
+  const variant = { id: null, movement: 'pulldown-side-lying', name: 'Mine', cue: '' };
+  const ofBefore = { practices: { 'elbow-past-body': 'beside', breathing: 'in-on-pull' } };
+  expect(variantFormSchema.parse({ ...variant, options: ofBefore }).options.practices).toEqual({
+    breathing: 'in-on-pull',
+  });
   const answers = [setupCase, kept].map((c) => answerCase(c));
   expect(answers.map((a) => a.ok && a.answer.best?.hole)).toEqual(Array(2).fill(expect.any(Number)));
 });

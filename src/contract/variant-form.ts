@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { findEntry } from '@/core/book/book';
+import { raisedSides } from '@/core/book/practice';
 import { movementSchema } from './case';
 import { text } from './field';
 import { optionGaps, optionsSchema } from './options-schema';
@@ -18,6 +19,11 @@ export const variantFormSchema = z
       error: EXPECTED.oneBreath(MOST_WORDS),
     }),
     options: optionsSchema,
+  })
+  .transform((v) => {
+    const entry = findEntry(v.movement);
+    const { practices } = v.options;
+    return entry && practices ? { ...v, options: { ...v.options, practices: raisedSides(entry, practices) } } : v;
   })
   .superRefine((v, ctx) => {
     const entry = findEntry(v.movement);

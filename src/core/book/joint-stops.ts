@@ -1,12 +1,19 @@
 import { signOf, type Side } from '@/core/body/side';
 import { cross, dot, scale, subtract, type Vec3 } from '@/core/geometry/vector';
-import { jointDegAt, nominalAxis, towards, type CountedAs, type JointAction } from '@/core/movement/joint-action';
+import {
+  jointDegAt,
+  nominalAxis,
+  towards,
+  type CountedAs,
+  type JointAction,
+  type ToldJoint,
+} from '@/core/movement/joint-action';
 import { clampedAcos, toDeg } from '@/core/units/angle';
 import type { PosedEntry } from './pose-entry';
 
 /** The joint whose ends are told, and what its angle is counted as. */
 export interface JointStops {
-  readonly joint: 'shoulder' | 'hip' | 'elbow' | 'knee';
+  readonly joint: ToldJoint;
   readonly counted: CountedAs;
   readonly startDeg: number;
   readonly finishDeg: number;

@@ -69,10 +69,10 @@ export function practicesFor(question: Question, notes: readonly ClientNote[]): 
   return practicesOn(own, notes, answerQuestion(withChoices(question, usualOptions(own, range.fit), side)));
 }
 
-/** Choices with our side of every question that they leave open. */
+/** Choices with a side of every question that is raised: the chosen one, ours where it is left open. */
 export const withOurSides = (options: EntryOptions, practices: readonly Practice[]): EntryOptions => ({
   ...options,
-  practices: { ...Object.fromEntries(practices.map((p) => [p.question, p.preset])), ...options.practices },
+  practices: Object.fromEntries(practices.map((p) => [p.question, options.practices[p.question] ?? p.preset])),
 });
 
 /** The side that stands for a question: the chosen one, else the movement's own way. */

@@ -277,15 +277,15 @@ function withSide(e: BookEntry, question: PracticeQuestion, side: string): BookE
   return change(e);
 }
 
-/** Whether a movement raises a question. */
-export const raises = (e: BookEntry, question: PracticeQuestion): boolean => ruleOf(question).raisedBy(e);
+/** Sides of the questions that a movement raises: one that an older version kept of another question is left out. */
+export const raisedSides = (e: BookEntry, chosen: PracticeChoice): PracticeChoice =>
+  Object.fromEntries(Object.entries(chosen).filter(([q]) => ruleOf(q as PracticeQuestion).raisedBy(e)));
 
-/**
- * A movement with all sides taken, in the order the questions are asked. A side of a question that it does not raise,
- * as an older version kept them, changes nothing.
- */
-export const withPractices = (e: BookEntry, chosen: PracticeChoice): BookEntry =>
-  PRACTICE_QUESTIONS.reduce((was, q) => {
-    const side = chosen[q];
-    return side === undefined || !raises(e, q) ? was : withSide(was, q, side);
+/** A movement with all sides taken of what it raises, in the order the questions are asked. */
+export function withPractices(e: BookEntry, chosen: PracticeChoice): BookEntry {
+  const sides = raisedSides(e, chosen);
+  return PRACTICE_QUESTIONS.reduce((was, q) => {
+    const side = sides[q];
+    return side === undefined ? was : withSide(was, q, side);
   }, e);
+}

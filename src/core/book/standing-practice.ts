@@ -4,7 +4,6 @@ import {
   PRACTICE_QUESTIONS,
   practicesOf,
   presetsOf,
-  raises,
   sidesOfPractice,
   type PracticeChoice,
   type PracticeQuestion,
@@ -111,7 +110,8 @@ export interface StandingPractices {
 
 /**
  * The sides that stand for a movement: what was set up, what was chosen once for this client or by their trainer; the
- * rest is left open. `own`: sides that a variant of the movement has.
+ * rest is left open, and a side kept of a question that is not raised here any longer stands for nothing. `own`: sides
+ * that a variant of the movement has.
  */
 export function standingPractices(
   e: BookEntry,
@@ -124,10 +124,8 @@ export function standingPractices(
     const side = standingSide(notes, p, standing, kept, own);
     return side ? [[p.question, side] as const] : [];
   });
-  const before = Object.entries({ ...own, ...kept?.practices }).filter(([q]) => raises(e, q as PracticeQuestion));
   return {
-    // A side of a question that was raised here once, and is not any longer, stands for nothing.
-    practices: Object.fromEntries([...before, ...found.map(([q, { side }]) => [q, side])]),
+    practices: Object.fromEntries(found.map(([q, { side }]) => [q, side])),
     by: Object.fromEntries(found.map(([q, { by }]) => [q, by])),
   };
 }

@@ -117,6 +117,8 @@ export function jointDegAt(
   );
 }
 
+/** A joint whose angle is told. */
+export type ToldJoint = 'shoulder' | 'hip' | 'elbow' | 'knee';
 /** What a joint's angle is counted as: positive ahead, out to the side, ahead of straight out, bent, leant forward. */
 export type CountedAs = 'flexion' | 'abduction' | 'horizontal' | 'bend' | 'lean';
 

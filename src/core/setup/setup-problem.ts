@@ -11,7 +11,7 @@ import type { OffAxisTrack } from '@/core/mechanics/off-axis';
 import type { Palm } from '@/core/mechanics/forearm-turn';
 import type { LimbTrack } from '@/core/mechanics/limb-track';
 import type { ChainPath, ChainTarget } from '@/core/movement/chain-path';
-import type { CountedAs } from '@/core/movement/joint-action';
+import type { CountedAs, ToldJoint } from '@/core/movement/joint-action';
 import { SHORTEST_SWEEP_DEG, type RangeEnd } from '@/core/movement/limb-path';
 import type { PeakTarget } from '@/core/movement/peak-target';
 import type { LimbDepth } from './limb-clear';
@@ -140,7 +140,7 @@ export interface WorkingLimb {
  */
 export interface RangeStart {
   readonly deg: number;
-  readonly joint: 'shoulder' | 'hip' | 'elbow' | 'knee';
+  readonly joint: ToldJoint;
   readonly counted: 'sweep' | CountedAs;
   readonly from: RangeEnd;
 }

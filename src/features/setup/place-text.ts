@@ -37,6 +37,13 @@ export function markSpanText(solvedM: number, tolerance: Tolerance): string {
   return WORDS.toCmWillDo(...([Math.abs(from), Math.abs(to)].toSorted((a, b) => a - b) as [number, number]));
 }
 
+/** The solved mark beside one that was moved; on the other side of the pulleys it says on which. */
+export function solvedMarkText(solvedM: number, atM: number): string {
+  const cm = Math.abs(toCm(solvedM));
+  const isAcross = cm > 0 && solvedM < 0 !== atM < 0;
+  return isAcross ? WORDS.solvedAcross(cm, solvedM < 0) : WORDS.solvedAt(cm);
+}
+
 /** Which way a client faces, and how far turned from square. */
 export function facingNote(entry: BookEntry, problem: SetupProblem, placement: Placement): string {
   const turn = ((((placement.yawDeg - problem.bounds.yawDeg + 180) % 360) + 360) % 360) - 180;

@@ -7,7 +7,7 @@ import { GRIP_NAME } from '@/messages/movements';
 import type { SetupBenchView } from '@/contract/views/setup';
 import { FitPlates, type FitMoves } from './fit-plates';
 import type { Move } from './move-placement';
-import { facingNote, markSpanText, sidewaysText, twoCables } from './place-text';
+import { facingNote, markSpanText, sidewaysText, solvedMarkText, twoCables } from './place-text';
 import { HoldButton, SteppedPlate } from './stepped-plate';
 import type { BenchSetup } from './use-setup';
 import styles from './setup.module.css';
@@ -73,7 +73,7 @@ function MarkPlate({ setup, onMove }: Pick<Props, 'setup' | 'onMove'>) {
       more={WORDS.nextMarkFurther}
       onLess={() => onMove({ what: 'mark', by: -1 })}
       onMore={() => onMove({ what: 'mark', by: 1 })}
-      note={off && toCm(standX) !== toCm(solved) ? WORDS.solvedAt(Math.abs(toCm(solved))) : span}
+      note={off && toCm(standX) !== toCm(solved) ? solvedMarkText(solved, standX) : span}
     >
       {Math.abs(toCm(standX))}
       <small>cm</small>

@@ -1,4 +1,4 @@
-import { cable, dumbbell, entry, inFloor, inTrunk, HIGH, type Entry, type Own } from './make';
+import { cable, dumbbell, entry, fromAbove, inFloor, inTrunk, type Entry, type Own } from './make';
 
 const extend = <const Id extends string>(own: Own<Id>): Entry<Id> =>
   entry({
@@ -28,7 +28,7 @@ export const TRICEPS = [
     hold: { start: 0.15, finish: 0.5, gives: 'arm' },
     posture: { kind: 'staggered' },
     path: inFloor([90, 18, 92, 128], [90, 18, 90, 70], [80, 18, 76, 22]),
-    load: cable('towards', ['rope'], { shared: true, from: HIGH }),
+    load: fromAbove('towards', ['rope'], { shared: true }),
     standIns: ['v-bar-pushdown'],
   }),
   extend({
@@ -43,7 +43,7 @@ export const TRICEPS = [
     hold: { start: 0.17, finish: 0.17, gives: 'arm' },
     posture: { kind: 'staggered' },
     path: inFloor([90, 18, 92, 128], [90, 18, 90, 70], [90, 18, 90, 20]),
-    load: cable('towards', ['v-bar', 'straight-bar'], { shared: true, from: HIGH }),
+    load: fromAbove('towards', ['v-bar', 'straight-bar'], { shared: true }),
     standIns: ['rope-pushdown'],
   }),
   extend({
@@ -57,7 +57,7 @@ export const TRICEPS = [
     hands: 'one',
     posture: { kind: 'staggered' },
     path: inFloor([90, 14, 92, 124], [90, 14, 90, 68], [90, 12, 90, 14]),
-    load: cable('towards', ['d-handle'], { from: HIGH }),
+    load: fromAbove('towards', ['d-handle']),
     target: 'triceps-medial',
     secondary: ['triceps-lateral'],
     standIns: ['rope-pushdown'],

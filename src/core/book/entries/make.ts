@@ -88,9 +88,14 @@ export const cable = (
 
 /** Pulley heights as shares of stature: at the floor, about the trunk, overhead, or wherever the line asks. */
 export const LOW = [0, 0.4] as const;
-/** Carriage from over the shoulder up, shares of the stature. */
-export const HIGH = [0.85, 2] as const;
+const HIGH = [0.85, 2] as const;
 const ANYWHERE = [0, 2] as const;
+/**
+ * A cable from over the shoulder up: where the load is lighter than the arm, the least moment would else be had from
+ * the floor.
+ */
+export const fromAbove: typeof cable = (facing, attachments, more) =>
+  cable(facing, attachments, { from: HIGH, ...more });
 /** A dumbbell, or a share of one in each hand. */
 export const dumbbell = (share = 1): LoadRule => ({ kind: 'weight', kit: 'dumbbells', share });
 /** A bar, half of it in each hand. */

@@ -1,4 +1,4 @@
-import { cable, dumbbell, entry, inTrunk, reachesUp, HIGH, type Entry, type Own } from './make';
+import { dumbbell, entry, fromAbove, inTrunk, reachesUp, type Entry, type Own } from './make';
 
 const pull = <const Id extends string>(own: Own<Id>): Entry<Id> =>
   entry({
@@ -27,7 +27,7 @@ export const PULLDOWNS = [
     hold: { start: 'past-bend', finish: 'past-bend', gives: 'upper' },
     posture: { kind: 'seated', on: 'bench', backDeg: 90 },
     path: inTrunk([30, 160, 80, 172], [8, 40, 65, 150]),
-    load: cable('towards', ['long-bar'], { shared: true, from: HIGH, line: 'forearm' }),
+    load: fromAbove('towards', ['long-bar'], { shared: true, line: 'forearm' }),
     standIns: ['pull-up-band-assisted'],
   }),
   pull({
@@ -47,7 +47,7 @@ export const PULLDOWNS = [
       { at: 0, trunk: { leanDeg: 16, sideBendDeg: 0, turnDeg: 0 } },
       { at: 1, trunk: { leanDeg: -16, sideBendDeg: 0, turnDeg: 0 } },
     ],
-    load: cable('towards', ['long-bar'], { shared: true, from: HIGH, line: 'forearm' }),
+    load: fromAbove('towards', ['long-bar'], { shared: true, line: 'forearm' }),
     reps: { min: 10, max: 15 },
     standIns: ['pulldown-overhand'],
   }),
@@ -64,7 +64,7 @@ export const PULLDOWNS = [
     hold: { start: 'wide', finish: 'wide', gives: 'upper' },
     posture: { kind: 'seated', on: 'bench', backDeg: 90 },
     path: inTrunk([40, 158, 80, 170], [20, 30, 82, 140]),
-    load: cable('towards', ['long-bar'], { shared: true, from: HIGH, line: 'forearm' }),
+    load: fromAbove('towards', ['long-bar'], { shared: true, line: 'forearm' }),
     target: 'lat-lower',
     secondary: ['lat-upper', 'biceps-long'],
     standIns: ['pulldown-overhand'],
@@ -82,7 +82,7 @@ export const PULLDOWNS = [
     posture: { kind: 'tall-kneeling' },
     path: inTrunk([88, 160, 92, 170], [85, 14, 95, 128]),
     action: 'shoulder.extension',
-    load: cable('towards', ['v-bar'], { shared: true, from: HIGH, line: 'forearm' }),
+    load: fromAbove('towards', ['v-bar'], { shared: true, line: 'forearm' }),
     target: 'lat-lower',
     standIns: ['pulldown-overhand'],
   }),
@@ -100,7 +100,7 @@ export const PULLDOWNS = [
     path: inTrunk([70, 160, 88, 170], [45, 16, 90, 135]),
     action: 'shoulder.extension',
     motion: reachesUp({ leanDeg: -8, sideBendDeg: 6 }),
-    load: cable('towards', ['d-handle'], { from: HIGH, line: 'forearm' }),
+    load: fromAbove('towards', ['d-handle'], { line: 'forearm' }),
     target: 'lat-lower',
     place: 'third',
     reps: { min: 10, max: 15 },
@@ -123,7 +123,7 @@ export const PULLDOWNS = [
       { at: 0, trunk: { leanDeg: 0, sideBendDeg: -4, turnDeg: 14 }, scapula: { protractionM: 0, elevationM: 0.03 } },
       { at: 1, trunk: { leanDeg: 0, sideBendDeg: 0, turnDeg: 6 } },
     ],
-    load: cable('away', ['d-handle'], { from: HIGH, line: 'forearm' }),
+    load: fromAbove('away', ['d-handle'], { line: 'forearm' }),
     target: 'lat-lower',
     ruled: [{ setting: 'notch', wantDeg: 45 }],
     peakTarget: 'lengthened',
@@ -145,7 +145,7 @@ export const PULLDOWNS = [
       { at: 0, trunk: { leanDeg: 15, sideBendDeg: 0, turnDeg: 0 } },
       { at: 1, trunk: { leanDeg: 8, sideBendDeg: 0, turnDeg: 0 } },
     ],
-    load: cable('towards', ['d-handle'], { from: HIGH, line: 'arm' }),
+    load: fromAbove('towards', ['d-handle'], { line: 'arm' }),
     target: 'lat-lower',
     place: 'any',
     reps: { min: 10, max: 15 },
@@ -167,9 +167,8 @@ export const PULLDOWNS = [
       { at: 0, trunk: { leanDeg: 15, sideBendDeg: 0, turnDeg: 0 } },
       { at: 1, trunk: { leanDeg: 10, sideBendDeg: 0, turnDeg: 0 } },
     ],
-    load: cable('towards', ['straight-bar', 'long-bar'], {
+    load: fromAbove('towards', ['straight-bar', 'long-bar'], {
       shared: true,
-      from: HIGH,
       line: 'arm',
     }),
     target: 'lat-lower',
@@ -189,7 +188,7 @@ export const PULLDOWNS = [
     path: inTrunk([80, 150, 88, 160], [85, 12, 92, 110]),
     action: 'shoulder.extension',
     motion: reachesUp(),
-    load: cable('towards', ['rope', 'half-rope'], { from: HIGH, line: 'forearm' }),
+    load: fromAbove('towards', ['rope', 'half-rope'], { line: 'forearm' }),
     target: 'lat-lower',
     tempo: '3-2-2-2',
     reps: { min: 12, max: 15 },

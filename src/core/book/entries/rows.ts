@@ -1,4 +1,4 @@
-import { cable, dumbbell, bar, entry, inTrunk, rowing, HIGH, REACHES_AHEAD, type Entry, type Own } from './make';
+import { cable, dumbbell, bar, entry, fromAbove, inTrunk, rowing, REACHES_AHEAD, type Entry, type Own } from './make';
 
 /** A row for the lats: the elbow travels back and down along the side. */
 const latRow = <const Id extends string>(own: Own<Id>): Entry<Id> =>
@@ -320,7 +320,7 @@ export const ROWS = [
       },
       { at: 1, trunk: { leanDeg: 8, sideBendDeg: 4, turnDeg: -4 } },
     ],
-    load: cable('towards', ['d-handle'], { from: HIGH, line: 'forearm' }),
+    load: fromAbove('towards', ['d-handle'], { line: 'forearm' }),
     secondary: ['lat-upper', 'biceps-long'],
     standIns: ['pulldown-one-arm-underhand'],
   }),
