@@ -102,6 +102,9 @@ function usePlanForm({ choices, action, nextClientId, asked, into }: PlanFormPro
 
 type PlanFields = ReturnType<typeof usePlanForm>['form'];
 
+/** What is said of a box stands under it: those of a row begin at one height. */
+const BOX_FIRST: ('label' | 'input' | 'description' | 'error')[] = ['label', 'input', 'description', 'error'];
+
 /** Who does what: client, movement, variant and the side that works. */
 function WhoAndWhat(props: { readonly form: PlanFields; readonly choices: PlanChoices; readonly isFixed: boolean }) {
   const { form, choices, isFixed } = props;
@@ -141,6 +144,7 @@ function WhoAndWhat(props: { readonly form: PlanFields; readonly choices: PlanCh
       {sides.length > 1 && (
         <NativeSelect
           label={WORDS.working}
+          inputWrapperOrder={BOX_FIRST}
           description={oneArm && sweep ? WORDS.oneArmFirstDoesNot : undefined}
           data={sides.map((s) => ({
             value: s,
@@ -167,6 +171,7 @@ function CableChoice({ form, choices }: { readonly form: PlanFields; readonly ch
       />
       <NativeSelect
         label={WORDS.handle}
+        inputWrapperOrder={BOX_FIRST}
         description={handles.length === 0 ? WORDS.noneHereIsMadeFor : undefined}
         data={(handles.length > 0 ? handles : choices.attachments).map(plainChoice)}
         {...form.getInputProps('attachmentId')}
@@ -197,7 +202,7 @@ export function PlanForm(props: PlanFormProps) {
       <NumberInput label={WORDS.reps} {...form.getInputProps('reps')} />
       <TextInput
         label={WORDS.tempo}
-        inputWrapperOrder={['label', 'input', 'description', 'error']}
+        inputWrapperOrder={BOX_FIRST}
         description={WORDS.mayGoOnLowerFirst}
         {...form.getInputProps('tempo')}
       />
