@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { readyBrowser, readyBuild, readyPackages, run, runTypeScript } from './ready.mjs';
 
 const args = process.argv.slice(2);
-readyPackages();
+await readyPackages();
 const ALONE = ['--drift', '--large', '--gyms', '--records'];
 if (!ALONE.some((a) => args.includes(a))) await benchCore();
 if (!args.includes('--core')) {

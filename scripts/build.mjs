@@ -1,4 +1,5 @@
 import { readyBuild, readyPackages } from './ready.mjs';
 
-readyPackages();
+const compiled = readyPackages();
 readyBuild();
+await compiled;

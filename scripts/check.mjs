@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { readyPackages, root, run } from './ready.mjs';
 import { CHECKS, runRows } from './two-rows.mjs';
 
-readyPackages();
+await readyPackages();
 // Next's own types, where no build has written them yet.
 if (!existsSync(join(root, 'next-env.d.ts'))) run(join(root, 'node_modules/.bin/next'), ['typegen']);
 

@@ -4,8 +4,9 @@ import { readyBuild, readyPackages, runTypeScript, solverName } from './ready.mj
 import { port, serve } from './serve.mjs';
 
 const file = process.env.JORVIX_DB ?? './data/demo.db';
-readyPackages();
+const compiled = readyPackages();
 readyBuild();
+await compiled;
 if (process.argv.includes('--fresh')) for (const end of ['', '-wal', '-shm']) rmSync(`${file}${end}`, { force: true });
 runTypeScript('scripts/load-demo.ts', [file, solverName()]);
 // A desk has no tilt sensor: the demo's is a stand-in.

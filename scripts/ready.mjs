@@ -1,5 +1,5 @@
 // Brings a fresh checkout to where the other scripts can run: dependencies, build, browser. Plain Node, no packages.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -7,28 +7,46 @@ import { join } from 'node:path';
 export const root = new URL('..', import.meta.url).pathname;
 export const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
 
+function fail(why, status = 1) {
+  console.error(why);
+  process.exit(status);
+}
+
 /** Run a command, showing what it prints; stop everything when it fails. */
 export function run(command, args, options = {}) {
-  const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', env, ...options });
-  if (done.status !== 0) {
-    console.error(
-      `${command} ${args.join(' ')} failed${done.error ? `: ${done.error.message}` : ` with exit code ${done.status}`}`,
-    );
-    process.exit(done.status ?? 1);
-  }
+  const { status, error } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env, ...options });
+  if (status === 0) return;
+  const how = error ? `: ${error.message}` : ` with exit code ${status}`;
+  fail(`${command} ${args.join(' ')} failed${how}`, status ?? 1);
 }
 
 const hash = (text) => createHash('sha256').update(text).digest('hex');
 const stampAt = (name) => join(root, 'node_modules', `.jorvix-${name}`);
 const readStamp = (name) => (existsSync(stampAt(name)) ? readFileSync(stampAt(name), 'utf8') : '');
 
-/** Install exactly what the lockfile says, when that is not what is there. */
+/** The packages that may run a script of their own when they are installed. */
+function compiledPackages() {
+  const { allowScripts } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8'));
+  return Object.keys(allowScripts).filter((name) => allowScripts[name]);
+}
+
+/**
+ * Install exactly what the lockfile says, when that is not what is there. What it gives resolves once the database is
+ * compiled too, which keeps one core busy for minutes: what needs no database may go on before.
+ */
 export function readyPackages() {
   const lock = hash(readFileSync(join(root, 'package-lock.json')));
-  if (readStamp('packages') === lock) return;
+  if (readStamp('packages') === lock) return Promise.resolve();
   console.log('Installing packages (a few minutes the first time)...');
-  run('npm', ['ci', '--no-fund', '--no-audit']);
-  writeFileSync(stampAt('packages'), lock);
+  run('npm', ['ci', '--no-fund', '--no-audit', '--ignore-scripts']);
+  const compiler = spawn('npm', ['rebuild', ...compiledPackages()], { cwd: root, stdio: 'inherit', env });
+  return new Promise((resolve) => {
+    compiler.once('exit', (code) => {
+      if (code !== 0) fail(`npm rebuild failed with exit code ${code}`);
+      writeFileSync(stampAt('packages'), lock);
+      resolve();
+    });
+  });
 }
 
 /** One hash of every source in some folders, tests left out, and of some files beside them. */

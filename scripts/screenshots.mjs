@@ -1,7 +1,8 @@
 // npm run screenshots: one current picture of each main view, made from a fresh demo world.
 import { readyBrowser, readyBuild, readyPackages, runTypeScript } from './ready.mjs';
 
-readyPackages();
+const compiled = readyPackages();
 readyBuild();
 readyBrowser();
+await compiled;
 runTypeScript('scripts/take-screenshots.ts');

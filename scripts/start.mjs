@@ -7,6 +7,7 @@ import { port, serve } from './serve.mjs';
 const at = process.argv.indexOf('-H');
 if (at > 0) process.env.JORVIX_HOST = process.argv[at + 1] ?? '';
 
-readyPackages();
+const compiled = readyPackages();
 readyBuild();
+await compiled;
 serve(port(), process.env.JORVIX_DB ?? './data/jorvix.db', process.argv.includes('--new') ? { JORVIX_NEW: 'yes' } : {});

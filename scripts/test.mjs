@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { env, readyBrowser, readyBuild, readyPackages, root, solverName } from './ready.mjs';
 import { CHECKS, runRows } from './two-rows.mjs';
 
-readyPackages();
+const compiled = readyPackages();
 readyBrowser();
 readyBuild();
 
@@ -28,7 +28,10 @@ const report = ['--reporter=dot', '--reporter=json', `--outputFile.json=${join(r
 const demoFile = join(results, 'demo.db');
 const demo = ['the demo world', 'tsx', '--conditions=react-server', 'scripts/load-demo.ts', demoFile, solverName()];
 const tests = ['unit, architecture, data and flow tests', 'vitest', 'run', ...report];
-const checked = await runRows([[tests], [...CHECKS, demo]]);
+const checked = await runRows([
+  [compiled, tests],
+  [...CHECKS, compiled, demo],
+]);
 if (checked.every(({ name, good }) => name !== demo[0] || good)) env.JORVIX_DEMO_FILE = demoFile;
 console.log('\n== browser');
 const journeys = spawnSync(join(root, 'node_modules/.bin/playwright'), ['test'], { cwd: root, stdio: 'inherit', env });

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { env, readyPackages, root } from './ready.mjs';
 import { untilStopped } from './serve.mjs';
 
-readyPackages();
+await readyPackages();
 untilStopped(
   spawn(join(root, 'node_modules/.bin/tsx'), ['scripts/serve-tracker.ts'], { cwd: root, stdio: 'inherit', env }),
 );

@@ -28,12 +28,18 @@ const runOne = ([name, command, ...args]) =>
     });
   });
 
-/** Run rows of checks, each one after the other; gives the name of every check and whether it was good. */
+/**
+ * Run rows of checks, each one after the other, waiting where a promise stands in the row; gives the name of every
+ * check and whether it was good.
+ */
 export async function runRows(rows) {
   const all = await Promise.all(
     rows.map(async (row) => {
       const results = [];
-      for (const one of row) results.push(await runOne(one));
+      for (const one of row) {
+        if (one instanceof Promise) await one;
+        else results.push(await runOne(one));
+      }
       return results;
     }),
   );
