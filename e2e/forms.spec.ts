@@ -98,6 +98,27 @@ test('a column that stops low blocks with its limit and the nearest that works',
   await expect(page.getByTestId('plate-hole')).toBeVisible();
 });
 
+test('a load too light for a pull says which step would do; changed in the plan it has its place', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/?plan=pulldown-one-arm-underhand&client=tevita`);
+  await page.getByLabel('Stack, kg').fill('2.5');
+  await page.getByRole('button', { name: 'Add to today' }).click();
+  await page.getByRole('link', { name: /underhand pulldown/ }).click();
+  const enough = page.getByTestId('enough-load');
+  await expect(enough).toContainText('With 5 kg it works here, at hole 20.');
+  const setup = page.url();
+  await enough.getByRole('link', { name: 'Change the load in the plan' }).click();
+  await page.getByRole('button', { name: /^Change .*underhand/ }).click();
+  await page.getByLabel('Load, kg').fill('5');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText(/, 5 kg, each side/)).toBeVisible();
+  await page.goto(setup);
+  await expect(page.getByTestId('plate-hole')).toContainText('20');
+  await expect(enough).toHaveCount(0);
+});
+
 test('the solver answers over HTTP as it does on the command line', async ({ context: { request }, app }) => {
   const question = {
     format: 'jorvix-case/1',

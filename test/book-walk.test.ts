@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { BOOK, findEntry } from '@/core/book/book';
 import { sidesOf, type BookEntry } from '@/core/book/book-entry';
+import { findEnoughLoad } from '@/core/book/enough-load';
 import { needsOf } from '@/core/book/choose';
 import { holeHeightM } from '@/core/kit/column';
 import { length, subtract, type Vec3 } from '@/core/geometry/vector';
@@ -14,6 +15,7 @@ import { BOOK_TEXT } from '@/messages/book';
 import { gymKit, stationKit } from '@/server/gym-kit';
 import { listMovements } from '@/solver/movement-listing';
 import { answerCase } from '@/solver/solve-case';
+import { toQuestion } from '@/solver/to-question';
 import { loadDemoWorld } from '../demo/world';
 
 /** Every movement, asked through the open case format on the demo gym's kit, for three statures and every side. */
@@ -120,9 +122,19 @@ it.each(BOOK.filter((e) => e.group === 'pulldowns' && e.load.kind === 'cable').m
   (_, e) => {
     for (const h of STATURES)
       for (const loadKg of [2.5, 5]) {
-        const { best, blockedBy } = ask(caseOf(e, h, sidesOf(e).at(-1)!, { loadKg }));
-        if (!best) expect(blockedBy.map((b) => b.limit)).toContain('rest');
-        else expect(holeHeightM(column.column, best.hole!)).toBeGreaterThan(0.8 * h);
+        const asked = (kg: number): CaseInput => caseOf(e, h, sidesOf(e).at(-1)!, { loadKg: kg });
+        const { best, blockedBy } = ask(asked(loadKg));
+        if (best) {
+          expect(holeHeightM(column.column, best.hole!)).toBeGreaterThan(0.8 * h);
+          continue;
+        }
+        expect(blockedBy.map((b) => b.limit)).toContain('rest');
+        // It says from which step of the stack on it would do: lighter ones would not.
+        const question = toQuestion(caseSchema.parse(asked(loadKg)));
+        const enough = findEnoughLoad(question, [{ limit: 'rest', need: 0, have: 1 }], column.stackG)!;
+        const lighter = column.stackG.filter((g) => g > loadKg * 1000 && g < enough.loadG);
+        expect(ask(asked(enough.loadG / 1000)).best?.hole).toBe(enough.placement.hole);
+        expect(lighter.filter((g) => ask(asked(g / 1000)).feasible)).toEqual([]);
       }
   },
 );

@@ -13,6 +13,7 @@ import { useLatest } from '@/features/shell/use-latest';
 import { BenchCurve } from './bench-curve';
 import { BenchNotices, ClientNotes } from './bench-notices';
 import { BenchPanels } from './bench-panels';
+import { Blocked } from './blocked';
 import { Elevation } from './elevation';
 import { fitMoves } from './fit-moves';
 import { Plan } from './plan';
@@ -187,6 +188,7 @@ function Bench(props: BenchProps) {
       </section>
       <aside className={styles.answer} aria-label={WORDS.answer}>
         <SettingPlates context={context} setup={setup} onMove={onMove} apart={apart} onApart={onApart} moves={moves} />
+        <Blocked context={context} setup={late} />
         <BenchNotices context={context} entry={entry} />
         <SidePanel context={context} setup={late} onSave={keep} onGo={go} trouble={floor.trouble} />
         <ClientNotes notes={client.notes} />

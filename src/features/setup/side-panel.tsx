@@ -2,12 +2,7 @@
 import { Alert } from '@mantine/core';
 import { IconCheck } from '@tabler/icons-react';
 import { memo } from 'react';
-import { Link } from '@/features/shell/link';
 import { limitText, verdictLine } from '@/messages/reasons';
-import { retargetByLever } from '@/core/load/retarget-load';
-import { jointOf } from '@/core/movement/joint-action';
-import { movementName } from '@/messages/book';
-import { loadText } from '@/messages/loads';
 import type { LeastChangeData } from '@/workers/least-change-protocol';
 import type { SetupBenchView } from '@/contract/views/setup';
 import { samePlacement } from './setup-machine';
@@ -38,73 +33,9 @@ function changeText(change: LeastChangeData): string {
   return WORDS.leastChange(words.join(', '));
 }
 
-/** What works here instead, with the stack for the peak of what is drawn, where it turns about the same joint. */
-function standInText({ standIn, solution, entry, state }: BenchSetup, context: SetupBenchView): string {
-  if (!standIn) return WORDS.nothingInTheBookWorks;
-  const name = movementName(standIn.entry.id).toLowerCase();
-  if (!standIn.solution) return WORDS.whatWorksInsteadWithoutA(name);
-  const { placement, metrics } = standIn.solution.best;
-  const sameJoint = jointOf(entry.action) === jointOf(standIn.entry.action);
-  const load =
-    solution.feasible || !sameJoint
-      ? null
-      : retargetByLever(
-          context.item.loadG,
-          solution.nearest.metrics.peakResistanceNm,
-          metrics.peakResistanceNm,
-          context.stackG,
-        );
-  return WORDS.nearestThatWorksHereHole(
-    name,
-    (standIn.posed.question.side !== state.side && standIn.entry.path.kind === 'sweep' ? WORDS.oneArmAtATime : '') +
-      (standIn.tiltDeg === null || standIn.tiltDeg === state.options.tiltDeg ? '' : WORDS.sweepAt(standIn.tiltDeg)),
-    placement.hole,
-    Math.round(placement.standX * 100),
-    load ? WORDS.forTheSamePeakAs(loadText(load.loadG, context.unit)) : '.',
-  );
-}
-
 interface PanelProps {
   readonly context: SetupBenchView;
   readonly setup: BenchSetup;
-}
-
-/** Why nothing works here, and what does. */
-function Blocked({ context, setup }: PanelProps) {
-  const { solution, standIn, state, dispatch } = setup;
-  if (solution.feasible) return null;
-  const oneArm = standIn !== null && standIn.posed.question.side !== state.side;
-  const gym = context.stations.find((s) => s.id === context.station?.id)?.gym;
-  const others = context.stations.filter((s) => s.gym === gym && !s.outOfOrder && s.id !== context.station?.id);
-  return (
-    <Alert className={styles.blocked}>
-      <p>
-        <b>{WORDS.cannotServeThis(context.station?.name ?? WORDS.this)}</b>{' '}
-        {solution.nearest.violations.map((v) => limitText(v)).join(' ')}
-      </p>
-      <p>
-        {standInText(setup, context)}
-        {others.length > 0 && WORDS.orChooseBelow(others.map((o) => o.name).join(' or '))}
-      </p>
-      {standIn && standIn.tiltDeg !== null && standIn.entry.id === context.item.movement && (
-        <button
-          type="button"
-          className={styles.plain}
-          onClick={() => {
-            dispatch({ type: 'options-chosen', options: { tiltDeg: standIn.tiltDeg ?? 0 } });
-            if (oneArm) dispatch({ type: 'side-chosen', side: standIn.posed.question.side });
-          }}
-        >
-          {oneArm ? WORDS.workOneArm : WORDS.takeTheSweep(standIn.tiltDeg)}
-        </button>
-      )}
-      {standIn && standIn.entry.id !== context.item.movement && (
-        <Link className={styles.plain} href={`/?plan=${standIn.entry.id}&client=${context.client.id}`}>
-          {WORDS.planItForToday}
-        </Link>
-      )}
-    </Alert>
-  );
 }
 
 /** What is off as it stands, and the least that puts it right. */
@@ -155,7 +86,6 @@ export const SidePanel = memo(function SidePanel({
   return (
     <div className={styles.actions}>
       {tooShort && <Alert className={styles.blocked}>{CHOICE_TOO_SHORT}</Alert>}
-      <Blocked context={context} setup={setup} />
       {solution.feasible && (
         <p className={styles.verdictLine} data-testid="verdict-line">
           {verdictLine(shown.metrics, problem.input.column.clearanceM)}

@@ -219,6 +219,8 @@ export const WORDS = {
   whatWorksInsteadWithoutA: (name: string): string => `What works instead, without a column: ${name}.`,
   nearestThatWorksHereHole: (name: string, how: string, hole: number, cm: number, ending: string): string =>
     `Nearest that works here: ${name}, ${how}hole ${hole}, mark ${cm} cm${ending}`,
+  worksWith: (load: string, hole: number): string => `With ${load} it works here, at hole ${hole}.`,
+  changeInThePlan: 'Change the load in the plan',
   sweepAt: (tiltDeg: number): string => `sweep at ${tiltDeg}°, `,
   forTheSamePeakAs: (load: string): string => `, ${load} for the same peak as drawn.`,
   cannotServeThis: (name: string): string => `${name} cannot serve this.`,
