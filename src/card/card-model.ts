@@ -5,7 +5,7 @@ import { searchOf, shownLimb, type PosedQuestion } from '@/core/book/posed-quest
 import type { Placement } from '@/core/setup/setup-problem';
 import type { Dot } from '@/drawing/capsule';
 import { elevationView, MARGIN, type View } from '@/drawing/view';
-import { buildMovementScene, extentOf, heldExtent, movementWindow } from '@/drawing/movement-scene';
+import { buildMovementScene, extentOf, gearExtent, movementWindow } from '@/drawing/movement-scene';
 import { holeHeightM } from '@/core/kit/column';
 import { kgToGrams } from '@/core/units/mass';
 import type { GearShape } from '@/drawing/gear';
@@ -112,7 +112,7 @@ function movementDrawing(from: PosedQuestion): CardModel['drawing'] {
   const { anchor } = posed;
   const poses = [0, MIDDLE_SAMPLE, LAST_SAMPLE].map((i) => posed.bodyAt(i));
   const w = movementWindow(
-    [...extentOf(poses, posed.path, both, null, null), ...(anchor ? [anchor] : []), ...heldExtent(from, posed, null)],
+    [...extentOf(poses, posed.path, both, null, null), ...(anchor ? [anchor] : []), ...gearExtent(from, posed, null)],
     null,
   );
   const view = elevationView(w, fitting(w));

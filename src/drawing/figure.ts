@@ -1,4 +1,4 @@
-import { SIDES, type Side } from '@/core/body/side';
+import { SIDES, signOf, type Side } from '@/core/body/side';
 import type { Body } from '@/core/body/body-model';
 import type { BodyPose } from '@/core/body/posture';
 import { add, scale as times, type Vec3 } from '@/core/geometry/vector';
@@ -26,6 +26,9 @@ const GIRTH = {
   neck: 0.027,
   shoulder: 0.032,
 } as const;
+/** How far the sides of hips, waist and chest lie from the spine, and their flesh, shares of stature (drawing only). */
+const SIDE_OFF = { pelvis: 0.05, waist: 0.045, chest: 0.065 } as const;
+const SIDE_GIRTH = { pelvis: 0.046, waist: 0.04, chest: 0.05 } as const;
 
 /**
  * From above a trunk steeper than this (the sine of its angle) is shoulders and head; a flatter one is seen along its
@@ -106,6 +109,21 @@ export function bodySilhouettes(view: View, carry: Carry, body: Body, trunk: Bod
   const { x: ahead, y: up } = trunk.trunkFrame;
   const inHead = (forward: number, above: number): Vec3 =>
     add(trunk.head, add(times(ahead, forward * headR * h), times(up, above * headR * h)));
+  const beside = (v: Vec3, off: number): Vec3 => add(v, times(trunk.trunkFrame.z, off * h));
+  // Seen from its front or back a trunk is as broad as it is; from the side its sides lie behind each other.
+  const sides = SIDES.flatMap((side) => {
+    const out = signOf(side);
+    const [hip, flank, ribs] = [
+      beside(trunk.pelvis, out * SIDE_OFF.pelvis),
+      beside(waist, out * SIDE_OFF.waist),
+      beside(chest, out * SIDE_OFF.chest),
+    ];
+    return [
+      c(hip, flank, SIDE_GIRTH.pelvis, SIDE_GIRTH.waist),
+      c(flank, ribs, SIDE_GIRTH.waist, SIDE_GIRTH.chest),
+      c(ribs, trunk.shoulder[side], SIDE_GIRTH.chest, GIRTH.shoulder),
+    ];
+  });
   const near = legSilhouette(view, carry, h, trunk, 'right');
   return [
     legSilhouette(view, carry, h, trunk, 'left'),
@@ -114,6 +132,8 @@ export function bodySilhouettes(view: View, carry: Carry, body: Body, trunk: Bod
       key: 'trunk',
       paths: [
         ...near.paths,
+        ...sides,
+        c(trunk.shoulder.left, trunk.shoulder.right, GIRTH.shoulder, GIRTH.shoulder),
         c(trunk.pelvis, waist, GIRTH.pelvis, GIRTH.waist),
         c(waist, chest, GIRTH.waist, GIRTH.chest),
         c(chest, mid, GIRTH.chest, GIRTH.shoulder + 0.006),

@@ -3,6 +3,7 @@ import type { BookEntry } from '@/core/book/book-entry';
 import type { PosedQuestion } from '@/core/book/posed-question';
 import { add, between, cross, length, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { USUAL_ATTACHMENT } from '@/core/kit/attachment';
+import { barHalfHeightM, plateRadiusM } from '@/core/kit/plates';
 import { gear, type Gear } from './gear';
 import { handleParts } from './handle-parts';
 import type { Hand } from './hands';
@@ -17,17 +18,8 @@ const BELL_LONG = 1.2;
 export const BAR_M = 2.2;
 const SLEEVE_M = 0.42;
 const BAR_RADIUS_M = 0.014;
-/** Plates by what is on each end of a bar: biggest that fits, kilograms and radius (common practice). */
-const PLATES: readonly (readonly [number, number])[] = [
-  [20, 0.225],
-  [10, 0.16],
-  [5, 0.114],
-  [0, 0.08],
-];
 const UP: Vec3 = [0, 1, 0];
 const RIGHT: Vec3 = [0, 0, 1];
-
-const plateRadiusM = (kg: number): number => PLATES.find(([from]) => kg >= from)![1];
 
 /** What the hands hold, and where it is fixed; floor frame. */
 export interface Grasp {
@@ -66,8 +58,7 @@ function dumbbell(at: Vec3, axis: Vec3, kg: number): Gear[] {
 function barbell(at: Vec3, axis: Vec3, kg: number): Gear[] {
   const end = (m: number): Vec3 => add(at, scale(axis, m));
   const inner = BAR_M / 2 - SLEEVE_M;
-  const each = (kg - 20) / 2;
-  const r = each > 0 ? plateRadiusM(each) : 0.04;
+  const r = barHalfHeightM(kg);
   return [
     ...gear('steel', rod(end(-BAR_M / 2), end(BAR_M / 2), BAR_RADIUS_M)),
     ...gear('weight', ...[-1, 1].map((s) => disc(end(s * (inner + 0.04)), axis, r, 0.035))),

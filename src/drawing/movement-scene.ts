@@ -4,7 +4,7 @@ import type { BodyPose } from '@/core/body/posture';
 import type { PosedEntry } from '@/core/book/pose-entry';
 import type { PosedQuestion } from '@/core/book/posed-question';
 import { toFloor } from '@/core/geometry/rotation';
-import { add, between, mirrorZ, subtract, type Vec3 } from '@/core/geometry/vector';
+import { add, between, mirrorZ, normalise, scale, subtract, type Vec3 } from '@/core/geometry/vector';
 import { mirrorPath, type ChainPath } from '@/core/movement/chain-path';
 import type { Placement } from '@/core/setup/setup-problem';
 import { toRad } from '@/core/units/angle';
@@ -54,13 +54,25 @@ export interface MovementScene {
 
 const stands = (p: Placement | null) => ({ x: p?.standX ?? 0, z: p?.standZ ?? 0, yawRad: toRad(p?.yawDeg ?? 0) });
 
-/** An arm at rest: straight down from its shoulder, or where it holds the body up. */
+/** A trunk whose shoulders stand this steep over each other lies on its side; sine. No side bend goes as far. */
+const ON_ITS_SIDE = 0.4;
+
+/** Where an arm that does nothing goes from its shoulder: it hangs; of a body on its side it lies along the trunk. */
+function restingDirections({ trunkFrame: trunk }: BodyPose): { readonly upper: Vec3; readonly fore: Vec3 } {
+  const liesOnSide = Math.abs(trunk.z[1]) > ON_ITS_SIDE;
+  return liesOnSide
+    ? { upper: scale(trunk.y, -1), fore: trunk.x }
+    : { upper: [0, -1, 0], fore: normalise([0.1, -1, 0]) };
+}
+
+/** An arm at rest, or where it holds the body up. */
 export function restingArm(body: Body, pose: BodyPose, side: Side): ChainPath {
   const shoulder = pose.shoulder[side];
   const held = pose.supportArm?.side === side ? pose.supportArm : null;
-  const elbow = held?.elbow ?? add(shoulder, [0, -body.length.upperArm.m, 0]);
-  const wrist = held?.hand ?? add(elbow, [0.03, -body.length.forearm.m, 0]);
-  const grip = held ? wrist : add(wrist, [0.01, -body.length.hand.m / 2, 0]);
+  const { upper, fore } = restingDirections(pose);
+  const elbow = held?.elbow ?? add(shoulder, scale(upper, body.length.upperArm.m));
+  const wrist = held?.hand ?? add(elbow, scale(fore, body.length.forearm.m));
+  const grip = held ? wrist : add(wrist, scale(fore, body.length.hand.m / 2));
   return {
     side,
     chain: 'arm',
@@ -208,9 +220,11 @@ export function extentOf(
   return [...[...all, ...path.middle, ...hands].map((v) => toFloor(v, stand)), ...(pulley ? [pulley] : [])];
 }
 
-/** Both ends of a bar across the body, which a window holds as well. */
-export function heldExtent({ entry }: PosedQuestion, { path }: PosedEntry, placement: Placement | null): Vec3[] {
-  if (entry.load.kind !== 'weight' || entry.load.kit !== 'bar' || entry.hands === 'one') return [];
-  const [x, y] = path.contact[0]!;
-  return [-1, 1].map((s) => toFloor([x, y, (s * BAR_M) / 2 - s * 0.15], stands(placement)));
+/** What a window holds beside the body: both ends of a bar across it, and the pads that carry it. */
+export function gearExtent({ entry, question }: PosedQuestion, posed: PosedEntry, placement: Placement | null): Vec3[] {
+  const pads = facesOf(entry, question.body, posed.pose).flatMap((f) => [f.from, f.to]);
+  const [x, y] = posed.path.contact[0]!;
+  const isBar = entry.load.kind === 'weight' && entry.load.kit === 'bar' && entry.hands !== 'one';
+  const bar = isBar ? [-1, 1].map((s): Vec3 => [x, y, (s * BAR_M) / 2 - s * 0.15]) : [];
+  return [...pads, ...bar].map((v) => toFloor(v, stands(placement)));
 }

@@ -22,6 +22,8 @@ const PAD = 0.065;
 const THICK_M = 0.06;
 const HALF_M = 0.14;
 const TUBE_M = 0.02;
+/** Thickness of a plate that feet stand on, metres (common practice). */
+const PLATE_M = 0.01;
 const DOWN: Vec3 = [0, -1, 0];
 const RIGHT: Vec3 = [0, 0, 1];
 
@@ -113,9 +115,12 @@ export function seatThings(e: BookEntry, body: Body, pose: BodyPose, armPad: Fac
       to: add(add(hip, scale(along, 0.3)), scale(away, PAD * h)),
       away,
     };
-    const heel = between(pose.leg.left.ankle, pose.leg.right.ankle, 0.5);
+    const middle = (of: 'ankle' | 'heel' | 'toe'): Vec3 => between(pose.leg.left[of], pose.leg.right[of], 0.5);
+    const [ankle, heel, toe] = [middle('ankle'), middle('heel'), middle('toe')];
     things.push(...post(add(face.to, scale(away, THICK_M))), ...padOf(face));
-    things.push(...gear('pad', disc(add(heel, scale(away, -0.07)), RIGHT, 0.05, 0.2)));
+    things.push(...gear('pad', disc(add(ankle, scale(away, -0.07)), RIGHT, 0.05, 0.2)));
+    // The feet stand on a plate under their soles, on a post of its own.
+    things.push(...post(between(heel, toe, 0.5)), ...gear('steel', slab(heel, toe, along, PLATE_M, HALF_M)));
   }
   if (e.legs === 'locked')
     for (const side of SIDES) {

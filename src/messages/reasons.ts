@@ -44,6 +44,7 @@ const RANGE_END_TEXT: Readonly<Record<RangeEnd, string>> = {
   limit: 'the stretch stops at the clinician’s limit.',
   note: 'the stretch stops level with the trunk, for the shoulder note.',
   load: 'outside of it the load is too light to count.',
+  touch: 'further into the stretch what is held meets the floor or the body.',
 };
 
 const LINED_UP = 'Cable, hand and shoulder line up at the finish. ';

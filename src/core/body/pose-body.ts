@@ -28,8 +28,6 @@ import { middleJoint } from './two-link';
 const KNEE_PAD = 0.03;
 const PALM = 0.02;
 const ON_TOES = 0.115;
-/** Ankles above the floor where a hip pad's rollers hold the heels. */
-const HEELS_HELD = 0.12;
 const DOWN: Vec3 = [0, -1, 0];
 /** A kneeling foot lies on its instep, sole up. */
 const UP: Vec3 = [0, 1, 0];
@@ -73,11 +71,15 @@ function kneeling(body: Body, kneeDown: Side | 'both'): Lower {
   return { pelvis: [0, hipY, 0], pelvisFrame: UPRIGHT, trunkFrame: UPRIGHT, leg: both(leg) };
 }
 
-/** Straight legs from a hip pad down to where the heels are held, and the trunk bowed over its edge. */
+/**
+ * Straight legs from a hip pad down to where the heels are held, and the trunk bowed over its edge. The pad is set as
+ * high as the hips of a client who stands beside it (our judgement): lower, a bar in hanging arms would meet the floor
+ * before the trunk is level.
+ */
 function hipPad(body: Body, trunkDeg: number, legDeg: number): Lower {
   const s = segmentsOf(body);
   const down: Vec3 = [-Math.cos(toRad(legDeg)), -Math.sin(toRad(legDeg)), 0];
-  const hipY = HEELS_HELD * body.statureM - down[1] * (s.thighM + s.shankM);
+  const hipY = body.height.hipHeight.m;
   const leg = (side: Side): Leg => {
     const hip: Vec3 = [0, hipY, signOf(side) * hipHalfM(body)];
     const knee = along(hip, down, s.thighM);

@@ -26,7 +26,8 @@ export function profileOf(limb: PosedLimb): { readonly metrics: LineMetrics; rea
 /** The working limb of a profile, for verdicts. */
 export function workingLimbOf(action: JointAction, { posed, startBy }: PosedLimb, palm: Palm | null): WorkingLimb {
   const limb = toWorkingLimb(action, posed, palm);
-  return startBy === 'load' ? { ...limb, start: { ...limb.start, from: 'load' } } : limb;
+  const { start } = limb;
+  return startBy === 'load' || startBy === 'touch' ? { ...limb, start: { ...start, from: startBy } } : limb;
 }
 
 /**

@@ -6,6 +6,7 @@ import { intoFrame } from '@/core/geometry/frame';
 import { segmentDistance } from '@/core/geometry/segments';
 import { subtract, type Vec3 } from '@/core/geometry/vector';
 import { GRAZE_M, THIGH_HALF, TRUNK_HALF } from '@/core/setup/line-clear';
+import { barHalfHeightM, BIGGEST_PLATE_RADIUS_M } from '@/core/kit/plates';
 import type { BookEntry } from './book-entry';
 import type { PosedEntry } from './pose-entry';
 
@@ -14,14 +15,16 @@ import type { PosedEntry } from './pose-entry';
  * 17 cm across).
  */
 const DUMBBELL_M_PER_KG_THIRD = 0.04;
-/** Half the height of the biggest common plate, metres (common practice: 45 cm across). */
-const PLATE_RADIUS_M = 0.225;
 /** A hand this far from the midline passes beside the chest, share of the shoulder breadth. */
 const BESIDE_CHEST = 0.62;
 
 const sizeOf = (e: BookEntry, loadKg: number): number | null => {
   if (e.load.kind !== 'weight') return null;
-  if (e.load.kit === 'bar') return e.posture.kind === 'hinged' ? PLATE_RADIUS_M : null;
+  if (e.load.kit === 'bar') {
+    // Rows are begun from full plates, or blocks as high; over a hip pad what the load takes meets the floor.
+    if (e.posture.kind === 'hip-pad') return barHalfHeightM(loadKg);
+    return e.posture.kind === 'hinged' ? BIGGEST_PLATE_RADIUS_M : null;
+  }
   return e.load.kit === 'dumbbells' ? DUMBBELL_M_PER_KG_THIRD * Math.cbrt(loadKg) : null;
 };
 
@@ -61,7 +64,7 @@ export function clearOfTouch(
 ): { readonly from: number; readonly to: number } {
   const size = sizeOf(e, loadKg);
   const bar = holdsBar(e);
-  if ((size === null && !bar) || posed.path.chain !== 'arm') return { from: 0, to: 1 };
+  if ((size === null && !bar) || posed.path.chain === 'leg') return { from: 0, to: 1 };
   const { contact, frame } = posed.path;
   const half = body.length.shoulderBreadth.m / 2;
   const lying = e.group === 'chest' && e.posture.kind === 'lying' && e.posture.on === 'back';

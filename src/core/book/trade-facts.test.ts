@@ -348,6 +348,13 @@ describe.each(STATURES)('facts of the trade, %d m (common practice)', (h) => {
     const row = findEntry('barbell-row-dead-stop')!;
     const low = Math.min(...solve(row, h).posed.path.contact.map((c) => c[1]));
     expect(low).toBeGreaterThanOrEqual(0.225 - 0.01);
+    // Over a hip pad the bar hangs from where its plates, bigger with the load, leave the floor.
+    for (const [kg, radiusM] of [
+      [20, 0.025],
+      [40, 0.16],
+      [60, 0.225],
+    ] as const)
+      expect(solve('loaded-back-extension', h, kg).posed.path.contact[0]![1]).toBeCloseTo(radiusM, 2);
     // Arms long enough to hang the plates through the floor end on it; others by the movement itself.
     expect(profileOn(row, inputFor(row, h), 'right')!.startBy).toBe(low < 0.24 ? 'touch' : 'own');
   });

@@ -27,10 +27,10 @@ export interface LimbPath extends ChainPath {
 }
 
 /**
- * The movement's own end, the client's measured range, a clinician's limit, what a note changes, or where the load
- * begins to count.
+ * The movement's own end, the client's measured range, a clinician's limit, what a note changes, where the load begins
+ * to count, or where what is held meets the floor or the body.
  */
-export type RangeEnd = 'movement' | 'active-range' | 'limit' | 'note' | 'load';
+export type RangeEnd = 'movement' | 'active-range' | 'limit' | 'note' | 'load' | 'touch';
 
 /** A sweep as it is posed, with where it starts and what set that. */
 export interface PosedSweep {

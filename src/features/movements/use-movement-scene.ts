@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { posedOf, type GoodAnswer } from '@/core/book/answer-question';
 import { holeHeightM, type Column } from '@/core/kit/column';
 import { LAST_SAMPLE, MIDDLE_SAMPLE } from '@/core/movement/chain-path';
-import { buildMovementScene, extentOf, heldExtent, movementWindow } from '@/drawing/movement-scene';
+import { buildMovementScene, extentOf, gearExtent, movementWindow } from '@/drawing/movement-scene';
 import { elevationView, MARGIN, planView, type View, type Window3 } from '@/drawing/view';
 
 const VIEW_WIDTH = 400;
@@ -20,7 +20,7 @@ export function useMovementWindow(answer: GoodAnswer, column: Column | null): Wi
     const extent = [
       ...extentOf(at, posed.path, from.entry.hands === 'two', placement, pulley),
       ...(posed.anchor ? [posed.anchor] : []),
-      ...heldExtent(from, posed, placement),
+      ...gearExtent(from, posed, placement),
     ];
     return movementWindow(extent, column && topHoleM(column));
   }, [from, posed, placement, pulley, column]);
