@@ -6,6 +6,7 @@ import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core';
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import { Suspense, type ReactNode } from 'react';
+import { EarlyTapsScript } from '@/features/shell/early-taps';
 import { SheetProvider } from '@/features/shell/sheet-provider';
 import { FirstStepsBar } from '@/features/shell/first-steps-bar';
 import { LockAfterSleep } from '@/features/shell/lock-after-sleep';
@@ -31,6 +32,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
     <html lang="en" {...mantineHtmlProps} data-account={actor?.id} data-database={actor ? databaseId() : undefined}>
       <head>
         <ColorSchemeScript defaultColorScheme="auto" nonce={nonce} />
+        <EarlyTapsScript nonce={nonce} />
       </head>
       <body>
         <SheetProvider>
