@@ -142,6 +142,8 @@ export const phaseSeconds = (pace: Pace, phase: Phase): number =>
 
 /** Where the pacer stands at a moment. */
 export interface PaceAt {
+  /** The moment: seconds after the first rep began, negative in the lead-in. */
+  readonly atS: number;
   /** Rep under way, 1 for the first; 0 during the lead-in. */
   readonly rep: number;
   readonly phase: Phase | 'ready';
@@ -156,7 +158,7 @@ export interface PaceAt {
 /** Where the paced set stands `t` seconds after its first rep began; negative `t` is the lead-in. */
 export function paceAt(pace: Pace, t: number): PaceAt {
   const legs = buildRep(pace);
-  if (t < 0) return { rep: 0, phase: 'ready', position: legs[0]!.from, leftS: -t, done: 0 };
+  if (t < 0) return { atS: t, rep: 0, phase: 'ready', position: legs[0]!.from, leftS: -t, done: 0 };
   const end = legs[legs.length - 1]!;
   const whole = end.startS + end.seconds;
   const done = Math.floor(t / whole);
@@ -165,6 +167,7 @@ export function paceAt(pace: Pace, t: number): PaceAt {
   const last = legs.findLast((l) => l.phase === leg.phase)!;
   const share = Math.min(1, Math.max(0, (within - leg.startS) / leg.seconds));
   return {
+    atS: t,
     rep: done + 1,
     phase: leg.phase,
     position: leg.from + (leg.to - leg.from) * share,

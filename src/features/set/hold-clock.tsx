@@ -14,7 +14,7 @@ interface Props extends PacerProps {
 }
 
 /** How much of the phase that runs is left, painted frame by frame; nothing else is drawn anew for it. */
-function useDrain({ pace, paceNow, elapsedS, running }: PacerProps, told: ReturnType<typeof usePaceTold>) {
+function useDrain({ pace, paceNow, running }: PacerProps, told: ReturnType<typeof usePaceTold>) {
   const bar = useRef<HTMLSpanElement>(null);
   const { begin, tell } = told;
   useEffect(() => {
@@ -24,12 +24,12 @@ function useDrain({ pace, paceNow, elapsedS, running }: PacerProps, told: Return
       const at = paceNow();
       const whole = at && at.phase !== 'ready' ? phaseSeconds(pace, at.phase) : 0;
       if (bar.current) bar.current.style.width = `${whole > 0 ? (100 * at!.leftS) / whole : 100}%`;
-      if (at) tell(at, elapsedS() ?? -3);
+      if (at) tell(at);
       if (running) frame = requestAnimationFrame(draw);
     };
     draw();
     return () => cancelAnimationFrame(frame);
-  }, [running, pace, paceNow, elapsedS, begin, tell]);
+  }, [running, pace, paceNow, begin, tell]);
   return bar;
 }
 

@@ -16,6 +16,8 @@ const WIDTH = 480;
 const HEIGHT = 230;
 const BEFORE_S = 3;
 const AFTER_S = 7;
+/** So far ahead the first rep stands before a set, seconds. */
+const FIRST_REP_S = 3;
 /** Drawn past both edges: a narrow screen shows more to the sides, seconds. */
 const BEYOND_S = 4;
 const TOP = 26;
@@ -118,7 +120,7 @@ class SlidingTrack {
 
 /** The track painted frame by frame while the set runs, and once where it stands. */
 function usePaintedTrack(props: Props, { begin, tell }: ReturnType<typeof usePaceTold>) {
-  const { pace: asked, paceNow, elapsedS, running, recent, kind } = props;
+  const { pace: asked, paceNow, running, recent, kind } = props;
   const track = useRef<SVGGElement>(null);
   const mark = useRef<SVGCircleElement>(null);
   const stack = useRef<SVGPathElement>(null);
@@ -128,7 +130,7 @@ function usePaintedTrack(props: Props, { begin, tell }: ReturnType<typeof usePac
     begin();
     const draw = (): void => {
       const pace = paceNow();
-      const nowS = elapsedS() ?? -3;
+      const nowS = pace?.atS ?? -FIRST_REP_S;
       sliding.show(track.current, nowS);
       setAttribute(
         stack.current,
@@ -138,12 +140,12 @@ function usePaintedTrack(props: Props, { begin, tell }: ReturnType<typeof usePac
           .join(''),
       );
       if (mark.current) mark.current.style.transform = downTo(pace?.position ?? buildRep(asked)[0]!.from);
-      if (pace) tell(pace, nowS);
+      if (pace) tell(pace);
       if (running) frame = requestAnimationFrame(draw);
     };
     draw();
     return () => cancelAnimationFrame(frame);
-  }, [running, asked, paceNow, elapsedS, recent, kind, begin, tell]);
+  }, [running, asked, paceNow, recent, kind, begin, tell]);
   return { track, mark, stack };
 }
 

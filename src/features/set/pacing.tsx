@@ -22,7 +22,6 @@ import type { LiveSet } from './live-set-view';
 import { HoldClock } from './hold-clock';
 import { Pacer } from './pacer';
 import { SensorBar } from './sensor-bar';
-import { elapsedMs } from './set-machine';
 import { StackReadout } from './stack-readout';
 import type { Give, LiveSetControl } from './use-live-set';
 import type { useSound } from './use-sound';
@@ -204,10 +203,6 @@ export function Pacing({ plan, control, sound, tracker }: Props) {
     },
     [buzz],
   );
-  const elapsedS = useCallback(() => {
-    const ms = elapsedMs(pacer, nowMs());
-    return ms === null ? null : ms / 1000;
-  }, [pacer, nowMs]);
   const onRep = useCallback((rep: number) => void give({ do: 'paced-rep', rep }), [give]);
   const onTap = useCallback(() => void give({ do: 'count-rep' }), [give]);
   const left = repsLeft(live);
@@ -216,7 +211,6 @@ export function Pacing({ plan, control, sound, tracker }: Props) {
   const paced = {
     pace: live.pace,
     paceNow,
-    elapsedS,
     nowMs,
     running: pacer.mode === 'running',
     counted: open?.reps ?? null,

@@ -19,7 +19,7 @@ export interface LiveSetControl {
   readonly give: Give;
   readonly chooseLoad: (loadG: number) => void;
   readonly chooseBand: (bandId: string) => void;
-  /** Pace now, straight from the clock; the drawing asks for it every frame. */
+  /** Pace now, straight from the clock, of what is on the screen; the drawing asks for it every frame. */
   readonly paceNow: () => PaceAt | null;
 }
 
@@ -49,6 +49,14 @@ function useRelease(itemId: string, running: boolean): void {
   }, [itemId, running]);
 }
 
+/** Where the pacer stands at a moment of the set's clock; reps are counted from the beginning of the set. */
+function pacedAt(pacer: SetState, { pace, base }: Pick<LiveSet, 'pace' | 'base'>, nowMs: number): PaceAt | null {
+  const ms = elapsedMs(pacer, nowMs);
+  if (ms === null) return null;
+  const at = paceAt(pace, ms / 1000);
+  return { ...at, rep: at.rep === 0 ? 0 : at.rep + base, done: at.done + base };
+}
+
 /** The set under way: the clock and the records; what they mean is `liveSetView`, what follows a command `decide`. */
 export function useLiveSet(plan: SetView, nowMs: () => number): LiveSetControl {
   const { client, item } = plan;
@@ -66,12 +74,7 @@ export function useLiveSet(plan: SetView, nowMs: () => number): LiveSetControl {
     latest.current = { state, live };
   }, [state, live]);
   const { pace, base } = live;
-  const paceNow = useCallback((): PaceAt | null => {
-    const ms = elapsedMs(latest.current.state.pacer, nowMs());
-    if (ms === null) return null;
-    const at = paceAt(pace, ms / 1000);
-    return { ...at, rep: at.rep === 0 ? 0 : at.rep + base, done: at.done + base };
-  }, [pace, base, nowMs]);
+  const paceNow = useCallback(() => pacedAt(pacer, { pace, base }, nowMs()), [pacer, pace, base, nowMs]);
   const turned = useRef<Turn | null>(null);
   const give = useCallback(
     async (command: Command): Promise<boolean> => {
@@ -79,8 +82,9 @@ export function useLiveSet(plan: SetView, nowMs: () => number): LiveSetControl {
       const before = turned.current;
       turned.current = { to: command.do, atMs: performance.now() };
       if (isTurnedBack(before, turned.current)) return true;
-      const moment = { nowMs: nowMs(), paced: paceNow() };
-      const then = latest.current.state;
+      const { state: then, live: shown } = latest.current;
+      const atMs = nowMs();
+      const moment = { nowMs: atMs, paced: pacedAt(then.pacer, shown, atMs) };
       // What stops stops at once; what it was counted to is in the moment.
       if (command.do === 'end' || command.do === 'pain') dispatch({ type: 'ended' });
       const decision: { made: Decision | null } = { made: null };
@@ -96,7 +100,7 @@ export function useLiveSet(plan: SetView, nowMs: () => number): LiveSetControl {
       if (kept && decision.made?.pacer) dispatch(decision.made.pacer);
       return kept !== null;
     },
-    [append, plan, nowMs, paceNow],
+    [append, plan, nowMs],
   );
   useRelease(item.id, live.open !== null);
   return { live, pacer, trouble, give, chooseLoad, chooseBand, paceNow };

@@ -7,7 +7,6 @@ import type { Phase } from '@/core/tempo/tempo';
 export interface PacerProps {
   readonly pace: Pace;
   readonly paceNow: () => PaceAt | null;
-  readonly elapsedS: () => number | null;
   /** The set's clock, milliseconds. */
   readonly nowMs: () => number;
   readonly running: boolean;
@@ -45,12 +44,12 @@ export function usePaceTold({ pace: asked, paceNow, nowMs, running, onRep, onPha
     seen.current = { done: paceNow()?.done ?? 0, phase: '', left: -1, rep: -1 };
   }, [paceNow]);
   const tell = useCallback(
-    (pace: PaceAt, nowS: number): void => {
+    (pace: PaceAt): void => {
       const was = seen.current;
       const left = Math.max(1, Math.ceil(pace.leftS));
       if (pace.done > was.done) for (let rep = was.done + 1; rep <= pace.done; rep++) onRep(rep);
       if (pace.phase !== was.phase) onPhase(pace.phase);
-      const endS = nowS + pace.leftS;
+      const endS = pace.atS + pace.leftS;
       if (running && pace.leftS < AHEAD_S && Math.abs(endS - told.current) > AHEAD_S) {
         told.current = endS;
         onSoon(paceAt(asked, endS + 1e-6).phase as Phase, nowMs() + pace.leftS * 1000);
