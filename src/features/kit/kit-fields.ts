@@ -101,6 +101,7 @@ export const KIT_FIELDS: Readonly<Record<KitKind, readonly KitSection[]>> = {
         {
           key: 'leftNumbering',
           label: WORDS.leftColumnsNumbers,
+          hint: WORDS.leftWithTheBackToThem,
           type: 'choice',
           of: [
             { value: 'same', label: WORDS.theSame },

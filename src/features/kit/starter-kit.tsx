@@ -1,6 +1,7 @@
 'use client';
 import { Alert, Button, Checkbox } from '@mantine/core';
 import { useState } from 'react';
+import { v4 as newId } from 'uuid';
 import type { SaveResult } from '@/contract/save-result';
 import { STARTER_KIT, starterSpec, type StarterPiece } from '@/contract/starter-kit';
 import type { KitKind } from '@/core/kit/kit-kind';
@@ -34,7 +35,7 @@ export function StarterKit({
   const [key, setKey] = useState<string | null>(null);
   const isThere = (p: StarterPiece): boolean => names.some((n) => n.toLowerCase() === STARTER_NAME[p].toLowerCase());
   const press = (): void => {
-    const own = key ?? crypto.randomUUID();
+    const own = key ?? newId();
     setKey(own);
     run(
       () => add({ pieces: ticked }, own),
@@ -55,9 +56,10 @@ export function StarterKit({
               <Checkbox
                 key={p}
                 value={p}
-                label={STARTER_NAME[p]}
+                label={
+                  isThere(p) ? <span className={lists.quiet}>{WORDS.isThere(STARTER_NAME[p])}</span> : STARTER_NAME[p]
+                }
                 disabled={isThere(p)}
-                description={isThere(p) ? WORDS.isThere : undefined}
               />
             ))}
           </div>

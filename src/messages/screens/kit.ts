@@ -5,7 +5,7 @@ export const WORDS = {
   commonKitText:
     'Tick what is there. It is added with the sizes that it usually has, and marked so until you measure it. ' +
     'Columns, machines and bands are measured first.',
-  isThere: 'is there',
+  isThere: (name: string) => `${name} is there`,
   addPieces: (n: number): string => (n === 0 ? 'Add what is ticked' : n === 1 ? 'Add 1 piece' : `Add ${n} pieces`),
   weights: 'Weights',
   theGym: 'The gym',
@@ -36,6 +36,7 @@ export const WORDS = {
   pivotToPulley: 'Pivot to pulley',
   armsSwungApart: 'Arms swung apart',
   leftColumnsNumbers: 'Left column’s numbers',
+  leftWithTheBackToThem: 'left as one stands with the back to them',
   theSame: 'the same',
   itsOwn: 'its own',
   holesLeft: 'Holes, left',
