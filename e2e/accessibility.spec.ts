@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, itemId, test } from './support/app';
+import { expect, itemId, quiet, test } from './support/app';
 import { faultsOfLayout } from './support/layout';
 import { PLACES } from './support/places';
 
@@ -60,7 +60,7 @@ test.describe('every place', () => {
       await page.setViewportSize(SIZES[0]!);
       await page.emulateMedia({ colorScheme: 'light' });
       await page.goto(app.url + place);
-      await page.waitForLoadState('networkidle');
+      await quiet(page);
       expect(await violations(page)).toEqual([]);
       // By night only the colours are others.
       if (BY_NIGHT.includes(place)) {
@@ -83,7 +83,7 @@ test('axe finds nothing at the way in, of the demo and of an empty database', as
   const page = await browser.newPage();
   for (const { url } of [app, emptyApp]) {
     await page.goto(`${url}/sign-in`);
-    await page.waitForLoadState('networkidle');
+    await quiet(page);
     expect(await violations(page)).toEqual([]);
   }
   await page.close();
@@ -124,7 +124,7 @@ test('targets of the floor screens are at least 56 px, on a tablet and on a phon
     `/set/${itemId('wilhelmina', 4)}`,
   ]) {
     await page.goto(app.url + place);
-    await page.waitForLoadState('networkidle');
+    await quiet(page);
     await page.evaluate(() => document.querySelectorAll('main details').forEach((d) => d.setAttribute('open', '')));
     for (const size of SIZES.slice(0, 2)) {
       await page.setViewportSize(size);
@@ -166,7 +166,7 @@ test('what has the focus is seen to have it, by day and by night', async ({ page
     `/set/${itemId('anselm', 1)}`,
   ]) {
     await page.goto(app.url + place);
-    await page.waitForLoadState('networkidle');
+    await quiet(page);
     await page.evaluate(() => {
       document.body.insertAdjacentHTML('beforeend', '<i id="focus-colour" style="color: var(--focus)"></i>');
     });

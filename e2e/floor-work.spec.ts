@@ -1,4 +1,4 @@
-import { expect, itemId, openSection, test } from './support/app';
+import { expect, itemId, openSection, quiet, test } from './support/app';
 
 test('by keyboard alone: from the floor through a set to a correction', async ({ page, app }) => {
   await page.goto(`${app.url}/setup/${itemId('anselm', 1)}`);
@@ -124,7 +124,7 @@ test('the form that plans is fetched when it is opened; without network it says 
   context,
 }) => {
   await page.goto(app.url);
-  await page.waitForLoadState('networkidle');
+  await quiet(page);
   await context.setOffline(true);
   const fold = page.getByText('Add a movement to today');
   await fold.click();

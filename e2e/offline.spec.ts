@@ -272,6 +272,11 @@ test('plain http under a name of the gym’s network: a set runs, and nothing fa
   await page.getByLabel('Note, shown on the floor').fill('Over plain http.');
   await page.getByRole('button', { name: 'Save client' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+  await page.goto(`${url}/kit`);
+  await page.locator('summary').getByText('Common kit').click();
+  await page.getByRole('checkbox', { name: 'V-bar' }).check();
+  await page.getByRole('button', { name: 'Add 1 piece' }).click();
+  await expect(page.getByRole('link', { name: 'V-bar' })).toBeVisible();
   expect(faults).toEqual([]);
   await page.close();
 });

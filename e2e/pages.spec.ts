@@ -1,4 +1,4 @@
-import { expect, itemId, test } from './support/app';
+import { expect, itemId, quiet, test } from './support/app';
 
 test('pages say whose they are and which place, and that the next one is on its way', async ({ page, app }) => {
   const asked: string[] = [];
@@ -13,7 +13,7 @@ test('pages say whose they are and which place, and that the next one is on its 
   ] as const) {
     await page.goto(app.url + path);
     await expect(page).toHaveTitle(title);
-    await page.waitForLoadState('networkidle');
+    await quiet(page);
   }
   // No link asks for what it leads to before it is pressed.
   expect(asked).toEqual([]);

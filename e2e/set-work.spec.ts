@@ -248,8 +248,12 @@ test('the pacer follows a tap at each rep, also while it rests, and goes on from
   await page.keyboard.press('r');
   await expect(phase).toHaveText('lift');
   await expect(count).toHaveText('3');
+  // However long a busy device takes to pause, all of it stands where it was pressed.
+  const cdp = await page.context().newCDPSession(page);
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 20 });
   await page.keyboard.press('p');
   await expect(page.getByText('paused', { exact: true })).toBeVisible();
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
   expect(await markOffLine(page)).toBeLessThan(2);
   for (const n of ['3', '4', '5']) {
     await count.click();
@@ -310,4 +314,51 @@ test('a stop sign stops the pacer, a side is for one fault, reps are typed, a co
   await page.waitForTimeout(800);
   await page.getByRole('button', { name: 'End set' }).click();
   await page.getByRole('button', { name: 'Keep this' }).click();
+});
+
+/** Opens a page and presses while its scripts are on their way; lets them come. */
+async function pressEarly(page: Page, url: string, ...names: readonly string[]): Promise<void> {
+  let letCome = (): void => undefined;
+  const come = new Promise<void>((resolve) => (letCome = resolve));
+  await page.route('**/*.js', async (route) => {
+    await come;
+    await route.continue();
+  });
+  await page.goto(url, { waitUntil: 'commit' });
+  for (const name of names) await page.locator('button, label, summary').getByText(name, { exact: true }).click();
+  expect(await page.locator('[data-early]').count()).toBeGreaterThan(0);
+  letCome();
+  await expect(page.locator('[data-early]')).toHaveCount(0);
+  await page.unrouteAll({ behavior: 'wait' });
+}
+
+test('pressed before the page listens: a set begins once, a stop for pain stands, what is chosen is chosen', async ({
+  app,
+  context,
+}) => {
+  const page = await context.newPage();
+  const id = itemId('noriko', 2);
+  await pressEarly(page, `${app.url}/set/${id}`, 'Start set', 'Start set');
+  await expect(page.getByRole('button', { name: 'End set' })).toBeVisible();
+  await expect(page.getByTestId('waiting')).toHaveText('all sent');
+  await pressEarly(page, `${app.url}/set/${id}`, 'Pain: stop');
+  await expect(page.getByText('This movement is over for today')).toBeVisible();
+  await expect(page.getByTestId('waiting')).toHaveText('all sent');
+  await page.reload();
+  await expect(page.getByText('This movement is over for today')).toBeVisible();
+  const db = new Database(app.database, { readonly: true });
+  const kinds = db
+    .prepare('SELECT kind, count(*) FROM floor_event WHERE item_id = ? GROUP BY kind ORDER BY kind')
+    .raw();
+  expect(kinds.all(id)).toEqual([
+    ['pain', 1],
+    ['set-started', 1],
+  ]);
+  db.close();
+  await pressEarly(page, `${app.url}/movements/pulldown-side-lying`, 'left', 'right', 'left');
+  await expect(page.getByRole('radio', { name: 'left' })).toBeChecked();
+  await pressEarly(page, `${app.url}/kit`, 'Common kit', 'V-bar');
+  await expect(page.getByRole('checkbox', { name: 'V-bar' })).toBeChecked();
+  await expect(page.getByRole('button', { name: 'Add 1 piece' })).toBeEnabled();
+  await page.close();
 });

@@ -13,6 +13,15 @@ async function awake(page: Page): Promise<void> {
   await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done))));
 }
 
+/** Longest wait for the network to be quiet, milliseconds: now and then the browser never says that a request ended. */
+const QUIET_WITHIN_MS = 30_000;
+
+/** What the page fetches once it is open has come. */
+export const quiet = (page: Page): Promise<void> =>
+  page.waitForLoadState('networkidle', { timeout: QUIET_WITHIN_MS }).catch((error: Error) => {
+    if (error.name !== 'TimeoutError') throw error;
+  });
+
 /**
  * Every file of journeys begins with an application and a database of its own: what one file leaves behind is never
  * what the next one finds, whichever worker runs them and in whichever order.
