@@ -50,6 +50,50 @@ test('by keyboard alone: from the floor through a set to a correction', async ({
   });
 });
 
+test('a page that was opened before the last taps had arrived shows them once they have', async ({ page, app }) => {
+  const waiting = page.getByTestId('waiting');
+  let letGo = (): void => undefined;
+  const hold = async (): Promise<void> => {
+    const held = new Promise<void>((resolve) => (letGo = resolve));
+    await page.unrouteAll({ behavior: 'wait' });
+    await page.route('**/api/v1/floor-events', async (route) => {
+      await held;
+      await route.continue().catch(() => undefined);
+    });
+  };
+  const doSet = async (): Promise<void> => {
+    await page.getByRole('button', { name: /^Start set/ }).click();
+    await page.locator('[data-fault="bounces"]').click();
+    await page.waitForTimeout(850);
+    await page.getByRole('button', { name: 'End set' }).click();
+    await expect(page.getByTestId('between')).toBeVisible();
+  };
+  const set = `${app.url}/set/${itemId('wilhelmina', 4)}`;
+  await hold();
+  await page.goto(set);
+  await doSet();
+  await page.goto(`${app.url}/ledger/wilhelmina`);
+  const section = page.getByRole('heading', { name: 'Leg extension' });
+  await expect(waiting).toContainText('waiting');
+  await expect(section).toHaveCount(0);
+  letGo();
+  await expect(section).toBeVisible();
+  await expect(waiting).toHaveText('all sent');
+  // By a link, the taps arriving while the next page is on its way.
+  await page.goto(set);
+  await hold();
+  await doSet();
+  await page.route('**/?_rsc=*', async (route) => {
+    const response = await route.fetch();
+    letGo();
+    await expect(waiting).toHaveText('all sent');
+    await page.unroute('**/?_rsc=*');
+    await route.fulfill({ response });
+  });
+  await page.getByRole('link', { name: 'Floor', exact: true }).click();
+  await expect(page.getByRole('article').filter({ hasText: 'Leg extension' })).toContainText('2 of 3');
+});
+
 test('what the server refuses or loses is sent again, once', async ({ page, app }) => {
   let tries = 0;
   const bodies: string[][] = [];

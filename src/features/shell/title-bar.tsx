@@ -5,6 +5,7 @@ import { usePathname } from 'next/navigation';
 import { Suspense } from 'react';
 import { Link } from '@/features/shell/link';
 import { UnderWay } from './under-way';
+import { useTapsThere } from './use-taps-there';
 import type { Actor } from '@/contract/actor';
 import { useOutboxState } from '@/offline/use-outbox';
 import { usePageAge } from '@/offline/use-page-age';
@@ -36,6 +37,7 @@ const TROUBLE = {
 function Waiting() {
   const { waiting, refused, others, trouble, clockOffMs } = useOutboxState();
   const age = usePageAge();
+  useTapsThere();
   const words =
     waiting === null
       ? 'counting'
