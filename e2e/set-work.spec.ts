@@ -70,10 +70,14 @@ test('a stretch has a clock of holds for each side, asks no load, and goes on to
   await expect(page.getByTestId('rep-count')).toHaveText('hold 1 of 3');
   await expect(phase).toHaveText('hold', { timeout: 4000 });
   await expect(page.getByTestId('hold-left')).toHaveText('9', { timeout: 3000 });
+  await page.keyboard.press('p');
+  await expect(page.getByTestId('tap-rep')).toHaveText(/^Hold 1 done/);
+  await page.keyboard.press('p');
   await page.getByTestId('rep-count').click();
   await page.getByRole('button', { name: 'End set' }).click();
   await expect(page.getByTestId('confirm-reps')).toHaveText('1');
   await expect(page.getByTestId('confirm-load')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'One hold more' })).toBeVisible();
   await page.getByRole('button', { name: 'Keep this' }).click();
   await expect(page.getByTestId('between')).toContainText('1 hold of 10 s');
   await page.getByRole('link', { name: /right/ }).first().click();

@@ -1,3 +1,4 @@
+import { entryOf } from '@/core/book/book';
 import type { CorrectionEffect } from '@/core/fault/correction-effect';
 import type { Trend } from '@/core/fault/fault-course';
 import type { ShareInterval } from '@/core/fault/interval';
@@ -9,6 +10,7 @@ import type { CauseSign } from '@/core/fault/judge-cause';
 import type { FloorEvent, Outcome } from '@/core/record/floor-event';
 import type { FaultCode, Severity } from '@/core/movement/fault-code';
 import { COMPENSATING_MUSCLE_NAME } from './movements';
+import { countedIn, type Counted } from './live-set';
 
 /** Short enough for one line of the pad; `seen` says it in full; `cue` is for the client, one breath. */
 export const FAULT_TEXT: Readonly<
@@ -265,26 +267,26 @@ export const OUTCOME_TEXT: Readonly<Record<Outcome, string>> = {
   'not-checked': 'Not looked at',
 };
 
-/** "rep 3, 7"; rep 0 stands for the whole set, tapped after it. */
-export function repText(reps: readonly number[]): string {
+/** "rep 3, 7" or "hold 1"; 0 stands for the whole set, tapped after it. */
+export function repText(reps: readonly number[], of: Counted): string {
   const counted = [...new Set(reps)].filter((r) => r > 0).sort((a, b) => a - b);
-  const parts = [counted.length > 0 ? `rep ${counted.join(', ')}` : '', reps.includes(0) ? 'whole set' : ''].filter(
+  const parts = [counted.length > 0 ? `${of} ${counted.join(', ')}` : '', reps.includes(0) ? 'whole set' : ''].filter(
     Boolean,
   );
   return parts.join(', ');
 }
 
-/** What an undo takes back. */
 /** A correction as it is called out. */
 export function cueOfCorrection(code: CorrectionCode): string {
   const said = CORRECTION_TEXT[code].replace(/^Cue: /, '');
   return said[0]!.toUpperCase() + said.slice(1);
 }
 
+/** What an undo takes back. */
 export function undoText(e: FloorEvent): string {
   switch (e.kind) {
     case 'fault':
-      return `Undo: ${FAULT_TEXT[e.fault].pad}, ${repText([e.rep])}`;
+      return `Undo: ${FAULT_TEXT[e.fault].pad}, ${repText([e.rep], countedIn(entryOf(e.movement).work))}`;
     case 'clean':
       return 'Undo: clean so far';
     case 'set-confirmed':

@@ -8,6 +8,11 @@ export const PHASE_WORD: Readonly<Record<WorkKind, Readonly<Record<Phase | 'read
   hold: { lowering: 'go in', stretch: 'hold', lifting: 'come out', finish: 'loose', ready: 'get set' },
 };
 
+/** What a set is counted in: the holds of a stretch, the reps of anything else. */
+export type Counted = 'rep' | 'hold';
+export const countedIn = (work: WorkKind): Counted => (work === 'hold' ? 'hold' : 'rep');
+export const countOf = (n: number, of: Counted): string => `${n} ${of}${n === 1 ? '' : 's'}`;
+
 /** For a hold. */
 export const HOLD_BREATH = 'Breathe on, slowly';
 

@@ -12,7 +12,9 @@ import { PEAK_TARGETS } from '@/core/movement/peak-target';
 import { MEASURE_NAMES } from '@/core/body/segment-ratios';
 import { CAUTION, PAIN_ADVICE } from './cautions';
 import { CORRECTION_TEXT, FAULT_TEXT, repText } from './faults';
+import { countedIn, countOf } from './live-set';
 import { MEASURE_LABEL } from './measures';
+import { WORDS as SET_WORDS } from './screens/set';
 import { BOOK_TEXT } from './book';
 import { PEAK_NAME, REGION_NAME } from './movements';
 import type { Reason } from '@/core/setup/reasons';
@@ -92,7 +94,19 @@ describe('sentences', () => {
     [[3, 1, 3], 'rep 1, 3'],
     [[0], 'whole set'],
     [[0, 5], 'rep 5, whole set'],
-  ])('reps %j', (reps, words) => expect(repText(reps)).toBe(words));
+  ])('reps %j', (reps, words) => expect(repText(reps, 'rep')).toBe(words));
+  it.each([
+    ['lift', 1, '1 rep', 'Reps done', 'clean to rep 1'],
+    ['drill', 4, '4 reps', 'Reps done', 'clean to rep 4'],
+    ['hold', 1, '1 hold', 'Holds done', 'clean to hold 1'],
+    ['hold', 3, '3 holds', 'Holds done', 'clean to hold 3'],
+  ] as const)('what a set of kind %s is counted in: %d', (work, n, counted, done, clean) => {
+    const of = countedIn(work);
+    expect(countOf(n, of)).toBe(counted);
+    expect(SET_WORDS.countDone(of)).toBe(done);
+    expect(SET_WORDS.watchedCleanTo(of, n)).toContain(clean);
+    expect(repText([n], of)).toBe(`${of} ${n}`);
+  });
   it('the eye goes where the sweep is seen edge on', () => {
     expect(lookAlongText('both', 98)).toContain('a little above');
     expect(lookAlongText('right', 90)).toContain('level with');

@@ -1,9 +1,11 @@
 'use client';
 import { Fragment, useState } from 'react';
+import { entryOf } from '@/core/book/book';
 import type { LedgerCell, LedgerFaultRow, LedgerMovementView, LedgerSessionView } from '@/contract/views/ledger';
 import { Link } from '@/features/shell/link';
 import { FAULT_TEXT, OUTCOME_TEXT } from '@/messages/faults';
 import { movementName } from '@/messages/book';
+import { countedIn } from '@/messages/live-set';
 import { WORDS } from '@/messages/screens/ledger';
 import { OUTCOME_SHAPE } from './outcome-shape';
 import { RateBar } from './rate-bar';
@@ -183,7 +185,10 @@ export function LedgerTable({ ledger, clientId }: { readonly ledger: LedgerMovem
       )}
       {pains.map((p) => (
         <p key={p.id} className={styles.pain}>
-          <b>{WORDS.stoppedForPain(p.date, p.rep > 0 ? WORDS.atRep(p.rep) : '')}</b> {p.note || WORDS.noNote}
+          <b>
+            {WORDS.stoppedForPain(p.date, p.rep > 0 ? WORDS.at(countedIn(entryOf(ledger.movement).work), p.rep) : '')}
+          </b>{' '}
+          {p.note || WORDS.noNote}
         </p>
       ))}
       <Faults ledger={ledger} clientId={clientId} />

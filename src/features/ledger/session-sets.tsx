@@ -1,11 +1,13 @@
-import type { MovementId } from '@/core/book/book';
+import { entryOf, type MovementId } from '@/core/book/book';
 import type { LedgerFaultRow, LedgerSessionView } from '@/contract/views/ledger';
 import { CORRECTION_TEXT, FAULT_TEXT, OUTCOME_TEXT, repText } from '@/messages/faults';
+import { countedIn } from '@/messages/live-set';
 import { WORDS } from '@/messages/screens/ledger';
 import { KeptTrace } from './kept-trace';
 import styles from './ledger.module.css';
 
 interface Props {
+  readonly movement: MovementId;
   readonly session: LedgerSessionView;
   /** The faults that are told. */
   readonly rows: readonly LedgerFaultRow[];
@@ -14,7 +16,7 @@ interface Props {
 }
 
 /** What was seen and given in one set. */
-function SetFaults({ rows, column, setId }: Omit<Props, 'session'> & { readonly setId: string }) {
+function SetFaults({ movement, rows, column, setId }: Omit<Props, 'session'> & { readonly setId: string }) {
   const told = rows.flatMap((row) => {
     const cell = row.cells[column]!;
     const mark = cell.marks.find((m) => m.setId === setId);
@@ -24,7 +26,8 @@ function SetFaults({ rows, column, setId }: Omit<Props, 'session'> & { readonly 
   if (told.length === 0) return <span>{WORDS.notSeen}</span>;
   return told.map(({ row, mark, signs }) => (
     <span key={row.fault}>
-      {mark && WORDS.faultAt(FAULT_TEXT[row.fault].seen, repText(mark.reps), mark.side)}
+      {mark &&
+        WORDS.faultAt(FAULT_TEXT[row.fault].seen, repText(mark.reps, countedIn(entryOf(movement).work)), mark.side)}
       {signs.map((s, k) => (
         <b key={k}>
           {' '}
@@ -36,7 +39,7 @@ function SetFaults({ rows, column, setId }: Omit<Props, 'session'> & { readonly 
 }
 
 /** The sets of a session, each with its load, set-up, and the reps that a fault was seen in. */
-export function SessionSets({ movement, session, rows, column }: Props & { readonly movement: MovementId }) {
+export function SessionSets({ movement, session, rows, column }: Props) {
   const sides = new Set(rows.map((r) => r.side));
   const sets = session.sets.filter((s) => sides.has(null) || sides.has(s.side) || rows.length === 0);
   return (
@@ -52,7 +55,7 @@ export function SessionSets({ movement, session, rows, column }: Props & { reado
               {s.setupOff && <b> {WORDS.off}</b>}
             </span>
             <span>
-              <SetFaults rows={rows} column={column} setId={s.setId} />
+              <SetFaults movement={movement} rows={rows} column={column} setId={s.setId} />
             </span>
             {s.isTraced && <KeptTrace movement={movement} set={s} />}
           </li>

@@ -10,6 +10,7 @@ import { timeUnderTensionS } from '@/core/tempo/pace';
 import type { SetView } from '@/contract/views/set';
 import { Link } from '@/features/shell/link';
 import { CORRECTION_TEXT, FAULT_TEXT, OUTCOME_TEXT } from '@/messages/faults';
+import { countedIn, countOf } from '@/messages/live-set';
 import { loadText, spreadText } from '@/messages/loads';
 import { ConfirmSet } from './confirm-set';
 import { FaultToCorrect } from './fault-to-correct';
@@ -77,7 +78,7 @@ const hasLoad = ({ movement }: LiveSet): boolean => movement.load.kind !== 'none
 
 /** Reps, or holds with their seconds. */
 function countedText(set: SetRecord, { movement, paceOfRep }: LiveSet): string {
-  if (movement.work !== 'hold') return WORDS.repsCounted(set.reps);
+  if (movement.work !== 'hold') return countOf(set.reps, 'rep');
   return WORDS.holdsCounted(set.reps, paceOfRep(set, 1).tempo.stretch);
 }
 
@@ -88,7 +89,7 @@ function DoneSet({ set, live, plan }: { readonly set: SetRecord; readonly live: 
   const most = set.loadG > 0 ? estimateMax(set.loadG, set.reps) : null;
   const twenty = set.loadG > 0 ? loadForReps(set.loadG, set.reps, 20) : null;
   const each = Array.from({ length: set.reps }, (_, i) => timeUnderTensionS(live.paceOfRep(set, i + 1), 1, rep.loaded));
-  const clean = set.cleanTo > 0 ? WORDS.watchedCleanToRep(set.cleanTo) : '';
+  const clean = set.cleanTo > 0 ? WORDS.watchedCleanTo(countedIn(live.movement.work), set.cleanTo) : '';
   const tension = Math.round(each.reduce((a, b) => a + b, 0));
   return (
     <p className={styles.done}>

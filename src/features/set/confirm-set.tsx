@@ -5,6 +5,7 @@ import { findNeighbourStep } from '@/core/load/stack-steps';
 import { MOST_SET_REPS } from '@/core/tempo/scheme';
 import type { SetRecord } from '@/core/record/set-log';
 import type { SetView } from '@/contract/views/set';
+import { countedIn, type Counted } from '@/messages/live-set';
 import { loadNumber } from '@/messages/loads';
 import { Steppers } from './steppers';
 import type { Give } from './use-live-set';
@@ -18,7 +19,15 @@ interface Props {
 }
 
 /** Reps to be stepped, or typed: a tap on the number brings up the keypad. */
-function TypedReps({ reps, onReps }: { readonly reps: number; readonly onReps: (reps: number) => void }) {
+function TypedReps({
+  reps,
+  of,
+  onReps,
+}: {
+  readonly reps: number;
+  readonly of: Counted;
+  readonly onReps: (reps: number) => void;
+}) {
   const [typed, setTyped] = useState<string | null>(null);
   const keep = (): void => {
     // What is no number leaves what stood there.
@@ -31,7 +40,7 @@ function TypedReps({ reps, onReps }: { readonly reps: number; readonly onReps: (
         type="button"
         className={styles.typed}
         data-testid="confirm-reps"
-        aria-label={WORDS.typeReps(reps)}
+        aria-label={WORDS.typeCount(of, reps)}
         onClick={() => setTyped(String(reps))}
       >
         {reps}
@@ -41,7 +50,7 @@ function TypedReps({ reps, onReps }: { readonly reps: number; readonly onReps: (
     <input
       className={styles.typed}
       data-testid="type-reps"
-      aria-label={WORDS.repsDone}
+      aria-label={WORDS.countDone(of)}
       inputMode="numeric"
       autoFocus
       value={typed}
@@ -60,7 +69,7 @@ function TypedReps({ reps, onReps }: { readonly reps: number; readonly onReps: (
 export function ConfirmSet({ set, give, plan }: Props) {
   const [reps, setReps] = useState(set.reps);
   const [loadG, setLoadG] = useState(set.loadG);
-  const holds = entryOf(plan.item.movement).work === 'hold';
+  const of = countedIn(entryOf(plan.item.movement).work);
   const step = (d: -1 | 1): void => {
     const next = findNeighbourStep(plan.stackG, loadG, d);
     // What was really used is kept as it was, also past a limit: the record must be true.
@@ -69,11 +78,11 @@ export function ConfirmSet({ set, give, plan }: Props) {
   return (
     <section className={styles.confirm} aria-label={WORDS.confirmLoadAndReps}>
       <div className={styles.confirmCell}>
-        <span>{holds ? WORDS.holdsDone : WORDS.repsDone}</span>
-        <TypedReps reps={reps} onReps={setReps} />
+        <span>{WORDS.countDone(of)}</span>
+        <TypedReps reps={reps} of={of} onReps={setReps} />
         <Steppers
-          less={WORDS.oneRepLess}
-          more={WORDS.oneRepMore}
+          less={WORDS.oneLess(of)}
+          more={WORDS.oneMore(of)}
           onLess={() => setReps(Math.max(0, reps - 1))}
           onMore={() => setReps(Math.min(MOST_SET_REPS, reps + 1))}
         />

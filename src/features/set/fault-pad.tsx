@@ -5,11 +5,14 @@ import { FAULT_BOOK } from '@/core/fault/fault-book';
 import type { FaultMark } from '@/core/record/set-log';
 import type { FaultCode } from '@/core/movement/fault-code';
 import { FAULT_TEXT, PHASE_NAME, repText, SEVERITY_TEXT } from '@/messages/faults';
+import type { Counted } from '@/messages/live-set';
 import { WORDS } from '@/messages/screens/set';
 import type { PadColumn } from './pad-columns';
 import styles from './set.module.css';
 
 interface Props {
+  /** What is counted, for the words of what was seen. */
+  readonly of: Counted;
   readonly columns: readonly PadColumn[];
   /** Over a column that stands for all phases; null: each phase by its name. */
   readonly heading: string | null;
@@ -29,11 +32,11 @@ const LONG_PRESS_MS = 500;
 const worse = (s: Severity): Severity => (s === 1 ? 2 : 3);
 
 /** Reps by side: both together, then those of one side. */
-function sidesText(marks: readonly FaultMark[]): string {
+function sidesText(marks: readonly FaultMark[], counted: Counted): string {
   const of = (side: FaultMark['side']): number[] => marks.filter((m) => m.side === side).map((m) => m.rep);
   return (['both', 'left', 'right'] as const)
     .filter((side) => of(side).length > 0)
-    .map((side) => (side === 'both' ? repText(of(side)) : `${side} ${repText(of(side))}`))
+    .map((side) => (side === 'both' ? repText(of(side), counted) : `${side} ${repText(of(side), counted)}`))
     .join('; ');
 }
 
@@ -42,6 +45,7 @@ function FaultButton({
   fault,
   order,
   marks,
+  of,
   disabled,
   pressed = null,
   keyOf,
@@ -73,7 +77,7 @@ function FaultButton({
       {keyOf(fault) && <kbd aria-hidden>{keyOf(fault)}</kbd>}
       {seen.length > 0 && (
         <small>
-          {sidesText(seen)}
+          {sidesText(seen, of)}
           {most > severity ? `, ${SEVERITY_TEXT[most]}` : ''}
         </small>
       )}

@@ -5,6 +5,7 @@ import { findNeighbourStep } from '@/core/load/stack-steps';
 import type { CorrectionCode } from '@/core/movement/correction-code';
 import type { SetRecord } from '@/core/record/set-log';
 import { CAUSE_NAME, CORRECTION_TEXT, FAULT_TEXT, repText, SIGN_TEXT } from '@/messages/faults';
+import { countedIn } from '@/messages/live-set';
 import type { LiveSetControl } from './use-live-set';
 import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
@@ -33,7 +34,10 @@ export function FaultToCorrect({ judged, set, control, stackG }: Props) {
         <b>{FAULT_TEXT[fault].seen}</b>
         <span>
           {WORDS.likely(
-            repText(marks.map((m) => m.rep)),
+            repText(
+              marks.map((m) => m.rep),
+              countedIn(control.live.movement.work),
+            ),
             judged.onlySide ? WORDS.only(judged.onlySide) : '',
             CAUSE_NAME[cause],
             SIGN_TEXT[judged.sign],

@@ -4,12 +4,12 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { noteDefaults } from '@/core/body/client-note';
 import { FAULT_BOOK } from '@/core/fault/fault-book';
 import { CORRECTION_KIND } from '@/core/movement/correction-code';
-import type { SetRecord } from '@/core/record/set-log';
 import type { Phase } from '@/core/tempo/tempo';
 import type { SetView } from '@/contract/views/set';
 import { cueOfCorrection, FAULT_TEXT } from '@/messages/faults';
 import {
   BREATH_TEXT,
+  countedIn,
   HOLD_BREATH,
   LAST_REPS_TEXT,
   LOWERING_CUE,
@@ -93,6 +93,7 @@ function UnderPacer({ plan, control, tracker, phase }: Omit<Props, 'sound'> & { 
   const onStack = live.movement.load.kind === 'cable' || live.movement.load.kind === 'machine';
   const lifting = phase === 'lifting' || phase === 'finish';
   const kind = live.movement.work;
+  const of = countedIn(kind);
   return (
     <>
       <p className={styles.breath} data-testid="breath">
@@ -109,7 +110,7 @@ function UnderPacer({ plan, control, tracker, phase }: Omit<Props, 'sound'> & { 
           {c}
         </p>
       ))}
-      {open && mode === 'left' && <p className={styles.done}>{WORDS.thisSetWasLeftAfter(open.reps)}</p>}
+      {open && mode === 'left' && <p className={styles.done}>{WORDS.thisSetWasLeftAfter(of, open.reps)}</p>}
       {open && mode !== 'running' && (
         <button
           type="button"
@@ -117,7 +118,7 @@ function UnderPacer({ plan, control, tracker, phase }: Omit<Props, 'sound'> & { 
           data-testid="tap-rep"
           onClick={() => void give({ do: 'count-rep' })}
         >
-          {WORDS.repDone(open.reps + 1)} <span>{WORDS.countByTapWhileThe}</span>
+          {WORDS.doneByTap(of, open.reps + 1)} <span>{WORDS.countByTapWhileThe}</span>
         </button>
       )}
       {!open && live.lastNote && (
@@ -149,12 +150,13 @@ function useTargetTold(left: number | null, tell: () => void): void {
 }
 
 /** A fault that stops the set, with the end at once. */
-function StopSign({ open, give }: { readonly open: SetRecord | null; readonly give: Give }) {
+function StopSign({ live, give }: { readonly live: LiveSet; readonly give: Give }) {
+  const { open, movement } = live;
   const sign = open?.faults.find((f) => f.severity === 3);
   if (!sign) return null;
   return (
     <Alert className={styles.stopSign}>
-      <p>{WORDS.repStopTheSet(FAULT_TEXT[sign.fault].seen, sign.rep)}</p>
+      <p>{WORDS.stopTheSet(FAULT_TEXT[sign.fault].seen, countedIn(movement.work), sign.rep)}</p>
       <button type="button" className={styles.strong} data-testid="end-now" onClick={() => void give({ do: 'end' })}>
         {WORDS.endNow}
       </button>
@@ -222,7 +224,7 @@ export function Pacing({ plan, control, sound, tracker }: Props) {
   };
   return (
     <>
-      <StopSign open={open} give={give} />
+      <StopSign live={live} give={give} />
       <div className={styles.pacing} data-idle={!open || undefined} data-target={targetState(left)}>
         {kind === 'hold' ? (
           <HoldClock {...paced} asked={live.part.reps} side={plan.item.side} />

@@ -1,6 +1,7 @@
 import type { Severity } from '@/core/movement/fault-code';
 import { ChoiceRow } from '@/features/shell/choice-row';
 import { FAULT_TEXT, SEVERITY_TEXT } from '@/messages/faults';
+import { countedIn } from '@/messages/live-set';
 import type { LiveSet } from './live-set-view';
 import type { Give } from './use-live-set';
 import { WORDS } from '@/messages/screens/set';
@@ -27,7 +28,7 @@ export function PadTools({ live, give }: { readonly live: LiveSet; readonly give
       )}
       {open && (
         <button type="button" className={styles.plain} data-testid="clean" onClick={() => void give({ do: 'clean' })}>
-          {open.cleanTo > 0 ? WORDS.cleanToRep(open.cleanTo) : WORDS.cleanSoFar}
+          {open.cleanTo > 0 ? WORDS.cleanTo(countedIn(live.movement.work), open.cleanTo) : WORDS.cleanSoFar}
         </button>
       )}
     </div>

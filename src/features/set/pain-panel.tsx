@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { PainMark } from '@/core/record/set-log';
 import { Link } from '@/features/shell/link';
 import { PAIN_ADVICE } from '@/messages/cautions';
+import type { Counted } from '@/messages/live-set';
 import type { Give } from './use-live-set';
 import { WORDS } from '@/messages/screens/set';
 import styles from './set.module.css';
@@ -38,12 +39,12 @@ function TakeBack({ pain, give }: { readonly pain: PainMark; readonly give: Give
 }
 
 /** After a stop for pain: what to do, what the client said, and no more of this movement today. */
-export function PainPanel({ pain, give }: { readonly pain: PainMark; readonly give: Give }) {
+export function PainPanel({ pain, of, give }: { readonly pain: PainMark; readonly of: Counted; readonly give: Give }) {
   const [note, setNote] = useState(pain.note);
   const kept = note.trim() === pain.note && note.trim() !== '';
   return (
     <section className={styles.pain} role="alert" aria-label={WORDS.stoppedForPain}>
-      <h2>{WORDS.stoppedThisMovementIsOver(pain.rep > 0 ? WORDS.atRep(pain.rep) : '')}</h2>
+      <h2>{WORDS.stoppedThisMovementIsOver(pain.rep > 0 ? WORDS.at(of, pain.rep) : '')}</h2>
       <ul>
         {PAIN_ADVICE.map((line) => (
           <li key={line}>{line}</li>

@@ -5,6 +5,7 @@ import type { SetView } from '@/contract/views/set';
 import { ScreeningWarning } from '@/features/shell/screening-warning';
 import { UnreadableNote } from '@/features/shell/unreadable-note';
 import { movementName } from '@/messages/book';
+import { countedIn } from '@/messages/live-set';
 import { TAP_TROUBLE } from '@/messages/taps';
 import { FaultPad } from './fault-pad';
 import { LimitPanel } from './limit-panel';
@@ -36,7 +37,8 @@ interface MiddleProps {
 /** What the middle of the screen is about now. */
 function Middle({ plan, control, sound, tracker }: MiddleProps) {
   const { live, give } = control;
-  if (live.pain) return <PainPanel key={live.pain.id} pain={live.pain} give={give} />;
+  if (live.pain)
+    return <PainPanel key={live.pain.id} pain={live.pain} of={countedIn(live.movement.work)} give={give} />;
   if (live.mode === 'wants-limit')
     return <LimitPanel missing={plan.limits.missing} clientId={plan.client.id} give={give} />;
   if (live.mode === 'resting' && live.last)
@@ -99,6 +101,7 @@ export function SetScreen({ plan }: { readonly plan: SetView }) {
         <section className={styles.padArea} aria-label={WORDS.faultsSeen}>
           {live.mode === 'resting' && <p className={styles.padNote}>{WORDS.missedOneATapNow}</p>}
           <FaultPad
+            of={countedIn(live.movement.work)}
             columns={lifts ? padColumns(live.faults, live.ranked) : oneColumn(live.faults, live.ranked)}
             heading={lifts ? null : WORDS.watchFor}
             likeliest={likeliest(live.faults, live.ranked)}

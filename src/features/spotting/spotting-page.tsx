@@ -139,6 +139,7 @@ function Pad(props: {
         {WORDS.clean}
       </button>
       <FaultPad
+        of="rep"
         columns={columns}
         heading={entry.group === 'before' ? WORDS.pad : null}
         likeliest={likeliest(faults, [])}

@@ -1,3 +1,5 @@
+import type { Counted } from '../live-set';
+
 /** The ledger of faults and progress. */
 export const WORDS = {
   // ledger-table
@@ -51,7 +53,7 @@ export const WORDS = {
   forJudged: (seen: string, cause: string): string => `for: ${seen}; judged ${cause}`,
   notAskedYet: 'not asked yet',
   stoppedForPain: (date: string, atRep: string): string => `${date}: stopped for pain${atRep}.`,
-  atRep: (rep: number): string => ` at rep ${rep}`,
+  at: (of: Counted, n: number): string => ` at ${of} ${n}`,
   noNote: 'No note.',
   ledgerOf: (name: string): string => `Ledger of ${name}`,
 } as const;

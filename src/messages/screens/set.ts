@@ -1,3 +1,7 @@
+import { countOf, type Counted } from '../live-set';
+
+const NAME: Readonly<Record<Counted, string>> = { rep: 'Rep', hold: 'Hold' };
+
 /** The set and the rest between sets. */
 export const WORDS = {
   // pacer
@@ -56,21 +60,21 @@ export const WORDS = {
   // pacing
   partOf: (index: number, length: number, part: string): string => `Part ${index} of ${length}: ${part}`,
   next: 'next',
-  thisSetWasLeftAfter: (reps: number): string =>
-    `This set stands at rep ${reps}, left here or under way on another tablet. Go on from there, or end it.`,
-  repDone: (reps: number): string => `Rep ${reps} done`,
+  thisSetWasLeftAfter: (of: Counted, n: number): string =>
+    `This set stands at ${of} ${n}, left here or under way on another tablet. Go on from there, or end it.`,
+  doneByTap: (of: Counted, n: number): string => `${NAME[of]} ${n} done`,
   countByTapWhileThe: 'count by tap while the pacer rests',
   notedLastTime: 'Noted last time:',
   endNow: 'End it now',
-  repStopTheSet: (seen: string, rep: number): string => `${seen}, rep ${rep}: stop the set.`,
+  stopTheSet: (seen: string, of: Counted, n: number): string => `${seen}, ${of} ${n}: stop the set.`,
   // pad-tools
   howBad: (pad: string): string => `How bad: ${pad}`,
-  cleanToRep: (cleanTo: number): string => `Clean to rep ${cleanTo}`,
+  cleanTo: (of: Counted, n: number): string => `Clean to ${of} ${n}`,
   cleanSoFar: 'Clean so far',
   // pain-panel
   stoppedForPain: 'Stopped for pain',
   stoppedThisMovementIsOver: (atRep: string): string => `Stopped${atRep}. This movement is over for today.`,
-  atRep: (rep: number): string => ` at rep ${rep}`,
+  at: (of: Counted, n: number): string => ` at ${of} ${n}`,
   whatTheClientSaysWhere: 'What the client says, where and when in the rep',
   noPainAtAll: 'The client had no pain at all, and says so?',
   takeTheStopBack: 'No pain: take the stop back',
@@ -81,15 +85,14 @@ export const WORDS = {
   toTheFloor: 'To the floor',
   // confirm-set
   confirmLoadAndReps: 'Confirm load and reps',
-  repsDone: 'Reps done',
-  holdsDone: 'Holds done',
+  countDone: (of: Counted): string => `${NAME[of]}s done`,
   holdDone: (n: number): string => `Hold ${n}: tap when it is done`,
   holdOf: (n: number, all: number): string => `hold ${n} of ${all}`,
   holdsAim: (reps: number, s: number): string => `${reps === 1 ? 'hold' : 'holds'} of ${s} s`,
-  holdsCounted: (n: number, s: number): string => `${n} ${n === 1 ? 'hold' : 'holds'} of ${s} s`,
+  holdsCounted: (n: number, s: number): string => `${countOf(n, 'hold')} of ${s} s`,
   watchFor: 'watch for',
-  oneRepLess: 'One rep less',
-  oneRepMore: 'One rep more',
+  oneLess: (of: Counted): string => `One ${of} less`,
+  oneMore: (of: Counted): string => `One ${of} more`,
   used: (loadLabel: string, unit: string): string => `${loadLabel}, used, ${unit}`,
   usedOneStepLess: 'Used one step less',
   usedOneStepMore: 'Used one step more',
@@ -105,12 +108,11 @@ export const WORDS = {
   forDidItHold: (seen: string): string => `, for: ${seen}. Did it hold?`,
   noteOnThisSetFor: 'Note on this set, for next time',
   setNumber: (setNo: number): string => `Set ${setNo}:`,
-  repsCounted: (reps: number): string => `${reps} ${reps === 1 ? 'rep' : 'reps'}`,
   with: 'with',
   bodyWeight: 'the body’s weight',
   sUnderTensionAsPaced: (tension: number, watched: string): string =>
     `, ${tension} s under tension as paced${watched}.`,
-  watchedCleanToRep: (cleanTo: number): string => `, watched clean to rep ${cleanTo}`,
+  watchedCleanTo: (of: Counted, n: number): string => `, watched clean to ${of} ${n}`,
   ifThatWasTheLimit: (once: string, twenty: string): string =>
     `If that was the limit: ${once} for one rep, ${twenty} for twenty.`,
   forTheNextSet: 'For the next set:',
@@ -142,7 +144,7 @@ export const WORDS = {
   sideOfTheFault: 'Side of the fault',
   soundAtEachChangeOf: 'Sound at each change of phase',
   // set-settings
-  typeReps: (reps: number): string => `${reps} reps done: tap to type another number`,
+  typeCount: (of: Counted, n: number): string => `${n} ${of}s done: tap to type another number`,
   keptSide: (side: string): string => `${side}, kept`,
   goodForTwenty: (load: string, reps: number): string =>
     `good for about 20 reps, by ${reps} ${reps === 1 ? 'rep' : 'reps'} with ${load}; step it to choose another`,
