@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
+import Database from 'better-sqlite3';
 import type { Page } from '@playwright/test';
 import { expect, itemId, quiet, test } from './support/app';
 import { faultsOfLayout } from './support/layout';
@@ -199,4 +200,44 @@ test('what has the focus is seen to have it, by day and by night', async ({ page
       expect([place, colorScheme, [...unseen]]).toEqual([place, colorScheme, []]);
     }
   }
+});
+
+/** Four sessions more for everybody who is planned today, an hour apart, each with the same movements. */
+function fillDay(file: string): void {
+  const db = new Database(file);
+  const day = `-${itemId('sefina', 0).split('-').slice(1, 4).join('-')}`;
+  for (const hours of [1, 2, 3, 4])
+    for (const [table, key] of [
+      ['session', 'id'],
+      ['session_item', 'session_id'],
+    ] as const)
+      db.exec(`CREATE TEMP TABLE more AS SELECT * FROM ${table} WHERE ${key} LIKE '%${day}';
+        UPDATE more SET id = id || '-more-${hours}';
+        ${table === 'session' ? `UPDATE more SET starts_at_ms = starts_at_ms + ${hours} * 3600000;` : ''}
+        ${table === 'session_item' ? `UPDATE more SET session_id = session_id || '-more-${hours}';` : ''}
+        INSERT INTO ${table} SELECT * FROM more; DROP TABLE more;`);
+  db.close();
+}
+
+test('axe finds nothing on a full day, and who is far off is led to their plan and their set-ups', async ({
+  page,
+  app,
+}) => {
+  fillDay(app.database);
+  await page.goto(app.url);
+  const also = page.getByRole('region', { name: 'Also today' });
+  await expect(also.getByRole('listitem').first()).toContainText('0 of');
+  expect(await violations(page)).toEqual([]);
+  for (const size of SIZES) {
+    await page.setViewportSize(size);
+    await drawnAnew(page);
+    expect([size.width, await faultsOfLayout(page)]).toEqual([size.width, []]);
+  }
+  const [who, what] = await also.getByRole('link').first().locator('h3, span:last-child').allInnerTexts();
+  await also.getByRole('link').first().click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(who!);
+  const movement = page.locator('[data-block] a').first();
+  await expect(movement).toContainText(what!.split(';')[0]!);
+  await movement.click();
+  await expect(page).toHaveURL(/\/setup\//);
 });

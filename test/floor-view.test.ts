@@ -212,6 +212,67 @@ describe('what the day asks for besides', () => {
     expect(early.wanted!.start).toBe(clock(before!.startsAtMs + HOUR_MS / 3));
     expect(named.get(before!.id)!.lane).not.toBe(named.get('own')!.lane);
   });
+  it('of a full day six sessions with their settings, of the others what is done in them', () => {
+    const db = world();
+    const plan = (clientId: string, hours: number) =>
+      addSession(
+        db,
+        {
+          ...{ id: `more-${hours}`, clientId, gymId: 'tidewater', startsAtMs: NOW + hours * HOUR_MS, minutes: 60 },
+          items: [{ ...findItem(db, `sefina-${DAY}-0`)!, id: `more-${hours}-0`, sessionId: `more-${hours}` }],
+        },
+        'marit',
+      );
+    const usual = view(db);
+    expect(usual.others).toEqual([]);
+    for (const hours of [-3, 3, 4, 5, 6, 7]) plan('sefina', hours);
+    const told = view(db);
+    expect(told.sessions.map((s) => s.id)).toEqual([...usual.sessions.map((s) => s.id), 'more-3', 'more-4', 'more-5']);
+    expect(told.others).toMatchObject(
+      [6, 7, -3].map((hours) => ({
+        id: `more-${hours}`,
+        ...{ movements: ['Cable fly, high to low'], progress: '0 of 3 sets', isBegun: false, done: false },
+      })),
+    );
+    expect(told.nextId).toBe(usual.nextId);
+    // Whoever steps onto the floor is told in full, whatever was planned; who is there from the start stays.
+    const { movement } = findItem(db, 'more-7-0')!;
+    const own = { clientId: 'sefina', itemId: 'more-7-0', movement };
+    tap(db, 'sefina', 0, { ...started('early', 1), ...own });
+    expect(view(db)).toMatchObject({
+      nextId: 'more-7',
+      others: [{ id: 'more-5' }, { id: 'more-6' }, { id: 'more--3' }],
+    });
+    tap(db, 'sefina', 0, { ...ended('early'), ...own });
+    expect(view(db, NOW + 12 * HOUR_MS).others).toHaveLength(3);
+  });
+  it('a set more than planned keeps its session from being done until it is ended', () => {
+    const db = world();
+    const session = (nowMs = NOW) => loadFloor(at(db, nowMs)).sessions[0]!;
+    for (const index of [0, 1])
+      for (const k of [1, 2, 3]) tap(db, 'sefina', index, started(`x${index}${k}`, k), ended(`x${index}${k}`));
+    expect(session()).toMatchObject({ done: true, underWay: false });
+    tap(db, 'sefina', 0, started('more', 4));
+    expect(session()).toMatchObject({ done: false, underWay: true });
+    tap(db, 'sefina', 0, ended('more'));
+    expect(session().done).toBe(true);
+  });
+  it('what was left when its time was over is wanted from nobody', () => {
+    const db = world();
+    const [before] = view(db).sessions;
+    const id = 'beside';
+    addSession(
+      db,
+      {
+        ...{ id, clientId: 'iolana', startsAtMs: before!.startsAtMs, gymId: 'tidewater', minutes: 60 },
+        items: [{ ...findItem(db, `sefina-${DAY}-0`)!, id: `${id}-0`, sessionId: id }],
+      },
+      'marit',
+    );
+    const wanted = (nowMs: number) => loadFloor(at(db, nowMs)).sessions.find((s) => s.id === id)!.wanted;
+    expect(wanted(before!.startsAtMs)).not.toBeNull();
+    expect(wanted(before!.startsAtMs + HOUR_MS)).toBeNull();
+  });
   it('a limit that ends', () => {
     const db = world();
     const client = findClient(db, 'sefina')!;

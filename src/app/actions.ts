@@ -1,6 +1,7 @@
 'use server';
 import type { SaveResult } from '@/contract/save-result';
 import type { Client } from '@/contract/views/client';
+import type { PlanChoices } from '@/contract/views/plan';
 import type { PutAwayKind } from '@/contract/views/put-away';
 import type { Gym, KitPiece } from '@/contract/views/kit';
 import type { SpottingKept } from '@/contract/views/spotting';
@@ -11,7 +12,7 @@ import { addStarterKit } from '@/server/starter-kit';
 import { acting } from '@/server/open-use-case';
 import { putAway } from '@/server/put-away';
 import { keepClientPractice, keepOwnPractice } from '@/server/practice';
-import { planToday } from '@/server/plan';
+import { listPlanChoices, planToday } from '@/server/plan';
 import { saveScreening } from '@/server/screening';
 import { orderSession } from '@/server/session-plan';
 import { keepSpotting } from '@/server/spotting';
@@ -72,6 +73,11 @@ export async function putAwayAction(kind: PutAwayKind, id: string, away: boolean
 
 export async function planTodayAction(typed: unknown, key: string): Promise<SaveResult> {
   return refreshed(await acting([], (uc) => planToday(uc, typed, key)));
+}
+
+/** What a movement can be planned with, for the form as it is opened. */
+export async function findPlanChoicesAction(): Promise<SaveResult<PlanChoices>> {
+  return acting([], (uc) => ({ ok: true, id: 'choices', kept: listPlanChoices(uc) }));
 }
 
 export async function keepClientPracticeAction(clientId: string, typed: unknown): Promise<SaveResult> {

@@ -5,9 +5,8 @@ import { FloorBoard } from '@/features/floor/floor-board';
 import { UnreadableNote } from '@/features/shell/unreadable-note';
 import { PlanFold } from '@/features/floor/plan-fold';
 import { loadFloor } from '@/server/floor';
-import { listPlanChoices } from '@/server/plan';
 import { openUseCase } from '@/server/open-use-case';
-import { orderSessionAction, planTodayAction } from './actions';
+import { findPlanChoicesAction, orderSessionAction, planTodayAction } from './actions';
 import { findStandInsAction, moveSessionAction, moveToStationAction } from './plan-actions';
 import { WORDS } from '@/messages/screens/pages';
 import { readAsked, type Asked } from './asked';
@@ -37,7 +36,7 @@ export default async function FloorPage({ searchParams }: { readonly searchParam
         <UnreadableNote rows={floor.unreadable} />
         <PlanFold
           key={`${plan}-${variant}`}
-          choices={listPlanChoices(uc)}
+          find={findPlanChoicesAction}
           action={planTodayAction}
           nextClientId={floor.sessions.find((s) => s.id === floor.nextId)?.clientId ?? null}
           asked={asked}

@@ -156,7 +156,7 @@ export const CORRECTION_TEXT: Readonly<Record<CorrectionCode, string>> = {
   'step-in': 'A short step in, towards the pulleys',
   'step-out': 'A short step out, away from the pulleys',
   'one-step-lighter': 'Load one step lighter',
-  'blades-down': 'Cue: blades down and back before each rep',
+  'blades-down': 'Cue: blades down and back, then begin',
   'upper-arms-to-ribs': 'Cue: squeeze the upper arms to the ribs',
   'bend-at-stretch': 'Cue: bend in the stretch, lengthen to the finish',
   'straighten-at-finish': 'Cue: elbows come together and straighten',
@@ -255,7 +255,7 @@ export const SIGN_TEXT: Readonly<Record<CauseSign, string>> = {
   'setup-differs': 'the set-up used differs from the solved one',
   'late-reps': 'only in the last third of the reps',
   'grows-with-load': 'not seen at lighter loads',
-  'from-first-rep': 'seen from the first reps on',
+  'from-first-rep': 'seen from the start of the set',
   'all-through': 'seen all through the sets, here and before',
   'usual-order': 'nothing telling; the usual order',
 };

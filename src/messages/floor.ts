@@ -31,6 +31,10 @@ export function progressText(
   return `${sets} sets, ${aim}`;
 }
 
+/** How many sets of a session are done. */
+export const setsText = (done: number, planned: number): string =>
+  `${done} of ${planned} ${planned === 1 ? 'set' : 'sets'}`;
+
 /** Where the settings of a movement come from. */
 export function settingsNoteText(found: {
   readonly from: 'saved' | 'solved';

@@ -43,15 +43,20 @@ function leftOf({ items, finishedAtMs }: Session, progress: Progress, client: Pi
 
 function toDaySession(uc: UseCase, session: Session, progress: Progress): DaySession {
   const { id, startsAtMs, minutes, togetherId, gymId } = session;
-  const blocks = leftOf(session, progress, null);
   const span = goesOn(session, progress, uc.nowMs);
+  // What was left when its time was over is wanted from nobody any more.
+  const isPast = span.startsAtMs < uc.nowMs && span.endsAtMs <= uc.nowMs;
+  const blocks = isPast ? [] : leftOf(session, progress, null);
   const times = blocks.length > 0 ? changeTimesAt(uc, gymId) : undefined;
   return { id, startsAtMs, minutes, togetherId, fromMs: span.startsAtMs, uses: stationUses(blocks, span, times) };
 }
 
 /** When sessions use which stations, reckoned from what is left of each. */
-export function daySessions(uc: UseCase, sessions: readonly Session[]): DaySession[] {
-  const progress = progressIn(uc, sessions);
+export function daySessions(
+  uc: UseCase,
+  sessions: readonly Session[],
+  progress = progressIn(uc, sessions),
+): DaySession[] {
   return sessions.map((s) => toDaySession(uc, s, progress));
 }
 

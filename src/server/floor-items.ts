@@ -17,9 +17,6 @@ import type { UseCase } from './use-case';
 
 const FINISHED: readonly FloorItemView['state'][] = ['done', 'stopped', 'skipped'];
 
-/** Whether nothing more is to be done with a movement today. */
-export const isFinished = ({ state }: Pick<FloorItemView, 'state'>): boolean => FINISHED.includes(state);
-
 /** How far a movement of today has come. */
 function progressOf({ item, log }: ItemContext): { readonly done: number; readonly state: FloorItemView['state'] } {
   const here = log.sets.filter((s) => s.itemId === item.id);

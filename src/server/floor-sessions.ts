@@ -16,7 +16,10 @@ const LONGEST_MS = 240 * MINUTE_MS;
  */
 export function floorSessions(uc: UseCase): Session[] {
   const { fromMs, toMs } = dayOf(uc.nowMs);
-  const late = reachSessions(uc, fromMs - LONGEST_MS - RUNS_ON_MS, fromMs).filter(
+  // What of yesterday still runs began no longer ago than this.
+  const lateMs = uc.nowMs - LONGEST_MS - RUNS_ON_MS;
+  const yesterdays = lateMs < fromMs ? reachSessions(uc, lateMs, fromMs) : [];
+  const late = yesterdays.filter(
     (s) =>
       s.finishedAtMs === null && s.items.length > 0 && s.startsAtMs + s.minutes * MINUTE_MS + RUNS_ON_MS > uc.nowMs,
   );

@@ -1,20 +1,24 @@
 import 'server-only';
-import type { FloorSessionView, FloorView } from '@/contract/views/floor';
+import type { BriefSessionView, FloorBlockView, FloorSessionView, FloorView } from '@/contract/views/floor';
 import type { Session } from '@/contract/views/plan';
 import { clock, dayIn } from '@/messages/day';
-import { dueText, unfinishedText } from '@/messages/floor';
-import { doneName } from '@/messages/book';
+import { dueText, setsText, unfinishedText } from '@/messages/floor';
+import { doneName, movementName } from '@/messages/book';
 import { dueOn } from '@/core/body/due';
 import type { MovementId } from '@/core/book/book';
-import { lanesOf, type DaySession } from '@/core/plan/day';
+import { lanesOf, type DaySession, type SessionState } from '@/core/plan/day';
+import { inFull } from '@/core/plan/in-full';
+import { withSides } from '@/core/record/side-pair';
 import type { Client, ScreeningView } from '@/contract/views/client';
 import { lastChanged } from '@/data/queries/changes';
+import type { ItemProgress } from '@/data/queries/read-folds';
 import { dayOf, dayText, toLocalDay } from './clock';
-import { floorItems, isFinished } from './floor-items';
+import { floorItems } from './floor-items';
 import { floorSessions } from './floor-sessions';
-import { daySessions, othersSessions } from './day-sessions';
+import { daySessions, othersSessions, progressIn } from './day-sessions';
 import { reachClient, reachClientsOf, reachOpenSets } from './reach';
 import { loadScreening } from './screening';
+import { hasMovementUnderWay, setsIn, stateOf } from './session-state';
 import type { UseCase } from './use-case';
 import { wantedOnFloor } from './wanted';
 
@@ -28,6 +32,7 @@ interface Day {
   readonly everybody: readonly DaySession[];
   /** The client of each session in the care of who asks. */
   readonly clients: ReadonlyMap<string, Client>;
+  readonly progress: ReadonlyMap<string, ItemProgress>;
 }
 
 /** What is due for a client on the day of now. */
@@ -38,8 +43,33 @@ function dueTexts({ db, nowMs }: UseCase, client: Client, screening: ScreeningVi
   return dueOn(toLocalDay(nowMs), { limits: client.limits, screening: screening.state, rangesDay }).map(dueText);
 }
 
-function toSession(uc: UseCase, session: Session, today: Day): FloorSessionView {
-  const { id, clientId, gymId, startsAtMs, minutes } = session;
+/** A session of the day and how far it has come. */
+type Standing = Session & { readonly state: SessionState };
+
+const toBlock = (s: Standing, { lanes, clients, progress }: Day): FloorBlockView => ({
+  id: s.id,
+  clientName: clients.get(s.id)?.name ?? '',
+  starts: clock(s.startsAtMs),
+  ends: clock(s.startsAtMs + s.minutes * 60_000),
+  startsAtMs: s.startsAtMs,
+  minutes: s.minutes,
+  done: s.state === 'done',
+  underWay: hasMovementUnderWay(s, progress),
+  lane: lanes.get(s.id) ?? 0,
+});
+
+function toBrief(s: Standing, today: Day): BriefSessionView {
+  const { done, planned } = setsIn(s, today.progress);
+  return {
+    ...toBlock(s, today),
+    movements: withSides(s.items).map(([first]) => movementName(first.movement)),
+    progress: setsText(done, planned),
+    isBegun: s.state !== 'planned',
+  };
+}
+
+function toSession(uc: UseCase, session: Standing, today: Day): FloorSessionView {
+  const { id, clientId, gymId, startsAtMs } = session;
   const client = today.clients.get(id) ?? null;
   const screening = loadScreening(uc, clientId, gymId);
   const items = client ? floorItems(uc, { session, client, screening }) : [];
@@ -48,58 +78,72 @@ function toSession(uc: UseCase, session: Session, today: Day): FloorSessionView 
   const others = today.everybody.filter((s) => s.id !== id);
   const nameOf = (other: string): string | null => today.clients.get(other)?.name ?? null;
   return {
-    id,
+    ...toBlock(session, today),
     clientId,
-    clientName: client?.name ?? '',
     note: client?.note ?? '',
-    starts: clock(startsAtMs),
-    ends: clock(startsAtMs + minutes * 60_000),
-    startsAtMs,
     day: dayText(startsAtMs),
-    minutes,
-    done: session.finishedAtMs !== null || (items.length > 0 && items.every(isFinished)),
     screening,
     due: client ? dueTexts(uc, client, screening) : [],
     wanted: client && own ? wantedOnFloor(uc, { session, client, isBegun }, { own, others, nameOf }) : null,
-    lane: today.lanes.get(id) ?? 0,
     items,
   };
 }
 
-/** Today's sessions in words, earliest first, each movement with its settings and what to watch. */
-export function loadFloor(uc: UseCase): FloorView {
-  const { nowMs } = uc;
-  const { fromMs, toMs } = dayOf(nowMs);
-  const today = floorSessions(uc);
-  const late = today.filter((s) => s.startsAtMs < fromMs);
-  const goOn = new Set(late.flatMap((s) => s.items.map((i) => i.id)));
-  const everybody = [...daySessions(uc, today), ...othersSessions(uc, fromMs, toMs)];
+/** Who is next: whose movement is under way, else the first whose time is not over, else the first not done. */
+function nextOf(sessions: readonly Standing[], { progress }: Day, nowMs: number): Standing | null {
+  const open = sessions.filter((s) => s.state !== 'done');
+  return (
+    open.find((s) => hasMovementUnderWay(s, progress)) ??
+    open.find((s) => s.startsAtMs + s.minutes * 60_000 > nowMs) ??
+    open[0] ??
+    null
+  );
+}
+
+/** The day as it is told with, and its sessions as they stand. */
+function dayFor(uc: UseCase, today: readonly Session[]): { readonly day: Day; readonly standing: readonly Standing[] } {
+  const { fromMs, toMs } = dayOf(uc.nowMs);
   const clients = reachClientsOf(
     uc,
     today.map((s) => s.clientId),
   );
+  const progress = progressIn(uc, today);
   const day: Day = {
     lanes: lanesOf(today),
-    everybody,
+    everybody: [...daySessions(uc, today, progress), ...othersSessions(uc, fromMs, toMs)],
     clients: new Map(
       today.flatMap((s) => {
         const c = clients.get(s.clientId);
         return c ? [[s.id, c] as const] : [];
       }),
     ),
+    progress,
   };
-  const sessions = today.map((s) => toSession(uc, s, day));
-  const open = sessions.filter((s) => !s.done);
-  const next =
-    open.find((s) => s.items.some((i) => i.state === 'under-way')) ??
-    open.find((s) => s.startsAtMs + s.minutes * 60_000 > nowMs) ??
-    open[0];
+  return { day, standing: today.map((s) => ({ ...s, state: stateOf(s, progress) })) };
+}
+
+/** Today's sessions in words, earliest first, each movement with its settings and what to watch. */
+export function loadFloor(uc: UseCase): FloorView {
+  const { nowMs } = uc;
+  const { fromMs } = dayOf(nowMs);
+  const today = floorSessions(uc);
+  const late = today.filter((s) => s.startsAtMs < fromMs);
+  const goOn = new Set(late.flatMap((s) => s.items.map((i) => i.id)));
+  const { day, standing } = dayFor(uc, today);
+  const nextId = nextOf(standing, day, nowMs)?.id ?? null;
+  const told = inFull(standing, nextId, nowMs);
+  const isPast = (s: Session): boolean => s.startsAtMs + s.minutes * 60_000 <= nowMs;
   const left = reachOpenSets(uc, fromMs, MOST_UNFINISHED).filter((s) => !goOn.has(s.itemId));
   return {
     nowMs,
     now: clock(nowMs),
-    sessions,
-    nextId: next?.id ?? null,
+    sessions: standing.filter((s) => told.has(s.id)).map((s) => toSession(uc, s, day)),
+    // Who still comes is looked for more often than who was here.
+    others: standing
+      .filter((s) => !told.has(s.id))
+      .toSorted((a, b) => Number(isPast(a)) - Number(isPast(b)))
+      .map((s) => toBrief(s, day)),
+    nextId,
     unfinished: left.map((s) => ({
       itemId: s.itemId,
       text: unfinishedText(

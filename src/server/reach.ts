@@ -18,7 +18,7 @@ import type { UseCase } from './use-case';
 
 /*
  * The one place where it is decided whose clients somebody sees. Every other use case finds clients, sessions and
- * planned movements through here (test/architecture), so that what is not in somebody's care is as if it were not
+ * planned movements through here (test/imports), so that what is not in somebody's care is as if it were not
  * there.
  */
 

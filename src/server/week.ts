@@ -1,17 +1,17 @@
 import 'server-only';
 import dayjs from 'dayjs';
-import { wantedTogether, type SessionState } from '@/core/plan/day';
+import { wantedTogether } from '@/core/plan/day';
 import { withSides } from '@/core/record/side-pair';
-import type { Session, SessionItem } from '@/contract/views/plan';
+import type { Session } from '@/contract/views/plan';
 import type { WeekSessionView, WeekView } from '@/contract/views/session-plan';
 import { listGyms } from '@/data/queries/gyms';
-import type { ItemProgress } from '@/data/queries/read-folds';
 import { clock } from '@/messages/day';
 import { dayTitle, weekTitle } from '@/messages/plan';
 import { listChangeTimes } from './change-times';
 import { dayText } from './clock';
 import { daySessions, othersSessions, progressIn } from './day-sessions';
 import { reachClients, reachSessions } from './reach';
+import { stateOf } from './session-state';
 import { mayDrop, reachTemplates } from './templates';
 import type { UseCase } from './use-case';
 
@@ -40,16 +40,6 @@ export function weekOf({ nowMs }: Pick<UseCase, 'nowMs'>, day: string | undefine
   };
 }
 
-/** How far a session has come, by the records of each of its movements. */
-function stateOf({ items, finishedAtMs }: Session, progress: ReadonlyMap<string, ItemProgress>): SessionState {
-  const isOver = (i: SessionItem): boolean => {
-    const { sets = 0, isStopped = false } = progress.get(i.id) ?? {};
-    return i.skipped !== null || isStopped || sets >= i.sets;
-  };
-  if (finishedAtMs !== null || (items.length > 0 && items.every(isOver))) return 'done';
-  return items.some((i) => progress.get(i.id)?.isBegun) ? 'under-way' : 'planned';
-}
-
 /** A week of the sessions of who asks, and what a session can be made with; `day`: any of the week, else today. */
 export function loadWeek(uc: UseCase, day: string | undefined): WeekView {
   const { fromMs, toMs, ...week } = weekOf(uc, day);
@@ -57,7 +47,7 @@ export function loadWeek(uc: UseCase, day: string | undefined): WeekView {
   const clients = reachClients(uc);
   const names = new Map(clients.map((c) => [c.id, c.name]));
   const progress = progressIn(uc, sessions);
-  const wanted = wantedTogether([...daySessions(uc, sessions), ...othersSessions(uc, fromMs, toMs)]);
+  const wanted = wantedTogether([...daySessions(uc, sessions, progress), ...othersSessions(uc, fromMs, toMs)]);
   const toView = (s: Session): WeekSessionView => ({
     id: s.id,
     clientName: names.get(s.clientId) ?? '',

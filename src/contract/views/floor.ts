@@ -32,26 +32,42 @@ export interface FloorItemView {
   readonly skipped: string | null;
 }
 
-/** A client's session of today. */
-export interface FloorSessionView {
+/** A client's session of today as the day's strip has it. */
+export interface FloorBlockView {
   readonly id: string;
-  readonly clientId: string;
   readonly clientName: string;
-  readonly note: string;
   readonly starts: string;
   readonly ends: string;
   readonly startsAtMs: number;
-  /** Its day like 2026-11-24. */
-  readonly day: string;
   readonly minutes: number;
   readonly done: boolean;
+  /** A movement of it stands between its first set and its last. */
+  readonly underWay: boolean;
+  /** Row of the day's strip: nobody lies over another. */
+  readonly lane: number;
+}
+
+/** A session of a full day that is over or far off. */
+export interface BriefSessionView extends FloorBlockView {
+  /** What is done in it, in words. */
+  readonly movements: readonly string[];
+  /** How many of its sets are done, in words. */
+  readonly progress: string;
+  /** There is something to tell of it when it is over. */
+  readonly isBegun: boolean;
+}
+
+/** A client's session of today, with what to set and what to watch. */
+export interface FloorSessionView extends FloorBlockView {
+  readonly clientId: string;
+  readonly note: string;
+  /** Its day like 2026-11-24. */
+  readonly day: string;
   readonly screening: ScreeningView;
   /** What is due for the client about now, in words. */
   readonly due: readonly string[];
   /** Stations that somebody else wants at the same time, with the ways out; null where nobody does. */
   readonly wanted: WaysOut | null;
-  /** Row of the day's strip: nobody lies over another. */
-  readonly lane: number;
   readonly items: readonly FloorItemView[];
 }
 
@@ -59,7 +75,10 @@ export interface FloorSessionView {
 export interface FloorView {
   readonly nowMs: number;
   readonly now: string;
+  /** Who is on the floor and who comes, earliest first. */
   readonly sessions: readonly FloorSessionView[];
+  /** Of a full day the others: who still comes, then who was here, earliest first. */
+  readonly others: readonly BriefSessionView[];
   /** Who is next: under way or first not done. */
   readonly nextId: string | null;
   /** Sets of earlier days that nobody ended. */

@@ -280,9 +280,10 @@ export function foldsHold(db: Db, sample: number): boolean {
   });
 }
 
-/** How far a planned movement is: whether a set was begun, how many are ended, and whether pain stopped it. */
+/** How far a planned movement is: whether a set was begun or is open, how many are ended, whether pain stopped it. */
 export interface ItemProgress {
   readonly isBegun: boolean;
+  readonly isOpen: boolean;
   readonly sets: number;
   readonly isStopped: boolean;
 }
@@ -299,10 +300,16 @@ export function progressOf(
     `SELECT p.item_id AS id,
        (SELECT count(*) FROM set_fold s WHERE s.item_id = p.item_id AND s.ended_at_ms IS NOT NULL) AS sets,
        EXISTS (SELECT 1 FROM set_fold s WHERE s.item_id = p.item_id) AS begun,
+       EXISTS (SELECT 1 FROM set_fold s WHERE s.item_id = p.item_id AND s.ended_at_ms IS NULL) AS open,
        EXISTS (SELECT 1 FROM pain_fold h WHERE h.item_id = p.item_id) AS stopped
      FROM item_fold p WHERE p.item_id IN (SELECT value FROM json_each(?))`,
-  ).all(JSON.stringify(itemIds)) as { id: string; sets: number; begun: number; stopped: number }[];
-  return new Map(rows.map((r) => [r.id, { sets: r.sets, isBegun: r.begun === 1, isStopped: r.stopped === 1 }]));
+  ).all(JSON.stringify(itemIds)) as { id: string; sets: number; begun: number; open: number; stopped: number }[];
+  return new Map(
+    rows.map(({ id, sets, ...is }) => [
+      id,
+      { sets, isBegun: is.begun === 1, isOpen: is.open === 1, isStopped: is.stopped === 1 },
+    ]),
+  );
 }
 
 /** Planned movements of a session that a set was begun of. */

@@ -7,7 +7,13 @@ import { doneName, toSideText } from '@/messages/book';
 import { KeepAhead } from '@/offline/keep-pages';
 import { WantedStations, type WantedDeeds } from '@/features/plan/wanted-stations';
 import { ScreeningWarning } from '@/features/shell/screening-warning';
-import type { FloorItemView, FloorSessionView, FloorView } from '@/contract/views/floor';
+import type {
+  BriefSessionView,
+  FloorBlockView,
+  FloorItemView,
+  FloorSessionView,
+  FloorView,
+} from '@/contract/views/floor';
 import type { SettingKind } from '@/contract/views/setting';
 import { WORDS } from '@/messages/screens/floor';
 import styles from './floor.module.css';
@@ -31,22 +37,27 @@ const IN_WORDS: readonly SettingKind[] = ['handle', 'band'];
 const LATE_SHARE = 90;
 
 /** How far a session has come, behind its time in the strip. */
-function wordOf(s: FloorSessionView, { nextId }: FloorView): string {
+function wordOf(s: FloorBlockView, { nextId }: FloorView): string {
   if (s.done) return WORDS.done;
-  if (s.items.some((i) => i.state === 'under-way')) return WORDS.alreadyUnderWay;
+  if (s.underWay) return WORDS.alreadyUnderWay;
   return s.id === nextId ? WORDS.next : '';
 }
 
 /** The day to scale: one block per client, as long as the session, now as a line. */
 function DayStrip({ view }: { readonly view: FloorView }) {
-  const { sessions } = view;
+  const sessions = [...view.sessions, ...view.others].toSorted((a, b) => a.startsAtMs - b.startsAtMs);
   const first = Math.min(...sessions.map((s) => s.startsAtMs));
   const last = Math.max(...sessions.map((s) => s.startsAtMs + s.minutes * 60_000));
   const span = Math.max(last - first, 1);
   const share = (ms: number): number => ((ms - first) / span) * 100;
   const lanes = Math.max(...sessions.map((s) => s.lane)) + 1;
   return (
-    <nav className={styles.strip} aria-label={WORDS.today} style={{ '--lanes': lanes } as CSSProperties}>
+    <nav
+      className={styles.strip}
+      aria-label={WORDS.today}
+      style={{ '--lanes': lanes } as CSSProperties}
+      data-full={lanes > 2 || undefined}
+    >
       <ol>
         {sessions.map((s) => (
           <li
@@ -60,10 +71,14 @@ function DayStrip({ view }: { readonly view: FloorView }) {
             }
             data-next={s.id === view.nextId || undefined}
             data-done={s.done || undefined}
+            data-brief={view.others.some((o) => o.id === s.id) || undefined}
           >
             <a href={`#${s.id}`}>
               <b>{s.clientName}</b>
-              <span>{WORDS.sessionFromTo(s.starts, s.ends, wordOf(s, view))}</span>
+              <span>
+                {s.starts}
+                <span>{WORDS.until(s.ends, wordOf(s, view))}</span>
+              </span>
             </a>
           </li>
         ))}
@@ -216,6 +231,30 @@ function SessionBlock(props: {
   );
 }
 
+/** Who was here or comes later on a full day: what they do, and the way to all of it. */
+function AlsoToday({ sessions }: { readonly sessions: readonly BriefSessionView[] }) {
+  if (sessions.length === 0) return null;
+  return (
+    <section className={styles.also} aria-labelledby="also-today">
+      <h2 id="also-today">{WORDS.alsoToday}</h2>
+      <ul>
+        {sessions.map((s) => (
+          <li key={s.id} id={s.id}>
+            <Link href={`/plan/${s.id}`}>
+              <h3>{s.clientName}</h3>
+              <span className={styles.quiet}>
+                {WORDS.sessionFromTo(s.starts, s.ends, s.done ? WORDS.done : '')}. {s.progress}
+              </span>
+              <span>{s.movements.join('; ')}</span>
+            </Link>
+            {s.isBegun && <Link href={`/summary/${s.id}`}>{WORDS.summary}</Link>}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
 /** Sets of earlier days that nobody ended, each with the way to it. */
 function Unfinished({ sets }: { readonly sets: FloorView['unfinished'] }) {
   if (sets.length === 0) return null;
@@ -256,6 +295,7 @@ export function FloorBoard({ view, deeds }: { readonly view: FloorView; readonly
       {ordered.map((s) => (
         <SessionBlock key={s.id} session={s} isNext={s.id === view.nextId} deeds={deeds} />
       ))}
+      <AlsoToday sessions={view.others} />
     </div>
   );
 }

@@ -1,30 +1,46 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
+import type { SaveResult } from '@/contract/save-result';
+import type { PlanChoices } from '@/contract/views/plan';
 import { WORDS } from '@/messages/screens/floor';
 import forms from '@/features/shell/forms.module.css';
 import type { PlanForm as Form, PlanFormProps } from './plan-form';
 
 const load = (): Promise<typeof Form> => import('./plan-form').then((m) => m.PlanForm);
 
+interface Props extends Omit<PlanFormProps, 'choices' | 'onAdded'> {
+  /** What there is to choose among, asked for when the form is opened. */
+  readonly find: () => Promise<SaveResult<PlanChoices>>;
+}
+
+/** The form and what there is to choose among, once both have come. */
+interface Opened {
+  readonly Form: typeof Form;
+  readonly choices: PlanChoices;
+}
+
 /**
- * Add a movement to today. What checks the form and knows the book is fetched when it is opened, since the day needs
- * none of it; without network it says so, and tries again when it is opened again.
+ * Add a movement to today. What checks the form, knows the book and lists everybody and everything is fetched when it
+ * is opened, since the day needs none of it; without network it says so, and tries again when it is opened again.
  */
-export function PlanFold(props: PlanFormProps) {
+export function PlanFold({ find, ...props }: Props) {
   const fold = useRef<HTMLDetailsElement>(null);
-  const [shown, setShown] = useState<{ readonly Form: typeof Form | null; readonly failed: boolean }>({
-    Form: null,
-    failed: false,
-  });
-  const { Form: PlanForm, failed } = shown;
-  const fetchForm = (): void =>
-    void load().then(
-      (loaded) => setShown({ Form: loaded, failed: false }),
-      () => setShown({ Form: null, failed: true }),
-    );
+  const [opened, setOpened] = useState<Opened | null>(null);
+  const [failed, setFailed] = useState(false);
+  const fetchForm = async (): Promise<void> => {
+    try {
+      const [Form, found] = await Promise.all([load(), find()]);
+      if (found.ok && found.kept) setOpened({ Form, choices: found.kept });
+      setFailed(!found.ok);
+    } catch {
+      setFailed(true);
+    }
+  };
   useEffect(() => {
     // It may have been opened before the page listened, or by another place.
-    if (fold.current?.open) fetchForm();
+    if (fold.current?.open) void fetchForm();
+    // Once: what is opened from then on says so itself.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);
   return (
     <details
@@ -32,10 +48,14 @@ export function PlanFold(props: PlanFormProps) {
       className={forms.fold}
       id="plan"
       open={props.asked !== null || undefined}
-      onToggle={(e) => e.currentTarget.open && !PlanForm && fetchForm()}
+      onToggle={(e) => e.currentTarget.open && !opened && void fetchForm()}
     >
       <summary>{props.into ? WORDS.addAMovementHere : WORDS.addAMovementToToday}</summary>
-      {PlanForm ? <PlanForm {...props} /> : <p role="status">{failed ? WORDS.formNeedsNetwork : WORDS.openingForm}</p>}
+      {opened ? (
+        <opened.Form {...props} choices={opened.choices} onAdded={() => void fetchForm()} />
+      ) : (
+        <p role="status">{failed ? WORDS.formNeedsNetwork : WORDS.openingForm}</p>
+      )}
     </details>
   );
 }

@@ -26,6 +26,8 @@ export interface PlanFormProps {
   readonly asked: { readonly movement: string; readonly variantId: string; readonly clientId: string } | null;
   /** The session that it is added to; null for the one of today. */
   readonly into: { readonly sessionId: string; readonly clientId: string } | null;
+  /** A movement was added: where the client trains may have changed. */
+  readonly onAdded: () => void;
 }
 
 /** The movement chosen: only those of the book are offered. */
@@ -190,7 +192,10 @@ function BandChoice({ form, choices }: { readonly form: PlanFields; readonly cho
 export function PlanForm(props: PlanFormProps) {
   const { choices, into } = props;
   const [added, setAdded] = useState(false);
-  const { form, onSubmit, busy, trouble } = usePlanForm(props, () => setAdded(true));
+  const { form, onSubmit, busy, trouble } = usePlanForm(props, () => {
+    setAdded(true);
+    props.onAdded();
+  });
   const label = loadOf(form.values);
   return (
     <SheetForm onSubmit={onSubmit} className={forms.grid} onChange={() => setAdded(false)}>

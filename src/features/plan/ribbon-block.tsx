@@ -6,6 +6,7 @@ import type { ReactNode } from 'react';
 import type { PlanBlockView } from '@/contract/views/session-plan';
 import { betweenS, changeAloneS, changeBetween, sessionSeconds, type ChangeTimes } from '@/core/plan/session-time';
 import { savedInTurns } from '@/core/plan/turns';
+import { Link } from '@/features/shell/link';
 import { CHANGE_TEXT } from '@/messages/plan';
 import { WORDS } from '@/messages/screens/plan';
 import { WORDS as WEEK } from '@/messages/screens/week';
@@ -107,7 +108,7 @@ export function Block(
       <span ref={setActivatorNodeRef} {...listeners} className={styles.grip} data-grip hidden={!canDrag} aria-hidden>
         <IconGripVertical stroke={1.5} />
       </span>
-      <div>
+      <Link href={`/setup/${block.id}`}>
         <b>{block.name}</b>
         <span>
           {block.says}
@@ -115,7 +116,7 @@ export function Block(
           {block.load !== null && !block.lifted && !block.isBegun && `. ${WORDS.notLifted}`}
           {block.isPinned && `. ${WORDS.pinned}`}
         </span>
-      </div>
+      </Link>
       <em>{WORDS.minutes(sessionSeconds(block.items))}</em>
       <Moves {...props} />
       {children}

@@ -12,11 +12,10 @@ import { WORDS } from '@/messages/screens/plan';
 import { PROPOSE } from '@/messages/screens/propose';
 import { CLIENT_WEEK } from '@/messages/screens/week';
 import { openUseCase } from '@/server/open-use-case';
-import { listPlanChoices } from '@/server/plan';
 import { loadSessionPlan } from '@/server/session-plan';
 import { sessionTitle } from '@/server/titles';
 import { togetherChoice } from '@/server/together';
-import { orderSessionAction, planTodayAction } from '../../actions';
+import { findPlanChoicesAction, orderSessionAction, planTodayAction } from '../../actions';
 import {
   callOffSessionAction,
   changeItemAction,
@@ -74,7 +73,7 @@ export default async function SessionPage({ params }: { readonly params: Params 
       {plan.wanted && <WantedStations session={{ ...plan, id: sessionId }} wanted={plan.wanted} deeds={OF_WANTED} />}
       <SessionPlan plan={plan} keep={orderSessionAction} deeds={OF_A_MOVEMENT} />
       <PlanFold
-        choices={listPlanChoices(uc)}
+        find={findPlanChoicesAction}
         action={planTodayAction}
         nextClientId={null}
         asked={null}

@@ -1,0 +1,33 @@
+import 'server-only';
+import type { SessionState } from '@/core/plan/day';
+import type { Session, SessionItem } from '@/contract/views/plan';
+import type { ItemProgress } from '@/data/queries/read-folds';
+
+type Progress = ReadonlyMap<string, ItemProgress>;
+
+const NOT_BEGUN: ItemProgress = { isBegun: false, isOpen: false, sets: 0, isStopped: false };
+
+/** Whether nothing more is to be done with a movement: an open set is to be ended, however many there were. */
+function isOver(item: SessionItem, progress: Progress): boolean {
+  const { sets, isOpen, isStopped } = progress.get(item.id) ?? NOT_BEGUN;
+  return isStopped || (!isOpen && (item.skipped !== null || sets >= item.sets));
+}
+
+/** How far a session has come, by the records of each of its movements. */
+export function stateOf({ items, finishedAtMs }: Session, progress: Progress): SessionState {
+  if (finishedAtMs !== null || (items.length > 0 && items.every((i) => isOver(i, progress)))) return 'done';
+  return items.some((i) => progress.get(i.id)?.isBegun) ? 'under-way' : 'planned';
+}
+
+/** Whether a movement of a session stands between its first set and its last. */
+export const hasMovementUnderWay = ({ items }: Session, progress: Progress): boolean =>
+  items.some((i) => progress.get(i.id)?.isBegun && !isOver(i, progress));
+
+/** Ended sets of a session, and how many it was planned with. */
+export const setsIn = (
+  { items }: Session,
+  progress: Progress,
+): { readonly done: number; readonly planned: number } => ({
+  done: items.reduce((sum, i) => sum + (progress.get(i.id)?.sets ?? 0), 0),
+  planned: items.reduce((sum, i) => sum + i.sets, 0),
+});
