@@ -183,7 +183,6 @@ function WhoParts(props: { readonly form: ClientForm; readonly body: Body | null
       <UnitInput
         unit="kg"
         label={WORDS.mass}
-        inputWrapperOrder={['label', 'input', 'description', 'error']}
         description={body && form.values.massKg === '' ? WORDS.estimatedKg(body.massKg) : undefined}
         classNames={{ description: styles.estimatedNumber }}
         {...form.getInputProps('massKg')}

@@ -104,9 +104,6 @@ function usePlanForm({ choices, action, nextClientId, asked, into }: PlanFormPro
 
 type PlanFields = ReturnType<typeof usePlanForm>['form'];
 
-/** What is said of a box stands under it: those of a row begin at one height. */
-const BOX_FIRST: ('label' | 'input' | 'description' | 'error')[] = ['label', 'input', 'description', 'error'];
-
 /** Who does what: client, movement, variant and the side that works. */
 function WhoAndWhat(props: { readonly form: PlanFields; readonly choices: PlanChoices; readonly isFixed: boolean }) {
   const { form, choices, isFixed } = props;
@@ -146,7 +143,6 @@ function WhoAndWhat(props: { readonly form: PlanFields; readonly choices: PlanCh
       {sides.length > 1 && (
         <NativeSelect
           label={WORDS.working}
-          inputWrapperOrder={BOX_FIRST}
           description={oneArm && sweep ? WORDS.oneArmFirstDoesNot : undefined}
           data={sides.map((s) => ({
             value: s,
@@ -173,7 +169,6 @@ function CableChoice({ form, choices }: { readonly form: PlanFields; readonly ch
       />
       <NativeSelect
         label={WORDS.handle}
-        inputWrapperOrder={BOX_FIRST}
         description={handles.length === 0 ? WORDS.noneHereIsMadeFor : undefined}
         data={(handles.length > 0 ? handles : choices.attachments).map(plainChoice)}
         {...form.getInputProps('attachmentId')}
@@ -205,12 +200,7 @@ export function PlanForm(props: PlanFormProps) {
       {!into && <TextInput label={WORDS.starts} placeholder={WORDS.now} {...form.getInputProps('startsAt')} />}
       <NumberInput label={WORDS.sets} {...form.getInputProps('sets')} />
       <NumberInput label={WORDS.reps} {...form.getInputProps('reps')} />
-      <TextInput
-        label={WORDS.tempo}
-        inputWrapperOrder={BOX_FIRST}
-        description={WORDS.mayGoOnLowerFirst}
-        {...form.getInputProps('tempo')}
-      />
+      <TextInput label={WORDS.tempo} description={WORDS.mayGoOnLowerFirst} {...form.getInputProps('tempo')} />
       {label && <NumberInput label={`${label}, ${unitOf(form.values, choices)}`} {...form.getInputProps('load')} />}
       <SaveRow
         label={into ? WORDS.addToSession : WORDS.addToToday}

@@ -28,7 +28,6 @@ function OfGym({ gym, save }: { readonly gym: ChangeTimesView; readonly save: Sa
           <NumberInput
             key={change}
             label={CHANGE_TEXT[change]}
-            inputWrapperOrder={['label', 'input', 'description', 'error']}
             description={
               learned
                 ? WORDS.learned(learned.seconds, learned.from, learned.to, learned.observations)

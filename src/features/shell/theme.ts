@@ -25,6 +25,8 @@ export const theme = createTheme({
     TextInput: { defaultProps: { size: 'md' } },
     NumberInput: { defaultProps: { size: 'md', hideControls: true } },
     NativeSelect: { defaultProps: { size: 'md' } },
+    // What is said of a box stands under it: those of a row begin at one height.
+    InputWrapper: { defaultProps: { inputWrapperOrder: ['label', 'input', 'description', 'error'] } },
     Table: { defaultProps: { captionSide: 'top' } },
     Textarea: { defaultProps: { size: 'md', autosize: true, minRows: 2 } },
     Button: Button.extend({
