@@ -4,10 +4,12 @@ import { spawnSync } from 'node:child_process';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { App } from '../scripts/launch-app';
+import { App, ONE_MORE_PORT } from '../scripts/launch-app';
 import { plannedToday, share, TABLETS, tapOnAll } from './floor-load';
 
-const RUNS = 15;
+/** So often a page is opened before it is measured: its code is compiled for what it does by then. */
+const WARM = 40;
+const RUNS = 60;
 
 /** A page as it came: milliseconds until its last byte, and bytes on the way, compressed. */
 interface Came {
@@ -60,27 +62,41 @@ function placesIn(file: string): readonly Place[] {
   ];
 }
 
-async function measureAll(app: App): Promise<Map<string, { first: number; median: number; p95: number; kB: number }>> {
-  const places = placesIn(app.database);
+/** How a page was opened: the first time, and warm. */
+interface Told {
+  readonly first: number;
+  readonly median: number;
+  readonly p95: number;
+  readonly kB: number;
+}
+
+const tell = (all: readonly Came[]): Told => {
+  const warm = all
+    .slice(WARM)
+    .map((c) => c.ms)
+    .sort((a, b) => a - b);
+  const [first, last] = [all[0]!, all.at(-1)!];
+  return { first: first.ms, median: share(warm, 0.5), p95: share(warm, 0.95), kB: last.bytes / 1000 };
+};
+
+/** Every page of some applications, opened on one after the other in turn: a machine's moods are the same for all. */
+async function measureBeside(apps: readonly App[]): Promise<readonly ReadonlyMap<string, Told>[]> {
+  const opened = apps.map((app) => ({ app, places: placesIn(app.database), told: new Map<string, Told>() }));
   const agent = new Agent({ keepAlive: true, maxSockets: 1 });
-  await app.start();
   try {
-    const cookie = `jorvix=${app.newToken('owner')}`;
-    const told = new Map<string, { first: number; median: number; p95: number; kB: number }>();
-    for (const [name, path] of places) {
-      const all: Came[] = [];
-      for (let k = 0; k <= RUNS; k++) all.push(await fetchPage(app.url + path, cookie, agent));
-      const warm = all
-        .slice(1)
-        .map((c) => c.ms)
-        .sort((a, b) => a - b);
-      const [median, p95] = [warm[Math.floor(RUNS / 2)]!, warm[RUNS - 1]!];
-      told.set(name, { first: all[0]!.ms, median, p95, kB: all.at(-1)!.bytes / 1000 });
+    for (const { app } of opened) await app.start();
+    const cookies = opened.map(({ app }) => `jorvix=${app.newToken('owner')}`);
+    for (const k of opened[0]!.places.keys()) {
+      const all: Came[][] = opened.map(() => []);
+      for (let run = 0; run < WARM + RUNS; run++)
+        for (const [i, { app, places }] of opened.entries())
+          all[i]!.push(await fetchPage(app.url + places[k]![1], cookies[i]!, agent));
+      for (const [i, { places, told }] of opened.entries()) told.set(places[k]![0], tell(all[i]!));
     }
-    return told;
+    return opened.map(({ told }) => told);
   } finally {
     agent.destroy();
-    await app.stop();
+    for (const { app } of opened) await app.stop();
   }
 }
 
@@ -142,13 +158,13 @@ export async function benchLarge(): Promise<void> {
     console.error(`${file}: expected a file made by npm run seed:large`);
     process.exit(1);
   }
-  const small = await measureAll(new App(true));
-  const large = await measureAll(new App(true, file));
+  const apart = { PORT: String(ONE_MORE_PORT) };
+  const [small, large] = await measureBeside([new App(true), new App(true, file, apart)]);
   const cell = (n: number): string => n.toFixed(0).padStart(7);
   console.log('\nPage (milliseconds to the last byte, one after the other; kB compressed)');
   console.log(`${''.padEnd(24)}   small   large   p95   first    kB   large / small`);
-  for (const [name, l] of large) {
-    const s = small.get(name)!;
+  for (const [name, l] of large!) {
+    const s = small!.get(name)!;
     console.log(
       `${name.padEnd(24)} ${cell(s.median)} ${cell(l.median)} ${cell(l.p95)} ${cell(l.first)} ${cell(l.kB)}` +
         `   ${(l.median / s.median).toPrecision(3)}`,
