@@ -69,6 +69,13 @@ describe('who is next', () => {
     expect(late.nextId).toBe(`sefina-${DAY}`);
     expect(late.sessions[0]!.items[0]!.state).toBe('under-way');
   });
+  it('moves on a quarter of an hour after who goes home with a set to do', () => {
+    const db = world();
+    tap(db, 'sefina', 0, started('a', 1), ended('a'));
+    const at = (hours: number) => view(db, NOW + hours * 3_600_000);
+    expect(at(0.5)).toMatchObject({ nextId: `sefina-${DAY}`, sessions: [{ underWay: true }, {}, {}] });
+    expect(at(1.2)).toMatchObject({ nextId: `anselm-${DAY}`, sessions: [{ underWay: false, done: false }, {}, {}] });
+  });
   it('moves on when every movement is done or stopped', () => {
     const db = world();
     for (const [i, id] of ['a', 'b', 'c'].entries()) tap(db, 'sefina', 0, started(id, i + 1), ended(id));

@@ -6,8 +6,8 @@ import { dueText, setsText, unfinishedText } from '@/messages/floor';
 import { doneName, movementName } from '@/messages/book';
 import { dueOn } from '@/core/body/due';
 import type { MovementId } from '@/core/book/book';
-import { lanesOf, type DaySession, type SessionState } from '@/core/plan/day';
-import { inFull } from '@/core/plan/in-full';
+import { lanesOf, type DaySession } from '@/core/plan/day';
+import { inFull, isOnFloor, nextOf, type DayStanding } from '@/core/plan/day-standing';
 import { withSides } from '@/core/record/side-pair';
 import type { Client, ScreeningView } from '@/contract/views/client';
 import { lastChanged } from '@/data/queries/changes';
@@ -18,7 +18,7 @@ import { floorSessions } from './floor-sessions';
 import { daySessions, othersSessions, progressIn } from './day-sessions';
 import { reachClient, reachClientsOf, reachOpenSets } from './reach';
 import { loadScreening } from './screening';
-import { hasMovementUnderWay, setsIn, stateOf } from './session-state';
+import { setsIn, toStanding } from './session-state';
 import type { UseCase } from './use-case';
 import { wantedOnFloor } from './wanted';
 
@@ -33,6 +33,7 @@ interface Day {
   /** The client of each session in the care of who asks. */
   readonly clients: ReadonlyMap<string, Client>;
   readonly progress: ReadonlyMap<string, ItemProgress>;
+  readonly nowMs: number;
 }
 
 /** What is due for a client on the day of now. */
@@ -43,10 +44,10 @@ function dueTexts({ db, nowMs }: UseCase, client: Client, screening: ScreeningVi
   return dueOn(toLocalDay(nowMs), { limits: client.limits, screening: screening.state, rangesDay }).map(dueText);
 }
 
-/** A session of the day and how far it has come. */
-type Standing = Session & { readonly state: SessionState };
+/** A session of the day and how it stands. */
+type Standing = Session & DayStanding;
 
-const toBlock = (s: Standing, { lanes, clients, progress }: Day): FloorBlockView => ({
+const toBlock = (s: Standing, { lanes, clients, nowMs }: Day): FloorBlockView => ({
   id: s.id,
   clientName: clients.get(s.id)?.name ?? '',
   starts: clock(s.startsAtMs),
@@ -54,7 +55,7 @@ const toBlock = (s: Standing, { lanes, clients, progress }: Day): FloorBlockView
   startsAtMs: s.startsAtMs,
   minutes: s.minutes,
   done: s.state === 'done',
-  underWay: hasMovementUnderWay(s, progress),
+  underWay: isOnFloor(s, nowMs),
   lane: lanes.get(s.id) ?? 0,
 });
 
@@ -89,17 +90,6 @@ function toSession(uc: UseCase, session: Standing, today: Day): FloorSessionView
   };
 }
 
-/** Who is next: whose movement is under way, else the first whose time is not over, else the first not done. */
-function nextOf(sessions: readonly Standing[], { progress }: Day, nowMs: number): Standing | null {
-  const open = sessions.filter((s) => s.state !== 'done');
-  return (
-    open.find((s) => hasMovementUnderWay(s, progress)) ??
-    open.find((s) => s.startsAtMs + s.minutes * 60_000 > nowMs) ??
-    open[0] ??
-    null
-  );
-}
-
 /** The day as it is told with, and its sessions as they stand. */
 function dayFor(uc: UseCase, today: readonly Session[]): { readonly day: Day; readonly standing: readonly Standing[] } {
   const { fromMs, toMs } = dayOf(uc.nowMs);
@@ -118,8 +108,9 @@ function dayFor(uc: UseCase, today: readonly Session[]): { readonly day: Day; re
       }),
     ),
     progress,
+    nowMs: uc.nowMs,
   };
-  return { day, standing: today.map((s) => ({ ...s, state: stateOf(s, progress) })) };
+  return { day, standing: today.map((s) => ({ ...s, ...toStanding(s, progress) })) };
 }
 
 /** Today's sessions in words, earliest first, each movement with its settings and what to watch. */
@@ -130,8 +121,7 @@ export function loadFloor(uc: UseCase): FloorView {
   const late = today.filter((s) => s.startsAtMs < fromMs);
   const goOn = new Set(late.flatMap((s) => s.items.map((i) => i.id)));
   const { day, standing } = dayFor(uc, today);
-  const nextId = nextOf(standing, day, nowMs)?.id ?? null;
-  const told = inFull(standing, nextId, nowMs);
+  const told = inFull(standing, nowMs);
   const isPast = (s: Session): boolean => s.startsAtMs + s.minutes * 60_000 <= nowMs;
   const left = reachOpenSets(uc, fromMs, MOST_UNFINISHED).filter((s) => !goOn.has(s.itemId));
   return {
@@ -143,7 +133,7 @@ export function loadFloor(uc: UseCase): FloorView {
       .filter((s) => !told.has(s.id))
       .toSorted((a, b) => Number(isPast(a)) - Number(isPast(b)))
       .map((s) => toBrief(s, day)),
-    nextId,
+    nextId: nextOf(standing, nowMs)?.id ?? null,
     unfinished: left.map((s) => ({
       itemId: s.itemId,
       text: unfinishedText(

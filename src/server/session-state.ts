@@ -1,11 +1,12 @@
 import 'server-only';
 import type { SessionState } from '@/core/plan/day';
+import type { DayStanding } from '@/core/plan/day-standing';
 import type { Session, SessionItem } from '@/contract/views/plan';
 import type { ItemProgress } from '@/data/queries/read-folds';
 
 type Progress = ReadonlyMap<string, ItemProgress>;
 
-const NOT_BEGUN: ItemProgress = { isBegun: false, isOpen: false, sets: 0, isStopped: false };
+const NOT_BEGUN: ItemProgress = { isBegun: false, isOpen: false, lastSetMs: null, sets: 0, isStopped: false };
 
 /** Whether nothing more is to be done with a movement: an open set is to be ended, however many there were. */
 function isOver(item: SessionItem, progress: Progress): boolean {
@@ -19,9 +20,17 @@ export function stateOf({ items, finishedAtMs }: Session, progress: Progress): S
   return items.some((i) => progress.get(i.id)?.isBegun) ? 'under-way' : 'planned';
 }
 
-/** Whether a movement of a session stands between its first set and its last. */
-export const hasMovementUnderWay = ({ items }: Session, progress: Progress): boolean =>
-  items.some((i) => progress.get(i.id)?.isBegun && !isOver(i, progress));
+/** A session as it stands on its day. */
+export function toStanding(session: Session, progress: Progress): DayStanding {
+  const { id, startsAtMs, minutes, items } = session;
+  const own = items.flatMap((i) => progress.get(i.id) ?? []);
+  const last = Math.max(...own.map((p) => p.lastSetMs ?? -Infinity), -Infinity);
+  return {
+    ...{ id, startsAtMs, minutes, state: stateOf(session, progress) },
+    isOpen: own.some((p) => p.isOpen),
+    lastSetMs: Number.isFinite(last) ? last : null,
+  };
+}
 
 /** Ended sets of a session, and how many it was planned with. */
 export const setsIn = (

@@ -41,7 +41,7 @@ export interface FloorBlockView {
   readonly startsAtMs: number;
   readonly minutes: number;
   readonly done: boolean;
-  /** A movement of it stands between its first set and its last. */
+  /** Somebody trains in it now. */
   readonly underWay: boolean;
   /** Row of the day's strip: nobody lies over another. */
   readonly lane: number;
@@ -79,7 +79,7 @@ export interface FloorView {
   readonly sessions: readonly FloorSessionView[];
   /** Of a full day the others: who still comes, then who was here, earliest first. */
   readonly others: readonly BriefSessionView[];
-  /** Who is next: under way or first not done. */
+  /** Who is next (core/plan/day-standing). */
   readonly nextId: string | null;
   /** Sets of earlier days that nobody ended. */
   readonly unfinished: readonly { readonly itemId: string; readonly text: string }[];

@@ -280,10 +280,12 @@ export function foldsHold(db: Db, sample: number): boolean {
   });
 }
 
-/** How far a planned movement is: whether a set was begun or is open, how many are ended, whether pain stopped it. */
+/** How far a planned movement is: its sets begun, open and ended, and whether pain stopped it. */
 export interface ItemProgress {
   readonly isBegun: boolean;
   readonly isOpen: boolean;
+  /** When a set of it was begun or ended last; null where none was. */
+  readonly lastSetMs: number | null;
   readonly sets: number;
   readonly isStopped: boolean;
 }
@@ -301,13 +303,21 @@ export function progressOf(
        (SELECT count(*) FROM set_fold s WHERE s.item_id = p.item_id AND s.ended_at_ms IS NOT NULL) AS sets,
        EXISTS (SELECT 1 FROM set_fold s WHERE s.item_id = p.item_id) AS begun,
        EXISTS (SELECT 1 FROM set_fold s WHERE s.item_id = p.item_id AND s.ended_at_ms IS NULL) AS open,
+       (SELECT max(coalesce(s.ended_at_ms, s.started_at_ms)) FROM set_fold s WHERE s.item_id = p.item_id) AS lastSetMs,
        EXISTS (SELECT 1 FROM pain_fold h WHERE h.item_id = p.item_id) AS stopped
      FROM item_fold p WHERE p.item_id IN (SELECT value FROM json_each(?))`,
-  ).all(JSON.stringify(itemIds)) as { id: string; sets: number; begun: number; open: number; stopped: number }[];
+  ).all(JSON.stringify(itemIds)) as {
+    id: string;
+    sets: number;
+    begun: number;
+    open: number;
+    lastSetMs: number | null;
+    stopped: number;
+  }[];
   return new Map(
-    rows.map(({ id, sets, ...is }) => [
+    rows.map(({ id, sets, lastSetMs, ...is }) => [
       id,
-      { sets, isBegun: is.begun === 1, isOpen: is.open === 1, isStopped: is.stopped === 1 },
+      { sets, lastSetMs, isBegun: is.begun === 1, isOpen: is.open === 1, isStopped: is.stopped === 1 },
     ]),
   );
 }
