@@ -23,6 +23,12 @@ describe('who is next', () => {
     ['who is over their time and was just seen', day([9, 'under-way', late], [10, 'planned']), 10.2, 'under-way 9'],
     ['nobody who left a quarter of an hour ago', day([9, 'under-way', late], [10, 'planned']), 10.4, 'planned 10'],
     [
+      'nobody by a clock that is hours ahead',
+      day([9, 'under-way', { lastSetMs: 14 * HOUR_MS }], [10, 'planned']),
+      10.4,
+      'planned 10',
+    ],
+    [
       'who is in their time before who is over it',
       day([9, 'under-way', late], [10, 'under-way']),
       10.2,

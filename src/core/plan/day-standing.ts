@@ -24,7 +24,8 @@ const isInTime = ({ startsAtMs, minutes }: DayStanding, nowMs: number): boolean 
  */
 export function isOnFloor(s: DayStanding, nowMs: number): boolean {
   if (s.isOpen) return true;
-  const rests = s.lastSetMs !== null && s.lastSetMs + RESTS_MS > nowMs;
+  // A tablet whose clock is hours ahead keeps nobody on the floor.
+  const rests = s.lastSetMs !== null && Math.abs(nowMs - s.lastSetMs) < RESTS_MS;
   return s.state === 'under-way' && (isInTime(s, nowMs) || rests);
 }
 
