@@ -50,10 +50,15 @@ test('a session runs past midnight: begun before, on the floor until it is finis
 }) => {
   const file = join(mkdtempSync(join(tmpdir(), 'jorvix-night-')), 'app.db');
   copyFileSync(demoDatabase(), file);
-  // The demo's own day lies where this one is looked at, whatever hour it is: it was some days before.
+  // The demo's own day lies where this one is looked at, whatever hour it is: it was some days before, and what the
+  // demo plans for the days after comes weeks later.
   const db = new Database(file);
-  db.prepare('UPDATE session SET starts_at_ms = starts_at_ms - 259200000 WHERE starts_at_ms > ?').run(
+  const move = db.prepare('UPDATE session SET starts_at_ms = starts_at_ms + ? WHERE starts_at_ms > ?');
+  move.run(28 * 24 * HOUR_MS, Date.now() + 18 * HOUR_MS);
+  db.prepare('UPDATE session SET starts_at_ms = starts_at_ms - ? WHERE starts_at_ms BETWEEN ? AND ?').run(
+    3 * 24 * HOUR_MS,
     Date.now() - 18 * HOUR_MS,
+    Date.now() + 18 * HOUR_MS,
   );
   db.close();
   const { zone, toQuarterMs } = lateZone();
