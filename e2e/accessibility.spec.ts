@@ -202,19 +202,19 @@ test('what has the focus is seen to have it, by day and by night', async ({ page
   }
 });
 
-/** Four sessions more for everybody who is planned today, an hour apart, each with the same movements. */
+/** Four sessions more for everybody who is planned today, minutes later: of today whatever the hour is. */
 function fillDay(file: string): void {
   const db = new Database(file);
   const day = `-${itemId('sefina', 0).split('-').slice(1, 4).join('-')}`;
-  for (const hours of [1, 2, 3, 4])
+  for (const minutes of [5, 10, 15, 20])
     for (const [table, key] of [
       ['session', 'id'],
       ['session_item', 'session_id'],
     ] as const)
       db.exec(`CREATE TEMP TABLE more AS SELECT * FROM ${table} WHERE ${key} LIKE '%${day}';
-        UPDATE more SET id = id || '-more-${hours}';
-        ${table === 'session' ? `UPDATE more SET starts_at_ms = starts_at_ms + ${hours} * 3600000;` : ''}
-        ${table === 'session_item' ? `UPDATE more SET session_id = session_id || '-more-${hours}';` : ''}
+        UPDATE more SET id = id || '-more-${minutes}';
+        ${table === 'session' ? `UPDATE more SET starts_at_ms = starts_at_ms + ${minutes} * 60000;` : ''}
+        ${table === 'session_item' ? `UPDATE more SET session_id = session_id || '-more-${minutes}';` : ''}
         INSERT INTO ${table} SELECT * FROM more; DROP TABLE more;`);
   db.close();
 }

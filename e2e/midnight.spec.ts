@@ -53,12 +53,9 @@ test('a session runs past midnight: begun before, on the floor until it is finis
   // The demo's own day lies where this one is looked at, whatever hour it is: it was some days before, and what the
   // demo plans for the days after comes weeks later.
   const db = new Database(file);
-  const move = db.prepare('UPDATE session SET starts_at_ms = starts_at_ms + ? WHERE starts_at_ms > ?');
-  move.run(28 * 24 * HOUR_MS, Date.now() + 18 * HOUR_MS);
-  db.prepare('UPDATE session SET starts_at_ms = starts_at_ms - ? WHERE starts_at_ms BETWEEN ? AND ?').run(
-    3 * 24 * HOUR_MS,
+  db.prepare('UPDATE session SET starts_at_ms = starts_at_ms + iif(starts_at_ms > ?, ?, ?) WHERE starts_at_ms > ?').run(
+    ...[Date.now() + 18 * HOUR_MS, 28 * 24 * HOUR_MS, -3 * 24 * HOUR_MS],
     Date.now() - 18 * HOUR_MS,
-    Date.now() + 18 * HOUR_MS,
   );
   db.close();
   const { zone, toQuarterMs } = lateZone();

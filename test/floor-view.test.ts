@@ -9,7 +9,7 @@ import type { Variant } from '@/contract/views/plan';
 import { findKit, saveKit } from '@/data/queries/kit';
 import { findClient, saveClient } from '@/data/queries/clients';
 import { keepSide } from '@/data/queries/practice-choices';
-import { addSession, findItem, setSkipped, setStation, takeOut } from '@/data/queries/sessions';
+import { addSession, findItem, setFinished, setSkipped, setStation, takeOut } from '@/data/queries/sessions';
 import { saveVariant } from '@/data/queries/variants';
 import { dayOf, toLocalDay } from '@/server/clock';
 import { loadFloor } from '@/server/floor';
@@ -75,6 +75,16 @@ describe('who is next', () => {
     const at = (hours: number) => view(db, NOW + hours * 3_600_000);
     expect(at(0.5)).toMatchObject({ nextId: `sefina-${DAY}`, sessions: [{ underWay: true }, {}, {}] });
     expect(at(1.2)).toMatchObject({ nextId: `anselm-${DAY}`, sessions: [{ underWay: false, done: false }, {}, {}] });
+  });
+  it('moves on from an open set that pain stopped, or whose session is finished', () => {
+    const later = NOW + 1.2 * 3_600_000;
+    const stopped = world();
+    tap(stopped, 'sefina', 0, started('a', 1), { kind: 'pain', setId: 'a', rep: 1 });
+    expect(view(stopped, later).nextId).toBe(`anselm-${DAY}`);
+    const finished = world();
+    tap(finished, 'sefina', 0, started('a', 1));
+    setFinished(finished, `sefina-${DAY}`, NOW);
+    expect(view(finished, later)).toMatchObject({ nextId: `anselm-${DAY}`, sessions: [{ underWay: false }, {}, {}] });
   });
   it('moves on when every movement is done or stopped', () => {
     const db = world();
@@ -238,7 +248,7 @@ describe('what the day asks for besides', () => {
     expect(told.others).toMatchObject(
       [6, 7, -3].map((hours) => ({
         id: `more-${hours}`,
-        ...{ movements: ['Cable fly, high to low'], progress: '0 of 3 sets', isBegun: false, done: false },
+        ...{ movements: ['Cable fly, high to low'], progress: '0 of 3 sets', isTouched: false, done: false },
       })),
     );
     expect(told.nextId).toBe(usual.nextId);
@@ -279,6 +289,17 @@ describe('what the day asks for besides', () => {
     const wanted = (nowMs: number) => loadFloor(at(db, nowMs)).sessions.find((s) => s.id === id)!.wanted;
     expect(wanted(before!.startsAtMs)).not.toBeNull();
     expect(wanted(before!.startsAtMs + HOUR_MS)).toBeNull();
+    // Nor once who began has gone: the other one goes on, but nobody stands in their way.
+    const { movement } = findItem(db, `${id}-0`)!;
+    const own = { clientId: 'iolana', itemId: `${id}-0`, movement };
+    tap(db, 'sefina', 0, { ...started('b1', 1), ...own }, { ...ended('b1'), ...own });
+    tap(db, 'sefina', 0, { ...started('b2', 1), atMs: before!.startsAtMs + HOUR_MS });
+    const sefinas = (nowMs: number) =>
+      JSON.stringify(loadFloor(at(db, nowMs)).sessions.find((s) => s.id === before!.id)!.wanted?.says);
+    expect(sefinas(before!.startsAtMs + HOUR_MS / 2)).toContain('Iolana');
+    const after = sefinas(before!.startsAtMs + HOUR_MS + 60_000);
+    expect(after).toContain('Anselm');
+    expect(after).not.toContain('Iolana');
   });
   it('a limit that ends', () => {
     const db = world();

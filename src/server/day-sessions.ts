@@ -1,5 +1,6 @@
 import 'server-only';
 import type { DaySession } from '@/core/plan/day';
+import { isInTime, isOnFloor } from '@/core/plan/day-standing';
 import { freeOrder } from '@/core/plan/free-order';
 import { planBlocks, type PlanBlock } from '@/core/plan/plan-blocks';
 import { stationUses, type Span } from '@/core/plan/station-use';
@@ -7,8 +8,8 @@ import type { Client } from '@/contract/views/client';
 import type { Session } from '@/contract/views/plan';
 import { progressOf, type ItemProgress } from '@/data/queries/read-folds';
 import { changeTimesAt } from './change-times';
-import { RUNS_ON_MS } from './floor-sessions';
 import { othersOnFloor } from './reach';
+import { toStanding } from './session-state';
 import type { UseCase } from './use-case';
 
 type Progress = ReadonlyMap<string, ItemProgress>;
@@ -21,12 +22,16 @@ export const progressIn = ({ db }: Pick<UseCase, 'db'>, sessions: readonly Sessi
     sessions.flatMap((s) => s.items.map((i) => i.id)),
   );
 
-/** When a session goes on: from now while it lasts, or runs on where it has begun; else from its start, to its end. */
-function goesOn({ startsAtMs, minutes, items }: Session, progress: Progress, nowMs: number): Span {
+/**
+ * When a session goes on: from now while it lasts, or while its client is on the floor though its time is over; else
+ * from its start, to its end. Null once that is over: what was left is wanted from nobody any more.
+ */
+function goesOn(session: Session, progress: Progress, nowMs: number): Span | null {
+  const { startsAtMs, minutes } = session;
   const endsAtMs = startsAtMs + minutes * 60_000;
-  const isBegun = items.some((i) => progress.get(i.id)?.isBegun);
-  const isNow = startsAtMs < nowMs && nowMs < endsAtMs + (isBegun ? RUNS_ON_MS : 0);
-  return { startsAtMs: isNow ? nowMs : startsAtMs, endsAtMs };
+  if (startsAtMs >= nowMs) return { startsAtMs, endsAtMs };
+  const isNow = isInTime(session, nowMs) || isOnFloor(toStanding(session, progress), nowMs);
+  return isNow ? { startsAtMs: nowMs, endsAtMs } : null;
 }
 
 /** What is left of a session, with the sets that are still to be done: nothing of what is skipped, stopped or done. */
@@ -43,12 +48,12 @@ function leftOf({ items, finishedAtMs }: Session, progress: Progress, client: Pi
 
 function toDaySession(uc: UseCase, session: Session, progress: Progress): DaySession {
   const { id, startsAtMs, minutes, togetherId, gymId } = session;
+  const common = { id, startsAtMs, minutes, togetherId };
   const span = goesOn(session, progress, uc.nowMs);
-  // What was left when its time was over is wanted from nobody any more.
-  const isPast = span.startsAtMs < uc.nowMs && span.endsAtMs <= uc.nowMs;
-  const blocks = isPast ? [] : leftOf(session, progress, null);
+  if (span === null) return { ...common, fromMs: startsAtMs, uses: [] };
+  const blocks = leftOf(session, progress, null);
   const times = blocks.length > 0 ? changeTimesAt(uc, gymId) : undefined;
-  return { id, startsAtMs, minutes, togetherId, fromMs: span.startsAtMs, uses: stationUses(blocks, span, times) };
+  return { ...common, fromMs: span.startsAtMs, uses: stationUses(blocks, span, times) };
 }
 
 /** When sessions use which stations, reckoned from what is left of each. */
@@ -67,10 +72,12 @@ export const othersSessions = (uc: UseCase, fromMs: number, toMs: number): DaySe
 /** What is left of a session in another order, in which nobody else wants its stations meanwhile; its own ids stay. */
 export function otherOrder(uc: UseCase, session: Session, client: Client, others: readonly DaySession[]) {
   const progress = progressIn(uc, [session]);
+  const span = goesOn(session, progress, uc.nowMs);
+  if (span === null) return null;
   const left = leftOf(session, progress, client);
   const isBegun = (b: PlanBlock): boolean => b.itemIds.some((id) => progress.get(id)?.isBegun);
   const meanwhile = {
-    span: goesOn(session, progress, uc.nowMs),
+    span,
     others: others.filter((o) => !o.togetherId || o.togetherId !== session.togetherId).flatMap((o) => o.uses),
   };
   const order = freeOrder(left, isBegun, meanwhile, changeTimesAt(uc, session.gymId));

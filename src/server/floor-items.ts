@@ -1,4 +1,5 @@
 import 'server-only';
+import { isFinished, itemState, type ItemState } from '@/core/plan/item-state';
 import { nextSide, withSides, type SideProgress } from '@/core/record/side-pair';
 import { watchList } from '@/core/fault/watch-list';
 import type { SetLog } from '@/core/record/set-log';
@@ -15,25 +16,14 @@ import { stampOfPlanned } from './planned-stamp';
 import { findSettings, platesOf, type FoundSettings } from './settings';
 import type { UseCase } from './use-case';
 
-const FINISHED: readonly FloorItemView['state'][] = ['done', 'stopped', 'skipped'];
-
 /** How far a movement of today has come. */
-function progressOf({ item, log }: ItemContext): { readonly done: number; readonly state: FloorItemView['state'] } {
+function progressOf({ item, log }: ItemContext): { readonly done: number; readonly state: ItemState } {
   const here = log.sets.filter((s) => s.itemId === item.id);
   const done = here.filter((s) => s.endedAtMs !== null).length;
-  const stopped = log.pains.some((p) => p.itemId === item.id);
-  const begun = here.some((s) => s.endedAtMs === null);
-  const state = stopped
-    ? 'stopped'
-    : begun
-      ? 'under-way'
-      : done >= item.sets
-        ? 'done'
-        : item.skipped !== null
-          ? 'skipped'
-          : done > 0
-            ? 'under-way'
-            : 'to-do';
+  const state = itemState({
+    ...{ ended: done, planned: item.sets, isOpen: done < here.length, isSkipped: item.skipped !== null },
+    isStopped: log.pains.some((p) => p.itemId === item.id),
+  });
   return { done, state };
 }
 
@@ -75,13 +65,13 @@ const sinceLast = (uc: UseCase, context: ItemContext, found: FoundSettings): str
 
 const sideProgress = (context: ItemContext): SideProgress => {
   const { done, state } = progressOf(context);
-  return { done, sets: context.item.sets, underWay: state === 'under-way', finished: FINISHED.includes(state) };
+  return { done, sets: context.item.sets, underWay: state === 'under-way', finished: isFinished(state) };
 };
 
 /** How both sides of a movement have come along together. */
-function stateOfBoth(states: readonly FloorItemView['state'][]): FloorItemView['state'] {
+function stateOfBoth(states: readonly ItemState[]): ItemState {
   const first = (['stopped', 'skipped', 'done'] as const).find((s) => states.includes(s));
-  if (first && states.every((s) => FINISHED.includes(s))) return first;
+  if (first && states.every(isFinished)) return first;
   return states.every((s) => s === 'to-do') ? 'to-do' : 'under-way';
 }
 

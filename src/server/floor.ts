@@ -7,7 +7,7 @@ import { doneName, movementName } from '@/messages/book';
 import { dueOn } from '@/core/body/due';
 import type { MovementId } from '@/core/book/book';
 import { lanesOf, type DaySession } from '@/core/plan/day';
-import { inFull, isOnFloor, nextOf, type DayStanding } from '@/core/plan/day-standing';
+import { inFull, isInTime, isOnFloor, nextOf, type DayStanding } from '@/core/plan/day-standing';
 import { withSides } from '@/core/record/side-pair';
 import type { Client, ScreeningView } from '@/contract/views/client';
 import { lastChanged } from '@/data/queries/changes';
@@ -18,7 +18,7 @@ import { floorSessions } from './floor-sessions';
 import { daySessions, othersSessions, progressIn } from './day-sessions';
 import { reachClient, reachClientsOf, reachOpenSets } from './reach';
 import { loadScreening } from './screening';
-import { setsIn, toStanding } from './session-state';
+import { isTouched, setsIn, toStanding } from './session-state';
 import type { UseCase } from './use-case';
 import { wantedOnFloor } from './wanted';
 
@@ -47,7 +47,7 @@ function dueTexts({ db, nowMs }: UseCase, client: Client, screening: ScreeningVi
 /** A session of the day and how it stands. */
 type Standing = Session & DayStanding;
 
-const toBlock = (s: Standing, { lanes, clients, nowMs }: Day): FloorBlockView => ({
+const toBlock = (s: Standing, { lanes, clients, progress, nowMs }: Day): FloorBlockView => ({
   id: s.id,
   clientName: clients.get(s.id)?.name ?? '',
   starts: clock(s.startsAtMs),
@@ -56,6 +56,7 @@ const toBlock = (s: Standing, { lanes, clients, nowMs }: Day): FloorBlockView =>
   minutes: s.minutes,
   done: s.state === 'done',
   underWay: isOnFloor(s, nowMs),
+  isTouched: isTouched(s, progress),
   lane: lanes.get(s.id) ?? 0,
 });
 
@@ -65,7 +66,6 @@ function toBrief(s: Standing, today: Day): BriefSessionView {
     ...toBlock(s, today),
     movements: withSides(s.items).map(([first]) => movementName(first.movement)),
     progress: setsText(done, planned),
-    isBegun: s.state !== 'planned',
   };
 }
 
@@ -74,12 +74,13 @@ function toSession(uc: UseCase, session: Standing, today: Day): FloorSessionView
   const client = today.clients.get(id) ?? null;
   const screening = loadScreening(uc, clientId, gymId);
   const items = client ? floorItems(uc, { session, client, screening }) : [];
-  const isBegun = items.some((i) => i.state !== 'to-do');
   const own = today.everybody.find((s) => s.id === id);
   const others = today.everybody.filter((s) => s.id !== id);
   const nameOf = (other: string): string | null => today.clients.get(other)?.name ?? null;
+  const block = toBlock(session, today);
+  const isBegun = block.isTouched;
   return {
-    ...toBlock(session, today),
+    ...block,
     clientId,
     note: client?.note ?? '',
     day: dayText(startsAtMs),
@@ -122,7 +123,6 @@ export function loadFloor(uc: UseCase): FloorView {
   const goOn = new Set(late.flatMap((s) => s.items.map((i) => i.id)));
   const { day, standing } = dayFor(uc, today);
   const told = inFull(standing, nowMs);
-  const isPast = (s: Session): boolean => s.startsAtMs + s.minutes * 60_000 <= nowMs;
   const left = reachOpenSets(uc, fromMs, MOST_UNFINISHED).filter((s) => !goOn.has(s.itemId));
   return {
     nowMs,
@@ -131,7 +131,7 @@ export function loadFloor(uc: UseCase): FloorView {
     // Who still comes is looked for more often than who was here.
     others: standing
       .filter((s) => !told.has(s.id))
-      .toSorted((a, b) => Number(isPast(a)) - Number(isPast(b)))
+      .toSorted((a, b) => Number(isInTime(b, nowMs)) - Number(isInTime(a, nowMs)))
       .map((s) => toBrief(s, day)),
     nextId: nextOf(standing, nowMs)?.id ?? null,
     unfinished: left.map((s) => ({

@@ -1,34 +1,39 @@
 import 'server-only';
 import type { SessionState } from '@/core/plan/day';
 import type { DayStanding } from '@/core/plan/day-standing';
+import { isFinished, itemState, type ItemState } from '@/core/plan/item-state';
 import type { Session, SessionItem } from '@/contract/views/plan';
 import type { ItemProgress } from '@/data/queries/read-folds';
 
 type Progress = ReadonlyMap<string, ItemProgress>;
 
-const NOT_BEGUN: ItemProgress = { isBegun: false, isOpen: false, lastSetMs: null, sets: 0, isStopped: false };
-
-/** Whether nothing more is to be done with a movement: an open set is to be ended, however many there were. */
-function isOver(item: SessionItem, progress: Progress): boolean {
-  const { sets, isOpen, isStopped } = progress.get(item.id) ?? NOT_BEGUN;
-  return isStopped || (!isOpen && (item.skipped !== null || sets >= item.sets));
+/** How far a planned movement has come, by its records. */
+function stateOfItem({ id, sets, skipped }: SessionItem, progress: Progress): ItemState {
+  const { sets: ended = 0, isOpen = false, isStopped = false } = progress.get(id) ?? {};
+  return itemState({ ended, planned: sets, isOpen, isStopped, isSkipped: skipped !== null });
 }
 
 /** How far a session has come, by the records of each of its movements. */
 export function stateOf({ items, finishedAtMs }: Session, progress: Progress): SessionState {
-  if (finishedAtMs !== null || (items.length > 0 && items.every((i) => isOver(i, progress)))) return 'done';
+  if (finishedAtMs !== null || (items.length > 0 && items.every((i) => isFinished(stateOfItem(i, progress)))))
+    return 'done';
   return items.some((i) => progress.get(i.id)?.isBegun) ? 'under-way' : 'planned';
 }
+
+/** Whether there is something to tell of a session: sets, pain, or a movement that is skipped. */
+export const isTouched = ({ items }: Session, progress: Progress): boolean =>
+  items.some((i) => stateOfItem(i, progress) !== 'to-do');
 
 /** A session as it stands on its day. */
 export function toStanding(session: Session, progress: Progress): DayStanding {
   const { id, startsAtMs, minutes, items } = session;
   const own = items.flatMap((i) => progress.get(i.id) ?? []);
-  const last = Math.max(...own.map((p) => p.lastSetMs ?? -Infinity), -Infinity);
+  const lasts = own.flatMap((p) => p.lastSetMs ?? []);
   return {
     ...{ id, startsAtMs, minutes, state: stateOf(session, progress) },
-    isOpen: own.some((p) => p.isOpen),
-    lastSetMs: Number.isFinite(last) ? last : null,
+    // Pain stops the set that it came in.
+    isOpen: own.some((p) => p.isOpen && !p.isStopped),
+    lastSetMs: lasts.length > 0 ? Math.max(...lasts) : null,
   };
 }
 

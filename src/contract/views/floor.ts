@@ -4,6 +4,7 @@ import type { WaysOut } from './session-plan';
 import type { SettingView } from './setting';
 import type { ScreeningView } from './client';
 import type { WorkingSide } from '@/core/body/side';
+import type { ItemState } from '@/core/plan/item-state';
 import type { FaultCode } from '@/core/movement/fault-code';
 
 /** One planned movement on the floor board; all words and numbers, nothing to compute. */
@@ -27,7 +28,7 @@ export interface FloorItemView {
   /** What is other than the last time, in words. */
   readonly since: readonly string[];
   readonly progress: string;
-  readonly state: 'to-do' | 'under-way' | 'done' | 'stopped' | 'skipped';
+  readonly state: ItemState;
   /** Why it is not done this time; null where it is to be done. */
   readonly skipped: string | null;
 }
@@ -43,6 +44,8 @@ export interface FloorBlockView {
   readonly done: boolean;
   /** Somebody trains in it now. */
   readonly underWay: boolean;
+  /** There is something to tell of it: sets, pain, or a movement that is skipped. */
+  readonly isTouched: boolean;
   /** Row of the day's strip: nobody lies over another. */
   readonly lane: number;
 }
@@ -53,8 +56,6 @@ export interface BriefSessionView extends FloorBlockView {
   readonly movements: readonly string[];
   /** How many of its sets are done, in words. */
   readonly progress: string;
-  /** There is something to tell of it when it is over. */
-  readonly isBegun: boolean;
 }
 
 /** A client's session of today, with what to set and what to watch. */

@@ -41,6 +41,7 @@ describe('who is next', () => {
       'under-way 6',
     ],
     ['who went home with a set to do, once nobody else comes', day([6, 'under-way'], [7, 'done']), 12, 'under-way 6'],
+    ['nobody whose session is finished', day([6, 'done', { isOpen: true }], [10, 'planned']), 10, 'planned 10'],
     ['nobody where all are done', day([6, 'done'], [7, 'done']), 12, null],
   ])('%s', (_, sessions, hour, id) => {
     expect(nextOf(sessions, hour * HOUR_MS)?.id ?? null).toBe(id);

@@ -15,14 +15,19 @@ export interface DayStanding {
 /** So long after its last set somebody is taken to rest or to change over, milliseconds; later they have gone. */
 const RESTS_MS = 15 * 60_000;
 
-const isInTime = ({ startsAtMs, minutes }: DayStanding, nowMs: number): boolean =>
-  startsAtMs + minutes * 60_000 > nowMs;
+/** Whether the time of a session is not over. */
+export const isInTime = (
+  { startsAtMs, minutes }: Pick<DayStanding, 'startsAtMs' | 'minutes'>,
+  nowMs: number,
+): boolean => startsAtMs + minutes * 60_000 > nowMs;
 
 /**
  * Whether somebody trains now: a set is open, whatever the clock says, or one was begun and either the session's time
- * is not over or the last set was just now. Who left with a set to do is not on the floor all day.
+ * is not over or the last set was just now. Who left with a set to do is not on the floor all day, and nobody is whose
+ * session was finished, though a set of it was never ended.
  */
 export function isOnFloor(s: DayStanding, nowMs: number): boolean {
+  if (s.state === 'done') return false;
   if (s.isOpen) return true;
   // A tablet whose clock is hours ahead keeps nobody on the floor.
   const rests = s.lastSetMs !== null && Math.abs(nowMs - s.lastSetMs) < RESTS_MS;
@@ -34,7 +39,7 @@ export function isOnFloor(s: DayStanding, nowMs: number): boolean {
  * who comes, else the first that is not done; null where all are.
  */
 export function nextOf<S extends DayStanding>(sessions: readonly S[], nowMs: number): S | null {
-  const left = sessions.filter((s) => s.isOpen || s.state !== 'done');
+  const left = sessions.filter((s) => s.state !== 'done');
   const onFloor = left.filter((s) => isOnFloor(s, nowMs));
   return (
     left.find((s) => s.isOpen) ??

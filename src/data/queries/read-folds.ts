@@ -301,7 +301,6 @@ export function progressOf(
     db,
     `SELECT p.item_id AS id,
        (SELECT count(*) FROM set_fold s WHERE s.item_id = p.item_id AND s.ended_at_ms IS NOT NULL) AS sets,
-       EXISTS (SELECT 1 FROM set_fold s WHERE s.item_id = p.item_id) AS begun,
        EXISTS (SELECT 1 FROM set_fold s WHERE s.item_id = p.item_id AND s.ended_at_ms IS NULL) AS open,
        (SELECT max(coalesce(s.ended_at_ms, s.started_at_ms)) FROM set_fold s WHERE s.item_id = p.item_id) AS lastSetMs,
        EXISTS (SELECT 1 FROM pain_fold h WHERE h.item_id = p.item_id) AS stopped
@@ -309,7 +308,6 @@ export function progressOf(
   ).all(JSON.stringify(itemIds)) as {
     id: string;
     sets: number;
-    begun: number;
     open: number;
     lastSetMs: number | null;
     stopped: number;
@@ -317,7 +315,7 @@ export function progressOf(
   return new Map(
     rows.map(({ id, sets, lastSetMs, ...is }) => [
       id,
-      { sets, lastSetMs, isBegun: is.begun === 1, isOpen: is.open === 1, isStopped: is.stopped === 1 },
+      { sets, lastSetMs, isBegun: lastSetMs !== null, isOpen: is.open === 1, isStopped: is.stopped === 1 },
     ]),
   );
 }

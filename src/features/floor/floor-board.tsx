@@ -45,6 +45,7 @@ function wordOf(s: FloorBlockView, { nextId }: FloorView): string {
 
 /** The day to scale: one block per client, as long as the session, now as a line. */
 function DayStrip({ view }: { readonly view: FloorView }) {
+  const brief = new Set(view.others.map((s) => s.id));
   const sessions = [...view.sessions, ...view.others].toSorted((a, b) => a.startsAtMs - b.startsAtMs);
   const first = Math.min(...sessions.map((s) => s.startsAtMs));
   const last = Math.max(...sessions.map((s) => s.startsAtMs + s.minutes * 60_000));
@@ -71,7 +72,7 @@ function DayStrip({ view }: { readonly view: FloorView }) {
             }
             data-next={s.id === view.nextId || undefined}
             data-done={s.done || undefined}
-            data-brief={view.others.some((o) => o.id === s.id) || undefined}
+            data-brief={brief.has(s.id) || undefined}
           >
             <a href={`#${s.id}`}>
               <b>{s.clientName}</b>
@@ -215,7 +216,7 @@ function SessionBlock(props: {
         <Link href={`/clients/${session.clientId}`}>{WORDS.clientSheet}</Link>
         <Link href={`/ledger/${session.clientId}`}>{WORDS.ledger}</Link>
         <Link href={`/plan/${session.id}`}>{WORDS.planOf}</Link>
-        {session.items.some((i) => i.state !== 'to-do') && <Link href={`/summary/${session.id}`}>{WORDS.summary}</Link>}
+        {session.isTouched && <Link href={`/summary/${session.id}`}>{WORDS.summary}</Link>}
       </div>
       <div>
         {isNext && first && <NextItem item={first} />}
@@ -243,11 +244,12 @@ function AlsoToday({ sessions }: { readonly sessions: readonly BriefSessionView[
             <Link href={`/plan/${s.id}`}>
               <h3>{s.clientName}</h3>
               <span className={styles.quiet}>
-                {WORDS.sessionFromTo(s.starts, s.ends, s.done ? WORDS.done : '')}. {s.progress}
+                {s.starts}
+                {WORDS.until(s.ends, s.done ? WORDS.done : '')}. {s.progress}
               </span>
               <span>{s.movements.join('; ')}</span>
             </Link>
-            {s.isBegun && <Link href={`/summary/${s.id}`}>{WORDS.summary}</Link>}
+            {s.isTouched && <Link href={`/summary/${s.id}`}>{WORDS.summary}</Link>}
           </li>
         ))}
       </ul>

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { SaveResult } from '@/contract/save-result';
 import type { PlanChoices } from '@/contract/views/plan';
 import { WORDS } from '@/messages/screens/floor';
@@ -27,7 +27,7 @@ export function PlanFold({ find, ...props }: Props) {
   const fold = useRef<HTMLDetailsElement>(null);
   const [opened, setOpened] = useState<Opened | null>(null);
   const [failed, setFailed] = useState(false);
-  const fetchForm = async (): Promise<void> => {
+  const fetchForm = useCallback(async (): Promise<void> => {
     try {
       const [Form, found] = await Promise.all([load(), find()]);
       if (found.ok && found.kept) setOpened({ Form, choices: found.kept });
@@ -35,13 +35,11 @@ export function PlanFold({ find, ...props }: Props) {
     } catch {
       setFailed(true);
     }
-  };
+  }, [find]);
   useEffect(() => {
     // It may have been opened before the page listened, or by another place.
     if (fold.current?.open) void fetchForm();
-    // Once: what is opened from then on says so itself.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
+  }, [fetchForm]);
   return (
     <details
       ref={fold}

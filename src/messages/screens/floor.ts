@@ -6,7 +6,6 @@ export const WORDS = {
   stoppedForPain: 'stopped for pain',
   skipped: 'skipped',
   today: 'Today',
-  sessionFromTo: (starts: string, ends: string, state: string): string => `${starts} to ${ends}${state}`,
   until: (ends: string, state: string): string => ` to ${ends}${state}`,
   done: ', done',
   next: ', next',
