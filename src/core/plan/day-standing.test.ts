@@ -53,10 +53,12 @@ describe('which sessions of a day are told in full', () => {
     const few = day(...all(7, 9, 'done'), ...all(9, 11, 'planned'), ...all(11, 13, 'planned'));
     expect(full(few, 10)).toHaveLength(MOST_IN_FULL);
   });
-  it('who comes before who was left and who is done, and of those done the latest', () => {
+  it('who comes before who was left and who is done, and of those the latest', () => {
     const sessions = day(...all(6, 9, 'done'), [9, 'planned'], ...all(11, 15, 'planned'));
     const told = ['done 8', ...hours(11, 15).map((h) => `planned ${h}`), 'planned 9'];
     expect(full(sessions, 11.5)).toEqual(told.toSorted());
+    const evening = hours(14, 19).map((h) => `planned ${h}`);
+    expect(full(day(...all(6, 20, 'planned')), 19.5)).toEqual([...evening, 'planned 19']);
   });
   it('everybody on the floor, however many; who has gone no longer', () => {
     const crowd = hours(0, 9).map((k) => day([10, 'under-way', { id: `c${k}`, lastSetMs: 10.9 * HOUR_MS }])[0]!);

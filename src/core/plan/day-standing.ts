@@ -60,21 +60,22 @@ export const MOST_IN_FULL = 6;
 const RANKS = ['comes', 'was left or never began', 'done'] as const;
 
 /** Who comes stands before who did not begin or finish, and those before who is done. */
-function rankOf(s: DayStanding, nowMs: number): number {
-  return RANKS.indexOf(s.state === 'done' ? 'done' : isInTime(s, nowMs) ? 'comes' : 'was left or never began');
+function rankOf(s: DayStanding, nowMs: number): (typeof RANKS)[number] {
+  if (s.state === 'done') return 'done';
+  return isInTime(s, nowMs) ? 'comes' : 'was left or never began';
 }
 
 /**
  * The sessions of a day that are told in full: the one that is next, everybody on the floor, and of the others so many
- * that it is six, in the order of `rankOf`, earliest first; of those done the latest first.
+ * that it is six, in the order of `rankOf`: of those who come the earliest first, of the others the latest.
  */
 export function inFull(sessions: readonly DayStanding[], nowMs: number): ReadonlySet<string> {
   const next = nextOf(sessions, nowMs);
   const isFirst = (s: DayStanding): boolean => s === next || isOnFloor(s, nowMs);
-  const sign = (s: DayStanding): number => (s.state === 'done' ? -1 : 1);
   const [first, others] = [sessions.filter(isFirst), sessions.filter((s) => !isFirst(s))];
-  const ranked = others.toSorted(
-    (a, b) => rankOf(a, nowMs) - rankOf(b, nowMs) || sign(a) * (a.startsAtMs - b.startsAtMs),
-  );
+  const ranked = RANKS.flatMap((rank) => {
+    const own = others.filter((s) => rankOf(s, nowMs) === rank).toSorted((a, b) => a.startsAtMs - b.startsAtMs);
+    return rank === 'comes' ? own : own.toReversed();
+  });
   return new Set([...first, ...ranked.slice(0, Math.max(0, MOST_IN_FULL - first.length))].map((s) => s.id));
 }
